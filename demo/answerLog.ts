@@ -1,0 +1,102 @@
+import type { SchoolDate } from '../src/lib/core/calendar';
+import type { ItemSeed } from '../src/lib/core/items';
+import { seededRandom, seedFrom } from '../src/lib/core/random';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { fill } from '../src/lib/server/store/bulk';
+import { SEED, type DemoStudent } from './people';
+import { simulateAnswer, simulateLearning } from './simulatedStudent';
+
+type Row = Record<string, unknown>;
+
+/** An hour of a school day as an instant: school hours in the demo's time zone are five hours behind UTC. */
+export function atHour(day: SchoolDate, hour: number): Date {
+	return new Date(`${day}T${String(hour + 5).padStart(2, '0')}:00:00Z`);
+}
+
+export interface DemoSitting {
+	kind: 'diagnostic' | 'practice' | 'probe';
+	/** What it is a sitting of, as columns. */
+	origin: Row;
+	items: ItemSeed[];
+	from: Date;
+	/** Items answered before the student stops; all when absent. */
+	upTo?: number;
+	/** How many answers are right, where a story says so; else the student's hidden state decides. */
+	right?: number;
+}
+
+/** Collects sittings and their answers, and writes them in bulk. What would begin after the demo's now never happens. */
+export class AnswerLog {
+	private sittings: Row[] = [];
+	private items: Row[] = [];
+	private answers: Row[] = [];
+	private nextId = 1;
+	private readonly draw = seededRandom(seedFrom(SEED, 'answer ids'));
+
+	constructor(
+		private readonly skillIds: Map<string, number>,
+		private readonly now: Date
+	) {}
+
+	/** Lets a student sit items from an instant on. */
+	sit(student: DemoStudent, { kind, origin, items, from, upTo = items.length, right }: DemoSitting): void {
+		const { draw, hidden } = student;
+		if (from >= this.now) return;
+		const id = this.nextId++;
+		const rightPlaces = right === undefined ? null : new Set(draw.shuffle(items.map((_, i) => i)).slice(0, right));
+		let time = from.getTime();
+		let answered = 0;
+		items.forEach((item, position) => {
+			const skillId = this.skillIds.get(item.skillCode);
+			this.items.push({ sitting_id: id, position, skill_id: skillId, family_id: item.familyId, seed: item.seed });
+			const answer = simulateAnswer(draw, hidden, item, rightPlaces?.has(position));
+			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) return;
+			time += answer.milliseconds;
+			answered++;
+			this.answers.push({
+				id: this.newId(),
+				sitting_id: id,
+				position,
+				attempt: 1,
+				student_id: student.id,
+				skill_id: skillId,
+				response: JSON.stringify(answer.response),
+				correct: answer.correct,
+				misconception: answer.misconception,
+				milliseconds: answer.milliseconds,
+				answered_at: new Date(time),
+				received_at: new Date(time)
+			});
+			if (kind === 'practice') simulateLearning(draw, hidden, item.skillCode);
+			time += 1_500;
+		});
+		const finished = answered >= items.length;
+		this.sittings.push({
+			id,
+			student_id: student.id,
+			kind,
+			attempt: 1,
+			item_count: items.length,
+			answered,
+			started_at: from,
+			finished_at: finished ? new Date(Math.min(time, this.now.getTime())) : null,
+			trust: finished && kind !== 'diagnostic' ? 'trusted' : 'open',
+			...origin
+		});
+	}
+
+	async write(database: RootDatabase): Promise<void> {
+		await fill(database, 'sitting', this.sittings);
+		await fill(database, 'sitting_item', this.items);
+		await fill(database, 'answer', this.answers);
+		this.sittings = [];
+		this.items = [];
+		this.answers = [];
+	}
+
+	/** A UUID from the seed, so that the same day gives the same school to the last byte. */
+	private newId(): string {
+		const hex = Array.from({ length: 8 }, () => this.draw.integer(0, 0xffff).toString(16).padStart(4, '0'));
+		return `${hex[0]}${hex[1]}-${hex[2]}-4${hex[3].slice(1)}-a${hex[4].slice(1)}-${hex[5]}${hex[6]}${hex[7]}`;
+	}
+}

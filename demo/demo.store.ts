@@ -1,0 +1,212 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
+import { weeksBetween } from '../src/lib/core/calendar';
+import { advise } from '../src/lib/core/growth';
+import { fromPoints } from '../src/lib/core/measurement';
+import { classwideNeed } from '../src/lib/core/screening';
+import { migrate } from '../src/lib/server/database/migrate';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { ribbon } from '../src/lib/server/overview';
+import { currentCycle, cutScores, findSchool, screeningWindows } from '../src/lib/server/store/calendar';
+import { attendanceCounts, currentGroups } from '../src/lib/server/store/groups';
+import { findScope, type RosterStudent } from '../src/lib/server/store/people';
+import { queuedSets } from '../src/lib/server/store/practice';
+import { probeSeries } from '../src/lib/server/store/probes';
+import { openReviews } from '../src/lib/server/store/reviews';
+import { windowScores } from '../src/lib/server/store/scores';
+import { windowSittings } from '../src/lib/server/store/sittings';
+import { skillList } from '../src/lib/server/store/skills';
+import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/store/standings';
+import { CLASSWIDE, SCHOOL_NAME } from './people';
+import { seedDemoSchool } from './seed';
+
+const ids = Array.from({ length: 264 }, (_, i) => i + 1);
+let database: RootDatabase;
+let students: RosterStudent[];
+
+beforeAll(async () => {
+	database = await emptyDatabase('demo');
+	await migrate(database, migrations);
+	await seedDemoSchool(database, NOW, () => {});
+	students = (await findScope(database, staffAs('specialist'), 'school', TODAY))!.students;
+});
+afterAll(() => database.close());
+
+const count = async (sql: string) => Number((await database.row<{ n: number }>(sql))!.n);
+
+describe('the demo school', () => {
+	it('has 264 students in 12 classes and stands in week 5 of cycle 2', async () => {
+		expect(students.length).toBe(264);
+		expect(new Set(students.map(({ classId }) => classId)).size).toBe(12);
+		expect(await currentCycle(database, 1, TODAY)).toMatchObject({ number: 2, startsOn: '2026-10-26', weeks: 8 });
+		expect((await findSchool(database, 1, NOW)).name).toBe(SCHOOL_NAME);
+	});
+
+	it('has nothing in it that lies after its now', async () => {
+		const latest = await database.row<{ answer: Date; sitting: Date; finished: Date }>(
+			`SELECT (SELECT MAX(answered_at) FROM answer) AS answer, (SELECT MAX(started_at) FROM sitting) AS sitting,
+				(SELECT MAX(finished_at) FROM sitting) AS finished`
+		);
+		for (const instant of Object.values(latest!)) expect(instant.getTime()).toBeLessThanOrEqual(NOW.getTime());
+		expect(await count(`SELECT COUNT(*) AS n FROM attendance WHERE on_date > '${TODAY}'`)).toBe(0);
+	});
+
+	it('is the same to the last answer from the same instant', async () => {
+		const digest = async (from: RootDatabase) =>
+			from.row(
+				"SELECT COUNT(*) AS answers, BIT_XOR(CRC32(CONCAT_WS(' ', id, sitting_id, position, response, answered_at))) AS digest FROM answer"
+			);
+		const again = await emptyDatabase('demo_again');
+		await migrate(again, migrations);
+		await seedDemoSchool(again, NOW, () => {});
+		expect(await digest(again)).toEqual(await digest(database));
+		await again.close();
+	});
+
+	it('has counters that agree with its answer log', async () => {
+		expect(
+			await count(
+				`SELECT COUNT(*) AS n FROM sitting WHERE answered <> (SELECT COUNT(*) FROM answer WHERE sitting_id = sitting.id AND attempt = 1)`
+			)
+		).toBe(0);
+		expect(
+			await count('SELECT COUNT(*) AS n FROM sitting WHERE (answered = item_count) <> (finished_at IS NOT NULL)')
+		).toBe(0);
+		expect(await count(`SELECT COUNT(*) AS n FROM sitting WHERE finished_at IS NOT NULL AND trust = 'open'`)).toBe(0);
+	});
+
+	it('gives the same traces when all are worked out anew', async () => {
+		const skills = await skillList(database);
+		const face = async () =>
+			(await readTraces(database, ids))
+				.map((row) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) }))
+				.sort();
+		const before = await face();
+		await rebuildTraces(database, ids, skills, 'America/New_York');
+		expect(await face()).toEqual(before);
+	});
+});
+
+describe('its stories', () => {
+	async function reviewsDue() {
+		const due = (await openReviews(database, ids)).filter(({ dueOn }) => dueOn <= TODAY);
+		const [series, standings, attendance] = await Promise.all([
+			probeSeries(database, ids, TODAY),
+			readStandings(database, ids, TODAY),
+			attendanceCounts(database, ids)
+		]);
+		return due.map(({ studentId, groupId }) => {
+			const plan = series.find((one) => one.studentId === studentId && one.groupId === groupId)!;
+			const sessions = attendance.get(`${studentId} ${groupId}`)!;
+			return advise({
+				probes: plan.probes,
+				goal: { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect },
+				focusStandings: [standings.get(studentId)!.get(plan.skillId)!.standing],
+				sessionsPlanned: sessions.held,
+				sessionsAttended: sessions.attended
+			});
+		});
+	}
+
+	it('tell of one ready to exit, one who needs more, and one whose sessions did not take place', async () => {
+		const advice = await reviewsDue();
+		expect(advice.map((one) => one.advice)).toEqual(expect.arrayContaining(['exit', 'intensify', 'adjust']));
+		expect(advice.some(({ reasons }) => reasons[0].includes('deliver the plan'))).toBe(true);
+	});
+
+	it('tell of a class that lacks a skill as a whole', async () => {
+		const skill = (await skillList(database)).find(({ code }) => code === CLASSWIDE.skillCode)!;
+		const standings = await readStandings(database, ids, TODAY);
+		const needIn = (className: string) =>
+			classwideNeed(
+				students
+					.filter((one) => one.className === className)
+					.map(({ id }) => standings.get(id)!.get(skill.id)!.standing)
+			);
+		expect(needIn(CLASSWIDE.className).advice).toBe('whole class, firm');
+	});
+
+	it('tell of students who rushed, were absent, stopped half way, or have a clear queue and open gaps', async () => {
+		const [winter] = await screeningWindows(database, 1);
+		const sittings = await windowSittings(database, winter.id, ids);
+		expect(ids.filter((id) => !sittings.has(id)).length).toBeGreaterThan(3);
+		const rushed = [...sittings.values()].filter(({ flags }) => flags.some(({ flag }) => flag === 'rapid'));
+		expect(rushed.length).toBeGreaterThan(4);
+		for (const { trust } of rushed) expect(trust).toBe('flagged');
+		expect([...sittings.values()].filter(({ answered, itemCount }) => answered < itemCount).length).toBeGreaterThan(4);
+		const waiting = new Set((await queuedSets(database, ids, TODAY)).map(({ studentId }) => studentId));
+		const standings = await readStandings(database, ids, TODAY);
+		const clear = ids.filter(
+			(id) => !waiting.has(id) && [...standings.get(id)!.values()].some(({ standing }) => standing === 'gap')
+		);
+		expect(clear.length).toBeGreaterThan(0);
+	});
+
+	it('flag few honest diagnostics: at most 5 in 100', async () => {
+		const honest = await count(
+			`SELECT COUNT(*) AS n FROM sitting WHERE kind = 'diagnostic' AND finished_at IS NOT NULL AND flags NOT LIKE '%rapid%'`
+		);
+		const flagged = await count(
+			`SELECT COUNT(*) AS n FROM sitting WHERE trust = 'flagged' AND flags NOT LIKE '%rapid%'`
+		);
+		expect(flagged / honest).toBeLessThan(0.05);
+	});
+});
+
+describe('the ribbon over it', () => {
+	it('counts what plain queries count', async () => {
+		const school = await findSchool(database, 1, NOW);
+		const { legs, cycle } = await ribbon(database, school, students);
+		const waits = Object.fromEntries(legs.map(({ leg, waits: text }) => [leg, parseInt(text)]));
+		expect(cycle).toMatchObject({ week: 5, weeks: 8 });
+		const [winter] = await screeningWindows(database, 1);
+		const scored = await count(
+			`SELECT COUNT(DISTINCT student_id) AS n FROM score WHERE window_id = ${winter.id} AND domain_id = 0`
+		);
+		expect(waits.screen).toBe(264 - scored);
+		const cuts = await cutScores(database, 1, winter.term);
+		const scores = await windowScores(database, winter.id, ids);
+		const below = students.filter(
+			({ id, grade }) =>
+				(scores.get(id)?.find(({ domainId }) => domainId === 0)?.theta ?? Infinity) < fromPoints(cuts[grade])
+		);
+		expect(waits.gaps).toBe(below.length);
+		expect(waits.groups).toBe((await currentGroups(database, 1, TODAY)).length);
+		expect(waits.practice).toBe(
+			await count(
+				`SELECT COUNT(DISTINCT member.student_id) AS n FROM practice_set_student AS member
+				JOIN practice_set ON practice_set.id = member.set_id AND practice_set.opens_on <= '${TODAY}'
+				WHERE NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.set_id = member.set_id AND sitting.student_id = member.student_id AND sitting.finished_at IS NOT NULL)`
+			)
+		);
+		expect(waits.decide).toBe(
+			await count(`SELECT COUNT(*) AS n FROM review WHERE due_on <= '${TODAY}' AND verdict IS NULL`)
+		);
+		expect(waits.track).toBe(
+			await count(
+				'SELECT COUNT(*) AS n FROM probe_plan WHERE id NOT IN (SELECT plan_id FROM sitting WHERE week = 7 AND plan_id IS NOT NULL AND finished_at IS NOT NULL)'
+			)
+		);
+	});
+
+	it('counts only the students in scope', async () => {
+		const school = await findSchool(database, 1, NOW);
+		const parts = await Promise.all(
+			[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(async (classId) =>
+				ribbon(
+					database,
+					school,
+					students.filter((student) => student.classId === classId)
+				)
+			)
+		);
+		const whole = await ribbon(database, school, students);
+		for (const leg of ['screen', 'gaps', 'practice', 'track', 'decide']) {
+			const waits = ({ legs }: typeof whole) => parseInt(legs.find((one) => one.leg === leg)!.waits) || 0;
+			expect(
+				parts.reduce((sum, part) => sum + waits(part), 0),
+				leg
+			).toBe(waits(whole));
+		}
+	});
+});

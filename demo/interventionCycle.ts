@@ -1,0 +1,220 @@
+import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
+import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
+import { itemsForSkill } from '../src/lib/core/items';
+import { fromPoints } from '../src/lib/core/measurement';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { fill } from '../src/lib/server/store/bulk';
+import { cutScores } from '../src/lib/server/store/calendar';
+import { slotList, type Slot } from '../src/lib/server/store/groups';
+import { windowScores } from '../src/lib/server/store/scores';
+import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
+import { skillGraph, type Skill } from '../src/lib/server/store/skills';
+import { readStandings } from '../src/lib/server/store/standings';
+import { atHour, type AnswerLog } from './answerLog';
+import { SPECIALIST, type DemoStudent } from './people';
+import type { PracticeLog } from './practiceLog';
+import { simulateLearning, type SimulatedStudent } from './simulatedStudent';
+import type { DemoYear } from './timetable';
+
+/** Weeks of probes before the cycle begins, for the baseline. */
+const EARLY_WEEKS = 2;
+/** The cycle's weeks up to the demo's today. */
+const WEEKS = 5;
+
+export interface DemoGroup {
+	id: number;
+	slot: Slot;
+	skill: Skill;
+	tier: 2 | 3;
+	students: DemoStudent[];
+}
+
+/** Students whose weeks are told, so that a review meeting has each kind to talk about. */
+interface Story {
+	/** Probe results week by week. */
+	probes: number[];
+	attends: number;
+	learnsFocus: boolean;
+}
+const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
+	readyToExit: { probes: [3, 3, 4, 6, 8, 8, 8], attends: 1, learnsFocus: true },
+	needsMore: { probes: [1, 2, 1, 1, 2, 1, 1], attends: 1, learnsFocus: false },
+	missedSessions: { probes: [2, 1, 2, 2, 1, 2, 2], attends: 0.35, learnsFocus: false }
+};
+
+/** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
+export async function formGroups(
+	database: RootDatabase,
+	students: DemoStudent[],
+	skills: Skill[],
+	year: DemoYear
+): Promise<DemoGroup[]> {
+	const ids = students.map(({ id }) => id);
+	const cuts = await cutScores(database, 1, year.autumn.term);
+	const scores = await windowScores(database, year.autumn.id, ids);
+	const tiers = new Map<number, 2 | 3>();
+	for (const { id, grade } of students) {
+		const overall = scores.get(id)?.find(({ domainId }) => domainId === 0);
+		const below = overall ? fromPoints(cuts[grade]) - overall.theta : 0;
+		if (below > 0.1) tiers.set(id, below > 0.75 ? 3 : 2);
+	}
+	await fill(
+		database,
+		'tier_interval',
+		[...tiers].map(([student_id, tier]) => ({ student_id, tier, from_on: year.cycleStart }))
+	);
+	const tiered = students.filter(({ id }) => tiers.has(id));
+	// Half of the meeting times stay free for groups that a visitor of the demo forms.
+	const slots = (await slotList(database, 1)).filter(({ id }) => id % 8 < 4);
+	const standings = await readStandings(database, [...tiers.keys()], year.cycleStart);
+	const problem = problemFromStandings({
+		students: tiered.map(({ id, classId }) => ({ id, classId, tier: tiers.get(id)!, standings: standings.get(id)! })),
+		graph: await skillGraph(database, skills),
+		slots: slots.map((slot) => ({ ...slot, busyStudentIds: [] })),
+		sizes: { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 2, maximum: 3 } },
+		pairs: []
+	});
+	const { groups } = await solveGrouping(problem, { relativeGap: 0.05, timeLimitMs: 120_000 });
+	const formed = groups.map((group, g): DemoGroup => {
+		const members = group.studentIds.map((id) => students.find((student) => student.id === Number(id))!);
+		return {
+			id: g + 1,
+			slot: slots.find(({ id }) => id === Number(group.slotId))!,
+			skill: skills.find(({ id }) => id === Number(group.focusId))!,
+			tier: tiers.get(members[0].id)!,
+			students: members
+		};
+	});
+	await writeGroups(database, formed, year);
+	return formed;
+}
+
+async function writeGroups(database: RootDatabase, groups: DemoGroup[], year: DemoYear): Promise<void> {
+	await fill(
+		database,
+		'small_group',
+		groups.map((group) => ({
+			id: group.id,
+			school_id: 1,
+			name: `${group.skill.shortName} ${group.slot.startsAt}`,
+			tier: group.tier,
+			focus_skill_id: group.skill.id,
+			slot_id: group.slot.id,
+			starts_on: year.cycleStart,
+			ends_on: year.cycleEnd,
+			adopted_by: SPECIALIST,
+			adopted_at: atHour(addDays(year.cycleStart, -3), 15)
+		}))
+	);
+	await fill(
+		database,
+		'group_membership',
+		groups.flatMap((group) =>
+			group.students.map(({ id }) => ({
+				group_id: group.id,
+				student_id: id,
+				from_on: year.cycleStart,
+				until_on: addDays(year.cycleEnd, 1)
+			}))
+		)
+	);
+}
+
+/** Lives the cycle up to today: sessions, weekly probes, practice on the focus, and the reviews that come of it. */
+export async function liveCycle(
+	database: RootDatabase,
+	groups: DemoGroup[],
+	year: DemoYear,
+	today: SchoolDate,
+	log: AnswerLog,
+	practice: PracticeLog
+): Promise<void> {
+	const stories = castStories(groups);
+	const members = groups.flatMap((group) => group.students.map((student) => ({ group, student })));
+	const plans = new Map(members.map(({ student }, i) => [student.id, i + 1]));
+	const probesFrom = addDays(year.cycleStart, -7 * EARLY_WEEKS);
+	await fill(
+		database,
+		'probe_plan',
+		members.map(({ group, student }) => ({
+			id: plans.get(student.id),
+			student_id: student.id,
+			skill_id: group.skill.id,
+			group_id: group.id,
+			starts_on: probesFrom,
+			goal_on: year.cycleEnd,
+			goal_correct: 7,
+			created_by: SPECIALIST
+		}))
+	);
+	for (const { group, student } of members) {
+		const story = stories.get(student.id);
+		if (story?.learnsFocus) student.hidden.known.add(group.skill.code);
+		else student.hidden.known.delete(group.skill.code);
+		student.hidden.learning = story ? 0 : 0.004 + 0.03 * student.draw.unit();
+	}
+
+	const attendance: Record<string, unknown>[] = [];
+	for (let week = 0; week < EARLY_WEEKS + WEEKS; week++) {
+		const monday = addDays(probesFrom, 7 * week);
+		const inCycle = week >= EARLY_WEEKS;
+		for (const group of groups) {
+			for (const student of group.students) {
+				const story = stories.get(student.id);
+				const skips = !story && student.draw.chance(week === EARLY_WEEKS + WEEKS - 1 ? 0.55 : 0.05);
+				if (skips) continue;
+				const plan = plans.get(student.id)!;
+				log.sit(student, {
+					kind: 'probe',
+					origin: { plan_id: plan, week: week + 1 },
+					items: itemsForSkill(group.skill.code, PROBE_ITEMS, probeSeed(plan, week + 1)),
+					from: atHour(addDays(monday, 1), 10),
+					right: story ? story.probes[week] : partlyRight(student, group.skill.code, week)
+				});
+			}
+			if (!inCycle) continue;
+			for (let day = monday; day < addDays(monday, 7) && day < today; day = addDays(day, 1)) {
+				if (!group.slot.days.includes(weekday(day))) continue;
+				for (const student of group.students) {
+					const present = student.draw.chance(stories.get(student.id)?.attends ?? 0.92);
+					attendance.push({ group_id: group.id, student_id: student.id, on_date: day, present });
+					if (present) simulateLearning(student.draw, student.hidden, group.skill.code);
+				}
+			}
+			practice.assign({
+				skillCode: group.skill.code,
+				itemCount: week % 2 ? 10 : 5,
+				opensOn: monday,
+				dueOn: addDays(monday, 4),
+				createdBy: group.slot.staffId,
+				groupId: group.id,
+				students: group.students,
+				finishes: (_, i) => (week < EARLY_WEEKS + WEEKS - 1 || i === 0 ? 'done' : i === 1 ? 'half' : 'not')
+			});
+		}
+	}
+	await fill(database, 'attendance', attendance);
+	await fill(
+		database,
+		'review',
+		members.map(({ group, student }, i) => ({
+			student_id: student.id,
+			group_id: group.id,
+			due_on: stories.has(student.id) || i % 9 === 4 ? today : addDays(year.cycleEnd, -3 + (i % 3))
+		}))
+	);
+}
+
+/** Gives the stories to students of different tier 2 groups. */
+function castStories(groups: DemoGroup[]): Map<number, Story> {
+	const tier2 = groups.filter(({ tier }) => tier === 2);
+	return new Map(Object.values(STORIES).map((story, i) => [tier2[i % tier2.length].students[i % 3].id, story]));
+}
+
+/** Items right on a probe by one who is learning the skill but does not know it yet; undefined once it is known. */
+function partlyRight(student: DemoStudent, skillCode: string, week: number): number | undefined {
+	const { known, learning }: SimulatedStudent = student.hidden;
+	if (known.has(skillCode)) return undefined;
+	const share = Math.min(0.7, 0.15 + 4 * learning * week);
+	return Array.from({ length: PROBE_ITEMS }).filter(() => student.draw.chance(share)).length;
+}

@@ -1,0 +1,71 @@
+import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
+import { itemsForSkill } from '../src/lib/core/items';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { fill } from '../src/lib/server/store/bulk';
+import { atHour, type AnswerLog } from './answerLog';
+import type { DemoStudent } from './people';
+
+type Row = Record<string, unknown>;
+
+export interface DemoSet {
+	skillCode: string;
+	itemCount: number;
+	opensOn: SchoolDate;
+	dueOn: SchoolDate;
+	createdBy: number;
+	groupId: number | null;
+	students: DemoStudent[];
+	/** How far each got. */
+	finishes: (student: DemoStudent, index: number) => 'done' | 'half' | 'not';
+}
+
+/** Collects practice sets and lets their students work them on a school day before they are due. */
+export class PracticeLog {
+	private sets: Row[] = [];
+	private members: Row[] = [];
+	private lastId = 0;
+	private readonly nextSeed = new Map<string, number>();
+
+	constructor(
+		private readonly log: AnswerLog,
+		private readonly skillIds: Map<string, number>,
+		private readonly today: SchoolDate
+	) {}
+
+	assign({ skillCode, itemCount, opensOn, dueOn, createdBy, groupId, students, finishes }: DemoSet): void {
+		const id = ++this.lastId;
+		const firstSeed = this.nextSeed.get(skillCode) ?? 100;
+		this.nextSeed.set(skillCode, firstSeed + itemCount);
+		this.sets.push({
+			id,
+			school_id: 1,
+			skill_id: this.skillIds.get(skillCode),
+			group_id: groupId,
+			item_count: itemCount,
+			first_seed: firstSeed,
+			opens_on: opensOn,
+			due_on: dueOn,
+			created_by: createdBy,
+			created_at: atHour(opensOn, 8)
+		});
+		const items = itemsForSkill(skillCode, itemCount, firstSeed);
+		const days = [4, 3, 2, 1, 0]
+			.map((back) => addDays(dueOn, -back))
+			.filter((day) => day >= opensOn && day <= this.today && weekday(day) <= 5);
+		students.forEach((student, i) => {
+			this.members.push({ set_id: id, student_id: student.id });
+			const finish = finishes(student, i);
+			const from = atHour(days.length ? student.draw.pick(days) : opensOn, student.draw.integer(9, 14));
+			if (finish === 'not') return;
+			const upTo = finish === 'half' ? Math.floor(itemCount / 2) : itemCount;
+			this.log.sit(student, { kind: 'practice', origin: { set_id: id }, items, from, upTo });
+		});
+	}
+
+	async write(database: RootDatabase): Promise<void> {
+		await fill(database, 'practice_set', this.sets);
+		await fill(database, 'practice_set_student', this.members);
+		this.sets = [];
+		this.members = [];
+	}
+}

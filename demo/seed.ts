@@ -1,0 +1,151 @@
+import { addDays, schoolDateOf } from '../src/lib/core/calendar';
+import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
+import { fixedForm } from '../src/lib/core/screening';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { unscoredDiagnostics } from '../src/lib/server/store/bulk';
+import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
+import { formSeed } from '../src/lib/server/store/sittings';
+import { saveFramework, skillGraph, skillList, type Skill } from '../src/lib/server/store/skills';
+import { rebuildTraces } from '../src/lib/server/store/standings';
+import edges from '../framework/mathematics.edges.json';
+import source from '../framework/mathematics.case.json';
+import { AnswerLog, atHour } from './answerLog';
+import { formGroups, liveCycle } from './interventionCycle';
+import { classNames } from './names';
+import { CLASSWIDE, drawStudents, gradeOfClass, teacherOf, TIME_ZONE, writePeople, type DemoStudent } from './people';
+import { PracticeLog } from './practiceLog';
+import type { SkillLevel } from './simulatedStudent';
+import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
+
+/**
+ * Fills an empty database with Saltmarsh Bridge School, in week 5 of cycle 2: simulated students with hidden states
+ * answer diagnostics, practice sets and probes; groups are formed by the product's own solver from the autumn window.
+ * The same instant gives the same school.
+ *
+ * @param now the demo's now; nothing in it lies later
+ * @param say told what is being made
+ */
+export async function seedDemoSchool(database: RootDatabase, now: Date, say: (line: string) => void): Promise<void> {
+	const today = schoolDateOf(now, TIME_ZONE);
+	const year = layOutYear(today);
+	await saveFramework(database, readCaseFramework(source, edges));
+	const skills = await skillList(database);
+	const levels = await levelsOf(database, skills);
+	const skillIds = new Map(skills.map(({ id, code }) => [code, id]));
+
+	say('people and timetable');
+	const students = drawStudents(levels);
+	await writePeople(database, students, year.startsOn);
+	await writeTimetable(database, year);
+
+	const log = new AnswerLog(skillIds, now);
+	const practice = new PracticeLog(log, skillIds, today);
+	const settle = async () => {
+		await practice.write(database);
+		await log.write(database);
+		for (const id of await unscoredDiagnostics(database)) {
+			await finishDiagnostic(database, id, skills, { timeZone: TIME_ZONE }, false);
+		}
+		await rebuildTraces(
+			database,
+			students.map(({ id }) => id),
+			skills,
+			TIME_ZONE
+		);
+	};
+
+	say('class practice and autumn screening');
+	lackTogether(students);
+	assignClassPractice(practice, students, levels, year.startsOn);
+	lackTogether(students);
+	for (const student of students) {
+		sitDiagnostic(log, student, year.autumn, skills, addDays(year.autumn.opensOn, student.classId % 5));
+	}
+	await settle();
+
+	say('tiers and groups');
+	const groups = await formGroups(database, students, skills, year);
+
+	say('sessions, practice and probes of the cycle');
+	await liveCycle(database, groups, year, today, log, practice);
+
+	say('winter screening');
+	students.forEach((student, i) => {
+		moveOn(student, levels);
+		lackTogether([student]);
+		const absent = i % 41 === 7;
+		if (absent) return;
+		student.hidden.rushing = i % 37 === 5;
+		const upTo = i % 29 === 3 ? student.draw.integer(6, 19) : undefined;
+		sitDiagnostic(log, student, year.winter, skills, addDays(year.winter.opensOn, student.classId % 5), upTo);
+		student.hidden.rushing = false;
+	});
+	await settle();
+}
+
+async function levelsOf(database: RootDatabase, skills: Skill[]): Promise<SkillLevel[]> {
+	const graph = await skillGraph(database, skills);
+	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
+	return skills.map((skill) => ({
+		...skill,
+		prerequisites: graph.prerequisites.get(skill.id)!.map((id) => codeOf.get(id)!)
+	}));
+}
+
+function sitDiagnostic(
+	log: AnswerLog,
+	student: DemoStudent,
+	window: DemoWindow,
+	skills: Skill[],
+	day: string,
+	upTo?: number
+): void {
+	const items = fixedForm(skills, { grade: student.grade, term: window.term }, formSeed(window.id, 1));
+	const from = atHour(day, 9 + (student.classId % 4));
+	log.sit(student, { kind: 'diagnostic', origin: { window_id: window.id }, items, from, upTo });
+}
+
+/** Class teachers have given five questions a week on what their grade is at; of the last set some are still to come. */
+function assignClassPractice(
+	practice: PracticeLog,
+	students: DemoStudent[],
+	levels: SkillLevel[],
+	yearStart: string
+): void {
+	const WEEKS = 10;
+	for (let week = 0; week < WEEKS; week++) {
+		classNames.forEach((_, c) => {
+			const classId = c + 1;
+			const grade = gradeOfClass(classId);
+			const taught = levels.filter(
+				(skill) => skill.grade === grade - 1 || (skill.grade === grade && (skill.term < 3 || grade === 2))
+			);
+			const opensOn = addDays(yearStart, 7 * (week + 1));
+			practice.assign({
+				skillCode: taught[(week * 5 + c * 3) % taught.length].code,
+				itemCount: 5,
+				opensOn,
+				dueOn: addDays(opensOn, 4),
+				createdBy: teacherOf(classId),
+				groupId: null,
+				students: students.filter((student) => student.classId === classId),
+				finishes: (_student, i) => (week === WEEKS - 1 && i % 11 === 3 ? 'not' : 'done')
+			});
+		});
+	}
+}
+
+/** One class has not been taught a skill: nine in ten there lack it. */
+function lackTogether(students: DemoStudent[]): void {
+	for (const { className, hidden, id } of students) {
+		if (className === CLASSWIDE.className && id % 10 !== 0) hidden.known.delete(CLASSWIDE.skillCode);
+	}
+}
+
+/** What a term of lessons brings: some students learn some of what they are ready for. */
+function moveOn({ hidden, draw, grade }: DemoStudent, levels: SkillLevel[]): void {
+	if (!draw.chance(0.35)) return;
+	for (const { code, prerequisites } of levels.filter((level) => level.grade <= grade)) {
+		if (prerequisites.every((one) => hidden.known.has(one)) && draw.chance(0.15)) hidden.known.add(code);
+	}
+}

@@ -1,0 +1,84 @@
+import js from '@eslint/js';
+import svelte from 'eslint-plugin-svelte';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+const room = (name) => [`**/lib/${name}/**`, `$lib/${name}/**`, `$lib/${name}`, `../${name}/**`, `../../${name}/**`];
+
+/** Arrows point one way: routes → server → core, routes → ui → core. */
+function layer(files, forbidden, message) {
+	return { files, rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] } };
+}
+
+export default ts.config(
+	{ ignores: ['build/', '.svelte-kit/', 'node_modules/', '.data/', 'test-results/', 'playwright-report/'] },
+	js.configs.recommended,
+	...ts.configs.recommended,
+	...svelte.configs.recommended,
+	{ languageOptions: { globals: { ...globals.browser, ...globals.node } } },
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts', 'src/lib/ui/**'],
+		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
+		// Sets and dates here are made and dropped within one function; the app has no base path.
+		rules: { 'svelte/no-navigation-without-resolve': 'off', 'svelte/prefer-svelte-reactivity': 'off' }
+	},
+	{
+		rules: {
+			'no-undef': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }]
+		}
+	},
+	layer(
+		['src/lib/core/**'],
+		[
+			'$app/**',
+			'$env/**',
+			'svelte',
+			'svelte/**',
+			'mysql2',
+			'mysql2/**',
+			'node:*',
+			...room('server'),
+			...room('ui'),
+			...room('workers')
+		],
+		'core is pure computation: no interface, database, DOM or Node.'
+	),
+	{
+		files: ['src/lib/core/**'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: "MemberExpression[object.name='Math'][property.name='random']",
+					message: 'core takes a seeded generator.'
+				},
+				{
+					selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+					message: 'core takes the time as an argument.'
+				},
+				{
+					selector: "MemberExpression[object.name='Date'][property.name='now']",
+					message: 'core takes the time as an argument.'
+				}
+			]
+		}
+	},
+	layer(['src/lib/ui/**'], room('server'), 'ui never imports server.'),
+	layer(['src/lib/workers/**'], [...room('server'), ...room('ui')], 'workers are thin wrappers that call core.'),
+	layer(['src/lib/server/**'], [...room('ui'), '**/routes/**'], 'server never imports ui or routes.'),
+	{
+		files: ['src/routes/**', 'src/lib/server/auth/**', 'src/hooks.server.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector: 'CallExpression[callee.property.name=/^(query|execute)$/]',
+					message: 'SQL appears only in src/lib/server/store and src/lib/server/database.'
+				}
+			]
+		}
+	}
+);

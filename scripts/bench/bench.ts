@@ -1,0 +1,194 @@
+/** npm run bench: ratios measured side by side in one run. Figures depend on the machine; ratios much less so. */
+import { fork } from 'node:child_process';
+import { randomBytes, randomUUID } from 'node:crypto';
+import { Agent, request } from 'node:http';
+import { fileURLToPath } from 'node:url';
+import { solveGrouping } from '../../src/lib/core/grouping';
+import { generateProblem } from '../../src/lib/core/grouping/generate';
+import { itemFrom, itemFamilies } from '../../src/lib/core/items';
+import { tokenHash } from '../../src/lib/server/auth/signIn';
+import { openDatabase } from '../../src/lib/server/database/pool';
+import { needleMap } from '../../src/lib/server/needleMap';
+import { assignSet, queuedSets } from '../../src/lib/server/store/practice';
+import { openSession } from '../../src/lib/server/store/sessions';
+import { beginPractice, sittingItems } from '../../src/lib/server/store/sittings';
+import { skillGraph, skillList } from '../../src/lib/server/store/skills';
+import { readTraces } from '../../src/lib/server/store/standings';
+
+const TODAY = '2026-11-23';
+const at = new Date('2026-11-23T15:00:00Z');
+const STUDENTS = 48;
+const ROUNDS = 3;
+const SET_ITEMS = 40;
+
+const database = openDatabase(process.env.DEMO_DATABASE!);
+const skills = await skillList(database);
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
+
+interface Shot {
+	path: string;
+	cookie: string;
+	body: string;
+}
+
+const agent = new Agent({ keepAlive: true, maxSockets: STUDENTS });
+
+function post(base: string, shot: Shot): Promise<number> {
+	return new Promise((resolve, reject) => {
+		const sent = request(
+			base + shot.path,
+			{
+				method: 'POST',
+				agent,
+				headers: {
+					'Content-Type': 'application/json',
+					Cookie: shot.cookie,
+					'Content-Length': Buffer.byteLength(shot.body)
+				}
+			},
+			(reply) => reply.resume().on('end', () => resolve(reply.statusCode!))
+		);
+		sent.on('error', reject);
+		sent.end(shot.body);
+	});
+}
+
+/** Sends every shot once, one client a student. @returns answers a second */
+async function fire(base: string, shots: Shot[], expected = 200): Promise<number> {
+	let next = 0;
+	const began = performance.now();
+	await Promise.all(
+		Array.from({ length: STUDENTS }, async () => {
+			while (next < shots.length) {
+				const status = await post(base, shots[next++]);
+				if (status !== expected) throw new Error(`status ${status}`);
+			}
+		})
+	);
+	return shots.length / ((performance.now() - began) / 1_000);
+}
+
+/** One round's answers: each student begins a new set of 40 and answers it through. */
+async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
+	const studentIds = [...cookies.keys()];
+	const staff = { kind: 'staff' as const, id: 2, schoolId: 1, role: 'specialist' as const, displayName: '' };
+	const setId = await assignSet(
+		database,
+		staff,
+		{ skillId: skills[4].id, groupId: null, itemCount: SET_ITEMS, opensOn: TODAY, dueOn: TODAY, studentIds },
+		at
+	);
+	const perStudent: Shot[][] = [];
+	for (const studentId of studentIds) {
+		const set = (await queuedSets(database, [studentId], TODAY)).find(({ id }) => id === setId)!;
+		const sittingId = await beginPractice(database, studentId, set, skills, at);
+		perStudent.push(
+			(await sittingItems(database, sittingId)).map(({ position, familyId, seed }) => ({
+				path: `/api/sittings/${sittingId}/answers`,
+				cookie: cookies.get(studentId)!,
+				body: JSON.stringify({
+					answers: [
+						{
+							id: randomUUID(),
+							position,
+							attempt: 1,
+							response: itemFrom(familyId, seed).key,
+							milliseconds: 5_000,
+							answeredAt: new Date(at.getTime() + setId * 1_000 + position * 10).toISOString()
+						}
+					]
+				})
+			}))
+		);
+	}
+	return Array.from({ length: SET_ITEMS }, (_, i) => perStudent.map((shots) => shots[i])).flat();
+}
+
+async function benchAnswers(): Promise<void> {
+	const bare = fork(fileURLToPath(new URL('bareEndpoint.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] });
+	const port = await new Promise<number>((resolve) => bare.once('message', (message) => resolve(Number(message))));
+	const cookies = new Map<number, string>();
+	for (let id = 1; id <= STUDENTS; id++) {
+		const token = randomBytes(32).toString('base64url');
+		await openSession(database, tokenHash(token), { studentId: id }, new Date(Date.now() + 8 * 3_600_000));
+		cookies.set(id, `compass_session=${token}`);
+	}
+	const real: number[] = [];
+	const plain: number[] = [];
+	const idle: number[] = [];
+	for (let round = 0; round <= ROUNDS; round++) {
+		const shots = await prepareShots(cookies);
+		const one = await fire(process.env.DEMO_ADDRESS!, shots);
+		const other = await fire(`http://127.0.0.1:${port}`, shots);
+		// The first round warms both up.
+		if (round === 0) continue;
+		real.push(one);
+		plain.push(other);
+		idle.push(
+			await fire(
+				process.env.DEMO_ADDRESS!,
+				shots.map((shot) => ({ ...shot, cookie: '' })),
+				404
+			)
+		);
+	}
+	bare.kill();
+	const share = (part: number[], whole: number[]) => `${((100 * median(part)) / median(whole)).toFixed(0)}%`;
+	console.log(
+		`answers   real endpoint ${median(real).toFixed(0)}/s, bare INSERT ${median(plain).toFixed(0)}/s: ${share(real, plain)} (aim 60% or more)`
+	);
+	console.log(`          the same endpoint turning strangers away, without database: ${median(idle).toFixed(0)}/s`);
+}
+
+async function benchMap(): Promise<void> {
+	const ids = Array.from({ length: 264 }, (_, i) => i + 1);
+	const graph = await skillGraph(database, skills);
+	const forty = skills.slice(0, 40);
+	const whole: number[] = [];
+	const sql: number[] = [];
+	for (let round = 0; round < 25; round++) {
+		const began = performance.now();
+		await needleMap(database, ids, forty, graph, TODAY);
+		const middle = performance.now();
+		await readTraces(database, ids);
+		if (round >= 5) {
+			whole.push(middle - began);
+			sql.push(performance.now() - middle);
+		}
+	}
+	console.log(
+		`map       264 × 40 in ${median(whole).toFixed(0)} ms, its SQL alone ${median(sql).toFixed(0)} ms: ${(median(whole) / median(sql)).toFixed(2)} times (at most 3)`
+	);
+}
+
+async function benchGrouping(): Promise<void> {
+	for (const students of [40, 120]) {
+		const problem = generateProblem({ students, slots: 16, focuses: 30 }, 1);
+		const began = performance.now();
+		let first = '';
+		const result = await solveGrouping(problem, {
+			timeLimitMs: 10_000,
+			relativeGap: 0.01,
+			clock: () => performance.now(),
+			onProgress: (now) => {
+				if (performance.now() - began < 200) first = `${(100 * (1 - now.gap)).toFixed(1)}% of its bound then`;
+			}
+		});
+		console.log(
+			`grouping  ${students} students: after 200 ms ${first}; after ${((performance.now() - began) / 1_000).toFixed(1)} s within ${(100 * result.gap).toFixed(2)}% (proven)`
+		);
+	}
+}
+
+function benchItems(): void {
+	const began = performance.now();
+	let made = 0;
+	for (let seed = 0; seed < 200; seed++) for (const family of itemFamilies) if (itemFrom(family.id, seed)) made++;
+	console.log(`items     ${(made / ((performance.now() - began) / 1_000)).toFixed(0)} made a second on one core`);
+}
+
+await benchAnswers();
+await benchMap();
+await benchGrouping();
+benchItems();
+await database.close();

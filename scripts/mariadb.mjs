@@ -1,0 +1,200 @@
+// Our own MariaDB: one data folder, one socket, one loopback port. Plain Node, so that it runs before npm install.
+import { execFileSync, spawn } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import {
+	accessSync,
+	constants,
+	existsSync,
+	mkdirSync,
+	mkdtempSync,
+	readFileSync,
+	renameSync,
+	rmSync,
+	writeFileSync
+} from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { delimiter, join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+
+const isRoot = process.getuid?.() === 0;
+
+/** Where a program lies on the PATH (and in sbin, which ordinary users may not have on theirs), or null. */
+export function findProgram(name) {
+	for (const folder of [...(process.env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/local/sbin']) {
+		const file = join(folder, name);
+		try {
+			accessSync(file, constants.X_OK);
+			return file;
+		} catch {
+			// not here
+		}
+	}
+	return null;
+}
+
+/** Makes sure that a Debian package's program is there: installs it when root, else says what to run. */
+export function ensureDebianPackage(program, packageName) {
+	if (findProgram(program)) return;
+	const command = `apt-get update && apt-get install -y --no-install-recommends ${packageName}`;
+	if (!isRoot || !findProgram('apt-get')) {
+		throw new Error(
+			`${program} is missing. Install it and start again:\n  ${isRoot ? '' : 'sudo sh -c "'}${command}${isRoot ? '' : '"'}`
+		);
+	}
+	console.log(`Installing ${packageName} …`);
+	try {
+		execFileSync('sh', ['-c', command], {
+			stdio: ['ignore', 'ignore', 'inherit'],
+			env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+		});
+	} catch {
+		throw new Error(`${packageName} could not be installed. Try by hand:\n  ${command}`);
+	}
+	if (!findProgram(program)) throw new Error(`${packageName} was installed, but ${program} is still not found.`);
+}
+
+/** A loopback port that is free now. */
+export function freePort() {
+	return new Promise((resolve, reject) => {
+		const server = createServer();
+		server.on('error', reject);
+		server.listen(0, '127.0.0.1', () => {
+			const { port } = server.address();
+			server.close(() => resolve(port));
+		});
+	});
+}
+
+function isAlive(pid) {
+	try {
+		process.kill(pid, 0);
+		return true;
+	} catch (error) {
+		return error.code === 'EPERM';
+	}
+}
+
+async function stopServer(pid, patienceMs = 30_000) {
+	if (!isAlive(pid)) return;
+	process.kill(pid, 'SIGTERM');
+	for (let waited = 0; isAlive(pid); waited += 50) {
+		if (waited >= patienceMs) throw new Error(`MariaDB (process ${pid}) did not stop.`);
+		await pause(50);
+	}
+}
+
+/** A server that an earlier, killed start left behind on this data folder is stopped cleanly first. */
+async function stopLeftover(folder) {
+	const pidFile = join(folder, 'mariadbd.pid');
+	if (!existsSync(pidFile)) return;
+	const pid = Number(readFileSync(pidFile, 'utf8'));
+	if (!pid || !isAlive(pid)) return;
+	let commandLine = '';
+	try {
+		commandLine = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+	} catch {
+		// no /proc here: the pid may be anyone's, so leave it alone
+	}
+	if (commandLine.includes(join(folder, 'data'))) await stopServer(pid);
+}
+
+/**
+ * Starts MariaDB on its own data folder, made on first use, bound to 127.0.0.1 on a free port.
+ *
+ * @param {string} folder
+ * @returns {Promise<{ url: string, stop: () => Promise<void> }>}
+ */
+export async function startMariadb(folder) {
+	ensureDebianPackage('mariadbd', 'mariadb-server');
+	mkdirSync(folder, { recursive: true, mode: 0o700 });
+	await stopLeftover(folder);
+	const data = join(folder, 'data');
+	const passwordFile = join(folder, 'password');
+	const userFlags = isRoot ? ['--user=root'] : [];
+	const extra = [];
+	if (!existsSync(passwordFile)) {
+		// A first start that was cut short leaves no password file: begin again from nothing.
+		rmSync(data, { recursive: true, force: true });
+		execFileSync(
+			findProgram('mariadb-install-db'),
+			[
+				'--no-defaults',
+				`--datadir=${data}`,
+				'--auth-root-authentication-method=normal',
+				'--skip-test-db',
+				...userFlags
+			],
+			{ stdio: 'ignore' }
+		);
+		const password = randomBytes(18).toString('base64url');
+		const setup = join(folder, 'setup.sql');
+		writeFileSync(
+			setup,
+			[
+				`CREATE DATABASE IF NOT EXISTS orderly_compass CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci;`,
+				`CREATE USER IF NOT EXISTS 'compass'@'127.0.0.1' IDENTIFIED BY '${password}';`,
+				`GRANT ALL ON \`orderly\\_compass%\`.* TO 'compass'@'127.0.0.1';`,
+				`ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';`,
+				`DROP USER IF EXISTS 'root'@'127.0.0.1', 'root'@'::1', ''@'localhost';`
+			].join('\n'),
+			{ mode: 0o600 }
+		);
+		writeFileSync(`${passwordFile}.new`, password, { mode: 0o600 });
+		extra.push(`--init-file=${setup}`);
+	}
+	const port = await freePort();
+	const socketFolder = mkdtempSync(join(tmpdir(), 'compass-'));
+	const server = spawn(
+		findProgram('mariadbd'),
+		[
+			'--no-defaults',
+			`--datadir=${data}`,
+			`--socket=${join(socketFolder, 'socket')}`,
+			`--pid-file=${join(folder, 'mariadbd.pid')}`,
+			`--log-error=${join(folder, 'error.log')}`,
+			'--bind-address=127.0.0.1',
+			`--port=${port}`,
+			'--skip-name-resolve',
+			'--default-time-zone=+00:00',
+			'--innodb-buffer-pool-size=256M',
+			'--max-connections=200',
+			'--max-allowed-packet=32M',
+			...userFlags,
+			...extra
+		],
+		{ stdio: 'ignore', detached: true }
+	);
+	let ended = false;
+	server.on('exit', () => (ended = true));
+	const log = () => `See ${join(folder, 'error.log')}.`;
+	await waitForPort(port, () => ended, log);
+	if (extra.length) {
+		renameSync(`${passwordFile}.new`, passwordFile);
+		rmSync(join(folder, 'setup.sql'), { force: true });
+	}
+	return {
+		url: `mysql://compass:${readFileSync(passwordFile, 'utf8')}@127.0.0.1:${port}/orderly_compass`,
+		async stop() {
+			if (!ended) await stopServer(server.pid);
+			rmSync(socketFolder, { recursive: true, force: true });
+		}
+	};
+}
+
+async function waitForPort(port, hasEnded, log) {
+	const { connect } = await import('node:net');
+	for (let waited = 0; waited < 60_000; waited += 50) {
+		if (hasEnded()) throw new Error(`MariaDB ended while starting. ${log()}`);
+		const answered = await new Promise((resolve) => {
+			const socket = connect(port, '127.0.0.1');
+			// The server greets first once it takes connections.
+			socket.once('data', () => resolve(true) || socket.destroy());
+			socket.once('error', () => resolve(false));
+			socket.setTimeout(1_000, () => resolve(false) || socket.destroy());
+		});
+		if (answered) return;
+		await pause(50);
+	}
+	throw new Error(`MariaDB did not answer within a minute. ${log()}`);
+}

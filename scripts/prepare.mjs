@@ -1,0 +1,60 @@
+// What start and test share: npm packages, and a build that is as new as the sources. Plain Node.
+import { execFileSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+
+function run(program, args, quiet) {
+	try {
+		execFileSync(program, args, { cwd: root, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit' });
+	} catch {
+		throw new Error(`“${program} ${args.join(' ')}” failed.`);
+	}
+}
+
+const readOrNothing = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
+
+/** Installs npm packages when they are missing or package-lock.json has changed. */
+export function ensurePackages() {
+	const lock = createHash('sha256')
+		.update(readFileSync(join(root, 'package-lock.json')))
+		.digest('hex');
+	const stamp = join(root, 'node_modules', '.installed-lock');
+	if (readOrNothing(stamp) === lock) return;
+	console.log('Installing npm packages …');
+	// Not `npm ci`: it wants a lock that also lists the optional packages of every other platform.
+	run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
+	writeFileSync(stamp, lock);
+}
+
+function* filesBelow(folder) {
+	for (const entry of readdirSync(folder, { withFileTypes: true })) {
+		const path = join(folder, entry.name);
+		if (entry.isDirectory()) yield* filesBelow(path);
+		else yield path;
+	}
+}
+
+/** Builds the app when a source has changed since the last build. */
+export function ensureBuild() {
+	const hash = createHash('sha256');
+	const files = ['src', 'static']
+		.flatMap((folder) => [...filesBelow(join(root, folder))])
+		.filter((file) => !/\.(test|store)\.ts$/.test(file));
+	for (const file of [
+		...files,
+		...['package-lock.json', 'svelte.config.js', 'vite.config.ts'].map((name) => join(root, name))
+	].sort()) {
+		hash.update(file.slice(root.length)).update(readFileSync(file));
+	}
+	const wanted = hash.digest('hex');
+	const stamp = join(root, 'build', '.built-from');
+	if (existsSync(join(root, 'build', 'index.js')) && readOrNothing(stamp) === wanted) return;
+	console.log('Building …');
+	run('npx', ['vite', 'build', '--logLevel', 'error'], true);
+	mkdirSync(dirname(stamp), { recursive: true });
+	writeFileSync(stamp, wanted);
+}

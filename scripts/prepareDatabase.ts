@@ -1,0 +1,50 @@
+import { randomBytes } from 'node:crypto';
+import { fileURLToPath } from 'node:url';
+import { DEMO_PASSWORD, DEMO_PIN } from '../demo/people';
+import { seedDemoSchool } from '../demo/seed';
+import edges from '../framework/mathematics.edges.json';
+import source from '../framework/mathematics.case.json';
+import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
+import { hashSecret } from '../src/lib/server/auth/passwords';
+import { now } from '../src/lib/server/clock';
+import { migrate } from '../src/lib/server/database/migrate';
+import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
+import { eraseEverything, fill, isEmpty } from '../src/lib/server/store/bulk';
+import { saveFramework } from '../src/lib/server/store/skills';
+
+/** A school with nobody in it but a coordinator, whose password is made here and said once. */
+async function makeEmptySchool(database: RootDatabase): Promise<void> {
+	const password = randomBytes(9).toString('base64url');
+	await fill(database, 'school', [{ id: 1, name: 'Our school', time_zone: 'America/New_York' }]);
+	await fill(database, 'account', [
+		{
+			id: 1,
+			school_id: 1,
+			role: 'coordinator',
+			user_name: 'coordinator',
+			display_name: 'Coordinator',
+			password_hash: await hashSecret(password)
+		}
+	]);
+	await saveFramework(database, readCaseFramework(source, edges));
+	console.log(`An empty school. Sign in as coordinator with the password ${password} (shown only now).`);
+}
+
+/** Migrates the database at DATABASE_URL and fills it when empty: with the demo school, or with `--empty` a bare one. */
+async function prepare(flags: Set<string>): Promise<void> {
+	const database = openDatabase(process.env.DATABASE_URL!);
+	try {
+		const ran = await migrate(database, fileURLToPath(new URL('../database', import.meta.url)));
+		if (ran.length) console.log(`Migrated: ${ran.join(', ')}`);
+		if (flags.has('--reset-demo')) await eraseEverything(database);
+		if (!(await isEmpty(database))) return;
+		if (flags.has('--empty')) return await makeEmptySchool(database);
+		console.log('Making the demo school:');
+		await seedDemoSchool(database, now(), (line) => console.log(`  ${line}`));
+		console.log(`Demo sign-ins: password ${DEMO_PASSWORD}, PIN ${DEMO_PIN}`);
+	} finally {
+		await database.close();
+	}
+}
+
+await prepare(new Set(process.argv.slice(2)));

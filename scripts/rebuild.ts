@@ -1,0 +1,33 @@
+/** Works out all standings anew from the answer log; says how many differ from what was stored (none should). */
+import { openDatabase } from '../src/lib/server/database/pool';
+import { allStudentIds, schoolTimeZones } from '../src/lib/server/store/people';
+import { skillList } from '../src/lib/server/store/skills';
+import { readTraces, rebuildTraces, type TraceRow } from '../src/lib/server/store/standings';
+
+const url = process.env.DATABASE_URL;
+if (!url) {
+	console.error('Set DATABASE_URL to the database whose standings are to be worked out anew.');
+	process.exit(1);
+}
+const database = openDatabase(url);
+const skills = await skillList(database);
+const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) });
+let changed = 0;
+let total = 0;
+for (const { schoolId, timeZone } of await schoolTimeZones(database)) {
+	const ids = await allStudentIds(database, schoolId);
+	const CHUNK = 500;
+	for (let i = 0; i < ids.length; i += CHUNK) {
+		const some = ids.slice(i, i + CHUNK);
+		const before = new Map(
+			(await readTraces(database, some)).map((row) => [`${row.studentId} ${row.skillId}`, face(row)])
+		);
+		await rebuildTraces(database, some, skills, timeZone);
+		for (const row of await readTraces(database, some)) {
+			total++;
+			if (before.get(`${row.studentId} ${row.skillId}`) !== face(row)) changed++;
+		}
+	}
+}
+console.log(`${total} traces worked out anew, ${changed} of them different from before.`);
+await database.close();

@@ -1,0 +1,62 @@
+/** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
+import { fileURLToPath } from 'node:url';
+import { chromium, type Page } from '@playwright/test';
+
+const base = process.env.DEMO_ADDRESS!;
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: [
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync'
+	]
+});
+
+async function take(page: Page, name: string, path?: string) {
+	if (path) await page.goto(base + path);
+	await page.waitForLoadState('networkidle');
+	await page.evaluate(() => document.fonts.ready);
+	await page.screenshot({ path: `${folder}${name}.png` });
+	console.log(name);
+}
+
+const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+await take(staff, 'sign-in', '/sign-in');
+await staff.getByLabel('User name').fill('specialist');
+await staff.getByLabel('Password').fill('tide-table-7');
+await staff.getByRole('button', { name: 'Sign in' }).click();
+await staff.waitForURL(/screen/);
+await take(staff, 'screen', '/screen?scope=grade:5');
+await take(staff, 'bring-in-scores', '/screen/import');
+await take(staff, 'gaps', '/gaps?scope=grade:4');
+await take(staff, 'gaps-answers', '/gaps?scope=grade:4&student=98&cell=6');
+await take(staff, 'groups', '/groups');
+await staff.goto(`${base}/screen?scope=grade:6`);
+await staff.getByRole('button', { name: 'Select all below the line' }).click();
+await staff.getByRole('link', { name: 'Suggest groups' }).click();
+await staff.getByRole('button', { name: 'Suggest groups' }).click();
+await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30_000 });
+await take(staff, 'groups-suggested');
+await take(staff, 'practice', '/practice?scope=class:7');
+await take(staff, 'practice-new', '/practice/new?for=group:4');
+await take(staff, 'track', '/track?student=47');
+await take(staff, 'decide', '/decide');
+
+const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
+await phone.goto(`${base}/sign-in?as=student&class=REDS87`);
+await phone.getByLabel('Your name').selectOption({ index: 2 });
+await phone.getByLabel('Your PIN').fill('2468');
+await phone.getByRole('button', { name: 'Start' }).click();
+await phone.waitForURL(/today/);
+await take(phone, 'student-today');
+await phone
+	.getByRole('button', { name: /^(Start|Go on)/ })
+	.last()
+	.click();
+await phone.waitForURL(/work/);
+await take(phone, 'student-question');
+await browser.close();

@@ -1,0 +1,75 @@
+// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty.
+import { execFileSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { startMariadb, freePort } from './mariadb.mjs';
+import { ensureBuild, ensurePackages, root } from './prepare.mjs';
+import { serveApp } from './serve.mjs';
+
+const folder = join(root, '.data');
+const lockFile = join(folder, 'start.json');
+const flags = process.argv.slice(2);
+const stops = [];
+let stopping = false;
+
+async function stop(code) {
+	if (stopping) return;
+	stopping = true;
+	while (stops.length)
+		await stops
+			.pop()()
+			.catch((error) => console.error(error.message));
+	process.exit(code);
+}
+
+/** Another start that still runs on this folder keeps its database; a lock left by a killed one is ignored. */
+function refuseSecond() {
+	if (!existsSync(lockFile)) return;
+	const { pid, address } = JSON.parse(readFileSync(lockFile, 'utf8'));
+	try {
+		process.kill(pid, 0);
+	} catch {
+		return;
+	}
+	if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs')) return;
+	throw new Error(`Orderly Compass is running already${address ? ` at ${address}` : ''} (process ${pid}).`);
+}
+
+async function start() {
+	const unknown = flags.filter((flag) => !['--reset-demo', '--empty'].includes(flag));
+	if (unknown.length) throw new Error(`Unknown: ${unknown.join(' ')}. There are --reset-demo and --empty.`);
+	mkdirSync(folder, { recursive: true });
+	refuseSecond();
+	const port = Number(process.env.PORT) || (await freePort());
+	const note = (address) => writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));
+	note(null);
+	stops.push(async () => rmSync(lockFile, { force: true }));
+	ensurePackages();
+	ensureBuild();
+	let databaseUrl = process.env.DATABASE_URL;
+	if (!databaseUrl) {
+		const mariadb = await startMariadb(join(folder, 'mariadb'));
+		stops.push(() => mariadb.stop());
+		databaseUrl = mariadb.url;
+	}
+	if (stopping) return;
+	execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
+		cwd: root,
+		stdio: 'inherit',
+		env: { ...process.env, DATABASE_URL: databaseUrl }
+	});
+	const app = await serveApp({ databaseUrl, port });
+	stops.push(() => app.stop());
+	app.onExit(() => stop(1));
+	note(app.address);
+	console.log(`\nOrderly Compass is at ${app.address}\n`);
+	if (!flags.includes('--empty')) console.log(readFileSync(join(root, 'demo', 'sign-ins.txt'), 'utf8'));
+	console.log('Ctrl-C ends it.');
+}
+
+process.on('SIGINT', () => stop(0));
+process.on('SIGTERM', () => stop(0));
+start().catch(async (error) => {
+	console.error(`\n${error.message}`);
+	await stop(1);
+});

@@ -1,0 +1,48 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays, cycleWeek, daysBetween, isSchoolDate, mondayOf, schoolDateOf, weekday, weeksBetween } from '.';
+
+const anyDate = fc.integer({ min: 0, max: 20_000 }).map((day) => addDays('2000-01-01', day));
+
+describe('school dates', () => {
+	it('add and subtract as the calendar does', () => {
+		expect(addDays('2026-02-27', 2)).toBe('2026-03-01');
+		expect(addDays('2024-02-27', 2)).toBe('2024-02-29');
+		expect(daysBetween('2026-10-26', '2026-11-23')).toBe(28);
+		expect(weeksBetween('2026-11-23', '2026-11-16')).toBe(-1);
+		fc.assert(
+			fc.property(anyDate, fc.integer({ min: -900, max: 900 }), (date, days) => {
+				expect(daysBetween(date, addDays(date, days))).toBe(days);
+			})
+		);
+	});
+
+	it('know their weekday and Monday', () => {
+		expect(weekday('2026-11-23')).toBe(1);
+		expect(weekday('2026-11-29')).toBe(7);
+		fc.assert(
+			fc.property(anyDate, (date) => {
+				expect(weekday(mondayOf(date))).toBe(1);
+				expect(weekday(date)).toBe(new Date(`${date}T12:00:00Z`).getUTCDay() || 7);
+			})
+		);
+	});
+
+	it('are told from texts that are none', () => {
+		for (const text of ['2026-02-30', '2026-13-01', '11/23/2026', '2026-1-1', '', 'today'])
+			expect(isSchoolDate(text)).toBe(false);
+		expect(isSchoolDate('2026-11-23')).toBe(true);
+	});
+
+	it('are those of the school’s time zone, not of UTC', () => {
+		const late = new Date('2026-11-24T03:30:00Z');
+		expect(schoolDateOf(late, 'America/New_York')).toBe('2026-11-23');
+		expect(schoolDateOf(late, 'UTC')).toBe('2026-11-24');
+	});
+
+	it('count the weeks of a cycle from 1', () => {
+		expect(cycleWeek('2026-10-26', '2026-10-25')).toBe(0);
+		expect(cycleWeek('2026-10-26', '2026-10-26')).toBe(1);
+		expect(cycleWeek('2026-10-26', '2026-11-23')).toBe(5);
+	});
+});

@@ -1,0 +1,56 @@
+/** A day in the school's time zone, written `YYYY-MM-DD`. Plain text, so it sorts and compares as days do. */
+export type SchoolDate = string;
+
+const DAY = 86_400_000;
+
+const toDayNumber = (date: SchoolDate) => Math.round(Date.parse(`${date}T00:00:00Z`) / DAY);
+
+/** Whether a text is a real calendar day written `YYYY-MM-DD`. */
+export function isSchoolDate(text: string): text is SchoolDate {
+	return (
+		/^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(Date.parse(`${text}T00:00:00Z`)) && addDays(text, 0) === text
+	);
+}
+
+/** The day so many days later (or earlier, when negative). */
+export function addDays(date: SchoolDate, days: number): SchoolDate {
+	return new Date((toDayNumber(date) + days) * DAY).toISOString().slice(0, 10);
+}
+
+/** Days from `from` to `to`; negative when `to` is earlier. */
+export function daysBetween(from: SchoolDate, to: SchoolDate): number {
+	return toDayNumber(to) - toDayNumber(from);
+}
+
+/** Weeks from `from` to `to`, with fractions. */
+export function weeksBetween(from: SchoolDate, to: SchoolDate): number {
+	return daysBetween(from, to) / 7;
+}
+
+/** ISO weekday, 1 Monday to 7 Sunday. */
+export function weekday(date: SchoolDate): number {
+	return ((toDayNumber(date) + 3) % 7) + 1;
+}
+
+/** The Monday of the week the day lies in. */
+export function mondayOf(date: SchoolDate): SchoolDate {
+	return addDays(date, 1 - weekday(date));
+}
+
+/** Making a formatter costs a hundred times what using it does. */
+const dayFormats = new Map<string, Intl.DateTimeFormat>();
+
+/** The day of an instant in a time zone. */
+export function schoolDateOf(instant: Date, timeZone: string): SchoolDate {
+	let format = dayFormats.get(timeZone);
+	if (!format) {
+		format = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
+		dayFormats.set(timeZone, format);
+	}
+	return format.format(instant);
+}
+
+/** Which week of a cycle a day falls in: 1 in the first week, 0 before it starts. */
+export function cycleWeek(startsOn: SchoolDate, today: SchoolDate): number {
+	return Math.max(0, Math.floor(daysBetween(startsOn, today) / 7) + 1);
+}

@@ -1,0 +1,139 @@
+import { describe, expect, it } from 'vitest';
+import { brokenLimits, need, needMet, solveGrouping, type Group, type GroupingProblem } from '.';
+import { generateProblem } from './generate';
+
+const clock = () => performance.now();
+
+const small: GroupingProblem = {
+	students: [
+		{ id: 'a', tier: 2, needs: { x: 0.9, y: 0.2 }, available: ['mon', 'tue'] },
+		{ id: 'b', tier: 2, needs: { x: 0.8 }, available: ['mon'] },
+		{ id: 'c', tier: 2, needs: { y: 0.7 }, available: ['tue'] },
+		{ id: 'd', tier: 2, needs: { y: 0.6, x: 0.1 }, available: ['mon', 'tue'] },
+		{ id: 'e', tier: 2, needs: { z: 0.9 }, available: ['mon'] },
+		{ id: 'f', tier: 2, needs: {}, available: ['mon'] },
+		{ id: 'g', tier: 2, needs: { x: 0.5 }, available: [] }
+	],
+	slots: [{ id: 'mon' }, { id: 'tue' }],
+	sizes: { 2: { minimum: 2, maximum: 3 }, 3: { minimum: 1, maximum: 3 } },
+	apart: [],
+	together: []
+};
+
+/** Every way to seat every student, by brute force. */
+function bestByTrying(problem: GroupingProblem): number {
+	const foci = [...new Set(problem.students.flatMap((s) => Object.keys(s.needs)))];
+	let best = 0;
+	const tryFoci = (chosen: (string | null)[]): void => {
+		if (chosen.length < problem.slots.length) {
+			for (const focus of [null, ...foci]) tryFoci([...chosen, focus]);
+			return;
+		}
+		const place = (i: number, groups: Group[]): void => {
+			if (i === problem.students.length) {
+				const held = groups.filter((group) => group.studentIds.length > 0);
+				if (brokenLimits(problem, held).length === 0) best = Math.max(best, needMet(problem, held));
+				return;
+			}
+			place(i + 1, groups);
+			problem.slots.forEach((slot, s) => {
+				if (chosen[s] === null || !problem.students[i].available.includes(slot.id)) return;
+				place(
+					i + 1,
+					groups.map((group, g) =>
+						g === s ? { ...group, studentIds: [...group.studentIds, problem.students[i].id] } : group
+					)
+				);
+			});
+		};
+		place(
+			0,
+			problem.slots.map((slot, s) => ({ slotId: slot.id, focusId: chosen[s] ?? '', studentIds: [] }))
+		);
+	};
+	tryFoci([]);
+	return best;
+}
+
+describe('need', () => {
+	it('is severity times readiness times tier weight', () => {
+		expect(need(0.2, ['met', 'met'], 2)).toBeCloseTo(0.8, 12);
+		expect(need(0.2, ['met', 'forming'], 2)).toBeCloseTo(0.4, 12);
+		expect(need(0.2, ['forming', 'forming'], 2)).toBe(0);
+		expect(need(0.2, ['gap'], 3)).toBe(0);
+		expect(need(0.2, [], 3)).toBeCloseTo(1.2, 12);
+	});
+});
+
+describe('solving', () => {
+	it('finds the best grouping of a small problem and proves it', async () => {
+		const result = await solveGrouping(small, { relativeGap: 0 });
+		expect(result.objective).toBeCloseTo(bestByTrying(small), 9);
+		expect(result.gap).toBeLessThan(1e-6);
+		expect(result.groups).toEqual([
+			{ slotId: 'mon', focusId: 'x', studentIds: ['a', 'b'] },
+			{ slotId: 'tue', focusId: 'y', studentIds: ['c', 'd'] }
+		]);
+	});
+
+	it('matches brute force on random small problems, with pairs apart and together', async () => {
+		for (let seed = 0; seed < 25; seed++) {
+			const problem = generateProblem({ students: 6, slots: 2, focuses: 3 }, seed);
+			const result = await solveGrouping(problem, { relativeGap: 0 });
+			expect(brokenLimits(problem, result.groups)).toEqual([]);
+			expect(result.objective, `seed ${seed}`).toBeCloseTo(bestByTrying(problem), 6);
+			expect(result.bound).toBeGreaterThanOrEqual(result.objective - 1e-9);
+		}
+	}, 60_000);
+
+	it('breaks no limit in 120 random problems and counts its own worth right', async () => {
+		for (let seed = 0; seed < 120; seed++) {
+			const problem = generateProblem(
+				{ students: 5 + (seed % 40), slots: 1 + (seed % 7), focuses: 3 + (seed % 9) },
+				500 + seed
+			);
+			const result = await solveGrouping(problem, { timeLimitMs: 250, relativeGap: 0.01, clock });
+			expect(brokenLimits(problem, result.groups), `seed ${seed}`).toEqual([]);
+			expect(result.objective).toBeCloseTo(needMet(problem, result.groups), 9);
+			expect(result.bound).toBeGreaterThanOrEqual(result.objective - 1e-9);
+			const placed = new Set(result.groups.flatMap((group) => group.studentIds));
+			expect(result.unplaced.map((u) => u.studentId)).toEqual(
+				problem.students.map((s) => s.id).filter((id) => !placed.has(id))
+			);
+		}
+	}, 120_000);
+
+	it('gives every student left out a reason to act on', async () => {
+		const { unplaced } = await solveGrouping(small);
+		expect(unplaced.map(({ studentId, reason }) => [studentId, reason.split(':')[0]])).toEqual([
+			['e', 'Too few others share a need at the same free time'],
+			['f', 'No skill is both missing and ready to learn'],
+			['g', 'Free at no time when a tier 2 group can meet.']
+		]);
+	});
+
+	it('only ever reports better results and lower bounds on the way', async () => {
+		const reports: { objective: number; bound: number }[] = [];
+		await solveGrouping(generateProblem({ students: 60, slots: 8, focuses: 12 }, 3), {
+			timeLimitMs: 3_000,
+			clock,
+			onProgress: (r) => reports.push(r)
+		});
+		expect(reports.length).toBeGreaterThan(1);
+		reports.slice(1).forEach((report, i) => {
+			expect(report.objective).toBeGreaterThanOrEqual(reports[i].objective);
+			expect(report.bound).toBeLessThanOrEqual(reports[i].bound);
+		});
+	});
+
+	it('refuses a problem that contradicts itself', async () => {
+		await expect(solveGrouping({ ...small, apart: [['a', 'nobody']] })).rejects.toThrow(/nobody/);
+		await expect(solveGrouping({ ...small, sizes: { ...small.sizes, 2: { minimum: 4, maximum: 3 } } })).rejects.toThrow(
+			/tier 2/
+		);
+	});
+
+	it('answers an empty school with an empty grouping', async () => {
+		expect(await solveGrouping({ ...small, students: [] })).toMatchObject({ groups: [], objective: 0, gap: 0 });
+	});
+});

@@ -1,0 +1,3 @@
+export * from './regression';
+export * from './forecast';
+export * from './advise';

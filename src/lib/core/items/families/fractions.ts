@@ -1,0 +1,319 @@
+import {
+	choiceItem,
+	fractionItem,
+	lineItem,
+	numberChoice,
+	numberItem,
+	orderItem,
+	severalItem,
+	type ItemFamily
+} from '../family';
+import { formatNumber, tex } from '../text';
+
+const partNames: Record<number, string> = {
+	2: 'halves',
+	3: 'thirds',
+	4: 'fourths',
+	5: 'fifths',
+	6: 'sixths',
+	8: 'eighths',
+	10: 'tenths',
+	12: 'twelfths'
+};
+
+export const fractions: ItemFamily[] = [
+	{
+		id: 'equal-parts',
+		skillCode: 'F01',
+		make({ random, turning }) {
+			const parts = random.pick([2, 3, 4]);
+			const things = [
+				'loaf',
+				'garden bed',
+				'sail',
+				'ribbon',
+				'pie',
+				'plank',
+				'map',
+				'field',
+				'rope',
+				'cake',
+				'flag',
+				'pond'
+			];
+			const thing = things[turning(0, 11)];
+			return choiceItem(random, {
+				stem: `A ${thing} is cut into ${parts} equal parts. What is each part called?`,
+				right: { 2: 'a half', 3: 'a third', 4: 'a fourth' }[parts]!,
+				wrong: [
+					['a half', 'unequalParts'],
+					['a third', 'unequalParts'],
+					['a fourth', 'unequalParts'],
+					['a whole', 'shadedToUnshaded']
+				],
+				hint: `Count the parts: there are ${parts}, and all are equal.`,
+				solution: [`${parts} equal parts are ${partNames[parts]}.`]
+			});
+		}
+	},
+	{
+		id: 'shaded-strip',
+		skillCode: 'F02',
+		make({ random, turning }) {
+			const parts = [3, 4, 5, 6, 8, 10, 12, 9, 7, 11][turning(0, 9)];
+			const shaded = random.integer(1, parts - 1);
+			return fractionItem({
+				stem: 'What fraction of the strip is shaded?',
+				figure: { kind: 'strip', parts, shaded },
+				key: [shaded, parts],
+				wrong: [
+					[shaded, parts - shaded, 'shadedToUnshaded'],
+					[parts, shaded, 'invertedFraction'],
+					[parts - shaded, parts, 'percentLeft']
+				],
+				hint: 'Count all the parts. Then count the shaded parts.',
+				solution: [
+					`The strip has ${parts} equal parts and ${shaded} of them ${shaded === 1 ? 'is' : 'are'} shaded.`,
+					`That is ${tex(shaded, parts)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'place-fraction',
+		skillCode: 'F03',
+		make({ random, turning }) {
+			const bottom = [3, 4, 5, 6, 7, 8, 9, 10, 11, 12][turning(0, 9)];
+			const top = random.integer(1, 2 * bottom - 1);
+			const key = top / bottom;
+			return lineItem({
+				stem: `Mark ${tex(top, bottom)} on the number line. Each whole is split into ${bottom} equal parts.`,
+				line: { from: 0, to: 2, step: 1 / bottom, labelEvery: 1 },
+				key,
+				wrong: [
+					[(top - 1) / bottom, 'countTicks'],
+					[(top + 1) / bottom, 'countTicks'],
+					[(bottom - top) / bottom, 'percentLeft']
+				],
+				hint: `Start at 0 and count spaces, not marks.`,
+				solution: [`Each space is ${tex(1, bottom)}.`, `Count ${top} ${top === 1 ? 'space' : 'spaces'} from 0.`]
+			});
+		}
+	},
+	{
+		id: 'equivalent-missing',
+		skillCode: 'F04',
+		make({ random, turning }) {
+			const bottom = random.pick([3, 4, 5, 6, 8]);
+			const top = random.integer(1, bottom - 1);
+			const factor = turning(2, 11);
+			const key = top * factor;
+			return numberItem({
+				stem: `${tex(top, bottom)} is equal to how many ${bottom * factor}ths? Find the missing number: $\\frac{${top}}{${bottom}} = \\frac{?}{${bottom * factor}}$`,
+				key,
+				wrong: [
+					[top + bottom * factor - bottom, 'addToBoth'],
+					[top, 'oneDenominator'],
+					[factor, 'wrongFactor']
+				],
+				hint: `${bottom} times what is ${bottom * factor}?`,
+				solution: [
+					`${bottom} × ${factor} = ${bottom * factor}, so multiply the top by ${factor} too.`,
+					`${top} × ${factor} = ${key}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'order-fractions',
+		skillCode: 'F05',
+		make({ random, turning }) {
+			const least = turning(3, 12);
+			const bottoms = [least, least + random.integer(1, 3), least + random.integer(4, 7)].sort((a, b) => b - a);
+			const top = random.integer(1, 2);
+			const texts = bottoms.map((bottom) => tex(top, bottom));
+			return orderItem(random, {
+				stem: 'Put the fractions in order.',
+				sorted: texts,
+				direction: 'smallest first',
+				misordered: [[[...texts].reverse(), 'largerDenominator']],
+				hint: 'The tops are equal. More parts make smaller parts.',
+				solution: [
+					`All have ${top} on top, so the largest denominator is the smallest fraction.`,
+					`In order: ${texts.join(', ')}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'add-like-parts',
+		skillCode: 'F06',
+		make({ random, turning }) {
+			const bottom = turning(5, 14);
+			const a = random.integer(1, bottom - 2);
+			const b = random.integer(1, bottom - a);
+			return fractionItem({
+				stem: `A gardener waters ${tex(a, bottom)} of a bed, then ${tex(b, bottom)} more. What fraction of the bed is watered?`,
+				key: [a + b, bottom],
+				wrong: [
+					[a + b, 2 * bottom, 'addTopsAndBottoms'],
+					[Math.abs(a - b), bottom, 'takeInsteadAdd'],
+					[a * b, bottom, 'multiplyBoth']
+				],
+				hint: `The parts have the same size. Count how many ${bottom}ths there are.`,
+				solution: [`${a} parts and ${b} parts are ${a + b} parts of the same size.`, `So it is ${tex(a + b, bottom)}.`]
+			});
+		}
+	},
+	{
+		id: 'compare-decimals',
+		skillCode: 'F07',
+		make({ random, turning }) {
+			const tenths = turning(2, 11) % 10 || 5;
+			const larger = tenths / 10;
+			const smaller = Math.max(0.01, Math.round(larger * 100 - random.integer(1, 9)) / 100);
+			const whole = turning(1, 10);
+			const show = (value: number, digits: number) => (whole + value).toFixed(digits);
+			const third = Math.max(1, Math.round(smaller * 100) - random.integer(3, 11)) / 100;
+			return numberChoice(random, {
+				stem: `Three snails crawled ${show(larger, 1)} m, ${show(smaller, 2)} m and ${show(third, 2)} m. How many meters did the one that went farthest crawl?`,
+				key: Number(show(larger, 1)),
+				wrong: [
+					[Number(show(smaller, 2)), 'longerIsLarger'],
+					[Number(show(third, 2)), 'decimalAsWhole'],
+					[whole, 'decimalAsWhole']
+				],
+				hint: 'Write all with two places after the point, then compare.',
+				solution: [
+					`${show(larger, 1)} is the same as ${show(larger, 2)}.`,
+					`${show(larger, 2)} is more than ${show(smaller, 2)} and ${show(third, 2)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'add-unlike-parts',
+		skillCode: 'F08',
+		make({ random, turning }) {
+			const bottom = turning(3, 12);
+			const other = bottom * random.integer(2, 3);
+			const a = random.integer(1, Math.max(1, bottom - 2));
+			const b = random.integer(1, other - 1);
+			const factor = other / bottom;
+			return fractionItem({
+				stem: `What is ${tex(a, bottom)} + ${tex(b, other)}?`,
+				key: [a * factor + b, other],
+				wrong: [
+					[a + b, bottom + other, 'addTopsAndBottoms'],
+					[a + b, other, 'oneDenominator'],
+					[a + b, bottom, 'oneDenominator']
+				],
+				hint: `Turn ${tex(a, bottom)} into ${other}ths first.`,
+				solution: [
+					`${tex(a, bottom)} = ${tex(a * factor, other)}.`,
+					`${a * factor} + ${b} = ${a * factor + b}, so the sum is ${tex(a * factor + b, other)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'fraction-times-whole',
+		skillCode: 'F09',
+		make({ random, turning }) {
+			const whole = turning(3, 14);
+			const bottom = random.pick([3, 4, 5, 8]);
+			const top = random.integer(1, bottom - 1);
+			return fractionItem({
+				stem: `A recipe takes ${tex(top, bottom)} cup of oats. How many cups do ${whole} batches take?`,
+				key: [top * whole, bottom],
+				wrong: [
+					[top * whole, bottom * whole, 'multiplyBoth'],
+					[top + whole, bottom, 'addInsteadMultiply'],
+					[top, bottom * whole, 'multiplyBoth']
+				],
+				hint: `Take ${tex(top, bottom)} again and again, ${whole} times. The size of the parts stays.`,
+				solution: [
+					`${whole} × ${top} = ${whole * top} parts, each one of ${bottom} in a cup.`,
+					`That is ${tex(whole * top, bottom)} cups.`
+				]
+			});
+		}
+	},
+	{
+		id: 'scale-ratio',
+		skillCode: 'F10',
+		make({ random, turning }) {
+			const a = random.integer(2, 5);
+			const b = a + random.integer(1, 4);
+			const factor = turning(3, 12);
+			const key = b * factor;
+			return numberItem({
+				stem: `A paint mix takes ${a} cans of white for every ${b} cans of blue. How many cans of blue go with ${a * factor} cans of white?`,
+				key,
+				wrong: [
+					[a * factor + (b - a), 'additiveRatio'],
+					[b + factor, 'additiveRatio'],
+					[a * factor * b, 'wrongFactor']
+				],
+				hint: `How many times ${a} is ${a * factor}? Take the blue as many times.`,
+				solution: [`${a} × ${factor} = ${a * factor}.`, `So the blue is ${b} × ${factor} = ${key}.`]
+			});
+		}
+	},
+	{
+		id: 'percent-of',
+		skillCode: 'F11',
+		make({ random, turning }) {
+			const percent = random.pick([10, 20, 25, 30, 40, 60, 75]);
+			const amount = 20 * turning(3, 22);
+			const key = (amount * percent) / 100;
+			return numberItem({
+				stem: `${amount} birds were counted at the estuary. ${percent}% of them were sandpipers. How many sandpipers were counted?`,
+				key,
+				wrong: [
+					[percent, 'percentAsAmount'],
+					[amount - key, 'percentLeft'],
+					[amount - percent, 'percentAsAmount'],
+					[amount / percent, 'divideInsteadMultiply']
+				],
+				hint: `Find 10% of ${amount} first.`,
+				solution: [
+					`1% of ${amount} is ${formatNumber(amount / 100)}.`,
+					`${percent} times that is ${formatNumber(key)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'percent-change-true',
+		skillCode: 'F12',
+		make({ random, turning }) {
+			const price = 20 * turning(6, 15);
+			const percent = random.pick([10, 20, 30, 40]);
+			const now = price - (price * percent) / 100;
+			const back = Math.round((100 * (price - now)) / now);
+			return severalItem(random, {
+				stem: `A kayak trip cost ${price} dollars. The price fell by ${percent}%. Mark every true statement.`,
+				options: [
+					{ text: `The new price is ${formatNumber(now)} dollars.`, right: true },
+					{ text: `The price fell by ${formatNumber(price - now)} dollars.`, right: true },
+					{
+						text: `The new price is ${formatNumber(price - percent)} dollars.`,
+						right: price - percent === now,
+						misconception: 'percentAsAmount'
+					},
+					{
+						text: `A rise of ${percent}% would bring the old price back.`,
+						right: back === percent,
+						misconception: 'percentOfWrong'
+					}
+				],
+				hint: `Find ${percent}% of ${price} first. A later rise is a percent of the new price.`,
+				solution: [
+					`${percent}% of ${price} is ${formatNumber(price - now)}, so the new price is ${formatNumber(now)}.`,
+					`${percent}% of ${formatNumber(now)} is only ${formatNumber((now * percent) / 100)}, so a rise of ${percent}% does not bring the old price back.`
+				]
+			});
+		}
+	}
+];

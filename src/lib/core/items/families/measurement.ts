@@ -1,0 +1,302 @@
+import { choiceItem, numberChoice, numberItem, type ItemFamily } from '../family';
+import { clockTime, duration, formatNumber } from '../text';
+
+export const measurement: ItemFamily[] = [
+	{
+		id: 'read-ruler',
+		skillCode: 'M01',
+		make({ random, turning }) {
+			const length = turning(3, 12);
+			const from = random.integer(1, 14 - length + 1);
+			return numberItem({
+				stem: 'How long is the pencil, in centimeters?',
+				figure: { kind: 'ruler', from, to: from + length, unit: 'cm' },
+				key: length,
+				unit: 'cm',
+				wrong: [
+					[from + length, 'rulerEnd'],
+					[length + 1, 'countTicks']
+				],
+				hint: 'The pencil does not start at 0. Count the spaces beside it.',
+				solution: [
+					`The pencil goes from ${from} to ${from + length}.`,
+					`${from + length} − ${from} = ${length} centimeters.`
+				]
+			});
+		}
+	},
+	{
+		id: 'read-clock',
+		skillCode: 'M02',
+		make({ random, turning }) {
+			const hour = random.integer(1, 12);
+			const mark = turning(1, 11);
+			const minute = 5 * mark;
+			const show = (h: number, m: number) => `${((h - 1 + 12) % 12) + 1}:${String(m).padStart(2, '0')}`;
+			return choiceItem(random, {
+				stem: 'What time does the clock show?',
+				figure: { kind: 'clock', hour, minute },
+				right: show(hour, minute),
+				wrong: [
+					[show(mark, (hour % 12) * 5), 'handsSwapped'],
+					[show(hour, mark), 'minuteFace'],
+					[show(hour + 1, minute), 'hourNearest'],
+					[show(hour, (minute + 30) % 60), null]
+				],
+				hint: 'The short hand tells the hour that has passed. Count by fives for the long hand.',
+				solution: [
+					`The short hand is past ${hour}.`,
+					`The long hand is at ${mark}: ${mark} × 5 = ${minute} minutes.`,
+					`It is ${show(hour, minute)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'perimeter',
+		skillCode: 'M03',
+		make({ random, turning }) {
+			const width = turning(6, 16);
+			const height = random.integer(2, 5);
+			return numberItem({
+				stem: `A fence goes all the way around a garden that is ${width} m long and ${height} m wide. How many meters of fence is that?`,
+				figure: { kind: 'rectangle', width, height, unit: 'm', squares: false },
+				key: 2 * (width + height),
+				unit: 'm',
+				wrong: [
+					[width + height, 'twoSides'],
+					[width * height, 'areaForPerimeter']
+				],
+				hint: 'Walk around the garden: how many sides do you pass?',
+				solution: [
+					`Four sides: ${width} + ${height} + ${width} + ${height}.`,
+					`That is ${2 * (width + height)} meters.`
+				]
+			});
+		}
+	},
+	{
+		id: 'area-in-squares',
+		skillCode: 'M04',
+		make({ random, turning }) {
+			const width = turning(3, 12);
+			const height = random.integer(3, 7);
+			return numberItem({
+				stem: `A deck is covered with square tiles in ${height} rows of ${width}. Each tile is 1 square meter. What is the area of the deck, in square meters?`,
+				figure: { kind: 'rectangle', width, height, unit: 'm', squares: true },
+				key: width * height,
+				wrong: [
+					[2 * (width + height), 'perimeterForArea'],
+					[width + height, 'addInsteadMultiply'],
+					[width * (height - 1), 'oneGroupOff']
+				],
+				hint: `How many tiles are in one row? How many rows are there?`,
+				solution: [`${height} rows of ${width} tiles: ${height} × ${width} = ${width * height} square meters.`]
+			});
+		}
+	},
+	{
+		id: 'elapsed-same-half',
+		skillCode: 'M05',
+		make({ random, turning }) {
+			const start = 60 * random.integer(13, 18) + 5 * random.integer(4, 11);
+			const lasts = 5 * turning(7, 20);
+			const end = start + lasts;
+			const hundred = Math.floor(end / 60) * 100 + (end % 60) - (Math.floor(start / 60) * 100 + (start % 60));
+			return numberItem({
+				stem: `The boat tour leaves at ${clockTime(start)} and is back at ${clockTime(end)}. How many minutes does it take?`,
+				key: lasts,
+				unit: 'minutes',
+				wrong: [
+					[hundred, 'hourAsHundred'],
+					[lasts + 60, 'hourNearest'],
+					[Math.abs((end % 60) - (start % 60)), 'hourNearest']
+				],
+				hint: 'Jump to the next full hour first, then on to the end.',
+				solution: [
+					`From ${clockTime(start)} to ${clockTime(start - (start % 60) + 60)} is ${60 - (start % 60)} minutes.`,
+					`From there to ${clockTime(end)} is ${end - (start - (start % 60) + 60)} minutes.`,
+					`${60 - (start % 60)} + ${end - (start - (start % 60) + 60)} = ${lasts} minutes.`
+				]
+			});
+		}
+	},
+	{
+		id: 'convert-to-smaller',
+		skillCode: 'M06',
+		make({ random, turning }) {
+			const [large, small, factor, thing] = random.pick([
+				['meters', 'centimeters', 100, 'rope'],
+				['kilometers', 'meters', 1_000, 'shore path'],
+				['liters', 'milliliters', 1_000, 'soup'],
+				['kilograms', 'grams', 1_000, 'flour'],
+				['hours', 'minutes', 60, 'tide watch']
+			] as const);
+			const amount = turning(3, 17);
+			const is = { rope: 'long', 'shore path': 'long', 'tide watch': 'long' }[thing as string];
+			const other = factor === 60 ? 100 : factor === 100 ? 10 : 100;
+			return numberItem({
+				stem: is
+					? `A ${thing} is ${amount} ${large} long. How many ${small} is that?`
+					: `A cook has ${amount} ${large} of ${thing}. How many ${small} is that?`,
+				key: amount * factor,
+				unit: small,
+				wrong: [
+					[amount * other, factor === 60 ? 'hourAsHundred' : 'wrongFactor'],
+					[amount + factor, 'addInsteadMultiply'],
+					[amount * 10, 'wrongFactor']
+				],
+				hint: `How many ${small} fill one of the ${large}?`,
+				solution: [
+					`There are ${formatNumber(factor)} ${small} in each of the ${large}.`,
+					`${amount} × ${formatNumber(factor)} = ${formatNumber(amount * factor)} ${small}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'missing-angle',
+		skillCode: 'M07',
+		make({ random, turning }) {
+			const whole = random.pick([90, 180]);
+			const first = whole === 90 ? 5 * turning(4, 14) : 5 * turning(9, 29);
+			const key = whole - first;
+			return numberItem({
+				stem:
+					whole === 90
+						? `A square corner is split in two. One part measures ${first}°. How many degrees does the other part measure?`
+						: `A straight angle is split in two. One part measures ${first}°. How many degrees does the other part measure?`,
+				figure: { kind: 'angle', first, second: key },
+				key,
+				wrong: [
+					[(whole === 90 ? 180 : 90) - first, 'angleAddGiven'],
+					[360 - first, 'angleFullTurn'],
+					[whole + first, 'angleAddGiven']
+				],
+				hint: whole === 90 ? 'A square corner is 90°.' : 'A straight angle is 180°.',
+				solution: [`The two parts make ${whole}°.`, `${whole} − ${first} = ${key}, so it is ${key}°.`]
+			});
+		}
+	},
+	{
+		id: 'area-with-corner-cut',
+		skillCode: 'M08',
+		make({ random, turning }) {
+			const width = turning(7, 16);
+			const height = random.integer(6, 9);
+			const cutWidth = random.integer(2, width - 4);
+			const cutHeight = random.integer(2, height - 3);
+			return numberItem({
+				stem: `A ${width} m by ${height} m yard has a ${cutWidth} m by ${cutHeight} m corner missing. What is its area, in square meters?`,
+				figure: { kind: 'corner', width, height, cutWidth, cutHeight, unit: 'm' },
+				key: width * height - cutWidth * cutHeight,
+				wrong: [
+					[width * height, 'boundingBox'],
+					[2 * (width + height), 'perimeterForArea'],
+					[width * height + cutWidth * cutHeight, 'addInsteadTake']
+				],
+				hint: 'Find the whole rectangle, then take the missing corner away.',
+				solution: [
+					`Whole: ${width} × ${height} = ${width * height}.`,
+					`Missing: ${cutWidth} × ${cutHeight} = ${cutWidth * cutHeight}.`,
+					`${width * height} − ${cutWidth * cutHeight} = ${width * height - cutWidth * cutHeight} square meters.`
+				]
+			});
+		}
+	},
+	{
+		id: 'elapsed-over-noon',
+		skillCode: 'M09',
+		make({ random, turning }) {
+			const start = 60 * random.integer(9, 11) + 5 * turning(1, 11);
+			const lasts = 60 * random.integer(2, 5) + 5 * random.integer(1, 11);
+			const end = start + lasts;
+			return choiceItem(random, {
+				stem: `A train along the coast leaves at ${clockTime(start)} and arrives at ${clockTime(end)}. How long is the trip?`,
+				right: duration(lasts),
+				wrong: [
+					[duration(lasts + 60), 'hourNearest'],
+					[duration(Math.max(5, lasts - 60)), 'hourNearest'],
+					[duration(lasts + 40), 'hourAsHundred'],
+					[duration(lasts + 12 * 60), 'handsSwapped']
+				],
+				hint: 'Jump to noon first, then on to the end.',
+				solution: [
+					`From ${clockTime(start)} to noon is ${duration(12 * 60 - start)}.`,
+					`From noon to ${clockTime(end)} is ${duration(end - 12 * 60)}.`,
+					`Together that is ${duration(lasts)}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'volume-of-box',
+		skillCode: 'M10',
+		make({ random, turning }) {
+			const a = turning(4, 14);
+			const b = random.integer(3, 8);
+			const c = random.integer(2, 6);
+			return numberChoice(random, {
+				stem: `A crate is ${a} cm long, ${b} cm wide and ${c} cm high. What is its volume?`,
+				key: a * b * c,
+				unit: 'cubic centimeters',
+				wrong: [
+					[a + b + c, 'sumOfSides'],
+					[a * b, 'faceOnly'],
+					[2 * (a * b + a * c + b * c), 'perimeterForArea'],
+					[a * b + c, 'faceOnly']
+				],
+				hint: `How many cubes are in the bottom layer? How many layers are there?`,
+				solution: [
+					`The bottom layer holds ${a} × ${b} = ${a * b} cubes.`,
+					`${c} layers: ${a * b} × ${c} = ${a * b * c}.`
+				]
+			});
+		}
+	},
+	{
+		id: 'area-of-triangle',
+		skillCode: 'M11',
+		make({ random, turning }) {
+			const base = 2 * turning(3, 12);
+			const height = random.integer(5, 15);
+			return numberItem({
+				stem: `A triangular sail has a base of ${base} m and a height of ${height} m. What is its area, in square meters?`,
+				figure: { kind: 'triangle', base, height, unit: 'm' },
+				key: (base * height) / 2,
+				wrong: [
+					[base * height, 'halfForgotten'],
+					[base + height, 'perimeterForArea'],
+					[(base + height) / 2, 'perimeterForArea']
+				],
+				hint: 'The triangle is half of a rectangle with the same base and height.',
+				solution: [
+					`Rectangle: ${base} × ${height} = ${base * height}.`,
+					`Half of that is ${(base * height) / 2} square meters.`
+				]
+			});
+		}
+	},
+	{
+		id: 'map-scale',
+		skillCode: 'M12',
+		make({ random, turning }) {
+			const shown = random.pick([2, 4, 5]);
+			const means = shown * random.pick([3, 5, 6, 8]);
+			const length = shown * turning(2, 11);
+			const key = (length / shown) * means;
+			return numberItem({
+				stem: `On a map, ${shown} cm stands for ${means} km. Two harbors are ${length} cm apart on the map. How many kilometers apart are they?`,
+				key,
+				unit: 'km',
+				wrong: [
+					[length, 'scaleUnused'],
+					[length + means - shown, 'additiveRatio'],
+					[length * means, 'wrongFactor']
+				],
+				hint: `How many times does ${shown} cm fit into ${length} cm?`,
+				solution: [`${length} ÷ ${shown} = ${length / shown}.`, `${length / shown} × ${means} = ${key} kilometers.`]
+			});
+		}
+	}
+];

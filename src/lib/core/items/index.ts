@@ -1,0 +1,54 @@
+import { makeItem, type ItemFamily } from './family';
+import { dataAndPatterns } from './families/dataAndPatterns';
+import { fractions } from './families/fractions';
+import { measurement } from './families/measurement';
+import { wholeNumbers } from './families/wholeNumbers';
+import type { Item } from './item';
+
+export * from './item';
+export * from './check';
+export * from './misconceptions';
+export { makeItem, type ItemFamily } from './family';
+export { formatNumber } from './text';
+
+/** All item families that ship with the product. */
+export const itemFamilies: ItemFamily[] = [...wholeNumbers, ...fractions, ...measurement, ...dataAndPatterns];
+
+const byId = new Map(itemFamilies.map((family) => [family.id, family]));
+const bySkill = new Map<string, ItemFamily[]>();
+for (const family of itemFamilies) bySkill.set(family.skillCode, [...(bySkill.get(family.skillCode) ?? []), family]);
+
+/** The families of a skill; empty for a skill that none was written for. */
+export function familiesFor(skillCode: string): ItemFamily[] {
+	return bySkill.get(skillCode) ?? [];
+}
+
+/** The item of a family and seed. @throws RangeError for an unknown family */
+export function itemFrom(familyId: string, seed: number): Item {
+	const family = byId.get(familyId);
+	if (!family) throw new RangeError(`no item family ${familyId}`);
+	return makeItem(family, seed);
+}
+
+/** What an item is made from; stored instead of the item. */
+export interface ItemSeed {
+	familyId: string;
+	skillCode: string;
+	seed: number;
+}
+
+/**
+ * So many equivalent items for a skill, taking its families in turn. Sets with different starts share no item as long
+ * as the starts are at least `count` apart.
+ *
+ * @throws RangeError for a skill without families
+ */
+export function itemsForSkill(skillCode: string, count: number, start: number): ItemSeed[] {
+	const families = familiesFor(skillCode);
+	if (families.length === 0) throw new RangeError(`no item family for skill ${skillCode}`);
+	return Array.from({ length: count }, (_, i) => ({
+		familyId: families[i % families.length].id,
+		skillCode,
+		seed: start + i
+	}));
+}

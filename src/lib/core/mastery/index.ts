@@ -1,0 +1,3 @@
+export * from './trace';
+export * from './standing';
+export * from './skillGraph';

@@ -1,0 +1,119 @@
+import { daysBetween, type SchoolDate } from '../calendar';
+import { guessingChance, type ResponseFormat } from '../measurement';
+
+/** Where an answer was given. Only practice teaches: it shows at once whether the answer was right, and why. */
+export type EvidenceSource = 'diagnostic' | 'practice' | 'probe' | 'check';
+
+/** One first-try answer to an item of the skill. `sittingId` tells answers given in one go. */
+export interface Evidence {
+	correct: boolean;
+	on: SchoolDate;
+	format: ResponseFormat;
+	source: EvidenceSource;
+	sittingId: number;
+}
+
+/** What the answers so far say of one student and one skill, as of the last answer. */
+export interface Trace {
+	/** P(known) right after the last answer. */
+	probability: number;
+	lastOn: SchoolDate | null;
+	answers: number;
+	correct: number;
+	/** Different days with an answer. */
+	days: number;
+	lastSittingId: number | null;
+	/** Answers on the skill in a row in the last sitting. */
+	inLastSitting: number;
+	/** Most answers on the skill in a row in one sitting. */
+	largestSitting: number;
+	/** Whether the evidence once made the skill Secure. */
+	onceSecure: boolean;
+}
+
+/** Chance of a wrong answer by a student who knows the skill. */
+export const SLIP = 0.08;
+/** Chance that a practice item, with its feedback, turns not knowing into knowing. */
+export const LEARN = 0.1;
+/** Chance of a right answer by a student who does not know the skill as a whole: luck or half an idea, whichever is more. */
+export function guess(format: ResponseFormat): number {
+	return Math.max(0.1, guessingChance(format));
+}
+/** Chance that what was known in one sitting is not kept to the next day. */
+export const FORGET_OVERNIGHT = 0.03;
+/** Chance a day that a known skill is forgotten, while it is not met. */
+export const FORGET_PER_DAY = 0.0015;
+/** As sure as answers can make us: exactly 1 would be a number that no later answer could change. */
+const ALMOST_SURE = 1 - 1e-9;
+/** Sureness above which a skill is Secure, if there is evidence enough. */
+export const SECURE_LINE = 0.85;
+
+/** P(known) after days without an answer: something is lost overnight, then known skills fade at a constant daily rate. */
+export function afterDays(probability: number, days: number): number {
+	return days <= 0 ? probability : probability * (1 - FORGET_OVERNIGHT) * (1 - FORGET_PER_DAY) ** days;
+}
+
+/**
+ * P(known) once an answer is seen, by Bayes' rule, then the chance of having learned from it: knowledge tracing
+ * (Corbett & Anderson 1994) with guessing by response format.
+ */
+export function afterAnswer(
+	probability: number,
+	{ correct, format, source }: Omit<Evidence, 'on' | 'sittingId'>
+): number {
+	const lucky = guess(format);
+	const known = probability * (correct ? 1 - SLIP : SLIP);
+	const unknown = (1 - probability) * (correct ? lucky : 1 - lucky);
+	const posterior = Math.min(ALMOST_SURE, known / (known + unknown));
+	return source === 'practice' ? posterior + (1 - posterior) * LEARN : posterior;
+}
+
+/** Whether there is evidence enough to call a skill Secure: 4 answers on 2 days, or 5 in one sitting. */
+export function enoughForSecure(trace: Pick<Trace, 'answers' | 'days' | 'largestSitting'>): boolean {
+	return (trace.answers >= 4 && trace.days >= 2) || trace.largestSitting >= 5;
+}
+
+/** Where a trace begins. @param prior P(known) before any answer, see `priorKnown` */
+function begin(prior: number): Trace {
+	return {
+		probability: prior,
+		lastOn: null,
+		lastSittingId: null,
+		inLastSitting: 0,
+		answers: 0,
+		correct: 0,
+		days: 0,
+		largestSitting: 0,
+		onceSecure: false
+	};
+}
+
+/** The trace after one more answer, which must not be older than those before it. */
+export function advance(before: Trace, answer: Evidence): Trace {
+	const newDay = before.lastOn !== answer.on;
+	const kept =
+		newDay && before.lastOn ? afterDays(before.probability, daysBetween(before.lastOn, answer.on)) : before.probability;
+	const inLastSitting = before.lastSittingId === answer.sittingId ? before.inLastSitting + 1 : 1;
+	const after: Trace = {
+		probability: afterAnswer(kept, answer),
+		lastOn: answer.on,
+		lastSittingId: answer.sittingId,
+		inLastSitting,
+		answers: before.answers + 1,
+		correct: before.correct + Number(answer.correct),
+		days: before.days + Number(newDay),
+		largestSitting: Math.max(before.largestSitting, inLastSitting),
+		onceSecure: before.onceSecure
+	};
+	return { ...after, onceSecure: after.onceSecure || (after.probability >= SECURE_LINE && enoughForSecure(after)) };
+}
+
+/**
+ * Follows one student on one skill through all first-try answers.
+ *
+ * @param evidence in the order the answers were given
+ * @param prior P(known) before any answer, see `priorKnown`
+ */
+export function trace(evidence: Evidence[], prior: number): Trace {
+	return evidence.reduce(advance, begin(prior));
+}

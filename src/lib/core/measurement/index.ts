@@ -1,0 +1,4 @@
+export * from './itemResponse';
+export * from './ability';
+export * from './scale';
+export * from './trust';

@@ -1,0 +1,44 @@
+import type { ItemSeed } from '../items';
+import { itemsForSkill } from '../items';
+import { expectedTheta, type GradeTerm } from '../measurement';
+
+/** Skills a domain, and items a skill, in a fixed form: 4 domains give 24 items. */
+const SKILLS_A_DOMAIN = 3;
+const ITEMS_A_SKILL = 2;
+/** The form aims this far (logits) under the grade's median, where those who may need help are. */
+const AIM_BELOW = 0.4;
+
+/**
+ * A fixed diagnostic form for a grade: in each domain the three skills nearest to the level aimed at, two items each,
+ * easier rounds first so that nobody starts with the hardest. The same arguments always give the same form.
+ *
+ * @param skills with their domain, in teaching order
+ * @param firstSeed windows with different first seeds share no item
+ */
+export function fixedForm(
+	skills: (GradeTerm & { code: string; domainId: number })[],
+	level: GradeTerm,
+	firstSeed: number
+): ItemSeed[] {
+	const aim = expectedTheta(level) - AIM_BELOW;
+	const domains = [...new Set(skills.map((skill) => skill.domainId))];
+	const chosen = domains.map((domainId) =>
+		skills
+			.filter((skill) => skill.domainId === domainId)
+			.sort(
+				(a, b) =>
+					Math.abs(expectedTheta(a) - aim) - Math.abs(expectedTheta(b) - aim) || expectedTheta(a) - expectedTheta(b)
+			)
+			.slice(0, SKILLS_A_DOMAIN)
+			.sort((a, b) => expectedTheta(a) - expectedTheta(b))
+	);
+	const form: ItemSeed[] = [];
+	for (let round = 0; round < SKILLS_A_DOMAIN; round++) {
+		for (let n = 0; n < ITEMS_A_SKILL; n++) {
+			for (const domain of chosen) {
+				if (domain[round]) form.push(itemsForSkill(domain[round].code, ITEMS_A_SKILL, firstSeed)[n]);
+			}
+		}
+	}
+	return form;
+}

@@ -1,0 +1,100 @@
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { emptyDatabase, migrations } from '../../../../tests/smallSchool';
+import { migrate } from './migrate';
+import { openDatabase, type RootDatabase } from './pool';
+
+let database: RootDatabase;
+beforeAll(async () => {
+	database = await emptyDatabase('plain');
+	await database.run(
+		'CREATE TABLE counter (id INT PRIMARY KEY, value INT NOT NULL, done BOOLEAN NULL, label VARCHAR(20) NULL)'
+	);
+	await database.insertMany('INSERT INTO counter (id, value) VALUES ?', [
+		[1, 0],
+		[2, 0]
+	]);
+});
+afterAll(() => database.close());
+
+describe('migration', () => {
+	it('runs each file once though two processes start at once, and nothing the next time', async () => {
+		const fresh = await emptyDatabase('migration');
+		const [first, second] = await Promise.all([migrate(fresh, migrations), migrate(fresh, migrations)]);
+		const ran = [...first, ...second];
+		expect(ran).toEqual([...ran].sort());
+		expect(new Set(ran).size).toBe(ran.length);
+		expect(ran[0]).toBe('001_people.sql');
+		expect(await migrate(fresh, migrations)).toEqual([]);
+		await fresh.close();
+	});
+});
+
+describe('the pool', () => {
+	it('rolls a transaction back when anything in it fails', async () => {
+		await expect(
+			database.transaction(async (transaction) => {
+				await transaction.run('UPDATE counter SET value = 99 WHERE id = 1');
+				throw new Error('stop');
+			})
+		).rejects.toThrow('stop');
+		expect(await database.row('SELECT value FROM counter WHERE id = 1')).toEqual({ value: 0 });
+	});
+
+	it('tries a transaction again that lost a deadlock, so that both sides end', async () => {
+		let tries = 0;
+		const cross = (first: number, second: number) =>
+			database.transaction(async (transaction) => {
+				tries++;
+				await transaction.run('UPDATE counter SET value = value + 1 WHERE id = ?', [first]);
+				await new Promise((resolve) => setTimeout(resolve, 100));
+				await transaction.run('UPDATE counter SET value = value + 1 WHERE id = ?', [second]);
+			});
+		await Promise.all([cross(1, 2), cross(2, 1)]);
+		expect(tries).toBeGreaterThan(2);
+		expect(await database.rows('SELECT value FROM counter ORDER BY id')).toEqual([{ value: 2 }, { value: 2 }]);
+	});
+
+	it('gives up on errors that no second try mends', async () => {
+		let tries = 0;
+		await expect(
+			database.transaction(async (transaction) => {
+				tries++;
+				await transaction.run('INSERT INTO counter (id, value) VALUES (1, 1)');
+			})
+		).rejects.toThrow(/Duplicate/);
+		expect(tries).toBe(1);
+	});
+
+	it('reads booleans, dates and instants as what they are', async () => {
+		await database.run('UPDATE counter SET done = ? WHERE id = 1', [true]);
+		expect(await database.row('SELECT done, label FROM counter WHERE id = 1')).toEqual({ done: true, label: null });
+		const row = await database.row(
+			`SELECT CAST('2026-11-23' AS DATE) AS day, CAST('2026-11-23 15:00:00.250' AS DATETIME(3)) AS at`
+		);
+		expect(row).toEqual({ day: '2026-11-23', at: new Date('2026-11-23T15:00:00.250Z') });
+	});
+
+	it('counts rows that changed, not rows that were met', async () => {
+		const insert = 'INSERT INTO counter (id, value) VALUES (7, 1) ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)';
+		expect((await database.run(insert)).affected).toBe(1);
+		expect(await database.run(insert)).toEqual({ insertId: 7, affected: 0 });
+	});
+
+	it('keeps values out of the statement, in lists, too', async () => {
+		const nasty = "x'); DROP TABLE counter; --";
+		await database.run('UPDATE counter SET label = ? WHERE id IN (?)', [nasty.slice(0, 20), [1, 2]]);
+		expect(
+			await database.rows('SELECT id FROM counter WHERE label IN (?)', [[nasty.slice(0, 20), "' OR '1'='1"]])
+		).toEqual([{ id: 1 }, { id: 2 }]);
+		await database.insertMany('INSERT INTO counter (id, value) VALUES ?', []);
+		expect(await database.rows('SELECT id FROM counter')).toHaveLength(3);
+	});
+
+	it('says what is wrong when the server is not there', async () => {
+		const url = new URL(inject('databaseUrl'));
+		url.port = '1';
+		const nowhere = openDatabase(url.href);
+		await expect(nowhere.rows('SELECT 1')).rejects.toMatchObject({ code: 'ECONNREFUSED' });
+		await nowhere.close();
+	});
+});

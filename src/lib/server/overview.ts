@@ -1,0 +1,140 @@
+import { addDays, cycleWeek } from '../core/calendar';
+import { fromPoints } from '../core/measurement';
+import { supposed, type StandingNow } from '../core/mastery';
+import type { Database } from './database/pool';
+import { currentCycle, cutScores, screeningWindows, type School } from './store/calendar';
+import { currentGroups } from './store/groups';
+import type { RosterStudent } from './store/people';
+import { queuedSets, recentResults } from './store/practice';
+import { probeSeries } from './store/probes';
+import { decidedReviews, openReviews, tierHistory } from './store/reviews';
+import { belowCut, windowScores } from './store/scores';
+import { windowSittings } from './store/sittings';
+import { domainList, skillList } from './store/skills';
+import { readStandings } from './store/standings';
+
+export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
+
+/** The window that is open, else the last one that was; null before the first. */
+export async function windowInView(database: Database, school: School, wanted?: number) {
+	const windows = await screeningWindows(database, school.id);
+	const begun = windows.filter((window) => window.opensOn <= school.today);
+	return { windows, window: windows.find(({ id }) => id === wanted) ?? begun[0] ?? windows.at(-1) ?? null };
+}
+
+/** What waits in each leg, for the students in scope. */
+export async function ribbon(database: Database, school: School, students: RosterStudent[]) {
+	const ids = students.map(({ id }) => id);
+	const { today } = school;
+	const [{ window }, cycle, groups, queued, series, reviews] = await Promise.all([
+		windowInView(database, school),
+		currentCycle(database, school.id, today),
+		currentGroups(database, school.id, today),
+		queuedSets(database, ids, today),
+		probeSeries(database, ids, today),
+		openReviews(database, ids)
+	]);
+	const inScope = new Set(ids);
+	let toFinish = 0;
+	let below = 0;
+	if (window) {
+		const cuts = await cutScores(database, school.id, window.term);
+		const gradeOf = new Map(students.map(({ id, grade }) => [id, grade]));
+		const [sittings, scores, under] = await Promise.all([
+			windowSittings(database, window.id, ids),
+			windowScores(database, window.id, ids),
+			belowCut(database, window.id, ids, (id) => fromPoints(cuts[gradeOf.get(id)!]))
+		]);
+		below = under.length;
+		toFinish = ids.filter((id) => !scores.has(id) || sittings.get(id)?.trust === 'flagged').length;
+	}
+	const groupsInScope = groups.filter(
+		(group) => group.startsOn <= today && group.studentIds.some((id) => inScope.has(id))
+	).length;
+	const dueProbes = series.filter(({ due }) => due).length;
+	const dueReviews = reviews.filter(({ dueOn }) => dueOn <= today).length;
+	const waiting = new Set(queued.map(({ studentId }) => studentId)).size;
+	const legs: { leg: Leg; name: string; waits: string }[] = [
+		{ leg: 'screen', name: 'Screen', waits: toFinish ? `${toFinish} to finish` : 'all finished' },
+		{ leg: 'gaps', name: 'Gaps', waits: `${below} below the line` },
+		{ leg: 'groups', name: 'Groups', waits: `${groupsInScope} ${groupsInScope === 1 ? 'group' : 'groups'}` },
+		{ leg: 'practice', name: 'Practice', waits: `${waiting} with work waiting` },
+		{ leg: 'track', name: 'Track', waits: `${dueProbes} ${dueProbes === 1 ? 'probe' : 'probes'} to take` },
+		{ leg: 'decide', name: 'Decide', waits: `${dueReviews} to review` }
+	];
+	return { legs, cycle: cycle && { ...cycle, week: cycleWeek(cycle.startsOn, today) } };
+}
+
+/** Everything the peek shows of one student. */
+export async function peekAt(database: Database, school: School, student: RosterStudent) {
+	const ids = [student.id];
+	const { today } = school;
+	const { window } = await windowInView(database, school);
+	const [domains, skills, standings, groups, queue, results, series, reviews, decided, tiers, scores, sittings] =
+		await Promise.all([
+			domainList(database),
+			skillList(database),
+			readStandings(database, ids, today),
+			currentGroups(database, school.id, today),
+			queuedSets(database, ids, today),
+			recentResults(database, student.id, 4),
+			probeSeries(database, ids, today),
+			openReviews(database, ids),
+			decidedReviews(database, ids),
+			tierHistory(database, student.id),
+			window ? windowScores(database, window.id, ids) : new Map<number, never[]>(),
+			window ? windowSittings(database, window.id, ids) : null
+		]);
+	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
+	const own = standings.get(student.id)!;
+	return {
+		student,
+		domains: domains.map((domain) => ({
+			...domain,
+			counts: countStandings(skills.filter(({ domainId }) => domainId === domain.id).map(({ id }) => own.get(id)))
+		})),
+		groups: groups
+			.filter(({ studentIds }) => studentIds.includes(student.id))
+			.map(({ id, name, focusSkillId, startsOn }) => ({ id, name, focus: nameOf.get(focusSkillId)!, startsOn })),
+		queue: queue.map(({ id, skillId, dueOn, answered, itemCount }) => ({
+			id,
+			skill: nameOf.get(skillId)!,
+			dueOn,
+			answered: answered ?? 0,
+			itemCount
+		})),
+		results: results.map((result) => ({ ...result, skill: nameOf.get(result.skillId)! })),
+		probes: series.map(({ id, skillId, probes, due }) => ({
+			id,
+			skill: nameOf.get(skillId)!,
+			counts: probes.map(({ y }) => y),
+			due
+		})),
+		nextReview: reviews[0]?.dueOn ?? null,
+		verdicts: decided
+			.slice(0, 3)
+			.map(({ id, verdict, effectiveOn, groupName }) => ({ id, verdict: verdict!, effectiveOn, groupName })),
+		tiers,
+		window: window?.name ?? null,
+		scores: scores.get(student.id) ?? [],
+		sitting: sittings?.get(student.id) ?? null,
+		openGaps: [...own.values()].filter((now) => now.standing === 'gap').length
+	};
+}
+
+export type PeekContent = Awaited<ReturnType<typeof peekAt>>;
+
+function countStandings(standings: (StandingNow | undefined)[]) {
+	const counts = { gap: 0, forming: 0, secure: 0, slipping: 0, unseen: 0, likelyGap: 0 };
+	for (const now of standings) {
+		counts[now?.standing ?? 'unseen']++;
+		if (now && now.standing === 'unseen' && supposed(now) === 'gap') counts.likelyGap++;
+	}
+	return counts;
+}
+
+/** The day a cycle's groups should end, and the default first review: three days before. */
+export function cycleDates(cycle: { endsOn: string } | null, today: string) {
+	const endsOn = cycle && cycle.endsOn > today ? cycle.endsOn : addDays(today, 55);
+	return { endsOn, reviewOn: addDays(endsOn, -3) };
+}

@@ -1,0 +1,194 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { itemFrom } from '../../core/items';
+import { storeAnswers } from './answers';
+import { assignSet, queuedSets } from './practice';
+import { beginPractice, findSitting, sittingItems } from './sittings';
+import { readTraces, rebuildTraces } from './standings';
+
+let small: SmallSchool;
+beforeAll(async () => {
+	small = await smallSchool('answers');
+});
+afterAll(() => small.database.close());
+
+async function openSet(studentId = 1, skill = small.skills[3]) {
+	const { database, skills } = small;
+	const set = { skillId: skill.id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [studentId] };
+	const setId = await assignSet(database, staffAs('specialist'), set, NOW);
+	const queued = (await queuedSets(database, [studentId], TODAY)).find(({ id }) => id === setId)!;
+	return { skill, set: queued, sittingId: await beginPractice(database, studentId, queued, skills, NOW) };
+}
+
+const traceOf = async (skillId: number, studentId = 1) =>
+	(await readTraces(small.database, [studentId])).find((row) => row.skillId === skillId)!;
+
+async function itemAt(sittingId: number, position = 0) {
+	const place = (await sittingItems(small.database, sittingId))[position];
+	return itemFrom(place.familyId, place.seed);
+}
+
+const answersIn = async (sittingId: number) =>
+	Number(
+		(await small.database.row<{ n: number }>('SELECT COUNT(*) AS n FROM answer WHERE sitting_id = ?', [sittingId]))!.n
+	);
+
+describe('answers', () => {
+	it('are stored once however often they are sent, and starting twice gives one sitting', async () => {
+		const { set, sittingId } = await openSet();
+		expect(await beginPractice(small.database, 1, set, small.skills, NOW)).toBe(sittingId);
+		const given = { id: randomUUID(), response: (await itemAt(sittingId)).key };
+		const together = await Promise.all([1, 2, 3].map(() => small.answer(1, sittingId, given)));
+		expect(together.sort()).toEqual(['already stored', 'already stored', 'stored']);
+		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(1);
+		expect(await answersIn(sittingId)).toBe(1);
+	});
+
+	it('to a place that has one already are left out, whatever their id', async () => {
+		const { sittingId } = await openSet();
+		const { key } = await itemAt(sittingId);
+		expect(await small.answer(1, sittingId, { response: key })).toBe('stored');
+		expect(await small.answer(1, sittingId, { response: key })).toBe('already stored');
+		expect(await answersIn(sittingId)).toBe(1);
+	});
+
+	it('sent twice in one request are stored once', async () => {
+		const { sittingId } = await openSet();
+		const one = {
+			id: randomUUID(),
+			position: 0,
+			attempt: 1,
+			response: (await itemAt(sittingId)).key,
+			milliseconds: 5_000,
+			answeredAt: NOW.toISOString(),
+			studentId: 1,
+			sittingId,
+			timeZone: small.school.timeZone,
+			receivedAt: NOW
+		};
+		expect(await storeAnswers(small.database, [one, one])).toEqual(['stored', 'already stored']);
+		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(1);
+	});
+
+	it('count the first try only, and bring the standing up to date in the same step', async () => {
+		const { skill, sittingId } = await openSet();
+		const before = await traceOf(skill.id);
+		const item = await itemAt(sittingId);
+		await small.answer(1, sittingId, { response: item.expectedErrors[0].answer });
+		const failed = await traceOf(skill.id);
+		expect(failed.answers).toBe(before.answers + 1);
+		expect(failed.correct).toBe(before.correct);
+		await small.answer(1, sittingId, { response: item.key, attempt: 2 });
+		expect(await traceOf(skill.id)).toEqual(failed);
+	});
+
+	it('name the wrong idea in the log', async () => {
+		const { sittingId } = await openSet();
+		const [{ answer, misconception }] = (await itemAt(sittingId)).expectedErrors;
+		await small.answer(1, sittingId, { response: answer });
+		const row = await small.database.row('SELECT correct, misconception FROM answer WHERE sitting_id = ?', [sittingId]);
+		expect(row).toEqual({ correct: false, misconception });
+	});
+
+	it('of someone else, to no question, or of another kind change nothing', async () => {
+		const { sittingId } = await openSet();
+		expect(await small.answer(2, sittingId, { response: '1' })).toBe('unknown');
+		expect(await small.answer(1, sittingId, { position: 77, response: '1' })).toBe('unknown');
+		expect(await small.answer(1, 999_999, { response: '1' })).toBe('unknown');
+		expect(await small.answer(1, sittingId, { response: [1, 2] })).toBe('unreadable');
+		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(0);
+		expect(await answersIn(sittingId)).toBe(0);
+	});
+
+	it('of many students go into one transaction, and each is told its own', async () => {
+		const open = await Promise.all([1, 2, 3].map((id) => openSet(id)));
+		const submitted = await Promise.all(
+			open.map(async ({ sittingId }, i) => ({
+				id: randomUUID(),
+				position: 0,
+				attempt: 1,
+				response: i === 1 ? [5, 5] : (await itemAt(sittingId)).key,
+				milliseconds: 5_000,
+				answeredAt: NOW.toISOString(),
+				studentId: i === 2 ? 8 : i + 1,
+				sittingId,
+				timeZone: small.school.timeZone,
+				receivedAt: NOW
+			}))
+		);
+		expect(await storeAnswers(small.database, submitted)).toEqual(['stored', 'unreadable', 'unknown']);
+	});
+
+	it('end a sitting with its last first try, and only then', async () => {
+		const { sittingId } = await openSet();
+		for (let position = 0; position < 5; position++) {
+			expect((await findSitting(small.database, 1, sittingId))!.finishedAt).toBeNull();
+			await small.answer(1, sittingId, { position, response: (await itemAt(sittingId, position)).key });
+		}
+		expect(await findSitting(small.database, 1, sittingId)).toMatchObject({ answered: 5, finishedAt: NOW });
+		expect((await queuedSets(small.database, [1], TODAY)).some((set) => set.sittingId === sittingId)).toBe(false);
+	});
+
+	it('cannot be dated before their sitting began or after now', async () => {
+		const { sittingId } = await openSet();
+		const { key } = await itemAt(sittingId);
+		await small.answer(1, sittingId, { response: key, answeredAt: '1999-01-01T00:00:00Z' });
+		await small.answer(1, sittingId, {
+			position: 1,
+			response: (await itemAt(sittingId, 1)).key,
+			answeredAt: '2099-01-01T00:00:00Z'
+		});
+		const times = await small.database.rows<{ at: Date }>('SELECT answered_at AS at FROM answer WHERE sitting_id = ?', [
+			sittingId
+		]);
+		expect(times.map(({ at }) => at)).toEqual([NOW, NOW]);
+	});
+
+	it('that come late, out of order, give the same standing as in order', async () => {
+		const later = new Date(NOW.getTime() + 3_600_000);
+		const { skill, sittingId } = await openSet(4, small.skills[6]);
+		const send = (position: number, minute: number, right: boolean) =>
+			itemAt(sittingId, position).then((item) =>
+				storeAnswers(small.database, [
+					{
+						id: randomUUID(),
+						position,
+						attempt: 1,
+						response: right ? item.key : item.expectedErrors[0].answer,
+						milliseconds: 5_000,
+						answeredAt: new Date(NOW.getTime() + minute * 60_000).toISOString(),
+						studentId: 4,
+						sittingId,
+						timeZone: small.school.timeZone,
+						receivedAt: later
+					}
+				])
+			);
+		await send(0, 1, false);
+		await send(1, 30, true);
+		await send(2, 10, false);
+		await send(3, 40, true);
+		const found = await traceOf(skill.id, 4);
+		await rebuildTraces(small.database, [4], small.skills, small.school.timeZone);
+		const rebuilt = await traceOf(skill.id, 4);
+		expect(found.probability).toBeCloseTo(rebuilt.probability, 9);
+		expect({ ...found, probability: 0 }).toEqual({ ...rebuilt, probability: 0 });
+	});
+
+	it('give the same standings when everything is worked out anew from the log', async () => {
+		const ids = [1, 2, 3, 4];
+		const sorted = async () =>
+			(await readTraces(small.database, ids)).sort((a, b) => a.studentId - b.studentId || a.skillId - b.skillId);
+		const before = await sorted();
+		await rebuildTraces(small.database, ids, small.skills, small.school.timeZone);
+		const after = await sorted();
+		expect(after.length).toBe(before.length);
+		after.forEach((row, i) =>
+			expect({ ...row, probability: row.probability.toFixed(9) }).toEqual({
+				...before[i],
+				probability: before[i].probability.toFixed(9)
+			})
+		);
+	});
+});

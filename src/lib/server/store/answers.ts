@@ -1,0 +1,170 @@
+import { schoolDateOf } from '../../core/calendar';
+import { check, itemFrom, type Checked } from '../../core/items';
+import type { Database, RootDatabase } from '../database/pool';
+import { finishDiagnostic } from './diagnostics';
+import type { SittingKind } from './sittings';
+import { skillList } from './skills';
+import { addToTraces, responseFormat, STORED_TRACE, type StoredTrace } from './standings';
+
+export interface IncomingAnswer {
+	/** Made by the client, so that sending again stores nothing twice. */
+	id: string;
+	position: number;
+	attempt: number;
+	response: unknown;
+	milliseconds: number;
+	/** When it was given, by the client's clock; kept between the sitting's start and now. */
+	answeredAt: string;
+}
+
+/** One answer of a student to a sitting of hers. */
+export interface SubmittedAnswer extends IncomingAnswer {
+	studentId: number;
+	sittingId: number;
+	/** Of the student's school. */
+	timeZone: string;
+	/** When the server got it. */
+	receivedAt: Date;
+}
+
+/** `unknown`: no such question for this student. `unreadable`: not an answer of the question's kind. */
+export type Stored = 'stored' | 'already stored' | 'unknown' | 'unreadable';
+
+interface Place extends StoredTrace {
+	sittingId: number;
+	studentId: number;
+	position: number;
+	kind: SittingKind;
+	itemCount: number;
+	answeredBefore: number;
+	startedAt: Date;
+	skillId: number;
+	familyId: string;
+	seed: number;
+}
+
+/**
+ * The questions that answers are to, with the traces they bear on. All are locked until the end, in order of their keys,
+ * so that two transactions seldom wait for each other in a circle.
+ */
+async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
+	const places = await transaction.rows<Place>(
+		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.started_at AS startedAt,
+			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
+			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
+		FROM sitting_item AS item
+		JOIN sitting ON sitting.id = item.sitting_id
+		LEFT JOIN skill_trace AS trace ON trace.student_id = sitting.student_id AND trace.skill_id = item.skill_id
+		WHERE (item.sitting_id, item.position) IN (?)
+		ORDER BY item.sitting_id, item.position
+		FOR UPDATE`,
+		[answers.map(({ sittingId, position }) => [sittingId, position])]
+	);
+	return new Map(places.map((place) => [`${place.sittingId} ${place.position}`, place]));
+}
+
+/** Moves sittings on by their new first tries, and ends those in which none is missing. */
+async function moveOn(transaction: Database, firstTries: Place[], answer: SubmittedAnswer): Promise<void> {
+	const bySitting = new Map<number, { place: Place; count: number }>();
+	for (const place of firstTries) {
+		bySitting.set(place.sittingId, { place, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
+	}
+	const moved = [...bySitting.values()];
+	for (const count of new Set(moved.map((one) => one.count))) {
+		const ids = moved.filter((one) => one.count === count).map(({ place }) => place.sittingId);
+		await transaction.run('UPDATE sitting SET answered = answered + ? WHERE id IN (?)', [count, ids]);
+	}
+	const ended = moved
+		.filter(({ place, count }) => place.answeredBefore + count === place.itemCount)
+		.map(({ place }) => place);
+	if (ended.length === 0) return;
+	await transaction.run(
+		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted') WHERE id IN (?)`,
+		[answer.receivedAt, ended.map(({ sittingId }) => sittingId)]
+	);
+	const diagnostics = ended.filter(({ kind }) => kind === 'diagnostic');
+	const skills = diagnostics.length ? await skillList(transaction) : [];
+	for (const { sittingId } of diagnostics) await finishDiagnostic(transaction, sittingId, skills, answer);
+}
+
+/**
+ * Stores answers, in one transaction, and brings what follows from them up to date: progress of the sittings, traces,
+ * and the scores of a diagnostic that ends. Sending the same answer again changes nothing. Only first tries count.
+ *
+ * @returns what became of each answer, in their order
+ */
+export async function storeAnswers(database: RootDatabase, answers: SubmittedAnswer[]): Promise<Stored[]> {
+	return database.transaction(async (transaction) => {
+		const places = await lockPlaces(transaction, answers);
+		const results: Stored[] = [];
+		const acceptable: { answer: SubmittedAnswer; place: Place; judged: Checked; given: Date; index: number }[] = [];
+		const ids = new Set<string>();
+		for (const [index, answer] of answers.entries()) {
+			const place = places.get(`${answer.sittingId} ${answer.position}`);
+			if (!place || place.studentId !== answer.studentId) {
+				results.push('unknown');
+				continue;
+			}
+			const judged = check(itemFrom(place.familyId, place.seed), answer.response);
+			results.push(judged.readable ? 'already stored' : 'unreadable');
+			if (!judged.readable || ids.has(answer.id)) continue;
+			ids.add(answer.id);
+			const given = Math.max(place.startedAt.getTime(), Date.parse(answer.answeredAt));
+			acceptable.push({ answer, place, judged, given: new Date(Math.min(answer.receivedAt.getTime(), given)), index });
+		}
+		if (acceptable.length === 0) return results;
+		// What is there already, by id or by place, is left as it is and not returned.
+		const inserted = await transaction.rows<{ id: string }>(
+			`INSERT IGNORE INTO answer (id, sitting_id, position, attempt, student_id, skill_id, response, correct,
+				misconception, milliseconds, answered_at, received_at)
+			VALUES ? RETURNING id`,
+			[
+				acceptable.map(({ answer, place, judged, given }) => [
+					answer.id,
+					answer.sittingId,
+					answer.position,
+					answer.attempt,
+					answer.studentId,
+					place.skillId,
+					JSON.stringify(answer.response),
+					judged.correct,
+					judged.misconception,
+					answer.milliseconds,
+					given,
+					answer.receivedAt
+				])
+			]
+		);
+		const isNew = new Set(inserted.map(({ id }) => id.toLowerCase()));
+		const fresh = acceptable.filter(({ answer }) => isNew.has(answer.id.toLowerCase()));
+		for (const { index } of fresh) results[index] = 'stored';
+		const firstTries = fresh.filter(({ answer }) => answer.attempt === 1);
+		if (firstTries.length === 0) return results;
+
+		await addToTraces(
+			transaction,
+			firstTries
+				.filter(({ place }) => place.kind !== 'diagnostic')
+				.map(({ answer, place, judged, given }) => ({
+					studentId: answer.studentId,
+					skillId: place.skillId,
+					timeZone: answer.timeZone,
+					before: place,
+					evidence: {
+						correct: judged.correct,
+						on: schoolDateOf(given, answer.timeZone),
+						at: given,
+						format: responseFormat(place.familyId, place.seed),
+						source: place.kind,
+						sittingId: answer.sittingId
+					}
+				}))
+		);
+		await moveOn(
+			transaction,
+			firstTries.map(({ place }) => place),
+			firstTries[firstTries.length - 1].answer
+		);
+		return results;
+	});
+}

@@ -1,0 +1,110 @@
+import type { Database } from '../database/pool';
+
+/** Tables that can be filled in bulk, with the columns they are filled by. For the demo school and for tests. */
+const columns = {
+	school: ['id', 'name', 'time_zone'],
+	account: ['id', 'school_id', 'role', 'user_name', 'display_name', 'password_hash'],
+	class: ['id', 'school_id', 'name', 'grade', 'code', 'teacher_id'],
+	student: ['id', 'school_id', 'number', 'given_name', 'family_name', 'grade', 'pin_hash'],
+	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],
+	tier_interval: ['student_id', 'tier', 'from_on', 'until_on'],
+	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
+	screening_window: ['id', 'school_id', 'name', 'term', 'opens_on', 'closes_on'],
+	slot: ['id', 'staff_id', 'days', 'starts_at', 'minutes', 'room', 'tier'],
+	slot_class: ['slot_id', 'class_id'],
+	student_pair: ['student_id', 'other_id', 'kind'],
+	small_group: [
+		'id',
+		'school_id',
+		'name',
+		'tier',
+		'focus_skill_id',
+		'slot_id',
+		'starts_on',
+		'ends_on',
+		'adopted_by',
+		'adopted_at'
+	],
+	group_membership: ['group_id', 'student_id', 'from_on', 'until_on'],
+	attendance: ['group_id', 'student_id', 'on_date', 'present'],
+	practice_set: [
+		'id',
+		'school_id',
+		'skill_id',
+		'group_id',
+		'item_count',
+		'first_seed',
+		'opens_on',
+		'due_on',
+		'created_by',
+		'created_at'
+	],
+	practice_set_student: ['set_id', 'student_id'],
+	probe_plan: ['id', 'student_id', 'skill_id', 'group_id', 'starts_on', 'goal_on', 'goal_correct', 'created_by'],
+	sitting: [
+		'id',
+		'student_id',
+		'kind',
+		'window_id',
+		'set_id',
+		'plan_id',
+		'week',
+		'attempt',
+		'item_count',
+		'answered',
+		'started_at',
+		'finished_at',
+		'trust'
+	],
+	sitting_item: ['sitting_id', 'position', 'skill_id', 'family_id', 'seed'],
+	answer: [
+		'id',
+		'sitting_id',
+		'position',
+		'attempt',
+		'student_id',
+		'skill_id',
+		'response',
+		'correct',
+		'misconception',
+		'milliseconds',
+		'answered_at',
+		'received_at'
+	],
+	review: ['id', 'student_id', 'group_id', 'due_on']
+} as const;
+
+export type BulkTable = keyof typeof columns;
+
+/** Fills a table with rows given by column name; columns left out are NULL. */
+export async function fill(database: Database, table: BulkTable, rows: Record<string, unknown>[]): Promise<void> {
+	const names = columns[table];
+	await database.insertMany(
+		`INSERT INTO ${table} (${names.join(', ')}) VALUES ?`,
+		rows.map((row) => names.map((name) => row[name] ?? null))
+	);
+}
+
+/** Whether nothing has been set up yet. */
+export async function isEmpty(database: Database): Promise<boolean> {
+	return (await database.row('SELECT id FROM school LIMIT 1')) === null;
+}
+
+/** Finished diagnostics that nobody has scored yet, by student and then in time. */
+export async function unscoredDiagnostics(database: Database): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		`SELECT id FROM sitting WHERE kind = 'diagnostic' AND trust = 'open' AND finished_at IS NOT NULL ORDER BY finished_at, id`
+	);
+	return rows.map(({ id }) => id);
+}
+
+/** Empties every table but the migrations', so that the demo can be made anew. */
+export async function eraseEverything(database: Database): Promise<void> {
+	const tables = await database.rows<{ name: string }>(
+		`SELECT table_name AS name FROM information_schema.tables
+		WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE' AND table_name <> 'migration'`
+	);
+	await database.run('SET FOREIGN_KEY_CHECKS = 0');
+	for (const { name } of tables) await database.run(`TRUNCATE TABLE \`${name}\``);
+	await database.run('SET FOREIGN_KEY_CHECKS = 1');
+}

@@ -1,0 +1,119 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { defaultCutScore } from '../../core/screening';
+import { audit } from './audit';
+import { addWindow, currentCycle, cutScores, findSchool, screeningWindows } from './calendar';
+import { belowCut, existingImports, importScores, windowScores } from './scores';
+import { domainList, skillGraph } from './skills';
+import { readTraces } from './standings';
+
+let small: SmallSchool;
+beforeAll(async () => {
+	small = await smallSchool('calendar');
+});
+afterAll(() => small.database.close());
+
+describe('the calendar', () => {
+	it('takes today from the school’s time zone', async () => {
+		expect((await findSchool(small.database, 1, new Date('2026-11-24T03:00:00Z'))).today).toBe('2026-11-23');
+		await expect(findSchool(small.database, 99, NOW)).rejects.toThrow('99');
+	});
+
+	it('finds the cycle of a day, the last one after its end, none before the first', async () => {
+		expect(await currentCycle(small.database, 1, TODAY)).toMatchObject({ number: 2, endsOn: '2026-12-20' });
+		expect(await currentCycle(small.database, 1, '2027-03-01')).toMatchObject({ number: 2 });
+		expect(await currentCycle(small.database, 1, '2026-10-25')).toBeNull();
+	});
+
+	it('lists windows newest first, each school its own', async () => {
+		await addWindow(small.database, 1, { name: 'Spring', term: 3, opensOn: '2027-03-01', closesOn: '2027-03-12' });
+		expect((await screeningWindows(small.database, 1)).map(({ name }) => name)).toEqual(['Spring', 'Winter', 'Autumn']);
+		expect(await screeningWindows(small.database, 2)).toEqual([]);
+	});
+
+	it('refuses a window that closes before it opens even past all checks above', async () => {
+		await expect(
+			addWindow(small.database, 1, { name: 'x', term: 3, opensOn: '2027-03-02', closesOn: '2027-03-01' })
+		).rejects.toThrow();
+	});
+
+	it('uses the school’s own cut scores where set', async () => {
+		await small.database.run('INSERT INTO cut_score (school_id, grade, term, points) VALUES (1, 4, 2, 470)');
+		expect(await cutScores(small.database, 1, 2)).toMatchObject({ 4: 470, 5: defaultCutScore(5, 2) });
+		expect((await cutScores(small.database, 2, 2))[4]).toBe(defaultCutScore(4, 2));
+	});
+});
+
+describe('imported scores', () => {
+	const score = (change: object = {}) => ({
+		studentId: 1,
+		domainId: 0,
+		theta: 0.4,
+		standardError: 0.5,
+		takenOn: TODAY,
+		...change
+	});
+	const bring = (...scores: ReturnType<typeof score>[]) =>
+		importScores(small.database, 2, 'elsewhere', scores, small.skills, small.school.timeZone);
+
+	it('stay one a student, source and domain however often they are brought in', async () => {
+		for (const theta of [0.4, 0.4, 0.6]) await bring(score({ theta }));
+		const rows = await small.database.rows<{ theta: number }>(
+			`SELECT theta FROM score WHERE student_id = 1 AND source = 'elsewhere'`
+		);
+		expect(rows).toEqual([{ theta: 0.6 }]);
+		expect((await existingImports(small.database, 2, 'elsewhere', [1])).get('1 0')).toMatchObject({ theta: 0.6 });
+		expect(await existingImports(small.database, 2, 'another', [1])).toEqual(new Map());
+	});
+
+	it('move what is inferred of skills without answers, and are no evidence', async () => {
+		const [first] = await domainList(small.database);
+		const inDomain = (await readTraces(small.database, [2])).filter(
+			({ skillId }) => small.skills.find(({ id }) => id === skillId)!.domainId === first.id
+		);
+		expect(new Set(inDomain.map(({ probability }) => probability))).toEqual(new Set([0.5]));
+		await bring(score({ studentId: 2, domainId: first.id, theta: 3 }));
+		const after = (await readTraces(small.database, [2])).find(({ skillId }) => skillId === small.skills[0].id)!;
+		expect(after.probability).toBeGreaterThan(0.8);
+		expect(after.answers).toBe(0);
+	});
+
+	it('put students under or over the line', async () => {
+		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
+		expect(await belowCut(small.database, 2, [5, 6, 7], () => 0)).toEqual([5]);
+		expect([...(await windowScores(small.database, 2, [5, 6, 7])).keys()]).toEqual([5, 6]);
+	});
+});
+
+describe('skills', () => {
+	it('come in teaching order with a graph of their prerequisites', async () => {
+		const graph = await skillGraph(small.database, small.skills);
+		const code = new Map(small.skills.map((skill) => [skill.id, skill.code]));
+		const w08 = small.skills.find((skill) => skill.code === 'W08')!;
+		expect(
+			graph.prerequisites
+				.get(w08.id)!
+				.map((id) => code.get(id))
+				.sort()
+		).toEqual(['W03', 'W05']);
+		expect((await domainList(small.database)).map((domain) => domain.code)).toEqual(['W', 'F', 'M', 'D']);
+		expect(small.skills.map((skill) => skill.code.slice(0, 1)).join('')).toMatch(/^W+F+M+D+$/);
+	});
+});
+
+describe('the audit log', () => {
+	it('keeps who did what, cut to its column', async () => {
+		await audit(small.database, {
+			schoolId: 1,
+			accountId: staffAs('specialist').id,
+			at: NOW,
+			action: 'try',
+			detail: { long: 'x'.repeat(5_000) }
+		});
+		const row = await small.database.row<{ detail: string; accountId: number }>(
+			`SELECT detail, account_id AS accountId FROM audit_entry WHERE action = 'try'`
+		);
+		expect(row!.accountId).toBe(2);
+		expect(row!.detail.length).toBe(2_000);
+	});
+});

@@ -1,0 +1,196 @@
+import { schoolDateOf } from '../../core/calendar';
+import {
+	estimateDomains,
+	estimateEap,
+	expectedTheta,
+	startingParameters,
+	trustFlags,
+	type ScoredResponse
+} from '../../core/measurement';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Trust } from './sittings';
+import type { Skill } from './skills';
+import { rebuildTraces, responseFormat } from './standings';
+
+interface ScoredRow {
+	familyId: string;
+	seed: number;
+	skillId: number;
+	correct: boolean;
+	milliseconds: number;
+	answeredAt: Date;
+}
+
+async function scoredAnswers(database: Database, sittingId: number): Promise<ScoredRow[]> {
+	return database.rows<ScoredRow>(
+		`SELECT item.family_id AS familyId, item.seed, item.skill_id AS skillId, answer.correct, answer.milliseconds,
+			answer.answered_at AS answeredAt
+		FROM answer
+		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+		WHERE answer.sitting_id = ? AND answer.attempt = 1
+		ORDER BY answer.answered_at, answer.position`,
+		[sittingId]
+	);
+}
+
+/** Until items have median times of their own, 10% of half a minute. */
+const RAPID_MS = 3_000;
+
+/** Spread (logits) of ability around the grade's median, before any answer. */
+export const PRIOR_SD = 1.1;
+
+/** Scores a finished diagnostic from its answers, and says what about it is doubtful. */
+export function scoreDiagnostic(
+	answers: ScoredRow[],
+	student: { grade: number },
+	window: { term: number },
+	skills: Skill[],
+	previous?: { theta: number; standardError: number }
+) {
+	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
+	const prior = { mean: expectedTheta({ grade: student.grade, term: window.term }), sd: PRIOR_SD };
+	const responses: (ScoredResponse & { domainId: number })[] = answers.map((answer) => {
+		const skill = bySkill.get(answer.skillId)!;
+		const item = startingParameters(skill, responseFormat(answer.familyId, answer.seed));
+		return { item, correct: answer.correct, milliseconds: answer.milliseconds, domainId: skill.domainId };
+	});
+	const domainIds = [...new Set(skills.map((skill) => skill.domainId))];
+	const byDomain = new Map(domainIds.map((id) => [id, responses.filter((response) => response.domainId === id)]));
+	const overall = estimateEap(responses, prior);
+	const pauses = answers
+		.slice(1)
+		.map((answer, i) => answer.answeredAt.getTime() - answers[i].answeredAt.getTime() - answer.milliseconds);
+	const flags = trustFlags({
+		responses,
+		thresholdsMs: responses.map(() => RAPID_MS),
+		estimate: overall,
+		previous,
+		domainsExpected: domainIds.length,
+		domainsAnswered: [...byDomain.values()].filter((list) => list.length > 0).length,
+		longestPauseMs: Math.max(0, ...pauses)
+	});
+	return { overall, domains: estimateDomains(byDomain, prior), flags };
+}
+
+/**
+ * Scores a diagnostic that has just been finished. Trusted: its scores and answers count at once. Flagged: nothing
+ * counts until a person keeps it. Belongs into the transaction of the last answer, so that no diagnostic is left
+ * finished but unscored.
+ *
+ * @param rebuild false when the caller works out all traces anew afterwards
+ */
+export async function finishDiagnostic(
+	database: Database,
+	sittingId: number,
+	skills: Skill[],
+	school: { timeZone: string },
+	rebuild = true
+): Promise<void> {
+	const sitting = await database.row<{
+		studentId: number;
+		windowId: number;
+		grade: number;
+		term: number;
+		trust: Trust;
+	}>(
+		`SELECT sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade, screening_window.term, sitting.trust
+		FROM sitting
+		JOIN student ON student.id = sitting.student_id
+		JOIN screening_window ON screening_window.id = sitting.window_id
+		WHERE sitting.id = ? AND sitting.answered = sitting.item_count
+		FOR UPDATE`,
+		[sittingId]
+	);
+	if (!sitting || sitting.trust !== 'open') return;
+	const answers = await scoredAnswers(database, sittingId);
+	const previous = await database.row<{ theta: number; standardError: number }>(
+		`SELECT theta, standard_error AS standardError FROM score
+		WHERE student_id = ? AND window_id <> ? AND domain_id = 0 ORDER BY taken_on DESC, id DESC LIMIT 1`,
+		[sitting.studentId, sitting.windowId]
+	);
+	const { flags } = scoreDiagnostic(answers, sitting, sitting, skills, previous ?? undefined);
+	await database.run('UPDATE sitting SET trust = ?, flags = ? WHERE id = ?', [
+		flags.length ? 'flagged' : 'trusted',
+		JSON.stringify(flags),
+		sittingId
+	]);
+	if (flags.length === 0) await applyScores(database, sittingId, skills, school, rebuild);
+}
+
+/** Writes the scores of a sitting that counts, and works the student's standings out anew. */
+async function applyScores(
+	database: Database,
+	sittingId: number,
+	skills: Skill[],
+	school: { timeZone: string },
+	rebuild = true
+): Promise<void> {
+	const sitting = await database.row<{
+		studentId: number;
+		windowId: number;
+		grade: number;
+		term: number;
+		finishedAt: Date;
+	}>(
+		`SELECT sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade, screening_window.term,
+			sitting.finished_at AS finishedAt
+		FROM sitting
+		JOIN student ON student.id = sitting.student_id
+		JOIN screening_window ON screening_window.id = sitting.window_id
+		WHERE sitting.id = ?`,
+		[sittingId]
+	);
+	if (!sitting) return;
+	const { overall, domains } = scoreDiagnostic(await scoredAnswers(database, sittingId), sitting, sitting, skills);
+	const takenOn = schoolDateOf(sitting.finishedAt, school.timeZone);
+	await database.insertMany(
+		`INSERT INTO score (student_id, window_id, sitting_id, source, domain_id, theta, standard_error, taken_on)
+		VALUES ? ON DUPLICATE KEY UPDATE sitting_id = VALUES(sitting_id), theta = VALUES(theta),
+			standard_error = VALUES(standard_error), taken_on = VALUES(taken_on)`,
+		[[0, overall] as const, ...domains].map(([domainId, { theta, standardError }]) => [
+			sitting.studentId,
+			sitting.windowId,
+			sittingId,
+			'diagnostic',
+			domainId,
+			theta,
+			standardError,
+			takenOn
+		])
+	);
+	if (rebuild) await rebuildTraces(database, [sitting.studentId], skills, school.timeZone);
+}
+
+export type TrustDecision = 'kept' | 'set aside' | 'flagged';
+
+/**
+ * What a person decided about a flagged sitting. Kept sittings count from now; set-aside ones feed nothing, and the
+ * student can sit a new form while the window is open; flagged takes a decision back.
+ *
+ * @returns null when there is no flagged sitting of that id in the school
+ */
+export async function decideTrust(
+	database: RootDatabase,
+	schoolId: number,
+	sittingId: number,
+	decision: TrustDecision,
+	skills: Skill[],
+	school: { timeZone: string }
+): Promise<{ studentId: number } | null> {
+	return database.transaction(async (transaction) => {
+		const sitting = await transaction.row<{ studentId: number }>(
+			`SELECT sitting.student_id AS studentId FROM sitting JOIN student ON student.id = sitting.student_id
+			WHERE sitting.id = ? AND student.school_id = ? AND sitting.trust IN ('flagged', 'kept', 'set aside')
+			FOR UPDATE`,
+			[sittingId, schoolId]
+		);
+		if (!sitting) return null;
+		await transaction.run('UPDATE sitting SET trust = ? WHERE id = ?', [decision, sittingId]);
+		if (decision === 'kept') await applyScores(transaction, sittingId, skills, school);
+		else {
+			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [sittingId]);
+			await rebuildTraces(transaction, [sitting.studentId], skills, school.timeZone);
+		}
+		return sitting;
+	});
+}

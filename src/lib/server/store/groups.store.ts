@@ -1,0 +1,204 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
+import { fill } from './bulk';
+import {
+	adoptGroups,
+	attendanceCounts,
+	currentGroups,
+	slotList,
+	studentPairs,
+	undoAdoption,
+	type NewGroup
+} from './groups';
+import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from './practice';
+import { probeSeries, startProbes, undoStartProbes } from './probes';
+import { beginPractice, beginProbe } from './sittings';
+
+let small: SmallSchool;
+beforeAll(async () => {
+	small = await smallSchool('small_groups');
+});
+afterAll(() => small.database.close());
+
+const specialist = staffAs('specialist');
+const group = (change: Partial<NewGroup> = {}): NewGroup => ({
+	name: 'x',
+	tier: 2,
+	focusSkillId: small.skills[0].id,
+	slotId: 1,
+	startsOn: TODAY,
+	endsOn: addDays(TODAY, 27),
+	studentIds: [1, 2, 3],
+	reviewOn: addDays(TODAY, 24),
+	...change
+});
+const membersOf = async (id: number, day = TODAY) =>
+	(await currentGroups(small.database, 1, day)).find((one) => one.id === id)?.studentIds;
+
+describe('groups', () => {
+	it('are adopted, and taken back as long as nothing was built on them', async () => {
+		const [id] = await adoptGroups(small.database, specialist, [group()], NOW);
+		expect(await membersOf(id)).toEqual([1, 2, 3]);
+		expect(await undoAdoption(small.database, { ...specialist, schoolId: 2 }, [id], NOW)).toBe(false);
+		expect(await undoAdoption(small.database, specialist, [id], addDaysTo(NOW, 2))).toBe(false);
+		expect(await undoAdoption(small.database, specialist, [id], NOW)).toBe(true);
+		expect(await membersOf(id)).toBeUndefined();
+		const left = await small.database.rows('SELECT id FROM review UNION SELECT id FROM group_membership');
+		expect(left).toEqual([]);
+
+		const [kept] = await adoptGroups(small.database, specialist, [group()], NOW);
+		await assignSet(
+			small.database,
+			specialist,
+			{ skillId: small.skills[0].id, groupId: kept, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [1, 2, 3] },
+			NOW
+		);
+		expect(await undoAdoption(small.database, specialist, [kept], NOW)).toBe(false);
+		expect(await membersOf(kept)).toEqual([1, 2, 3]);
+	});
+
+	it('are all adopted or none', async () => {
+		const before = (await currentGroups(small.database, 1, TODAY)).length;
+		await expect(adoptGroups(small.database, specialist, [group(), group({ slotId: 999 })], NOW)).rejects.toThrow();
+		expect((await currentGroups(small.database, 1, TODAY)).length).toBe(before);
+	});
+
+	it('show the members of their first day while they have not begun', async () => {
+		const [id] = await adoptGroups(
+			small.database,
+			specialist,
+			[group({ startsOn: addDays(TODAY, 7), studentIds: [5, 6] })],
+			NOW
+		);
+		expect(await membersOf(id)).toEqual([5, 6]);
+		expect(await membersOf(id, addDays(TODAY, 30))).toBeUndefined();
+	});
+
+	it('meet at slots with days, classes that release students, and a tier where one is set', async () => {
+		expect(await slotList(small.database, 1)).toMatchObject([
+			{ id: 1, days: [1, 3, 5], startsAt: '09:00', tier: null, classIds: [1, 2] },
+			{ id: 2, days: [2, 4], startsAt: '10:05', tier: 3, classIds: [1] }
+		]);
+		expect(await slotList(small.database, 2)).toEqual([]);
+	});
+
+	it('know who must be apart and count attendance', async () => {
+		await fill(small.database, 'student_pair', [{ student_id: 1, other_id: 2, kind: 'apart' }]);
+		expect(await studentPairs(small.database, 1)).toEqual([{ studentId: 1, otherId: 2, kind: 'apart' }]);
+		const [{ id }] = await currentGroups(small.database, 1, TODAY);
+		const on = ['2026-11-16', '2026-11-18', '2026-11-20'];
+		await fill(
+			small.database,
+			'attendance',
+			on.map((on_date, i) => ({ group_id: id, student_id: 1, on_date, present: i !== 1 }))
+		);
+		expect(await attendanceCounts(small.database, [1, 2])).toEqual(new Map([[`1 ${id}`, { held: 3, attended: 2 }]]));
+		expect(await attendanceCounts(small.database, [])).toEqual(new Map());
+	});
+});
+
+describe('practice sets', () => {
+	const set = (change: object = {}) => ({
+		skillId: small.skills[4].id,
+		groupId: null,
+		itemCount: 5,
+		opensOn: TODAY,
+		dueOn: TODAY,
+		studentIds: [5, 6],
+		...change
+	});
+
+	it('can be withdrawn by who may, and vanish from the queue', async () => {
+		const setId = await assignSet(small.database, specialist, set(), NOW);
+		expect((await queuedSets(small.database, [5], TODAY)).map(({ id }) => id)).toContain(setId);
+		expect(await withdrawSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
+		expect(await withdrawSet(small.database, { ...specialist, schoolId: 2 }, setId, NOW)).toBeNull();
+		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
+		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBeNull();
+		expect((await queuedSets(small.database, [5], TODAY)).some(({ id }) => id === setId)).toBe(false);
+	});
+
+	it('of one skill share no item', async () => {
+		const seeds = new Set<number>();
+		for (let n = 0; n < 4; n++) {
+			const setId = await assignSet(small.database, specialist, set({ itemCount: 10 }), NOW);
+			const { firstSeed } = (await queuedSets(small.database, [5], TODAY)).find(({ id }) => id === setId)!;
+			for (let i = 0; i < 10; i++) seeds.add(firstSeed + i);
+		}
+		expect(seeds.size).toBe(40);
+	});
+
+	it('are in the queue from the day they open, and stay in it when they are late', async () => {
+		const setId = await assignSet(
+			small.database,
+			specialist,
+			set({ opensOn: addDays(TODAY, 2), dueOn: addDays(TODAY, 4) }),
+			NOW
+		);
+		const queuedOn = async (day: string) => (await queuedSets(small.database, [6], day)).some(({ id }) => id === setId);
+		expect(await queuedOn(addDays(TODAY, 1))).toBe(false);
+		expect(await queuedOn(addDays(TODAY, 2))).toBe(true);
+		expect(await queuedOn(addDays(TODAY, 30))).toBe(true);
+	});
+
+	it('tell how far their students are, and results count first tries', async () => {
+		const setId = await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), NOW);
+		const queued = (await queuedSets(small.database, [7], TODAY)).find(({ id }) => id === setId)!;
+		const sittingId = await beginPractice(small.database, 7, queued, small.skills, NOW);
+		await small.answerAll(7, sittingId, (position) => position !== 2);
+		expect((await practiceSets(small.database, 1, [7, 8])).find(({ id }) => id === setId)).toMatchObject({
+			students: 2,
+			started: 1,
+			finished: 1
+		});
+		expect((await practiceSets(small.database, 1, [8])).find(({ id }) => id === setId)).toMatchObject({
+			students: 1,
+			finished: 0
+		});
+		expect((await recentResults(small.database, 7, 3))[0]).toMatchObject({
+			setId,
+			correct: 4,
+			answered: 5,
+			itemCount: 5
+		});
+		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(1);
+	});
+});
+
+describe('probes', () => {
+	const plan = () => ({
+		studentIds: [4, 5],
+		skillId: small.skills[1].id,
+		groupId: null,
+		startsOn: TODAY,
+		goalOn: addDays(TODAY, 28),
+		goalCorrect: 7
+	});
+
+	it('start once a student and skill, and can be taken back', async () => {
+		const ids = await startProbes(small.database, specialist, plan(), NOW);
+		expect(ids.length).toBe(2);
+		expect(await startProbes(small.database, specialist, plan(), NOW)).toEqual([]);
+		expect((await probeSeries(small.database, [4], TODAY))[0]).toMatchObject({ due: true, probes: [], weekNow: 1 });
+		expect(await undoStartProbes(small.database, { ...specialist, schoolId: 2 }, ids, NOW)).toBe(0);
+		expect(await undoStartProbes(small.database, specialist, ids, NOW)).toBe(2);
+		expect(await probeSeries(small.database, [4, 5], TODAY)).toEqual([]);
+	});
+
+	it('are due once a week until the goal date, and give a point each', async () => {
+		const [id] = await startProbes(small.database, specialist, { ...plan(), studentIds: [4] }, NOW);
+		const series = async (day: string) => (await probeSeries(small.database, [4], day))[0];
+		const sittingId = await beginProbe(small.database, { ...(await series(TODAY)), id }, 1, small.skills, NOW);
+		expect((await series(TODAY)).due).toBe(true);
+		await small.answerAll(4, sittingId, (position) => position < 6);
+		expect(await series(TODAY)).toMatchObject({ due: false, probes: [{ x: 0, y: 6, on: TODAY }] });
+		expect(await series(addDays(TODAY, 7))).toMatchObject({ due: true, weekNow: 2 });
+		expect((await series(addDays(TODAY, 29))).due).toBe(false);
+		expect(await undoStartProbes(small.database, specialist, [id], NOW)).toBe(0);
+	});
+});
+
+function addDaysTo(instant: Date, days: number): Date {
+	return new Date(instant.getTime() + days * 86_400_000);
+}

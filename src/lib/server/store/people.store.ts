@@ -1,0 +1,119 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { fill } from './bulk';
+import {
+	accountByUserName,
+	classByCode,
+	findScope,
+	scopeChoices,
+	staffList,
+	studentPin,
+	studentsByNumber,
+	visibleAmong
+} from './people';
+
+let small: SmallSchool;
+beforeAll(async () => {
+	small = await smallSchool('people');
+	await fill(small.database, 'tier_interval', [
+		{ student_id: 1, tier: 2, from_on: '2026-09-01', until_on: '2026-11-01' },
+		{ student_id: 1, tier: 3, from_on: '2026-11-01' },
+		{ student_id: 2, tier: 2, from_on: '2026-12-01' }
+	]);
+	await fill(small.database, 'small_group', [
+		{
+			id: 1,
+			school_id: 1,
+			name: 'Rounding 09:00',
+			tier: 2,
+			focus_skill_id: 1,
+			slot_id: 1,
+			starts_on: '2026-10-26',
+			ends_on: '2026-12-20',
+			adopted_by: 2,
+			adopted_at: '2026-10-23 12:00:00'
+		}
+	]);
+	await fill(small.database, 'group_membership', [
+		{ group_id: 1, student_id: 1, from_on: '2026-10-26', until_on: '2026-12-21' },
+		{ group_id: 1, student_id: 5, from_on: '2026-10-26', until_on: '2026-11-10' },
+		{ group_id: 1, student_id: 6, from_on: '2026-11-10', until_on: '2026-12-21' }
+	]);
+});
+afterAll(() => small.database.close());
+
+const scope = (key: string, role: Parameters<typeof staffAs>[0] = 'specialist', today = TODAY) =>
+	findScope(small.database, staffAs(role), key, today);
+const idsOf = async (found: ReturnType<typeof scope>) => (await found)!.students.map(({ id }) => id);
+
+describe('scope', () => {
+	it('holds every student of the school, and none of another', async () => {
+		expect(await idsOf(scope('school'))).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+		expect(await idsOf(scope('grade:4'))).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+		expect(await scope('list:9')).toBeNull();
+	});
+
+	it('shows a teacher the own class only', async () => {
+		expect((await scope('school', 'teacher'))!.students.every(({ classId }) => classId === 1)).toBe(true);
+		expect(await scope('class:2', 'teacher')).toBeNull();
+		expect(await idsOf(scope('list:1,5', 'teacher'))).toEqual([1]);
+		expect(await visibleAmong(small.database, staffAs('teacher'), [1, 5], TODAY)).toHaveLength(1);
+	});
+
+	it('follows group membership and tier by their dates', async () => {
+		expect(await idsOf(scope('group:1'))).toEqual([1, 6]);
+		expect(await idsOf(scope('group:1', 'specialist', '2026-11-05'))).toEqual([1, 5]);
+		const tierOn = async (day: string) =>
+			(await scope('list:1,2', 'specialist', day))!.students.map(({ tier }) => tier);
+		expect(await tierOn('2026-10-31')).toEqual([2, 1]);
+		expect(await tierOn('2026-11-01')).toEqual([3, 1]);
+		expect(await tierOn('2026-12-01')).toEqual([3, 2]);
+	});
+
+	it('does not hold students before they joined a class', async () => {
+		expect((await scope('school', 'specialist', '2026-08-19'))!.students).toEqual([]);
+	});
+
+	it.each([
+		'',
+		'class',
+		'class:',
+		'class:x',
+		'class:1,2',
+		'school:1',
+		'list:',
+		"list:1' OR 1=1",
+		'grade:99',
+		'group:99999'
+	])('knows no scope called “%s”', async (key) => {
+		expect(await scope(key)).toBeNull();
+	});
+
+	it('offers each person the scopes that hold someone for her', async () => {
+		const keys = async (role: 'specialist' | 'teacher') =>
+			(await scopeChoices(small.database, staffAs(role), TODAY)).map(({ key }) => key);
+		expect(await keys('specialist')).toEqual(['school', 'grade:4', 'class:1', 'class:2', 'group:1']);
+		expect(await keys('teacher')).toEqual(['school', 'class:1']);
+		for (const key of await keys('specialist')) expect(await scope(key), key).not.toBeNull();
+	});
+});
+
+describe('finding people', () => {
+	it('finds a class and its students by the code on the board', async () => {
+		expect((await classByCode(small.database, 'avo1', TODAY))!.students.map(({ id }) => id)).toEqual([1, 2, 3, 4]);
+		expect(await classByCode(small.database, 'NONE', TODAY)).toBeNull();
+	});
+
+	it('finds students by number within the school only', async () => {
+		expect(await studentsByNumber(small.database, 1, ['S1', 'S9', 'S77'])).toEqual(new Map([['S1', 1]]));
+		expect(await studentsByNumber(small.database, 1, [])).toEqual(new Map());
+	});
+
+	it('finds accounts, PINs and staff by role', async () => {
+		expect(await accountByUserName(small.database, 'user2')).toMatchObject({ id: 2, role: 'specialist' });
+		expect(await accountByUserName(small.database, "user2' -- ")).toBeNull();
+		expect(await studentPin(small.database, 1)).toBe('none');
+		expect(await studentPin(small.database, 999)).toBeNull();
+		expect((await staffList(small.database, 1, ['specialist', 'teacher'])).map(({ id }) => id)).toEqual([2, 10, 11]);
+	});
+});

@@ -1,0 +1,214 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database } from '../database/pool';
+import type { Role, Staff } from '../viewer';
+
+export interface RosterStudent {
+	id: number;
+	number: string;
+	givenName: string;
+	familyName: string;
+	grade: number;
+	classId: number;
+	className: string;
+	tier: 1 | 2 | 3;
+}
+
+/** Who is being looked at. `key` is its text in a URL: `school`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
+export interface Scope {
+	key: string;
+	label: string;
+	students: RosterStudent[];
+}
+
+export interface ScopeChoice {
+	key: string;
+	label: string;
+	kind: 'School' | 'Grades' | 'Classes' | 'Groups';
+}
+
+/** Students a staff member may see, of the school or her own classes, on a day. */
+async function visibleStudents(
+	database: Database,
+	staff: Staff,
+	today: SchoolDate,
+	narrowing: string,
+	values: unknown[]
+) {
+	const ownOnly = staff.role === 'teacher' ? 'AND class.teacher_id = ?' : '';
+	return database.rows<RosterStudent>(
+		`SELECT student.id, student.number, student.given_name AS givenName, student.family_name AS familyName,
+			student.grade, class.id AS classId, class.name AS className, CAST(COALESCE(tier.tier, 1) AS UNSIGNED) AS tier
+		FROM student
+		JOIN class_membership AS membership
+			ON membership.student_id = student.id
+			AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
+		JOIN class ON class.id = membership.class_id
+		LEFT JOIN tier_interval AS tier
+			ON tier.student_id = student.id
+			AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
+		WHERE student.school_id = ? ${ownOnly} ${narrowing}
+		ORDER BY class.grade, class.name, student.family_name, student.given_name, student.id`,
+		[today, today, today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...values]
+	);
+}
+
+/**
+ * The students of a scope that the staff member may see.
+ *
+ * @returns null when there is no such scope for this person: an unknown or malformed key, or nobody visible in it
+ */
+export async function findScope(
+	database: Database,
+	staff: Staff,
+	key: string,
+	today: SchoolDate
+): Promise<Scope | null> {
+	const [, kind, value = ''] = /^(school|grade|class|group|list)(?::([\d,]{1,2000}))?$/.exec(key) ?? [];
+	const ids = value.split(',').filter(Boolean).map(Number);
+	if (kind === 'school' && !value) {
+		const students = await visibleStudents(database, staff, today, '', []);
+		return { key, label: staff.role === 'teacher' ? 'My class' : 'Whole school', students };
+	}
+	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
+	const of = async (narrowing: string, values: unknown[], label: (students: RosterStudent[]) => string) => {
+		const students = await visibleStudents(database, staff, today, narrowing, values);
+		return students.length ? { key, label: label(students), students } : null;
+	};
+	switch (kind) {
+		case 'grade':
+			return of('AND student.grade = ?', ids, () => `Grade ${ids[0]}`);
+		case 'class':
+			return of('AND class.id = ?', ids, (students) => students[0].className);
+		case 'list':
+			return of('AND student.id IN (?)', [ids], (students) => `${students.length} chosen students`);
+		case 'group': {
+			const group = await database.row<{ name: string }>(
+				'SELECT name FROM small_group WHERE id = ? AND school_id = ?',
+				[ids[0], staff.schoolId]
+			);
+			if (!group) return null;
+			return of(
+				`AND student.id IN (
+					SELECT student_id FROM group_membership
+					WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`,
+				[ids[0], today, today],
+				() => group.name
+			);
+		}
+		default:
+			return null;
+	}
+}
+
+/** Every scope the staff member can choose from the picker. */
+export async function scopeChoices(database: Database, staff: Staff, today: SchoolDate): Promise<ScopeChoice[]> {
+	const ownOnly = staff.role === 'teacher';
+	const classes = await database.rows<{ id: number; name: string; grade: number }>(
+		`SELECT id, name, grade FROM class
+		WHERE school_id = ? ${ownOnly ? 'AND teacher_id = ?' : ''}
+		ORDER BY grade, name`,
+		ownOnly ? [staff.schoolId, staff.id] : [staff.schoolId]
+	);
+	const groups = ownOnly
+		? []
+		: await database.rows<{ id: number; name: string }>(
+				`SELECT id, name FROM small_group
+				WHERE school_id = ? AND starts_on <= ? AND ends_on >= ?
+				ORDER BY name`,
+				[staff.schoolId, today, today]
+			);
+	const grades = [...new Set(classes.map(({ grade }) => grade))];
+	return [
+		{ key: 'school', label: ownOnly ? 'My class' : 'Whole school', kind: 'School' },
+		...(ownOnly
+			? []
+			: grades.map((grade) => ({ key: `grade:${grade}`, label: `Grade ${grade}`, kind: 'Grades' as const }))),
+		...classes.map(({ id, name, grade }) => ({
+			key: `class:${id}`,
+			label: `${name} · grade ${grade}`,
+			kind: 'Classes' as const
+		})),
+		...groups.map(({ id, name }) => ({ key: `group:${id}`, label: name, kind: 'Groups' as const }))
+	];
+}
+
+/** Those of the ids that the staff member may see, as roster rows. */
+export async function visibleAmong(
+	database: Database,
+	staff: Staff,
+	ids: number[],
+	today: SchoolDate
+): Promise<RosterStudent[]> {
+	return ids.length ? visibleStudents(database, staff, today, 'AND student.id IN (?)', [ids]) : [];
+}
+
+/** Students of the school by their school number, for matching imported rows. */
+export async function studentsByNumber(
+	database: Database,
+	schoolId: number,
+	numbers: string[]
+): Promise<Map<string, number>> {
+	if (numbers.length === 0) return new Map();
+	const found = await database.rows<{ id: number; number: string }>(
+		'SELECT id, number FROM student WHERE school_id = ? AND number IN (?)',
+		[schoolId, numbers]
+	);
+	return new Map(found.map(({ id, number }) => [number, id]));
+}
+
+export interface StaffAccount {
+	id: number;
+	schoolId: number;
+	role: Role;
+	displayName: string;
+	passwordHash: string;
+}
+
+export async function accountByUserName(database: Database, userName: string): Promise<StaffAccount | null> {
+	return database.row<StaffAccount>(
+		`SELECT id, school_id AS schoolId, role, display_name AS displayName, password_hash AS passwordHash
+		FROM account WHERE user_name = ?`,
+		[userName]
+	);
+}
+
+/** A class by the code on its door, with the names its students sign in by; null for a code nobody has. */
+export async function classByCode(database: Database, code: string, today: SchoolDate) {
+	const found = await database.row<{ id: number; name: string }>('SELECT id, name FROM class WHERE code = ?', [code]);
+	if (!found) return null;
+	const students = await database.rows<{ id: number; givenName: string; familyName: string }>(
+		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName
+		FROM class_membership AS membership
+		JOIN student ON student.id = membership.student_id
+		WHERE membership.class_id = ? AND membership.from_on <= ?
+			AND (membership.until_on IS NULL OR membership.until_on > ?)
+		ORDER BY student.given_name, student.family_name`,
+		[found.id, today, today]
+	);
+	return { ...found, students };
+}
+
+export async function studentPin(database: Database, studentId: number): Promise<string | null> {
+	const row = await database.row<{ pinHash: string }>('SELECT pin_hash AS pinHash FROM student WHERE id = ?', [
+		studentId
+	]);
+	return row?.pinHash ?? null;
+}
+
+export async function staffList(database: Database, schoolId: number, roles: Role[]) {
+	return database.rows<{ id: number; displayName: string }>(
+		'SELECT id, display_name AS displayName FROM account WHERE school_id = ? AND role IN (?) ORDER BY role, display_name',
+		[schoolId, roles]
+	);
+}
+
+export async function schoolTimeZones(database: Database): Promise<{ schoolId: number; timeZone: string }[]> {
+	return database.rows('SELECT id AS schoolId, time_zone AS timeZone FROM school ORDER BY id');
+}
+
+export async function allStudentIds(database: Database, schoolId: number): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>('SELECT id FROM student WHERE school_id = ? ORDER BY id', [
+		schoolId
+	]);
+	return rows.map(({ id }) => id);
+}

@@ -1,0 +1,178 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+export interface PracticeSet {
+	id: number;
+	skillId: number;
+	groupId: number | null;
+	itemCount: number;
+	firstSeed: number;
+	opensOn: SchoolDate;
+	dueOn: SchoolDate;
+	createdAt: Date;
+	createdBy: string;
+	students: number;
+	finished: number;
+	started: number;
+}
+
+/** Sets that were not withdrawn, newest first, with how far their students are. */
+export async function practiceSets(database: Database, schoolId: number, studentIds: number[]): Promise<PracticeSet[]> {
+	if (studentIds.length === 0) return [];
+	const rows = await database.rows<PracticeSet>(
+		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,
+			opens_on AS opensOn, due_on AS dueOn, created_at AS createdAt, account.display_name AS createdBy,
+			COUNT(*) AS students, COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
+		FROM practice_set_student AS membership
+		JOIN practice_set ON practice_set.id = membership.set_id
+		JOIN account ON account.id = practice_set.created_by
+		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
+		WHERE practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL AND membership.student_id IN (?)
+		GROUP BY practice_set.id
+		ORDER BY practice_set.created_at DESC, practice_set.id DESC`,
+		[schoolId, studentIds]
+	);
+	return rows.map((row) => ({
+		...row,
+		students: Number(row.students),
+		finished: Number(row.finished),
+		started: Number(row.started)
+	}));
+}
+
+export interface NewSet {
+	skillId: number;
+	groupId: number | null;
+	itemCount: number;
+	opensOn: SchoolDate;
+	dueOn: SchoolDate;
+	studentIds: number[];
+}
+
+/** Assigns a set. Its items start where no earlier set of the skill has been, so that nobody meets one twice. */
+export async function assignSet(database: RootDatabase, staff: Staff, set: NewSet, at: Date): Promise<number> {
+	return database.transaction(async (transaction) => {
+		const last = await transaction.row<{ next: number | null }>(
+			'SELECT MAX(first_seed + item_count) AS next FROM practice_set WHERE skill_id = ?',
+			[set.skillId]
+		);
+		const { insertId } = await transaction.run(
+			`INSERT INTO practice_set (school_id, skill_id, group_id, item_count, first_seed, opens_on, due_on, created_by, created_at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+			[
+				staff.schoolId,
+				set.skillId,
+				set.groupId,
+				set.itemCount,
+				Number(last?.next ?? 100),
+				set.opensOn,
+				set.dueOn,
+				staff.id,
+				at
+			]
+		);
+		await transaction.insertMany(
+			'INSERT INTO practice_set_student (set_id, student_id) VALUES ?',
+			set.studentIds.map((studentId) => [insertId, studentId])
+		);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'assign practice',
+			detail: { set: insertId, skill: set.skillId, students: set.studentIds.length }
+		});
+		return insertId;
+	});
+}
+
+/**
+ * Takes a set back: it vanishes from the students' pages. Answers already given stay in the log and keep counting.
+ *
+ * @returns how many students had started it; null when there is no such set
+ */
+export async function withdrawSet(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	at: Date
+): Promise<number | null> {
+	return database.transaction(async (transaction) => {
+		const ownOnly = staff.role === 'teacher' ? 'AND created_by = ?' : '';
+		const { affected } = await transaction.run(
+			`UPDATE practice_set SET withdrawn_at = ? WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL ${ownOnly}`,
+			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+		);
+		if (affected === 0) return null;
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'withdraw practice',
+			detail: { set: setId }
+		});
+		const started = await transaction.row<{ started: number }>(
+			'SELECT COUNT(*) AS started FROM sitting WHERE set_id = ?',
+			[setId]
+		);
+		return Number(started?.started ?? 0);
+	});
+}
+
+export interface QueuedSet {
+	id: number;
+	studentId: number;
+	skillId: number;
+	skillCode: string;
+	itemCount: number;
+	firstSeed: number;
+	dueOn: SchoolDate;
+	sittingId: number | null;
+	answered: number | null;
+}
+
+/** Open sets that students have not finished, the earliest due first. */
+export async function queuedSets(database: Database, studentIds: number[], today: SchoolDate): Promise<QueuedSet[]> {
+	if (studentIds.length === 0) return [];
+	return database.rows<QueuedSet>(
+		`SELECT practice_set.id, membership.student_id AS studentId, practice_set.skill_id AS skillId, skill.code AS skillCode,
+			practice_set.item_count AS itemCount, practice_set.first_seed AS firstSeed, practice_set.due_on AS dueOn,
+			sitting.id AS sittingId, sitting.answered
+		FROM practice_set_student AS membership
+		JOIN practice_set ON practice_set.id = membership.set_id
+		JOIN skill ON skill.id = practice_set.skill_id
+		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
+		WHERE membership.student_id IN (?) AND practice_set.withdrawn_at IS NULL AND practice_set.opens_on <= ?
+			AND sitting.finished_at IS NULL
+		ORDER BY practice_set.due_on, practice_set.id`,
+		[studentIds, today]
+	);
+}
+
+export interface SetResult {
+	setId: number;
+	skillId: number;
+	itemCount: number;
+	answered: number;
+	correct: number;
+	finishedAt: Date | null;
+}
+
+/** A student's last practice results: first tries right of those answered. */
+export async function recentResults(database: Database, studentId: number, limit: number): Promise<SetResult[]> {
+	const rows = await database.rows<SetResult>(
+		`SELECT sitting.set_id AS setId, practice_set.skill_id AS skillId, sitting.item_count AS itemCount, sitting.answered,
+			COALESCE(SUM(answer.correct), 0) AS correct, sitting.finished_at AS finishedAt
+		FROM sitting
+		JOIN practice_set ON practice_set.id = sitting.set_id
+		LEFT JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.student_id = ? AND sitting.set_id IS NOT NULL
+		GROUP BY sitting.id
+		ORDER BY sitting.started_at DESC
+		LIMIT ${Number(limit)}`,
+		[studentId]
+	);
+	return rows.map((row) => ({ ...row, correct: Number(row.correct) }));
+}

@@ -1,0 +1,135 @@
+import { cycleWeek, weeksBetween, type SchoolDate } from '../../core/calendar';
+import type { Point } from '../../core/growth';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+export interface ProbePlan {
+	id: number;
+	studentId: number;
+	skillId: number;
+	skillCode: string;
+	groupId: number | null;
+	startsOn: SchoolDate;
+	goalOn: SchoolDate;
+	goalCorrect: number;
+}
+
+export interface ProbeSeries extends ProbePlan {
+	/** x: weeks since the plan's start; y: items right of 8. */
+	probes: (Point & { on: SchoolDate })[];
+	/** The week now, 1 in the first; probes after the goal date are none. */
+	weekNow: number;
+	/** Whether this week's probe is still to be taken. */
+	due: boolean;
+}
+
+const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, skill.code AS skillCode, plan.group_id AS groupId,
+	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect`;
+
+/** Running plans of students with the probes taken so far. */
+export async function probeSeries(database: Database, studentIds: number[], today: SchoolDate): Promise<ProbeSeries[]> {
+	if (studentIds.length === 0) return [];
+	const plans = await database.rows<ProbePlan>(
+		`SELECT ${PLAN} FROM probe_plan AS plan JOIN skill ON skill.id = plan.skill_id
+		WHERE plan.student_id IN (?) AND plan.ended_on IS NULL
+		ORDER BY plan.student_id, plan.starts_on, plan.id`,
+		[studentIds]
+	);
+	if (plans.length === 0) return [];
+	const taken = await database.rows<{
+		planId: number;
+		week: number;
+		on: SchoolDate;
+		correct: number;
+		finishedAt: Date | null;
+	}>(
+		`SELECT sitting.plan_id AS planId, sitting.week, CAST(sitting.started_at AS DATE) AS \`on\`, sitting.finished_at AS finishedAt,
+			COALESCE(SUM(answer.correct), 0) AS correct
+		FROM sitting LEFT JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.plan_id IN (?)
+		GROUP BY sitting.id
+		ORDER BY sitting.week`,
+		[plans.map(({ id }) => id)]
+	);
+	return plans.map((plan) => {
+		const own = taken.filter((probe) => probe.planId === plan.id);
+		const done = own.filter((probe) => probe.finishedAt);
+		const weekNow = cycleWeek(plan.startsOn, today);
+		return {
+			...plan,
+			probes: done.map((probe) => ({
+				x: weeksBetween(plan.startsOn, probe.on),
+				y: Number(probe.correct),
+				on: probe.on
+			})),
+			weekNow,
+			due: weekNow >= 1 && today <= plan.goalOn && !done.some((probe) => probe.week === weekNow)
+		};
+	});
+}
+
+export interface NewPlan {
+	studentIds: number[];
+	skillId: number;
+	groupId: number | null;
+	startsOn: SchoolDate;
+	goalOn: SchoolDate;
+	goalCorrect: number;
+}
+
+/** Starts weekly probes; a student who already has a running plan on the skill keeps it. @returns ids of new plans */
+export async function startProbes(database: RootDatabase, staff: Staff, plan: NewPlan, at: Date): Promise<number[]> {
+	return database.transaction(async (transaction) => {
+		const running = await transaction.rows<{ studentId: number }>(
+			`SELECT student_id AS studentId FROM probe_plan
+			WHERE student_id IN (?) AND skill_id = ? AND ended_on IS NULL FOR UPDATE`,
+			[plan.studentIds, plan.skillId]
+		);
+		const has = new Set(running.map(({ studentId }) => studentId));
+		const ids: number[] = [];
+		for (const studentId of plan.studentIds.filter((id) => !has.has(id))) {
+			const { insertId } = await transaction.run(
+				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, created_by)
+				VALUES (?, ?, ?, ?, ?, ?, ?)`,
+				[studentId, plan.skillId, plan.groupId, plan.startsOn, plan.goalOn, plan.goalCorrect, staff.id]
+			);
+			ids.push(insertId);
+		}
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'start probes',
+			detail: { plans: ids }
+		});
+		return ids;
+	});
+}
+
+/** Takes back plans nobody has sat yet. @returns how many were taken back */
+export async function undoStartProbes(
+	database: RootDatabase,
+	staff: Staff,
+	planIds: number[],
+	at: Date
+): Promise<number> {
+	return database.transaction(async (transaction) => {
+		const free = await transaction.rows<{ id: number }>(
+			`SELECT plan.id FROM probe_plan AS plan
+			JOIN student ON student.id = plan.student_id
+			LEFT JOIN sitting ON sitting.plan_id = plan.id
+			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL FOR UPDATE`,
+			[planIds, staff.schoolId]
+		);
+		for (const { id } of free) await transaction.run('DELETE FROM probe_plan WHERE id = ?', [id]);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'undo start probes',
+			detail: { plans: free.length }
+		});
+		return free.length;
+	});
+}

@@ -1,0 +1,103 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database, RootDatabase } from '../database/pool';
+import { rebuildTraces } from './standings';
+import type { Skill } from './skills';
+
+export interface Score {
+	studentId: number;
+	source: string;
+	/** 0 is overall. */
+	domainId: number;
+	theta: number;
+	standardError: number;
+	takenOn: SchoolDate;
+	sittingId: number | null;
+}
+
+/** Scores of a window, the diagnostic's own before imported ones where a student has both. */
+export async function windowScores(
+	database: Database,
+	windowId: number,
+	studentIds: number[]
+): Promise<Map<number, Score[]>> {
+	const scores = new Map<number, Score[]>();
+	if (studentIds.length === 0) return scores;
+	const rows = await database.rows<Score>(
+		`SELECT student_id AS studentId, source, domain_id AS domainId, theta, standard_error AS standardError,
+			taken_on AS takenOn, sitting_id AS sittingId
+		FROM score WHERE window_id = ? AND student_id IN (?)
+		ORDER BY source = 'diagnostic' DESC, taken_on DESC, id`,
+		[windowId, studentIds]
+	);
+	for (const row of rows) {
+		const list = scores.get(row.studentId) ?? [];
+		if (list.some((score) => score.domainId === row.domainId)) continue;
+		scores.set(row.studentId, [...list, row]);
+	}
+	return scores;
+}
+
+/** Students whose overall score in a window is under their grade's cut score. */
+export async function belowCut(
+	database: Database,
+	windowId: number,
+	studentIds: number[],
+	cutThetaFor: (studentId: number) => number
+): Promise<number[]> {
+	const scores = await windowScores(database, windowId, studentIds);
+	return studentIds.filter((id) => {
+		const overall = scores.get(id)?.find((score) => score.domainId === 0);
+		return overall !== undefined && overall.theta < cutThetaFor(id);
+	});
+}
+
+export interface ImportedScore {
+	studentId: number;
+	domainId: number;
+	theta: number;
+	standardError: number;
+	takenOn: SchoolDate;
+}
+
+/** Which of the scores to import are already there unchanged, and which would change one. */
+export async function existingImports(
+	database: Database,
+	windowId: number,
+	source: string,
+	studentIds: number[]
+): Promise<Map<string, ImportedScore>> {
+	if (studentIds.length === 0) return new Map();
+	const rows = await database.rows<ImportedScore>(
+		`SELECT student_id AS studentId, domain_id AS domainId, theta, standard_error AS standardError, taken_on AS takenOn
+		FROM score WHERE window_id = ? AND source = ? AND student_id IN (?)`,
+		[windowId, source, studentIds]
+	);
+	return new Map(rows.map((row) => [`${row.studentId} ${row.domainId}`, row]));
+}
+
+/** Stores scores brought in from outside; the same scores again change nothing. */
+export async function importScores(
+	database: RootDatabase,
+	windowId: number,
+	source: string,
+	scores: ImportedScore[],
+	skills: Skill[],
+	timeZone: string
+): Promise<void> {
+	await database.transaction(async (transaction) => {
+		await transaction.insertMany(
+			`INSERT INTO score (student_id, window_id, source, domain_id, theta, standard_error, taken_on)
+			VALUES ? ON DUPLICATE KEY UPDATE theta = VALUES(theta), standard_error = VALUES(standard_error), taken_on = VALUES(taken_on)`,
+			scores.map((score) => [
+				score.studentId,
+				windowId,
+				source,
+				score.domainId,
+				score.theta,
+				score.standardError,
+				score.takenOn
+			])
+		);
+		await rebuildTraces(transaction, [...new Set(scores.map((score) => score.studentId))], skills, timeZone);
+	});
+}

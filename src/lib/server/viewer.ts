@@ -1,0 +1,36 @@
+export type Role = 'coordinator' | 'specialist' | 'interventionist' | 'teacher';
+
+export interface Staff {
+	kind: 'staff';
+	id: number;
+	schoolId: number;
+	role: Role;
+	displayName: string;
+}
+
+export interface SignedInStudent {
+	kind: 'student';
+	id: number;
+	schoolId: number;
+	givenName: string;
+	grade: number;
+}
+
+/** Who is asking. Every store function that shows or changes something takes one, or ids taken from one. */
+export type Viewer = Staff | SignedInStudent;
+
+export type Action = 'run screening' | 'form groups' | 'assign practice' | 'plan probes' | 'take attendance' | 'decide';
+
+const allowed: Record<Action, Role[]> = {
+	'run screening': ['coordinator', 'specialist'],
+	'form groups': ['coordinator', 'specialist'],
+	'assign practice': ['coordinator', 'specialist', 'interventionist', 'teacher'],
+	'plan probes': ['coordinator', 'specialist', 'interventionist'],
+	'take attendance': ['coordinator', 'specialist', 'interventionist'],
+	decide: ['coordinator', 'specialist']
+};
+
+/** Whether a role may do something at all; for whom is a matter of scope. */
+export function may(role: Role, action: Action): boolean {
+	return allowed[action].includes(role);
+}

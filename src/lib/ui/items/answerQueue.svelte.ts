@@ -1,0 +1,93 @@
+import type { Answer } from '$lib/core/items';
+
+/** An answer on its way to the server. */
+export interface QueuedAnswer {
+	id: string;
+	position: number;
+	attempt: number;
+	response: Answer;
+	milliseconds: number;
+	answeredAt: string;
+}
+
+const RETRY_MS = [1_000, 2_000, 4_000, 8_000];
+
+/** A random UUID; `crypto.randomUUID` exists on secure pages only, and a school's network may not be one. */
+function newId(): string {
+	const bytes = crypto.getRandomValues(new Uint8Array(16));
+	bytes[6] = (bytes[6] & 0x0f) | 0x40;
+	bytes[8] = (bytes[8] & 0x3f) | 0x80;
+	const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+	return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
+/**
+ * Keeps a sitting's answers in the browser until the server has them. Each has an id of its own, so sending again after
+ * a lost reply stores nothing twice; closing the tab loses nothing.
+ */
+export class AnswerQueue {
+	waiting = $state<QueuedAnswer[]>([]);
+	/** True while the server cannot be reached. */
+	offline = $state(false);
+	/** Why the server will not take an answer, which no retry can mend. */
+	refused = $state('');
+	private tries = 0;
+	private sending = false;
+	private timer: ReturnType<typeof setTimeout> | undefined;
+	private readonly key: string;
+
+	constructor(private readonly sittingId: number) {
+		this.key = `answers of sitting ${sittingId}`;
+		this.waiting = JSON.parse(localStorage.getItem(this.key) ?? '[]');
+		if (this.waiting.length) void this.send();
+	}
+
+	add(answer: Omit<QueuedAnswer, 'id' | 'answeredAt'>): void {
+		this.waiting.push({ ...answer, id: newId(), answeredAt: new Date().toISOString() });
+		this.keep();
+		void this.send();
+	}
+
+	/** Resolves when nothing waits any more; never while the server is away. */
+	async settled(): Promise<void> {
+		while (this.waiting.length) await new Promise((resolve) => setTimeout(resolve, 50));
+	}
+
+	stop(): void {
+		clearTimeout(this.timer);
+	}
+
+	private keep(): void {
+		if (this.waiting.length) localStorage.setItem(this.key, JSON.stringify(this.waiting));
+		else localStorage.removeItem(this.key);
+	}
+
+	private async send(): Promise<void> {
+		if (this.sending || this.waiting.length === 0) return;
+		this.sending = true;
+		clearTimeout(this.timer);
+		const answers = this.waiting.slice(0, 50);
+		try {
+			const reply = await fetch(`/api/sittings/${this.sittingId}/answers`, {
+				method: 'POST',
+				headers: { 'Content-Type': 'application/json' },
+				body: JSON.stringify({ answers })
+			});
+			if (reply.ok) {
+				const sent = new Set(answers.map(({ id }) => id));
+				this.waiting = this.waiting.filter(({ id }) => !sent.has(id));
+				this.offline = false;
+				this.tries = 0;
+				this.keep();
+			} else if (reply.status < 500 && reply.status !== 429) {
+				this.refused = 'These answers could not be taken. They are kept on this device; tell your teacher.';
+			} else throw new Error(`status ${reply.status}`);
+		} catch {
+			this.offline = true;
+			this.timer = setTimeout(() => void this.send(), RETRY_MS[Math.min(this.tries++, RETRY_MS.length - 1)]);
+		} finally {
+			this.sending = false;
+		}
+		if (this.waiting.length && !this.offline && !this.refused) void this.send();
+	}
+}

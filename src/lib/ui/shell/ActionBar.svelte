@@ -1,0 +1,28 @@
+<!-- What can be done with the selected students: says how many, stays in view. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+
+	let { says, children }: { says: string; children: Snippet } = $props();
+</script>
+
+<div class="bar no-print" role="region" aria-label="Actions for the selection">
+	<strong>{says}</strong>
+	{@render children()}
+</div>
+
+<style>
+	.bar {
+		position: sticky;
+		bottom: 0;
+		z-index: 10;
+		display: flex;
+		flex-wrap: wrap;
+		align-items: center;
+		gap: 10px;
+		margin: 12px -24px -72px;
+		padding: 10px 24px;
+		background: var(--sheet);
+		border-top: 1px solid var(--rule-strong);
+		box-shadow: var(--float);
+	}
+</style>

@@ -1,0 +1,66 @@
+<!--
+	What a form just did, with Undo where it can be taken back; or why it did nothing. Pass the page's `form` result:
+	`{ problem }` or `{ done, undo?: { action, fields } }`.
+-->
+<script lang="ts" module>
+	export interface Outcome {
+		problem?: string;
+		done?: string;
+		undo?: { action: string; fields: Record<string, string> };
+	}
+</script>
+
+<script lang="ts">
+	import { enhance } from '$app/forms';
+
+	let { outcome }: { outcome: Outcome | null | undefined } = $props();
+	let closed = $state<Outcome | null>(null);
+	const shown = $derived(outcome && outcome !== closed ? outcome : null);
+</script>
+
+<div class="place no-print" role="status" aria-live="polite">
+	{#if shown?.problem}
+		<div class="note bad">
+			<span>{shown.problem}</span>
+			<button class="plain" onclick={() => (closed = shown)}>Close</button>
+		</div>
+	{:else if shown?.done}
+		<div class="note">
+			<span>{shown.done}</span>
+			{#if shown.undo}
+				<form method="POST" action={shown.undo.action} use:enhance>
+					{#each Object.entries(shown.undo.fields) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
+					<button>Undo</button>
+				</form>
+			{/if}
+			<button class="plain" onclick={() => (closed = shown)}>Close</button>
+		</div>
+	{/if}
+</div>
+
+<style>
+	.place {
+		position: fixed;
+		z-index: 40;
+		left: 50%;
+		bottom: 64px;
+		transform: translateX(-50%);
+	}
+	.note {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+		padding: 8px 8px 8px 16px;
+		color: #fff;
+		background: var(--ink);
+		border-radius: var(--corner);
+		box-shadow: var(--float);
+		max-width: min(720px, 92vw);
+	}
+	.bad {
+		background: var(--alarm);
+	}
+	.note .plain {
+		color: #fff;
+	}
+</style>

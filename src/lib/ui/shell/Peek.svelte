@@ -1,0 +1,174 @@
+<!-- The selected student, the same on every leg. -->
+<script lang="ts">
+	import X from '@lucide/svelte/icons/x';
+	import type { Snippet } from 'svelte';
+	import type { PeekContent } from './peek';
+	import Needle from '../glyphs/Needle.svelte';
+	import TierBars from '../glyphs/TierBars.svelte';
+	import { toPoints } from '$lib/core/measurement';
+	import { keepingScope, withState } from './address';
+	import { sayDate, sayDay } from './dates';
+
+	interface Props {
+		peek: PeekContent;
+		can: { practice: boolean; probe: boolean };
+		/** What the leg adds at the top, such as the answers behind a chosen cell. */
+		extra?: Snippet;
+	}
+	let { peek, can, extra }: Props = $props();
+	const { student } = $derived(peek);
+	const overall = $derived(peek.scores.find((score) => score.domainId === 0));
+</script>
+
+<aside aria-label="Selected student" class="no-print">
+	<header>
+		<div>
+			<h2>{student.givenName} {student.familyName}</h2>
+			<p class="soft">{student.className} · grade {student.grade} · <TierBars tier={student.tier} /></p>
+		</div>
+		<a class="close" href={withState({ student: null, cell: null })} aria-label="Close the panel"
+			><X size={18} aria-hidden="true" /></a
+		>
+	</header>
+
+	{@render extra?.()}
+
+	<section>
+		<h3>Standings</h3>
+		<table>
+			<thead class="visually-hidden"
+				><tr><th>Domain</th><th>Secure</th><th>Forming</th><th>Slipping</th><th>Gap</th></tr></thead
+			>
+			<tbody>
+				{#each peek.domains as domain (domain.id)}
+					<tr>
+						<th scope="row">{domain.name}</th>
+						{#each ['secure', 'forming', 'slipping', 'gap'] as const as state (state)}
+							<td><Needle {state} size={16} /> {domain.counts[state]}</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+
+	<section>
+		<h3>{peek.window ?? 'Screening'}</h3>
+		{#if overall}
+			<p>
+				{Math.round(toPoints(overall.theta))} points, give or take {Math.round(25 * overall.standardError)}
+				<span class="soft">({overall.source}, {sayDay(overall.takenOn)})</span>
+			</p>
+		{:else if peek.sitting}
+			<p>{peek.sitting.answered} of {peek.sitting.itemCount} questions answered.</p>
+		{:else}
+			<p class="soft">Not started.</p>
+		{/if}
+		{#each peek.sitting?.flags ?? [] as flag (flag.flag)}<p class="flag">{flag.reason}</p>{/each}
+	</section>
+
+	<section>
+		<h3>Groups</h3>
+		{#each peek.groups as group (group.id)}
+			<p>
+				<a href={keepingScope('/groups', { group: group.id })}>{group.name}</a>
+				<span class="soft">on {group.focus}</span>
+			</p>
+		{:else}
+			<p class="soft">In no group.</p>
+		{/each}
+	</section>
+
+	<section>
+		<h3>Queue</h3>
+		{#each peek.queue as set (set.id)}
+			<p>{set.skill}: {set.answered} of {set.itemCount}, due {sayDate(set.dueOn)}</p>
+		{:else}
+			<p class="soft">
+				Clear queue{peek.openGaps ? `, and ${peek.openGaps} open ${peek.openGaps === 1 ? 'gap' : 'gaps'}` : ''}.
+			</p>
+		{/each}
+		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
+			<p class="soft">{result.skill}: {result.correct} of {result.itemCount} right at first try</p>
+		{/each}
+	</section>
+
+	<section>
+		<h3>Probes and reviews</h3>
+		{#each peek.probes as plan (plan.id)}
+			<p>
+				<a href={keepingScope('/track', { plan: plan.id })}>{plan.skill}</a>: {plan.counts.join(' ') || 'none yet'} of 8{plan.due
+					? ' · due this week'
+					: ''}
+			</p>
+		{:else}
+			<p class="soft">No probes planned.</p>
+		{/each}
+		{#if peek.nextReview}<p><a href={keepingScope('/decide')}>Review</a> on {sayDate(peek.nextReview)}</p>{/if}
+		{#each peek.verdicts as verdict (verdict.id)}
+			<p class="soft">{verdict.verdict} from {sayDate(verdict.effectiveOn ?? '')}, {verdict.groupName}</p>
+		{/each}
+	</section>
+
+	{#if can.practice}
+		<p class="actions">
+			<a class="button" href={keepingScope('/practice/new', { for: `student:${student.id}` })}>Assign practice</a>
+		</p>
+	{/if}
+</aside>
+
+<style>
+	aside {
+		width: 340px;
+		flex: none;
+		position: sticky;
+		top: 100px;
+		right: 0;
+		z-index: 9;
+		align-self: flex-start;
+		max-height: calc(100vh - 100px);
+		overflow-y: auto;
+		padding: 12px 16px 16px;
+		background: var(--sheet);
+		border-left: 1px solid var(--rule);
+		display: grid;
+		gap: 14px;
+	}
+	header {
+		display: flex;
+		justify-content: space-between;
+	}
+	.close {
+		color: var(--ink-soft);
+		padding: 6px;
+	}
+	section {
+		display: grid;
+		gap: 3px;
+		border-top: 1px solid var(--rule);
+		padding-top: 8px;
+	}
+	h3 {
+		font-size: 0.95rem;
+	}
+	table {
+		width: 100%;
+	}
+	th,
+	td {
+		border: 0;
+		padding: 1px 4px 1px 0;
+		font-weight: 400;
+	}
+	td {
+		white-space: nowrap;
+	}
+	td :global(svg) {
+		display: inline-block;
+		vertical-align: -3px;
+	}
+	.flag {
+		border-left: 3px solid var(--slipping-ink);
+		padding-left: 8px;
+	}
+</style>

@@ -1,0 +1,19 @@
+import type { TrustFlag } from '$lib/core/measurement';
+
+type Counts = Record<'gap' | 'forming' | 'secure' | 'slipping' | 'unseen', number>;
+
+/** What the peek shows of a student. */
+export interface PeekContent {
+	student: { id: number; givenName: string; familyName: string; className: string; grade: number; tier: number };
+	domains: { id: number; name: string; counts: Counts }[];
+	groups: { id: number; name: string; focus: string }[];
+	queue: { id: number; skill: string; dueOn: string; answered: number; itemCount: number }[];
+	results: { setId: number; skill: string; itemCount: number; correct: number; finishedAt: Date | null }[];
+	probes: { id: number; skill: string; counts: number[]; due: boolean }[];
+	nextReview: string | null;
+	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string }[];
+	window: string | null;
+	scores: { domainId: number; theta: number; standardError: number; source: string; takenOn: string }[];
+	sitting: { answered: number; itemCount: number; flags: { flag: TrustFlag; reason: string }[] } | null;
+	openGaps: number;
+}

@@ -1,0 +1,31 @@
+import { peekAt, ribbon } from '$lib/server/overview';
+import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { scopeChoices } from '$lib/server/store/people';
+import { may } from '$lib/server/viewer';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const selectedId = Number(url.searchParams.get('student')) || null;
+	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
+	const [choices, overview, peek] = await Promise.all([
+		scopeChoices(locals.database, staff, school.today),
+		ribbon(locals.database, school, scope.students),
+		selected ? peekAt(locals.database, school, selected) : null
+	]);
+	return {
+		staff: { name: staff.displayName, role: staff.role },
+		can: {
+			screen: may(staff.role, 'run screening'),
+			group: may(staff.role, 'form groups'),
+			practice: may(staff.role, 'assign practice'),
+			probe: may(staff.role, 'plan probes'),
+			decide: may(staff.role, 'decide')
+		},
+		school,
+		scope,
+		choices,
+		...overview,
+		peek
+	};
+}

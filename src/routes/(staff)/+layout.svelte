@@ -1,0 +1,242 @@
+<script lang="ts">
+	import { tick } from 'svelte';
+	import { tinykeys } from 'tinykeys';
+	import { goto } from '$app/navigation';
+	import { navigating, page } from '$app/state';
+	import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
+	import LogOut from '@lucide/svelte/icons/log-out';
+	import Mark from '$lib/ui/glyphs/Mark.svelte';
+	import { keepingScope, setState } from '$lib/ui/shell/address';
+	import CycleRibbon from '$lib/ui/shell/CycleRibbon.svelte';
+	import Dialog from '$lib/ui/shell/Dialog.svelte';
+	import Peek from '$lib/ui/shell/Peek.svelte';
+	import { peekExtra } from '$lib/ui/shell/peekExtra.svelte';
+	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
+
+	let { data, children } = $props();
+	let helpOpen = $state(false);
+	let typed = $state('');
+	let searchBox: HTMLInputElement;
+	const found = $derived(
+		typed.trim().length < 2
+			? []
+			: data.scope.students
+					.filter((student) =>
+						`${student.givenName} ${student.familyName}`.toLowerCase().includes(typed.trim().toLowerCase())
+					)
+					.slice(0, 8)
+	);
+
+	/** Moves to the next or previous student of the scope, as the rows on the page are ordered. */
+	async function walk(step: number) {
+		const rows = [...document.querySelectorAll<HTMLElement>('[data-student]')].map((row) =>
+			Number(row.dataset.student)
+		);
+		const order = rows.length ? rows : data.scope.students.map(({ id }) => id);
+		if (order.length === 0) return;
+		const at = order.indexOf(Number(page.url.searchParams.get('student')));
+		const next = order[(at + step + order.length) % order.length] ?? order[0];
+		await setState({ student: next });
+		await tick();
+		document.querySelector(`[data-student="${next}"]`)?.scrollIntoView({ block: 'nearest' });
+	}
+
+	$effect(() => {
+		const unlessTyping = (action: () => void) => (event: KeyboardEvent) => {
+			const target = event.target as HTMLElement;
+			if (target.closest('input, select, textarea, dialog, [role="grid"], [role="listbox"]')) return;
+			event.preventDefault();
+			action();
+		};
+		return tinykeys(window, {
+			j: unlessTyping(() => walk(1)),
+			k: unlessTyping(() => walk(-1)),
+			'/': unlessTyping(() => searchBox.focus()),
+			'Shift+?': unlessTyping(() => (helpOpen = true)),
+			...Object.fromEntries(
+				data.legs.map(({ leg }, i) => [`g ${i + 1}`, unlessTyping(() => goto(keepingScope(`/${leg}`)))])
+			)
+		});
+	});
+</script>
+
+<a class="skip" href="#work">Skip to the work area</a>
+<div class="fixed no-print">
+	<header>
+		<a class="mark" href={keepingScope('/screen')}><Mark /> <span>Orderly Compass</span></a>
+		<ScopePicker label={data.scope.label} count={data.scope.students.length} choices={data.choices} />
+		<div class="search" role="search">
+			<input
+				bind:this={searchBox}
+				bind:value={typed}
+				placeholder="Find a student  /"
+				aria-label="Find a student in this scope"
+				onkeydown={(event) => {
+					if (event.key === 'Escape') typed = '';
+					if (event.key === 'Enter' && found[0]) {
+						setState({ student: found[0].id });
+						typed = '';
+					}
+				}}
+			/>
+			{#if typed.trim().length >= 2}
+				<ul>
+					{#each found as student (student.id)}
+						<li>
+							<button
+								class="plain"
+								onclick={() => {
+									setState({ student: student.id });
+									typed = '';
+								}}>{student.givenName} {student.familyName} <span class="soft">{student.className}</span></button
+							>
+						</li>
+					{:else}
+						<li class="soft">Nobody in {data.scope.label} is called that. Choose a wider scope to look further.</li>
+					{/each}
+				</ul>
+			{/if}
+		</div>
+		<span class="week soft">
+			{data.school.name}
+			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
+					? 'ended'
+					: `week ${data.cycle.week} of ${data.cycle.weeks}`}{/if}
+		</span>
+		<button class="plain" aria-label="Keyboard shortcuts" onclick={() => (helpOpen = true)}
+			><CircleHelp size={18} aria-hidden="true" /></button
+		>
+		<span class="who">{data.staff.name} <span class="soft">{data.staff.role}</span></span>
+		<form method="POST" action="/sign-out">
+			<button class="plain" aria-label="Sign out"><LogOut size={18} aria-hidden="true" /></button>
+		</form>
+	</header>
+	<CycleRibbon legs={data.legs} />
+	{#if navigating.to}<div class="moving" role="progressbar" aria-label="Loading"></div>{/if}
+</div>
+
+<div class="body">
+	<main id="work" tabindex="-1">{@render children()}</main>
+	{#if data.peek}<Peek peek={data.peek} can={data.can} extra={peekExtra.snippet} />{/if}
+</div>
+
+{#if helpOpen}
+	<Dialog title="Keyboard shortcuts" onclose={() => (helpOpen = false)}>
+		<table>
+			<tbody>
+				<tr><th scope="row"><kbd>J</kbd> <kbd>K</kbd></th><td>Next and previous student; the panel follows</td></tr>
+				<tr><th scope="row"><kbd>/</kbd></th><td>Find a student</td></tr>
+				<tr
+					><th scope="row"><kbd>G</kbd> then <kbd>1</kbd>…<kbd>6</kbd></th><td>Go to a leg, keeping who is looked at</td
+					></tr
+				>
+				<tr
+					><th scope="row"><kbd>←</kbd> <kbd>↑</kbd> <kbd>→</kbd> <kbd>↓</kbd></th><td
+						>Move on the needle map; <kbd>Enter</kbd> shows the answers</td
+					></tr
+				>
+				<tr><th scope="row"><kbd>Space</kbd></th><td>Pick up and drop a student on the group board; arrows move</td></tr
+				>
+				<tr><th scope="row"><kbd>?</kbd></th><td>This list</td></tr>
+			</tbody>
+		</table>
+	</Dialog>
+{/if}
+
+<style>
+	.skip {
+		position: absolute;
+		left: -999px;
+	}
+	.skip:focus {
+		left: 8px;
+		top: 8px;
+		z-index: 50;
+		background: var(--sheet);
+		padding: 8px;
+	}
+	.fixed {
+		position: sticky;
+		top: 0;
+		left: 0;
+		width: 100vw;
+		max-width: 100%;
+		z-index: 20;
+		background: var(--paper);
+	}
+	header {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+		height: 44px;
+		padding: 0 16px;
+	}
+	.mark {
+		display: flex;
+		align-items: center;
+		gap: 8px;
+		color: var(--ink);
+		text-decoration: none;
+		font: 600 1.1rem var(--head);
+	}
+	.search {
+		position: relative;
+	}
+	.search input {
+		width: 180px;
+	}
+	.search ul {
+		position: absolute;
+		top: 36px;
+		z-index: 30;
+		list-style: none;
+		margin: 0;
+		padding: 6px;
+		width: 260px;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		box-shadow: var(--float);
+	}
+	.search li button {
+		width: 100%;
+		justify-content: flex-start;
+		color: var(--ink);
+	}
+	.week {
+		margin-left: auto;
+	}
+	.who {
+		white-space: nowrap;
+	}
+	.moving {
+		height: 2px;
+		background: var(--verdigris);
+		animation: wait 1s 0.4s both;
+	}
+	@keyframes wait {
+		from {
+			opacity: 0;
+			width: 10%;
+		}
+		to {
+			opacity: 1;
+			width: 90%;
+		}
+	}
+	.body {
+		display: flex;
+		align-items: flex-start;
+	}
+	main {
+		flex: 1;
+		min-width: 0;
+		padding: 16px 24px 72px;
+		outline: none;
+	}
+	kbd {
+		font: inherit;
+		border: 1px solid var(--rule-strong);
+		border-radius: var(--corner);
+		padding: 0 5px;
+	}
+</style>

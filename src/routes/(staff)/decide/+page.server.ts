@@ -1,0 +1,144 @@
+import { addDays, weeksBetween } from '$lib/core/calendar';
+import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
+import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import type { School } from '$lib/server/store/calendar';
+import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
+import { visibleAmong } from '$lib/server/store/people';
+import { probeSeries } from '$lib/server/store/probes';
+import { decide, decidedReviews, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
+import { skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
+
+/** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */
+async function adviceFor(locals: App.Locals, school: School, reviews: Review[]): Promise<Map<number, Recommendation>> {
+	const { database } = locals;
+	const ids = [...new Set(reviews.map(({ studentId }) => studentId))];
+	const [series, standings, attendance] = await Promise.all([
+		probeSeries(database, ids, school.today),
+		readStandings(database, ids, school.today),
+		attendanceCounts(database, ids)
+	]);
+	return new Map(
+		reviews.map((review) => {
+			const plan = series.find((one) => one.studentId === review.studentId && one.groupId === review.groupId);
+			const sessions = attendance.get(`${review.studentId} ${review.groupId}`);
+			const now = plan && standings.get(review.studentId)!.get(plan.skillId);
+			return [
+				review.id,
+				advise({
+					probes: plan?.probes ?? [],
+					goal: plan ? { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect } : { x: 8, y: 7 },
+					focusStandings: now ? [now.standing] : [],
+					sessionsPlanned: sessions?.held ?? 0,
+					sessionsAttended: sessions?.attended ?? 0
+				})
+			];
+		})
+	);
+}
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const ids = scope.students.map((student) => student.id);
+	const [open, decided, groups, skills] = await Promise.all([
+		openReviews(locals.database, ids),
+		decidedReviews(locals.database, ids),
+		currentGroups(locals.database, school.id, school.today),
+		skillList(locals.database)
+	]);
+	const advice = await adviceFor(locals, school, open);
+	const focusOf = (groupId: number) =>
+		skills.find(({ id: skillId }) => skillId === groups.find((group) => group.id === groupId)?.focusSkillId)
+			?.shortName ?? '';
+	const withAdvice = open.map((review) => ({
+		...review,
+		focus: focusOf(review.groupId),
+		recommendation: advice.get(review.id)!
+	}));
+	return {
+		due: withAdvice.filter(({ dueOn }) => dueOn <= school.today),
+		later: withAdvice.filter(({ dueOn }) => dueOn > school.today),
+		decided,
+		dates: { effectiveOn: school.today, nextReviewOn: addDays(school.today, 28) }
+	};
+}
+
+const verdictForm = formCheck<{
+	review: number;
+	verdict: Verdict;
+	effectiveOn: string;
+	newTier: 1 | 2 | 3;
+	leavesGroup?: string;
+	nextReviewOn?: string;
+	note: string;
+}>({
+	type: 'object',
+	properties: {
+		review: id,
+		verdict: { enum: ['continue', 'adjust', 'intensify', 'fade', 'exit'] },
+		effectiveOn: schoolDate,
+		newTier: { type: 'integer', enum: [1, 2, 3] },
+		leavesGroup: { type: 'string', maxLength: 10 },
+		nextReviewOn: { type: 'string', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' },
+		note: { type: 'string', maxLength: 2_000 }
+	},
+	required: ['review', 'verdict', 'effectiveOn', 'newTier', 'note']
+});
+const undoForm = formCheck<{ review: number }>({ type: 'object', properties: { review: id }, required: ['review'] });
+
+export const actions = {
+	verdict: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'decide');
+		const form = await readForm(event, verdictForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { review, verdict, effectiveOn, newTier, note } = form.value;
+		const { database, at } = event.locals;
+		const nextReviewOn = verdict === 'exit' ? null : form.value.nextReviewOn || null;
+		if (effectiveOn < addDays(school.today, -7) || effectiveOn > addDays(school.today, 60))
+			return refuse('A verdict takes effect within a week back and two months ahead');
+		if (verdict !== 'exit' && !nextReviewOn) return refuse('Say when to look again; only an exit needs no next review');
+		if (nextReviewOn && nextReviewOn <= school.today) return refuse('The next review lies ahead');
+		const everyone = await scopeOf(event.locals, new URL('?scope=school', event.url), staff, school);
+		const found = (
+			await openReviews(
+				database,
+				everyone.students.map((student) => student.id)
+			)
+		).find((one) => one.id === review);
+		if (!found) return refuse('This review has a verdict already, or is not yours');
+		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
+		const recommendation = (await adviceFor(event.locals, school, [found])).get(review)!;
+		const recorded = await decide(
+			database,
+			staff,
+			review,
+			{
+				verdict,
+				effectiveOn,
+				newTier,
+				leavesGroup: verdict === 'exit' || form.value.leavesGroup === 'on',
+				note,
+				nextReviewOn,
+				advice: recommendation.advice,
+				reasons: recommendation.reasons
+			},
+			at
+		);
+		if (!recorded) return refuse('Someone else has just recorded a verdict for this review');
+		return {
+			done: `${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${effectiveOn}.`,
+			undo: { action: '?/undo', fields: { review: String(review) } }
+		};
+	},
+	undo: async (event) => {
+		const { staff } = await staffWho(event.locals, 'decide');
+		const form = await readForm(event, undoForm);
+		if ('problem' in form) return refuse(form.problem);
+		const undone = await undoDecision(event.locals.database, staff, form.value.review, event.locals.at);
+		return undone
+			? { done: 'Taken back: tier, group and review are as before.' }
+			: refuse('A later verdict builds on this one; take that back first');
+	}
+};

@@ -1,0 +1,252 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
+	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { sayDate, sayDay } from '$lib/ui/shell/dates';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+	const studentOf = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
+	const open = $derived(Number(page.url.searchParams.get('review')));
+	const verdicts = {
+		continue: 'same plan, look again later',
+		adjust: 'same tier, another plan',
+		intensify: 'more: a higher tier',
+		fade: 'less often, watch whether it holds',
+		exit: 'leaves the group; tier 1'
+	} as const;
+	let verdict = $state<keyof typeof verdicts | ''>('');
+	const tierAfter = (tier: number) =>
+		verdict === 'exit'
+			? 1
+			: verdict === 'intensify'
+				? Math.min(3, tier + 1)
+				: verdict === 'fade'
+					? Math.max(1, tier - 1)
+					: tier;
+	const name = (id: number) => {
+		const student = studentOf.get(id);
+		return student ? `${student.givenName} ${student.familyName}` : '';
+	};
+</script>
+
+<svelte:head><title>Decide · Orderly Compass</title></svelte:head>
+
+<h1>Reviews due in {data.scope.label}</h1>
+{#if data.due.length === 0}
+	<p>
+		No review is due today.{#if data.later.length}
+			The next is on {sayDate(data.later[0].dueOn)}.{:else}
+			Reviews are set when groups are adopted.{/if}
+	</p>
+{/if}
+
+{#each data.due as review (review.id)}
+	{@const student = studentOf.get(review.studentId)!}
+	{@const { advice, reasons } = review.recommendation}
+	<article data-student={review.studentId} class:open={open === review.id}>
+		<header>
+			<h2><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></h2>
+			<span class="soft"
+				>{student.className} · <TierBars tier={student.tier} /> · {review.groupName}, on {review.focus} · due {sayDate(
+					review.dueOn
+				)}</span
+			>
+		</header>
+		<p class="advice">The rule advises: <strong>{advice}</strong></p>
+		<ul>
+			{#each reasons as reason (reason)}<li>{reason}</li>{/each}
+		</ul>
+		<p class="links">
+			<a href={keepingScope('/track', { student: review.studentId })}>See the probes</a>
+			<a href={keepingScope('/gaps', { student: review.studentId })}>See the gaps</a>
+			{#if data.can.decide && open !== review.id}
+				<a
+					class="button primary"
+					href={withState({ review: review.id, student: review.studentId })}
+					onclick={() => (verdict = advice === 'not enough yet' ? 'continue' : advice)}>Record a verdict</a
+				>
+			{/if}
+		</p>
+		{#if data.can.decide && open === review.id}
+			<form
+				method="POST"
+				action="?/verdict&{page.url.searchParams.toString()}"
+				use:enhance={() =>
+					async ({ update }) => {
+						await update();
+						verdict = '';
+					}}
+			>
+				<input type="hidden" name="review" value={review.id} />
+				<fieldset>
+					<legend>Verdict</legend>
+					{#each Object.entries(verdicts) as [value, meaning] (value)}
+						<label
+							><input type="radio" name="verdict" {value} bind:group={verdict} required />
+							{value} <span class="soft">{meaning}</span></label
+						>
+					{/each}
+				</fieldset>
+				<label
+					>Tier from then on
+					<select name="newTier">
+						{#each [1, 2, 3] as tier (tier)}<option value={tier} selected={tier === tierAfter(student.tier)}
+								>tier {tier}{tier === student.tier ? ' (as now)' : ''}</option
+							>{/each}
+					</select>
+				</label>
+				<label
+					><input type="checkbox" name="leavesGroup" checked={verdict === 'exit'} disabled={verdict === 'exit'} />
+					leaves {review.groupName}</label
+				>
+				<label>From <input type="date" name="effectiveOn" value={data.dates.effectiveOn} required /></label>
+				{#if verdict !== 'exit'}<label
+						>Look again on <input type="date" name="nextReviewOn" value={data.dates.nextReviewOn} required /></label
+					>{/if}
+				<label class="note"
+					>Who was there and what was agreed <textarea name="note" rows="3" maxlength="2000"></textarea></label
+				>
+				<p>
+					<button class="primary" disabled={!verdict}
+						>Record {verdict || 'a verdict'} for {name(review.studentId)}</button
+					>
+					<a class="button" href={withState({ review: null })}>Not now</a>
+				</p>
+			</form>
+		{/if}
+	</article>
+{/each}
+
+<div class="two">
+	<section>
+		<h2>Coming</h2>
+		<table>
+			<tbody>
+				{#each data.later as review (review.id)}
+					<tr data-student={review.studentId}>
+						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+						<td>{sayDate(review.dueOn)}</td>
+						<td>{review.groupName}</td>
+						<td class="soft">so far: {review.recommendation.advice}</td>
+					</tr>
+				{:else}
+					<tr><td class="soft">No review is planned ahead in this scope.</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+	<section>
+		<h2>Decided</h2>
+		<table>
+			<tbody>
+				{#each data.decided as review (review.id)}
+					<tr data-student={review.studentId}>
+						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+						<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
+						<td class="soft"
+							>by {review.decidedBy}; advice was {review.advice}{review.note ? `. ${review.note}` : ''}</td
+						>
+						{#if data.can.decide}
+							<td>
+								<form method="POST" action="?/undo" use:enhance>
+									<input type="hidden" name="review" value={review.id} />
+									<button class="plain" aria-label="Undo {review.verdict} for {name(review.studentId)}">Undo</button>
+								</form>
+							</td>
+						{/if}
+					</tr>
+				{:else}
+					<tr><td class="soft">No verdict was recorded yet in this scope.</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+</div>
+<Notice outcome={form} />
+
+<style>
+	article {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		border-radius: var(--corner);
+		padding: 12px 16px;
+		margin: 12px 0;
+		display: grid;
+		gap: 6px;
+	}
+	.open {
+		border-color: var(--verdigris);
+	}
+	header {
+		display: flex;
+		gap: 14px;
+		align-items: baseline;
+		flex-wrap: wrap;
+	}
+	header a {
+		color: var(--ink);
+	}
+	.advice {
+		font-size: 1.05rem;
+	}
+	ul {
+		margin: 0;
+		padding-left: 20px;
+	}
+	.links {
+		display: flex;
+		gap: 16px;
+		align-items: center;
+	}
+	.links .button {
+		margin-left: auto;
+	}
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px 20px;
+		align-items: center;
+	}
+	article form {
+		border-top: 1px solid var(--rule);
+		padding-top: 10px;
+	}
+	fieldset {
+		border: 0;
+		padding: 0;
+		margin: 0;
+		width: 100%;
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 20px;
+	}
+	legend {
+		font-weight: 600;
+	}
+	.note {
+		width: 100%;
+		display: grid;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 32px;
+		margin-top: 20px;
+		align-items: start;
+	}
+	table {
+		width: 100%;
+		background: var(--sheet);
+	}
+	tbody th a {
+		color: var(--ink);
+		font-weight: 500;
+	}
+	@media (max-width: 1100px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

@@ -1,0 +1,53 @@
+import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { currentGroups } from '$lib/server/store/groups';
+import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
+import { skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { formCheck, id, readForm } from '$lib/server/validate';
+
+const SHOWN = 40;
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const { database } = locals;
+	const ids = scope.students.map((student) => student.id);
+	const [sets, queued, skills, standings, groups] = await Promise.all([
+		practiceSets(database, school.id, ids),
+		queuedSets(database, ids, school.today),
+		skillList(database),
+		readStandings(database, ids, school.today),
+		currentGroups(database, school.id, school.today)
+	]);
+	const waiting = new Map<number, number>();
+	for (const { studentId } of queued) waiting.set(studentId, (waiting.get(studentId) ?? 0) + 1);
+	return {
+		sets: sets.slice(0, SHOWN),
+		setCount: sets.length,
+		skills,
+		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),
+		queues: scope.students.map((student) => ({
+			...student,
+			waiting: waiting.get(student.id) ?? 0,
+			late: queued.filter((set) => set.studentId === student.id && set.dueOn < school.today).length,
+			gaps: [...standings.get(student.id)!.values()].filter((now) => now.standing === 'gap').length
+		}))
+	};
+}
+
+const withdrawForm = formCheck<{ set: number }>({ type: 'object', properties: { set: id }, required: ['set'] });
+
+export const actions = {
+	withdraw: async (event) => {
+		const { staff } = await staffWho(event.locals, 'assign practice');
+		const form = await readForm(event, withdrawForm);
+		if ('problem' in form) return refuse(form.problem);
+		const started = await withdrawSet(event.locals.database, staff, form.value.set, event.locals.at);
+		if (started === null) return refuse('This set was taken back already, or is not yours to take back');
+		return {
+			done: started
+				? `Taken back. ${started} ${started === 1 ? 'student had' : 'students had'} started; their answers are kept and count.`
+				: 'Taken back before anyone had started.'
+		};
+	}
+};

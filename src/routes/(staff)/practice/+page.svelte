@@ -1,0 +1,161 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { sayDate } from '$lib/ui/shell/dates';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
+	const finishedWithGaps = $derived(data.queues.filter(({ waiting, gaps }) => waiting === 0 && gaps > 0));
+	const selectedId = $derived(Number(page.url.searchParams.get('student')));
+	const assigned = $derived.by(() => {
+		const set = Number(page.url.searchParams.get('assigned'));
+		const found = data.sets.find(({ id }) => id === set);
+		return found
+			? {
+					done: `${skillOf.get(found.skillId)?.shortName}: assigned to ${found.students} ${found.students === 1 ? 'student' : 'students'}.`,
+					undo: { action: '?/withdraw', fields: { set: String(set) } }
+				}
+			: null;
+	});
+</script>
+
+<svelte:head><title>Practice · Orderly Compass</title></svelte:head>
+
+<div class="head">
+	<h1>Practice in {data.scope.label}</h1>
+	{#if data.can.practice}<a class="button primary" href={keepingScope('/practice/new', { for: 'scope' })}
+			>New practice set</a
+		>{/if}
+</div>
+
+<div class="two">
+	<section>
+		<h2>Sets</h2>
+		{#if data.sets.length === 0}
+			<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
+		{:else}
+			<table>
+				<thead
+					><tr
+						><th>Skill</th><th>For</th><th>Due</th><th class="number">Finished</th><th
+							><span class="visually-hidden">Actions</span></th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each data.sets as set (set.id)}
+						<tr class:new={page.url.searchParams.get('assigned') === String(set.id)}>
+							<th scope="row"
+								>{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th
+							>
+							<td
+								>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
+								<span class="soft">by {set.createdBy}</span></td
+							>
+							<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
+							<td class="number">{set.finished} of {set.students}</td>
+							<td>
+								{#if data.can.practice && set.dueOn >= data.school.today}
+									<form method="POST" action="?/withdraw" use:enhance>
+										<input type="hidden" name="set" value={set.id} />
+										<button
+											class="plain"
+											aria-label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
+											>Take back</button
+										>
+									</form>
+								{/if}
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+			{#if data.setCount > data.sets.length}<p class="soft">
+					and {data.setCount - data.sets.length} earlier sets.
+				</p>{/if}
+		{/if}
+	</section>
+
+	<section>
+		<h2>Queues</h2>
+		{#if finishedWithGaps.length}
+			<p class="notice">
+				{finishedWithGaps.length}
+				{finishedWithGaps.length === 1 ? 'student has' : 'students have'} a clear queue although gaps are open.
+			</p>
+		{/if}
+		<table>
+			<thead><tr><th>Student</th><th>Waiting</th><th class="number">Open gaps</th></tr></thead>
+			<tbody>
+				{#each [...data.queues].sort((a, b) => b.gaps - a.gaps) as row (row.id)}
+					<tr data-student={row.id} class:current={row.id === selectedId}>
+						<th scope="row"
+							><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
+							<span class="soft">{row.className}</span></th
+						>
+						<td
+							>{row.waiting
+								? `${row.waiting} ${row.waiting === 1 ? 'set' : 'sets'}${row.late ? `, ${row.late} late` : ''}`
+								: 'clear queue'}</td
+						>
+						<td class="number">{row.gaps || 'none seen'}</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+</div>
+<Notice outcome={form ?? assigned} />
+
+<style>
+	.head {
+		display: flex;
+		justify-content: space-between;
+		margin-bottom: 12px;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 3fr 2fr;
+		gap: 32px;
+		align-items: start;
+	}
+	table {
+		width: 100%;
+		background: var(--sheet);
+	}
+	tbody th {
+		font-weight: 500;
+	}
+	tbody th a {
+		color: var(--ink);
+	}
+	td:nth-child(n + 3) {
+		white-space: nowrap;
+	}
+	.number {
+		text-align: right;
+	}
+	.new,
+	.current {
+		background: var(--verdigris-wash);
+	}
+	h2 {
+		margin-bottom: 6px;
+	}
+	.notice {
+		border-left: 3px solid var(--gap-ink);
+		padding: 2px 10px;
+		margin-bottom: 8px;
+	}
+	td button {
+		min-height: 24px;
+		padding: 0 4px;
+	}
+	@media (max-width: 1100px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

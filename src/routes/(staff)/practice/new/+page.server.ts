@@ -1,0 +1,115 @@
+import { error, redirect } from '@sveltejs/kit';
+import { addDays } from '$lib/core/calendar';
+import { itemsForSkill, itemFrom, describeAnswer } from '$lib/core/items';
+import { mathHtml, showItemWithKey } from '$lib/server/presentItem';
+import { refuse, scopeOf, staffWho } from '$lib/server/staffPage';
+import { currentGroups } from '$lib/server/store/groups';
+import { visibleAmong } from '$lib/server/store/people';
+import { assignSet } from '$lib/server/store/practice';
+import { skillGraph, skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { needsOf } from '$lib/core/grouping';
+import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
+import type { School } from '$lib/server/store/calendar';
+import type { Staff } from '$lib/server/viewer';
+
+const SAMPLES = 6;
+
+/** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
+async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {
+	const [kind, value] = (url.searchParams.get('for') ?? 'scope').split(':');
+	const { database } = locals;
+	if (kind === 'group') {
+		const group = (await currentGroups(database, school.id, school.today)).find((one) => one.id === Number(value));
+		const students = group ? await visibleAmong(database, staff, group.studentIds, school.today) : [];
+		if (!group || students.length === 0) error(404, 'No such group for you.');
+		return { label: group.name, group, students };
+	}
+	if (kind === 'student') {
+		const students = await visibleAmong(database, staff, [Number(value) || 0], school.today);
+		if (students.length === 0) error(404, 'No such student for you.');
+		return { label: `${students[0].givenName} ${students[0].familyName}`, group: null, students };
+	}
+	const scope = await scopeOf(locals, url, staff, school);
+	return { label: scope.label, group: null, students: scope.students };
+}
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffWho(locals, 'assign practice');
+	const { database } = locals;
+	const [{ label, group, students }, skills] = await Promise.all([
+		receivers(locals, url, staff, school),
+		skillList(database)
+	]);
+	const graph = await skillGraph(database, skills);
+	const standings = await readStandings(
+		database,
+		students.map((student) => student.id),
+		school.today
+	);
+	// Skills most needed by these students come first; a group's own focus before all.
+	const total = new Map<number, number>();
+	for (const student of students) {
+		for (const [skillId, value] of needsOf(standings.get(student.id)!, graph, 2))
+			total.set(skillId, (total.get(skillId) ?? 0) + value);
+	}
+	const offered = [...total].sort((a, b) => b[1] - a[1]).map(([skillId]) => skillId);
+	const wanted = Number(url.searchParams.get('skill'));
+	const skill =
+		skills.find((one) => one.id === wanted) ??
+		skills.find((one) => one.id === (group?.focusSkillId ?? offered[0])) ??
+		skills[0];
+	const samples = itemsForSkill(skill.code, SAMPLES, 7_000_000).map(({ familyId, seed }) => {
+		const item = itemFrom(familyId, seed);
+		const shown = showItemWithKey(item);
+		return {
+			...shown,
+			keyHtml: mathHtml(describeAnswer(item, item.key)),
+			misconceptions: shown.misconceptions.map((one) => ({
+				answerHtml: mathHtml(describeAnswer(item, one.answer)),
+				shows: one.shows
+			}))
+		};
+	});
+	return {
+		label,
+		students,
+		skill,
+		skills,
+		offered: [...new Set([...(group ? [group.focusSkillId] : []), ...offered])].slice(0, 6),
+		focusId: group?.focusSkillId ?? null,
+		samples,
+		dates: { opensOn: school.today, dueOn: addDays(school.today, 4) },
+		standings: students.map((student) => standings.get(student.id)!.get(skill.id) ?? null)
+	};
+}
+
+const assignForm = formCheck<{ skill: number; length: number; opensOn: string; dueOn: string }>({
+	type: 'object',
+	properties: { skill: id, length: { type: 'integer', enum: [5, 10] }, opensOn: schoolDate, dueOn: schoolDate },
+	required: ['skill', 'length', 'opensOn', 'dueOn']
+});
+
+export const actions = {
+	default: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'assign practice');
+		const form = await readForm(event, assignForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { skill, length, opensOn, dueOn } = form.value;
+		if (opensOn < school.today) return refuse('The set opens today at the earliest');
+		if (dueOn < opensOn) return refuse('The set is due before it opens');
+		if (dueOn > addDays(school.today, 120)) return refuse('The due date lies more than four months ahead');
+		const { database, at } = event.locals;
+		if (!(await skillList(database)).some((one) => one.id === skill)) return refuse('There is no such skill');
+		const { group, students } = await receivers(event.locals, event.url, staff, school);
+		const studentIds = students.map((student) => student.id);
+		const setId = await assignSet(
+			database,
+			staff,
+			{ skillId: skill, groupId: group?.id ?? null, itemCount: length, opensOn, dueOn, studentIds },
+			at
+		);
+		const scope = event.url.searchParams.get('scope');
+		redirect(303, `/practice?assigned=${setId}${scope ? `&scope=${encodeURIComponent(scope)}` : ''}`);
+	}
+};

@@ -1,0 +1,189 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import Needle from '$lib/ui/glyphs/Needle.svelte';
+	import { describeStanding } from '$lib/ui/glyphs/standings';
+	import AnswerField from '$lib/ui/items/AnswerField.svelte';
+	import Figure from '$lib/ui/items/Figure.svelte';
+	import { keepingScope, setState } from '$lib/ui/shell/address';
+	import { sayDate } from '$lib/ui/shell/dates';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+	let sample = $state(0);
+	// svelte-ignore state_referenced_locally
+	let dueOn = $state(data.dates.dueOn);
+	// svelte-ignore state_referenced_locally
+	let opensOn = $state(data.dates.opensOn);
+	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
+	const shown = $derived(data.samples[sample % data.samples.length]);
+	const count = $derived(`${data.students.length} ${data.students.length === 1 ? 'student' : 'students'}`);
+	const choose = (skillId: number | string) => {
+		sample = 0;
+		setState({ skill: skillId });
+	};
+</script>
+
+<svelte:head><title>New practice set · Orderly Compass</title></svelte:head>
+
+<p><a href={keepingScope('/practice')}>Back to practice</a></p>
+<h1>Practice for {data.label}</h1>
+
+<div class="two">
+	<section>
+		<h2>Skill</h2>
+		<p class="offers">
+			{#each data.offered as skillId (skillId)}
+				<button aria-pressed={skillId === data.skill.id} onclick={() => choose(skillId)}
+					>{skillOf.get(skillId)?.shortName}{skillId === data.focusId ? ' (focus)' : ''}</button
+				>
+			{/each}
+			<select aria-label="Another skill" onchange={(event) => choose(event.currentTarget.value)}>
+				{#each data.skills as skill (skill.id)}<option value={skill.id} selected={skill.id === data.skill.id}
+						>{skill.code} {skill.shortName}</option
+					>{/each}
+			</select>
+		</p>
+		<p>{data.skill.statement}. <span class="soft">{data.skill.code}, {data.skill.grade}·{data.skill.term}</span></p>
+
+		<h2 class="gap">Sample questions</h2>
+		<div class="sample" aria-live="polite">
+			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+			<p class="stem">{@html shown.stemHtml}</p>
+			{#if shown.figure}<Figure figure={shown.figure} />{/if}
+			{#key shown}<div inert>
+					<AnswerField response={shown.response} optionsHtml={shown.optionsHtml} answer={null} />
+				</div>{/key}
+			<p>
+				<strong>Key:</strong>
+				{#if shown.response.kind === 'fraction'}{shown.key}{:else}{@html shown.keyHtml}{/if}
+			</p>
+			<details>
+				<summary>Solution, hint, and what wrong answers tell</summary>
+				{#each shown.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+				<p class="soft">Hint: {@html shown.hintHtml}</p>
+				{#each shown.misconceptions as one, i (i)}<p>
+						{@html one.answerHtml}: <span class="soft">{one.shows}</span>
+					</p>{/each}
+			</details>
+			<!-- eslint-enable svelte/no-at-html-tags -->
+		</div>
+		<p class="pager">
+			<button onclick={() => (sample = (sample + data.samples.length - 1) % data.samples.length)}>Previous</button>
+			<span>{(sample % data.samples.length) + 1} of {data.samples.length}</span>
+			<button onclick={() => (sample = (sample + 1) % data.samples.length)}>Next</button>
+		</p>
+	</section>
+
+	<section>
+		<h2>Who</h2>
+		<ul>
+			{#each data.students.slice(0, 12) as student, i (student.id)}
+				{@const now = data.standings[i]}
+				<li>
+					<Needle state={now?.inferred ?? now?.standing ?? 'unseen'} inferred={Boolean(now?.inferred)} size={16} />
+					{student.givenName}
+					{student.familyName} <span class="soft">{describeStanding(now ?? undefined)}</span>
+				</li>
+			{/each}
+			{#if data.students.length > 12}<li class="soft">and {data.students.length - 12} more</li>{/if}
+		</ul>
+
+		<h2 class="gap">How long and when</h2>
+		<form method="POST" action={`?${page.url.searchParams.toString()}`} use:enhance>
+			<input type="hidden" name="skill" value={data.skill.id} />
+			<fieldset>
+				<legend>Length</legend>
+				<label><input type="radio" name="length" value="5" checked /> 5 questions</label>
+				<label><input type="radio" name="length" value="10" /> 10 questions</label>
+			</fieldset>
+			<label for="opensOn">Students see it from</label>
+			<input id="opensOn" name="opensOn" type="date" bind:value={opensOn} min={data.dates.opensOn} required />
+			<label for="dueOn">Due</label>
+			<input id="dueOn" name="dueOn" type="date" bind:value={dueOn} min={opensOn} required />
+			<p class="soft">
+				After {dueOn ? sayDate(dueOn) : 'the due date'} the set stays open; what comes later is accepted and marked late.
+			</p>
+			<button class="primary"
+				>Assign to {count}, {opensOn <= data.dates.opensOn ? 'now' : `from ${sayDate(opensOn)}`}</button
+			>
+		</form>
+	</section>
+</div>
+<Notice outcome={form} />
+
+<style>
+	.two {
+		display: grid;
+		grid-template-columns: 3fr 2fr;
+		gap: 36px;
+		margin-top: 12px;
+		align-items: start;
+	}
+	.gap {
+		margin-top: 18px;
+	}
+	.offers {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px;
+		margin: 8px 0;
+	}
+	.offers select {
+		max-width: 180px;
+	}
+	[aria-pressed='true'] {
+		border-color: var(--verdigris);
+		box-shadow: inset 0 0 0 1px var(--verdigris);
+		background: var(--verdigris-wash);
+	}
+	.sample {
+		display: grid;
+		gap: 12px;
+		padding: 14px 0;
+		border-top: 1px solid var(--rule);
+		min-height: 300px;
+		align-content: start;
+	}
+	.stem {
+		font: 500 1.15rem/1.4 var(--head);
+	}
+	.pager {
+		display: flex;
+		gap: 12px;
+		align-items: center;
+	}
+	ul {
+		list-style: none;
+		padding: 0;
+		margin: 6px 0;
+	}
+	li {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+	}
+	form {
+		display: grid;
+		gap: 6px;
+		justify-items: start;
+	}
+	fieldset {
+		border: 0;
+		padding: 0;
+		margin: 0;
+		display: flex;
+		gap: 16px;
+	}
+	legend {
+		float: left;
+		font-weight: 500;
+		margin-right: 16px;
+	}
+	fieldset label {
+		font-weight: 400;
+	}
+	form button {
+		margin-top: 8px;
+	}
+</style>

@@ -1,0 +1,152 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { page } from '$app/state';
+	import { countBy } from '$lib/ui/table/countBy';
+	import { keepingScope } from '$lib/ui/shell/address';
+
+	let { data, form } = $props();
+	let csv = $state('');
+	let source = $state('');
+	let fileProblem = $state('');
+	const effects = { new: 'new', changes: 'changes a score', same: 'already there', bad: 'left out' };
+	const action = $derived(`?window=${data.window.id}&scope=${page.url.searchParams.get('scope') ?? 'school'}`);
+	const shown = $derived(form && 'step' in form ? form : null);
+	const counts = $derived(countBy(shown && 'rows' in shown && shown.rows ? shown.rows : [], (row) => row.effect));
+	const taking = $derived(
+		counts.filter(([effect]) => effect === 'new' || effect === 'changes').reduce((sum, [, count]) => sum + count, 0)
+	);
+
+	async function read(event: Event & { currentTarget: HTMLInputElement }) {
+		const file = event.currentTarget.files?.[0];
+		fileProblem = '';
+		if (!file) return;
+		if (file.size > 2_000_000)
+			fileProblem = `${file.name} has ${Math.round(file.size / 1e6)} MB; at most 2 MB can be brought in at once.`;
+		else csv = await file.text();
+	}
+</script>
+
+<svelte:head><title>Bring in scores · Orderly Compass</title></svelte:head>
+
+<p><a href={keepingScope('/screen', { window: data.window.id })}>Back to {data.window.name}</a></p>
+<h1>Bring in scores from elsewhere</h1>
+
+{#if form && 'problem' in form && form.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
+
+{#if shown?.step === 'taken'}
+	<h2>Done</h2>
+	<p>
+		{shown.taken}
+		{shown.taken === 1 ? 'row was' : 'rows were'} taken, {shown.same}
+		{shown.same === 1 ? 'was' : 'were'} already there, {shown.bad}
+		{shown.bad === 1 ? 'was' : 'were'} left out.
+	</p>
+	{@render list()}
+	<p><a class="button primary" href={keepingScope('/screen', { window: data.window.id })}>See the results</a></p>
+{:else if shown?.step === 'check'}
+	<h2>What each row would do</h2>
+	<p>
+		{#each counts as [effect, count], i (effect)}{i ? ', ' : ''}{count} {effects[effect]}{/each}. Rows that are left out
+		do not keep the others from being taken.
+	</p>
+	{@render list()}
+	<form method="POST" {action} use:enhance>
+		{@render carried('take')}
+		<button class="primary" disabled={taking === 0}
+			>Take {taking} {taking === 1 ? 'row' : 'rows'} into {data.window.name}</button
+		>
+	</form>
+{:else if shown?.step === 'columns'}
+	<h2>What does each column hold?</h2>
+	<form method="POST" {action} use:enhance>
+		<input type="hidden" name="source" value={shown.source} />
+		<input type="hidden" name="csv" value={shown.csv} />
+		<table>
+			<thead><tr><th>Column</th><th>First rows</th><th>Holds</th></tr></thead>
+			<tbody>
+				{#each shown.header as heading, i (i)}
+					<tr>
+						<th scope="row">{heading}</th>
+						<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
+						<td>
+							<select name="roles" aria-label="What {heading} holds">
+								{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
+									<option {value} selected={shown.roles[i] === value}>{label}</option>
+								{/each}
+							</select>
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		<p class="soft">Scores are read in points (200 to 800). They come without an error, so 12 points is assumed.</p>
+		<button class="primary" name="step" value="check">Check the rows</button>
+	</form>
+{:else}
+	<form method="POST" {action} use:enhance>
+		<label for="source">Where the scores come from</label>
+		<input id="source" name="source" bind:value={source} required maxlength="80" placeholder="District test, October" />
+		<label for="file">A CSV file</label>
+		<input id="file" type="file" accept=".csv,text/csv" onchange={read} />
+		{#if fileProblem}<p class="problem" role="alert">{fileProblem}</p>{/if}
+		<label for="csv">or paste the rows here, with a line of column names above</label>
+		<textarea id="csv" name="csv" rows="8" bind:value={csv} required></textarea>
+		<button class="primary" name="step" value="columns">Match the columns</button>
+	</form>
+{/if}
+
+{#snippet carried(step: string)}
+	{#if shown}
+		<input type="hidden" name="source" value={shown.source} />
+		<input type="hidden" name="csv" value={shown.csv} />
+		{#each shown.roles as role, i (i)}<input type="hidden" name="roles" value={role} />{/each}
+		<input type="hidden" name="step" value={step} />
+	{/if}
+{/snippet}
+
+{#snippet list()}
+	{#if shown && 'rows' in shown && shown.rows}
+		<table>
+			<thead
+				><tr><th>Line</th><th>Student number</th><th>Date</th><th>Scores</th><th>Effect</th><th>Reason</th></tr></thead
+			>
+			<tbody>
+				{#each [...shown.rows]
+					.sort((a, b) => Number(b.effect === 'bad') - Number(a.effect === 'bad'))
+					.slice(0, 400) as row (row.line)}
+					<tr class:bad={row.effect === 'bad'}>
+						<td>{row.line}</td><td>{row.number}</td><td>{row.effect === 'bad' ? '' : row.takenOn}</td>
+						<td>{row.scores.map(({ points }) => points).join(' ')}</td><td>{effects[row.effect]}</td><td
+							>{row.reason}</td
+						>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+		{#if shown.rows.length > 400}<p class="soft">and {shown.rows.length - 400} more rows that are fine.</p>{/if}
+	{/if}
+{/snippet}
+
+<style>
+	form {
+		display: grid;
+		gap: 8px;
+		max-width: 640px;
+		justify-items: start;
+		margin: 12px 0;
+	}
+	textarea,
+	#source {
+		width: 100%;
+	}
+	h2 {
+		margin: 12px 0 6px;
+	}
+	table {
+		background: var(--sheet);
+		margin: 8px 0;
+	}
+	.bad {
+		color: var(--alarm);
+	}
+</style>

@@ -1,0 +1,119 @@
+import { addDays, weeksBetween } from '$lib/core/calendar';
+import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
+import { cycleDates } from '$lib/server/overview';
+import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { currentCycle } from '$lib/server/store/calendar';
+import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
+import { visibleAmong } from '$lib/server/store/people';
+import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
+import { skillList } from '$lib/server/store/skills';
+import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
+
+/** What the probes of a plan say, as far as there are enough of them. */
+function reading(plan: ProbeSeries) {
+	const goal = { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect };
+	const { probes } = plan;
+	const weeks = probes.length ? probes[probes.length - 1].x - probes[0].x : 0;
+	const enough = probes.length >= MINIMUM_PROBES && weeks >= MINIMUM_WEEKS;
+	return {
+		...plan,
+		goal,
+		baseline: baseline(probes),
+		aimline: aimline(probes, goal),
+		trend: enough ? theilSen(probes, 0.8) : null,
+		forecast: enough ? forecast(probes, goal) : null,
+		missing: enough
+			? null
+			: {
+					probes: Math.max(0, MINIMUM_PROBES - probes.length),
+					weeks: Math.max(0, Math.ceil(10 * (MINIMUM_WEEKS - weeks)) / 10)
+				}
+	};
+}
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const { database } = locals;
+	const ids = scope.students.map((student) => student.id);
+	const [series, skills, groups, attendance, cycle] = await Promise.all([
+		probeSeries(database, ids, school.today),
+		skillList(database),
+		currentGroups(database, school.id, school.today),
+		attendanceCounts(database, ids),
+		currentCycle(database, school.id, school.today)
+	]);
+	const inScope = new Set(ids);
+	return {
+		plans: series.map((plan) => ({
+			...reading(plan),
+			attendance: attendance.get(`${plan.studentId} ${plan.groupId}`) ?? null
+		})),
+		skills,
+		groups: groups
+			.map((group) => ({ ...group, studentIds: group.studentIds.filter((one) => inScope.has(one)) }))
+			.filter((group) => group.studentIds.length > 0),
+		goalOn: cycleDates(cycle, school.today).endsOn
+	};
+}
+
+const startForm = formCheck<{ students: number[]; skill: number; group?: number; goalOn: string; goalCorrect: number }>(
+	{
+		type: 'object',
+		properties: {
+			students: idList(100),
+			skill: id,
+			group: id,
+			goalOn: schoolDate,
+			goalCorrect: { type: 'integer', minimum: 1, maximum: 8 }
+		},
+		required: ['students', 'skill', 'goalOn', 'goalCorrect']
+	}
+);
+const undoForm = formCheck<{ plans: string }>({
+	type: 'object',
+	properties: { plans: { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,99}$' } },
+	required: ['plans']
+});
+
+export const actions = {
+	start: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'plan probes');
+		const form = await readForm(event, startForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { students, skill, group, goalOn, goalCorrect } = form.value;
+		const { database, at } = event.locals;
+		if (goalOn < addDays(school.today, 14) || goalOn > addDays(school.today, 365))
+			return refuse('The goal date lies two weeks to a year ahead');
+		if ((await visibleAmong(database, staff, students, school.today)).length !== students.length)
+			return refuse('Some of these students are not yours to see');
+		if (!(await skillList(database)).some((one) => one.id === skill)) return refuse('There is no such skill');
+		if (group && !(await currentGroups(database, school.id, school.today)).some((one) => one.id === group))
+			return refuse('There is no such group');
+		const plans = await startProbes(
+			database,
+			staff,
+			{ studentIds: students, skillId: skill, groupId: group ?? null, startsOn: school.today, goalOn, goalCorrect },
+			at
+		);
+		if (plans.length === 0) return refuse('All of them have weekly probes on this skill already');
+		return {
+			done: `Weekly probes for ${plans.length} ${plans.length === 1 ? 'student' : 'students'}, from this week to ${goalOn}.`,
+			undo: { action: '?/undo', fields: { plans: plans.join(',') } }
+		};
+	},
+	undo: async (event) => {
+		const { staff } = await staffWho(event.locals, 'plan probes');
+		const form = await readForm(event, undoForm);
+		if ('problem' in form) return refuse(form.problem);
+		const undone = await undoStartProbes(
+			event.locals.database,
+			staff,
+			form.value.plans.split(',').map(Number),
+			event.locals.at
+		);
+		return undone
+			? { done: `Taken back for ${undone} ${undone === 1 ? 'student' : 'students'}.` }
+			: refuse('A probe has been taken by now, so the plan stays');
+	}
+};

@@ -1,0 +1,5 @@
+import { studentContext } from '$lib/server/studentPage';
+
+export function load({ locals }) {
+	return { givenName: studentContext(locals).givenName };
+}

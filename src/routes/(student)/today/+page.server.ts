@@ -1,0 +1,70 @@
+import { error, redirect } from '@sveltejs/kit';
+import { refuse } from '$lib/server/staffPage';
+import { beginDiagnostic, beginPractice, beginProbe } from '$lib/server/store/sittings';
+import { studentContext, workFor } from '$lib/server/studentPage';
+import { formCheck, id, readForm } from '$lib/server/validate';
+
+export async function load({ locals }) {
+	const { diagnostics, probes, sets } = await workFor(locals, studentContext(locals));
+	return {
+		work: [
+			...diagnostics.map(({ window, answered }) => ({
+				kind: 'diagnostic',
+				id: window.id,
+				title: window.name,
+				note: 'Show what you know',
+				answered,
+				itemCount: 24,
+				dueOn: window.closesOn,
+				late: false
+			})),
+			...probes.map((plan) => ({
+				kind: 'probe',
+				id: plan.id,
+				title: `Check: ${plan.skill}`,
+				note: '8 short questions',
+				answered: 0,
+				itemCount: 8,
+				dueOn: null,
+				late: false
+			})),
+			...sets.map((set) => ({
+				kind: 'practice',
+				id: set.id,
+				title: set.skill,
+				note: `${set.itemCount} questions`,
+				answered: set.answered ?? 0,
+				itemCount: set.itemCount,
+				dueOn: set.dueOn,
+				late: set.late
+			}))
+		]
+	};
+}
+
+const startForm = formCheck<{ kind: string; id: number }>({
+	type: 'object',
+	properties: { kind: { enum: ['diagnostic', 'probe', 'practice'] }, id },
+	required: ['kind', 'id']
+});
+
+export const actions = {
+	start: async (event) => {
+		const student = studentContext(event.locals);
+		const form = await readForm(event, startForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { database, at } = event.locals;
+		const { diagnostics, probes, sets, skills } = await workFor(event.locals, student);
+		const diagnostic =
+			form.value.kind === 'diagnostic' && diagnostics.find(({ window }) => window.id === form.value.id);
+		const probe = form.value.kind === 'probe' && probes.find((plan) => plan.id === form.value.id);
+		const set = form.value.kind === 'practice' && sets.find((one) => one.id === form.value.id);
+		let sitting: number;
+		if (diagnostic)
+			sitting = await beginDiagnostic(database, student, diagnostic.window, diagnostic.attempt, skills, at);
+		else if (probe) sitting = await beginProbe(database, probe, probe.weekNow, skills, at);
+		else if (set) sitting = await beginPractice(database, student.id, set, skills, at);
+		else error(404, 'This is not on your page any more.');
+		redirect(303, `/work/${sitting}`);
+	}
+};

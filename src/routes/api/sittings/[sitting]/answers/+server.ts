@@ -1,0 +1,60 @@
+import { error, json } from '@sveltejs/kit';
+import { AnswerDesk } from '$lib/server/answerDesk';
+import type { IncomingAnswer } from '$lib/server/store/answers';
+import { findSchool } from '$lib/server/store/calendar';
+import { jsonCheck, readJson } from '$lib/server/validate';
+
+const check = jsonCheck<{ answers: IncomingAnswer[] }>({
+	type: 'object',
+	additionalProperties: false,
+	properties: {
+		answers: {
+			type: 'array',
+			minItems: 1,
+			maxItems: 50,
+			items: {
+				type: 'object',
+				additionalProperties: false,
+				properties: {
+					id: { type: 'string', format: 'uuid', maxLength: 36 },
+					position: { type: 'integer', minimum: 0, maximum: 200 },
+					attempt: { type: 'integer', minimum: 1, maximum: 20 },
+					response: {
+						anyOf: [
+							{ type: 'number' },
+							{ type: 'string', maxLength: 200 },
+							{ type: 'array', maxItems: 20, items: { type: 'integer', minimum: 0, maximum: 50 } }
+						]
+					},
+					milliseconds: { type: 'integer', minimum: 0, maximum: 86_400_000 },
+					answeredAt: { type: 'string', format: 'date-time', maxLength: 40 }
+				},
+				required: ['id', 'position', 'attempt', 'response', 'milliseconds', 'answeredAt']
+			}
+		}
+	},
+	required: ['answers']
+});
+
+/** A school's time zone does not change while the server runs. */
+const timeZones = new Map<number, string>();
+let desk: AnswerDesk | null = null;
+
+export async function POST(event) {
+	const { viewer, database, at } = event.locals;
+	const sittingId = Number(event.params.sitting);
+	if (viewer?.kind !== 'student' || !Number.isInteger(sittingId))
+		error(404, 'There is nothing here for you at this address.');
+	const { answers } = await readJson(event, check);
+	let timeZone = timeZones.get(viewer.schoolId);
+	if (!timeZone)
+		timeZones.set(viewer.schoolId, (timeZone = (await findSchool(database, viewer.schoolId, at)).timeZone));
+	desk ??= new AnswerDesk(database);
+	const submitted = answers.map((answer) => ({ ...answer, studentId: viewer.id, sittingId, timeZone, receivedAt: at }));
+	const results = await desk.submit(submitted);
+	const kept = results.filter((result) => result === 'stored' || result === 'already stored').length;
+	const rest = kept ? `The other ${kept} ${kept === 1 ? 'answer was' : 'answers were'} stored.` : 'Nothing was stored.';
+	if (results.includes('unknown')) error(404, `There is no such question for you. ${rest}`);
+	if (results.includes('unreadable')) error(400, `An answer does not fit its question. ${rest}`);
+	return json({ results: answers.map(({ id }, i) => ({ id, status: results[i] })) });
+}

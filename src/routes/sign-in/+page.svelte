@@ -1,0 +1,87 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import Mark from '$lib/ui/glyphs/Mark.svelte';
+
+	let { data, form } = $props();
+</script>
+
+<svelte:head><title>Sign in · Orderly Compass</title></svelte:head>
+
+<main class:student={data.as === 'student'}>
+	<h1><Mark size={28} /> Orderly Compass</h1>
+
+	{#if data.as === 'staff'}
+		<form method="POST" action="?/staff" use:enhance>
+			<label for="userName">User name</label>
+			<input id="userName" name="userName" autocomplete="username" required maxlength="60" />
+			<label for="password">Password</label>
+			<input id="password" name="password" type="password" autocomplete="current-password" required maxlength="200" />
+			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
+			<button class="primary">Sign in</button>
+		</form>
+		<p><a href="/sign-in?as=student">I am a student</a></p>
+	{:else if !data.found}
+		<form method="GET">
+			<input type="hidden" name="as" value="student" />
+			<label for="class">Your class code</label>
+			<input
+				id="class"
+				name="class"
+				value={data.code}
+				autocomplete="off"
+				autocapitalize="characters"
+				required
+				maxlength="20"
+			/>
+			{#if data.codeProblem}<p class="problem" role="alert">{data.codeProblem}</p>{/if}
+			<button class="primary">Next</button>
+		</form>
+		<p><a href="/sign-in">I am a teacher</a></p>
+	{:else}
+		<form method="POST" action="?/student&class={data.code}&as=student" use:enhance>
+			<label for="student">Your name</label>
+			<select id="student" name="student" required>
+				<option value="">Choose your name</option>
+				{#each data.found.students as student (student.id)}
+					<option value={student.id}>{student.givenName} {student.familyName}</option>
+				{/each}
+			</select>
+			<label for="pin">Your PIN</label>
+			<input id="pin" name="pin" type="password" inputmode="numeric" autocomplete="off" required maxlength="6" />
+			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
+			<button class="primary">Start</button>
+		</form>
+		<p><a href="/sign-in?as=student">Not class {data.found.name}</a></p>
+	{/if}
+</main>
+
+<style>
+	main {
+		max-width: 22rem;
+		margin: 12vh auto 0;
+		padding: 0 16px;
+		display: grid;
+		gap: 20px;
+	}
+	.student {
+		font-size: 19px;
+	}
+	h1 {
+		display: flex;
+		gap: 10px;
+		align-items: center;
+		font-size: 1.6rem;
+	}
+	form {
+		display: grid;
+		gap: 8px;
+	}
+	input,
+	select,
+	button {
+		min-height: 44px;
+	}
+	button {
+		margin-top: 8px;
+	}
+</style>

@@ -1,0 +1,108 @@
+import { expect, test } from '@playwright/test';
+import { signInStaff, signInStudent, workThrough } from './people';
+
+/** Once around all six legs, from sign-in to verdict, with a student in between. */
+test('a specialist goes once around the cycle', async ({ page, browser }) => {
+	test.setTimeout(180_000);
+	await signInStaff(page, 'specialist');
+
+	// Screen: a class, low to high; choose the lowest five.
+	await page.getByRole('button', { name: /Whole school/ }).click();
+	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Turnstone');
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(/scope=class:11/);
+	const rows = page.locator('tbody tr[data-student]');
+	await expect(rows).toHaveCount(22);
+	const points = (await rows.locator('td.number:nth-child(6)').allInnerTexts())
+		.map((text) => parseInt(text))
+		.filter((value) => !Number.isNaN(value));
+	expect(points).toEqual([...points].sort((a, b) => a - b));
+	for (let i = 0; i < 5; i++) await rows.nth(i).getByRole('checkbox').check();
+	await expect(page.getByText('5 students selected')).toBeVisible();
+
+	// Gaps: the same five on the needle map, and the answers behind one cell.
+	await page.getByRole('link', { name: 'See their gaps' }).click();
+	await expect(page.getByRole('heading', { name: 'Gaps in 5 chosen students' })).toBeVisible();
+	await page
+		.getByRole('gridcell', { name: /^Multiply two digits: (Gap|Forming|Secure|Slipping)/ })
+		.first()
+		.click();
+	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText('Chance known today');
+
+	// Groups: suggest, look at the proof, adopt.
+	for (const box of await page.getByRole('checkbox', { name: /^Select / }).all()) await box.check();
+	await page.getByRole('link', { name: 'Suggest groups' }).click();
+	await page.getByLabel('Smallest tier 2 group').fill('2');
+	await page.getByRole('button', { name: 'Suggest groups' }).click();
+	await expect(page.getByText(/proven\s+within\s+\d+\.\d%\s+of\s+the\s+best/)).toBeVisible({ timeout: 20_000 });
+	await expect(page.getByRole('button', { name: 'Suggest again' })).toBeVisible({ timeout: 20_000 });
+	const adopt = page.getByRole('button', { name: /^Adopt \d+ groups with \d+ students/ });
+	const today = '2026-11-23';
+	await page.getByLabel('From').fill(today);
+	await page.getByLabel('first review').fill('2026-11-24');
+	await adopt.click();
+	await expect(page.getByRole('status')).toContainText('adopted');
+
+	// Practice: the new group's focus is offered; assign five questions.
+	const group = page.locator('section').filter({ hasText: 'Nov 23 to' }).first();
+	const member = (await group.locator('li a').first().innerText()).trim();
+	await group.getByRole('link', { name: 'Assign practice' }).click();
+	await expect(page.getByRole('button', { name: /\(focus\)/ })).toHaveAttribute('aria-pressed', 'true');
+	const skill = (await page.getByRole('button', { name: /\(focus\)/ }).innerText()).replace(' (focus)', '');
+	const firstStem = await page.locator('.sample .stem').innerText();
+	await page.getByRole('button', { name: 'Next' }).click();
+	await expect(page.locator('.sample .stem')).not.toHaveText(firstStem);
+	await page.getByRole('button', { name: /^Assign to \d+ students?, now/ }).click();
+	await expect(page.getByRole('status')).toContainText('assigned to');
+
+	// Track: start weekly probes for the new group.
+	await page.getByRole('link', { name: /^Track/ }).click();
+	await page
+		.getByRole('button', { name: /^Start for/ })
+		.first()
+		.click();
+	await expect(page.getByRole('status')).toContainText('Weekly probes for');
+
+	// The student, on a phone, works the set and the probe.
+	const phone = await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true });
+	const student = await phone.newPage();
+	await signInStudent(student, 'TURN101', member);
+	await student
+		.getByRole('button', { name: `Start ${skill}` })
+		.first()
+		.click();
+	await workThrough(student);
+	await expect(student.getByText(/of 5 right at the first try/)).toBeVisible();
+	await student.getByRole('link', { name: 'Back to my page' }).click();
+	await student.getByRole('button', { name: `Start Check: ${skill}` }).click();
+	await workThrough(student);
+	await student.getByRole('link', { name: 'Back to my page' }).click();
+	await expect(student.getByRole('button', { name: `Start Check: ${skill}` })).toHaveCount(0);
+	await phone.close();
+
+	// Track again: the probe is there, and there is not enough for a trend.
+	await page.goto(page.url().replace(/\/track.*/, '/track?scope=class:11'));
+	const row = page.locator('tbody tr').filter({ hasText: member }).filter({ hasText: skill }).first();
+	await row.getByRole('link').click();
+	await expect(page.getByText(/Not enough yet for a trend: 5 more probes/)).toBeVisible();
+
+	// Decide: a review that is due, with the rule's advice; record, see it in the history, take it back.
+	await page.getByRole('link', { name: /^Decide/ }).click();
+	await page.getByRole('button', { name: /Turnstone/ }).click();
+	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Whole');
+	await page.keyboard.press('Enter');
+	const review = page.locator('article').first();
+	const name = await review.getByRole('heading').innerText();
+	await expect(review).toContainText('The rule advises');
+	await review.getByRole('link', { name: 'Record a verdict' }).click();
+	await page.getByRole('radio', { name: /^exit/ }).check();
+	await page.getByLabel(/what was agreed/).fill('Met with the family.');
+	await page.getByRole('button', { name: `Record exit for ${name}` }).click();
+	await expect(page.getByRole('status')).toContainText(`${name}: exit, tier 1`);
+	const decided = page.getByRole('row').filter({ hasText: name }).filter({ hasText: 'Met with the family.' });
+	await expect(decided).toContainText('exit, tier 1');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+	await expect(decided).toHaveCount(0);
+	await expect(page.locator('article').filter({ hasText: name })).toBeVisible();
+});

@@ -1,0 +1,125 @@
+import { expect, test } from '@playwright/test';
+import fc from 'fast-check';
+import { openDatabase } from '../../src/lib/server/database/pool';
+import { address, signInStaff, signInStudent } from './people';
+
+/** Values no field takes: of the wrong type, out of range, oversized, or naming what does not exist. */
+const rubbish = fc.oneof(
+	fc.constantFrom(
+		'',
+		'0',
+		'-1',
+		'1.5',
+		'99999999',
+		'1e99',
+		'null',
+		"1' OR '1'='1",
+		'1;DROP TABLE answer',
+		'2026-02-30',
+		'../..',
+		'<script>',
+		'\u0000'
+	),
+	fc.string({ maxLength: 40 }).filter((text) => !/^\s*\d+\s*$/.test(text)),
+	fc.constant('x'.repeat(3_000))
+);
+
+const forms: [path: string, fields: string[]][] = [
+	['/screen?/trust', ['sitting', 'decision']],
+	['/screen?/window', ['term', 'opensOn', 'closesOn']],
+	['/screen/import', ['source', 'csv', 'roles', 'step']],
+	['/groups?/adopt', ['groups', 'startsOn', 'endsOn', 'reviewOn']],
+	['/groups?/undo', ['groups']],
+	['/practice?/withdraw', ['set']],
+	['/practice/new?for=group:1', ['skill', 'length', 'opensOn', 'dueOn']],
+	['/track?/start', ['students', 'skill', 'group', 'goalOn', 'goalCorrect']],
+	['/track?/undo', ['plans']],
+	['/decide?/verdict', ['review', 'verdict', 'effectiveOn', 'newTier', 'note']],
+	['/decide?/undo', ['review']]
+];
+
+const counted = [
+	'answer',
+	'sitting',
+	'score',
+	'small_group',
+	'group_membership',
+	'practice_set',
+	'probe_plan',
+	'review',
+	'tier_interval',
+	'screening_window',
+	'audit_entry'
+];
+
+/** Rows of every table that could change, so that nothing changed can be seen. */
+async function withNothingChanged(work: () => Promise<void>) {
+	const database = openDatabase(process.env.DEMO_DATABASE!, 2);
+	const count = async () => {
+		const counts: Record<string, number> = {};
+		for (const table of counted)
+			counts[table] = Number((await database.row<{ n: number }>(`SELECT COUNT(*) AS n FROM ${table}`))!.n);
+		return counts;
+	};
+	const before = await count();
+	await work();
+	expect(await count()).toEqual(before);
+	await database.close();
+}
+
+test('generated rubbish at every form is refused in words and changes nothing', async ({ page }) => {
+	test.setTimeout(120_000);
+	await signInStaff(page, 'coordinator');
+	await withNothingChanged(async () => {
+		for (const [path, fields] of forms) {
+			await fc.assert(
+				fc.asyncProperty(
+					fc.record(Object.fromEntries(fields.map((field) => [field, rubbish])), { requiredKeys: [] }),
+					async (form) => {
+						const reply = await page.request.post(address() + path, {
+							form: form as Record<string, string>,
+							headers: { origin: address(), accept: 'application/json' }
+						});
+						const answer = await reply.text();
+						expect([200, 400, 404], `${path} ${JSON.stringify(form)}: ${answer.slice(0, 300)}`).toContain(
+							reply.status()
+						);
+						expect(answer, `${path} ${JSON.stringify(form)}`).toMatch(/Nothing was changed|nothing here for you/);
+					}
+				),
+				{ numRuns: 15 }
+			);
+		}
+	});
+});
+
+test('generated rubbish at the answer endpoint is refused and stores nothing', async ({ page }) => {
+	await signInStudent(page, 'GODW52', 6);
+	const answer = fc.record(
+		{
+			id: rubbish,
+			position: fc.anything(),
+			attempt: fc.anything(),
+			response: fc.anything(),
+			milliseconds: fc.anything(),
+			answeredAt: rubbish
+		},
+		{ requiredKeys: [] }
+	);
+	await withNothingChanged(async () => {
+		await fc.assert(
+			fc.asyncProperty(
+				fc.oneof(fc.record({ answers: fc.array(answer, { minLength: 1, maxLength: 4 }) }), fc.jsonValue()),
+				async (body) => {
+					const reply = await page.request.post(`${address()}/api/sittings/3/answers`, {
+						data: JSON.stringify(body) ?? 'undefined',
+						headers: { 'Content-Type': 'application/json' }
+					});
+					expect(reply.status()).toBe(400);
+					expect((await reply.json()).message).toContain('Nothing was changed');
+				}
+			),
+			{ numRuns: 60 }
+		);
+	});
+});

@@ -1,0 +1,159 @@
+import { fileURLToPath } from 'node:url';
+import { randomUUID } from 'node:crypto';
+import { inject } from 'vitest';
+import edges from '../framework/mathematics.edges.json';
+import source from '../framework/mathematics.case.json';
+import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
+import { itemFrom } from '../src/lib/core/items';
+import { migrate } from '../src/lib/server/database/migrate';
+import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
+import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
+import { fill } from '../src/lib/server/store/bulk';
+import type { School } from '../src/lib/server/store/calendar';
+import { sittingItems } from '../src/lib/server/store/sittings';
+import { saveFramework, skillList, type Skill } from '../src/lib/server/store/skills';
+import { rebuildTraces } from '../src/lib/server/store/standings';
+import type { Role, Staff } from '../src/lib/server/viewer';
+
+export const TODAY = '2026-11-23';
+export const NOW = new Date('2026-11-23T15:00:00Z');
+export const migrations = fileURLToPath(new URL('../database', import.meta.url));
+
+export const staffAs = (
+	role: Role,
+	id = { coordinator: 1, specialist: 2, interventionist: 3, teacher: 10 }[role]
+): Staff => ({
+	kind: 'staff',
+	id,
+	schoolId: 1,
+	role,
+	displayName: role
+});
+
+/** A new, empty, migrated database on the tests' server. */
+export async function emptyDatabase(name: string): Promise<RootDatabase> {
+	const url = new URL(inject('databaseUrl'));
+	const first = openDatabase(url.href, 1);
+	await first.run(`CREATE OR REPLACE DATABASE orderly_compass_${name}`);
+	await first.close();
+	url.pathname = `/orderly_compass_${name}`;
+	return openDatabase(url.href);
+}
+
+export interface SmallSchool {
+	database: RootDatabase;
+	school: School;
+	skills: Skill[];
+	/** Stores one answer; what became of it. */
+	answer(studentId: number, sittingId: number, answer: Partial<IncomingAnswer>): Promise<Stored>;
+	/** Answers a whole sitting, right or wrong item by item. */
+	answerAll(
+		studentId: number,
+		sittingId: number,
+		right: (position: number) => boolean,
+		milliseconds?: number
+	): Promise<void>;
+}
+
+/**
+ * Two classes of grade 4 with four students each (1–4 with teacher 10, 5–8 with teacher 11), and a student 9 of another
+ * school; a screening window that is open, a cycle in week 5, and two meeting times, one of them for the first class.
+ */
+export async function smallSchool(name: string): Promise<SmallSchool> {
+	const database = await emptyDatabase(name);
+	await migrate(database, migrations);
+	await saveFramework(database, readCaseFramework(source, edges));
+	const staff = (id: number, role: Role, school_id = 1) => ({
+		id,
+		school_id,
+		role,
+		user_name: `user${id}`,
+		display_name: `Staff ${id}`,
+		password_hash: 'none'
+	});
+	const schools = [1, 2].map((id) => ({ id, name: `School ${id}`, time_zone: 'America/New_York' }));
+	await fill(database, 'school', schools);
+	await fill(database, 'account', [
+		staff(1, 'coordinator'),
+		staff(2, 'specialist'),
+		staff(3, 'interventionist'),
+		staff(10, 'teacher'),
+		staff(11, 'teacher'),
+		staff(20, 'specialist', 2)
+	]);
+	await fill(database, 'class', [
+		{ id: 1, school_id: 1, name: 'Avocet', grade: 4, code: 'AVO1', teacher_id: 10 },
+		{ id: 2, school_id: 1, name: 'Curlew', grade: 4, code: 'CUR2', teacher_id: 11 },
+		{ id: 3, school_id: 2, name: 'Dunlin', grade: 4, code: 'DUN3', teacher_id: null }
+	]);
+	const classOf = (id: number) => (id === 9 ? 3 : id <= 4 ? 1 : 2);
+	const ids = [1, 2, 3, 4, 5, 6, 7, 8, 9];
+	await fill(
+		database,
+		'student',
+		ids.map((id) => ({
+			id,
+			school_id: id === 9 ? 2 : 1,
+			number: `S${id}`,
+			given_name: `Given${id}`,
+			family_name: `Family${id}`,
+			grade: 4,
+			pin_hash: 'none'
+		}))
+	);
+	await fill(
+		database,
+		'class_membership',
+		ids.map((id) => ({ class_id: classOf(id), student_id: id, from_on: '2026-08-20' }))
+	);
+	await fill(database, 'cycle', [{ id: 1, school_id: 1, number: 2, starts_on: '2026-10-26', weeks: 8 }]);
+	await fill(database, 'screening_window', [
+		{ id: 1, school_id: 1, name: 'Autumn', term: 1, opens_on: '2026-09-21', closes_on: '2026-10-09' },
+		{ id: 2, school_id: 1, name: 'Winter', term: 2, opens_on: '2026-11-16', closes_on: '2026-12-04' }
+	]);
+	await fill(database, 'slot', [
+		{ id: 1, staff_id: 2, days: 0b10101, starts_at: '09:00', minutes: 30, room: 'Gull' },
+		{ id: 2, staff_id: 3, days: 0b01010, starts_at: '10:05', minutes: 30, room: 'Tern', tier: 3 }
+	]);
+	await fill(database, 'slot_class', [
+		{ slot_id: 1, class_id: 1 },
+		{ slot_id: 1, class_id: 2 },
+		{ slot_id: 2, class_id: 1 }
+	]);
+	const skills = await skillList(database);
+	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
+	await rebuildTraces(database, ids, skills, school.timeZone);
+
+	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[]) =>
+		storeAnswers(
+			database,
+			answers.map((one) => ({
+				id: randomUUID(),
+				position: 0,
+				attempt: 1,
+				response: '1',
+				milliseconds: 9_000,
+				answeredAt: NOW.toISOString(),
+				...one,
+				studentId,
+				sittingId,
+				timeZone: school.timeZone,
+				receivedAt: NOW
+			}))
+		);
+	return {
+		database,
+		school,
+		skills,
+		answer: async (studentId, sittingId, answer) => (await submit(studentId, sittingId, [answer]))[0],
+		async answerAll(studentId, sittingId, right, milliseconds = 9_000) {
+			for (const { position, familyId, seed } of await sittingItems(database, sittingId)) {
+				const item = itemFrom(familyId, seed);
+				const wrong =
+					item.expectedErrors[0]?.answer ??
+					(item.response.kind === 'choice' ? (Number(item.key) + 1) % item.response.options.length : '99999');
+				await submit(studentId, sittingId, [{ position, response: right(position) ? item.key : wrong, milliseconds }]);
+			}
+		}
+	};
+}

@@ -1,0 +1,22 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { TestProject } from 'vitest/node';
+import { startMariadb } from '../scripts/mariadb.mjs';
+
+/** A MariaDB of its own for the store tests, gone when they end. */
+export default async function (project: TestProject) {
+	const folder = mkdtempSync(join(tmpdir(), 'compass-test-'));
+	const server = await startMariadb(folder);
+	project.provide('databaseUrl', server.url);
+	return async () => {
+		await server.stop();
+		rmSync(folder, { recursive: true, force: true });
+	};
+}
+
+declare module 'vitest' {
+	interface ProvidedContext {
+		databaseUrl: string;
+	}
+}
