@@ -31,13 +31,13 @@ export interface DemoGroup {
 
 /** Students whose weeks are told, so that a review meeting has each kind to talk about. */
 interface Story {
-	/** Probe results week by week. */
+	/** Probe results week by week; the last is taken only if this week's probe day has come. */
 	probes: number[];
 	attends: number;
 	learnsFocus: boolean;
 }
 const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
-	readyToExit: { probes: [3, 3, 4, 6, 8, 8, 8], attends: 1, learnsFocus: true },
+	readyToExit: { probes: [3, 4, 5, 7, 8, 8, 8], attends: 1, learnsFocus: true },
 	needsMore: { probes: [1, 2, 1, 1, 2, 1, 1], attends: 1, learnsFocus: false },
 	missedSessions: { probes: [2, 1, 2, 2, 1, 2, 2], attends: 0.35, learnsFocus: false }
 };

@@ -55,7 +55,6 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	};
 
 	say('class practice and autumn screening');
-	lackTogether(students);
 	assignClassPractice(practice, students, levels, year.startsOn);
 	lackTogether(students);
 	for (const student of students) {
@@ -70,8 +69,9 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await liveCycle(database, groups, year, today, log, practice);
 
 	say('winter screening');
+	const inGroups = new Set(groups.flatMap((group) => group.students));
 	students.forEach((student, i) => {
-		moveOn(student, levels);
+		if (!inGroups.has(student)) moveOn(student, levels);
 		lackTogether([student]);
 		const absent = i % 41 === 7;
 		if (absent) return;
@@ -114,11 +114,13 @@ function assignClassPractice(
 ): void {
 	const WEEKS = 10;
 	for (let week = 0; week < WEEKS; week++) {
-		classNames.forEach((_, c) => {
+		classNames.forEach((className, c) => {
 			const classId = c + 1;
 			const grade = gradeOfClass(classId);
 			const taught = levels.filter(
-				(skill) => skill.grade === grade - 1 || (skill.grade === grade && (skill.term < 3 || grade === 2))
+				(skill) =>
+					(skill.grade === grade - 1 || (skill.grade === grade && (skill.term < 3 || grade === 2))) &&
+					!(className === CLASSWIDE.className && skill.code === CLASSWIDE.skillCode)
 			);
 			const opensOn = addDays(yearStart, 7 * (week + 1));
 			practice.assign({
@@ -142,7 +144,7 @@ function lackTogether(students: DemoStudent[]): void {
 	}
 }
 
-/** What a term of lessons brings: some students learn some of what they are ready for. */
+/** What a term of lessons brings to those in no group: some learn some of what they are ready for. */
 function moveOn({ hidden, draw, grade }: DemoStudent, levels: SkillLevel[]): void {
 	if (!draw.chance(0.35)) return;
 	for (const { code, prerequisites } of levels.filter((level) => level.grade <= grade)) {

@@ -26,15 +26,27 @@ describe('the calendar', () => {
 	});
 
 	it('lists windows newest first, each school its own', async () => {
-		await addWindow(small.database, 1, { name: 'Spring', term: 3, opensOn: '2027-03-01', closesOn: '2027-03-12' });
+		await addWindow(
+			small.database,
+			staffAs('coordinator'),
+			{ name: 'Spring', term: 3, opensOn: '2027-03-01', closesOn: '2027-03-12' },
+			NOW
+		);
 		expect((await screeningWindows(small.database, 1)).map(({ name }) => name)).toEqual(['Spring', 'Winter', 'Autumn']);
 		expect(await screeningWindows(small.database, 2)).toEqual([]);
 	});
 
 	it('refuses a window that closes before it opens even past all checks above', async () => {
 		await expect(
-			addWindow(small.database, 1, { name: 'x', term: 3, opensOn: '2027-03-02', closesOn: '2027-03-01' })
+			addWindow(
+				small.database,
+				staffAs('coordinator'),
+				{ name: 'x', term: 3, opensOn: '2027-03-02', closesOn: '2027-03-01' },
+				NOW
+			)
 		).rejects.toThrow();
+		const written = await small.database.rows(`SELECT id FROM audit_entry WHERE action = 'add window'`);
+		expect(written.length).toBe(1);
 	});
 
 	it('uses the school’s own cut scores where set', async () => {
@@ -54,7 +66,16 @@ describe('imported scores', () => {
 		...change
 	});
 	const bring = (...scores: ReturnType<typeof score>[]) =>
-		importScores(small.database, 2, 'elsewhere', scores, small.skills, small.school.timeZone);
+		importScores(
+			small.database,
+			staffAs('coordinator'),
+			2,
+			'elsewhere',
+			scores,
+			small.skills,
+			small.school.timeZone,
+			NOW
+		);
 
 	it('stay one a student, source and domain however often they are brought in', async () => {
 		for (const theta of [0.4, 0.4, 0.6]) await bring(score({ theta }));

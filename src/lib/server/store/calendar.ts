@@ -1,6 +1,8 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { defaultCutScore } from '../../core/screening';
-import type { Database } from '../database/pool';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
 
 export interface School {
 	id: number;
@@ -56,15 +58,25 @@ export async function screeningWindows(database: Database, schoolId: number): Pr
 }
 
 export async function addWindow(
-	database: Database,
-	schoolId: number,
-	window: Omit<ScreeningWindow, 'id'>
+	database: RootDatabase,
+	staff: Staff,
+	window: Omit<ScreeningWindow, 'id'>,
+	at: Date
 ): Promise<number> {
-	const { insertId } = await database.run(
-		'INSERT INTO screening_window (school_id, name, term, opens_on, closes_on) VALUES (?, ?, ?, ?, ?)',
-		[schoolId, window.name, window.term, window.opensOn, window.closesOn]
-	);
-	return insertId;
+	return database.transaction(async (transaction) => {
+		const { insertId } = await transaction.run(
+			'INSERT INTO screening_window (school_id, name, term, opens_on, closes_on) VALUES (?, ?, ?, ?, ?)',
+			[staff.schoolId, window.name, window.term, window.opensOn, window.closesOn]
+		);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'add window',
+			detail: { window: insertId }
+		});
+		return insertId;
+	});
 }
 
 /** Cut score in points for each grade in a term: the school's own where set, else the default. */

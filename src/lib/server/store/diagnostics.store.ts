@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
 import { screeningWindows } from './calendar';
-import { decideTrust } from './diagnostics';
+import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { beginDiagnostic, isOpen, sittingItems, windowSittings } from './sittings';
 import { readTraces } from './standings';
+import type { Staff } from '../viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -19,6 +20,16 @@ const boardOf = async (studentId: number) => (await windowSittings(small.databas
 const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, [studentId])).get(studentId);
 const answersOf = async (studentId: number) =>
 	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
+
+const decideAs = (staff: Staff, sittingId: number, decision: TrustDecision) =>
+	decideTrust(small.database, staff, sittingId, decision, small.skills, small.school, NOW);
+const auditOf = async (sittingId: number) =>
+	(
+		await small.database.rows<{ action: string }>(
+			`SELECT action FROM audit_entry WHERE action LIKE 'sitting %' AND JSON_VALUE(detail, '$.sitting') = ? ORDER BY id`,
+			[sittingId]
+		)
+	).map(({ action }) => action);
 
 describe('diagnostics', () => {
 	it('that are honest count with their last answer: five scores and 24 answers of evidence', async () => {
@@ -49,13 +60,14 @@ describe('diagnostics', () => {
 		expect(await scoresOf(4)).toBeUndefined();
 		expect(await answersOf(4)).toBe(0);
 
-		await decideTrust(small.database, 1, sittingId, 'kept', small.skills, small.school);
+		await decideAs(staffAs('specialist'), sittingId, 'kept');
 		expect((await scoresOf(4))!.length).toBe(5);
 		expect(await answersOf(4)).toBe(24);
 
-		await decideTrust(small.database, 1, sittingId, 'set aside', small.skills, small.school);
+		await decideAs(staffAs('specialist'), sittingId, 'set aside');
 		expect(await scoresOf(4)).toBeUndefined();
 		expect(await answersOf(4)).toBe(0);
+		expect(await auditOf(sittingId)).toEqual(['sitting kept', 'sitting set aside']);
 		const again = await sit(4, 2);
 		expect(again).not.toBe(sittingId);
 		const first = new Set(items.map(({ familyId, seed }) => `${familyId} ${seed}`));
@@ -67,10 +79,11 @@ describe('diagnostics', () => {
 
 	it('of another school, or not flagged, cannot be decided about', async () => {
 		const trusted = (await boardOf(1)).id;
-		expect(await decideTrust(small.database, 2, trusted, 'kept', small.skills, small.school)).toBeNull();
-		expect(await decideTrust(small.database, 1, trusted, 'set aside', small.skills, small.school)).toBeNull();
-		expect(await decideTrust(small.database, 1, 999_999, 'kept', small.skills, small.school)).toBeNull();
+		expect(await decideAs({ ...staffAs('specialist', 20), schoolId: 2 }, trusted, 'kept')).toBeNull();
+		expect(await decideAs(staffAs('specialist'), trusted, 'set aside')).toBeNull();
+		expect(await decideAs(staffAs('specialist'), 999_999, 'kept')).toBeNull();
 		expect((await scoresOf(1))!.length).toBe(5);
+		expect(await auditOf(trusted)).toEqual([]);
 	});
 
 	it('flag a fall beyond measurement error since the last window', async () => {

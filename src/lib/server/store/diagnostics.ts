@@ -8,6 +8,8 @@ import {
 	type ScoredResponse
 } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
 import type { Trust } from './sittings';
 import type { Skill } from './skills';
 import { rebuildTraces, responseFormat } from './standings';
@@ -171,18 +173,19 @@ export type TrustDecision = 'kept' | 'set aside' | 'flagged';
  */
 export async function decideTrust(
 	database: RootDatabase,
-	schoolId: number,
+	staff: Staff,
 	sittingId: number,
 	decision: TrustDecision,
 	skills: Skill[],
-	school: { timeZone: string }
+	school: { timeZone: string },
+	at: Date
 ): Promise<{ studentId: number } | null> {
 	return database.transaction(async (transaction) => {
 		const sitting = await transaction.row<{ studentId: number }>(
 			`SELECT sitting.student_id AS studentId FROM sitting JOIN student ON student.id = sitting.student_id
 			WHERE sitting.id = ? AND student.school_id = ? AND sitting.trust IN ('flagged', 'kept', 'set aside')
 			FOR UPDATE`,
-			[sittingId, schoolId]
+			[sittingId, staff.schoolId]
 		);
 		if (!sitting) return null;
 		await transaction.run('UPDATE sitting SET trust = ? WHERE id = ?', [decision, sittingId]);
@@ -191,6 +194,13 @@ export async function decideTrust(
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [sittingId]);
 			await rebuildTraces(transaction, [sitting.studentId], skills, school.timeZone);
 		}
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: `sitting ${decision}`,
+			detail: { sitting: sittingId }
+		});
 		return sitting;
 	});
 }

@@ -184,6 +184,11 @@ describe('probes', () => {
 		expect(await undoStartProbes(small.database, { ...specialist, schoolId: 2 }, ids, NOW)).toBe(0);
 		expect(await undoStartProbes(small.database, specialist, ids, NOW)).toBe(2);
 		expect(await probeSeries(small.database, [4, 5], TODAY)).toEqual([]);
+		// What came to nothing leaves no trace in the audit log either.
+		const written = await small.database.rows<{ action: string }>(
+			`SELECT action FROM audit_entry WHERE action LIKE '%probes' ORDER BY id`
+		);
+		expect(written.map(({ action }) => action)).toEqual(['start probes', 'undo start probes']);
 	});
 
 	it('are due once a week until the goal date, and give a point each', async () => {

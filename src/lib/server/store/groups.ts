@@ -1,4 +1,4 @@
-import { addDays, weekday, type SchoolDate } from '../../core/calendar';
+import { addDays, type SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
@@ -178,13 +178,6 @@ export async function undoAdoption(
 		});
 		return true;
 	});
-}
-
-/** How many sessions a slot's days give from a day through another. */
-export function sessionsBetween(days: number[], from: SchoolDate, until: SchoolDate): number {
-	let count = 0;
-	for (let day = from; day <= until; day = addDays(day, 1)) if (days.includes(weekday(day))) count++;
-	return count;
 }
 
 /** Sessions each student attended in a group. */

@@ -96,6 +96,7 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 			);
 			ids.push(insertId);
 		}
+		if (ids.length === 0) return ids;
 		await audit(transaction, {
 			schoolId: staff.schoolId,
 			accountId: staff.id,
@@ -122,6 +123,7 @@ export async function undoStartProbes(
 			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL FOR UPDATE`,
 			[planIds, staff.schoolId]
 		);
+		if (free.length === 0) return 0;
 		for (const { id } of free) await transaction.run('DELETE FROM probe_plan WHERE id = ?', [id]);
 		await audit(transaction, {
 			schoolId: staff.schoolId,

@@ -3,7 +3,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../
 import { addDays } from '../../core/calendar';
 import { fill } from './bulk';
 import { adoptGroups, currentGroups } from './groups';
-import { decide, decidedReviews, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
+import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
 
 let small: SmallSchool;
 let groupId: number;
@@ -55,9 +55,12 @@ describe('verdicts', () => {
 	it('change tier, membership and the next review, and are taken back whole', async () => {
 		const review = await reviewOf(1);
 		const tiersBefore = await tierHistory(small.database, 1);
+		expect(await openReview(small.database, 1, review.id)).toEqual(review);
+		expect(await openReview(small.database, 9, review.id)).toBeNull();
 		expect(await decide(small.database, { ...specialist, schoolId: 9 }, review.id, decision(), NOW)).toBe(false);
 		expect(await decide(small.database, specialist, review.id, decision(), NOW)).toBe(true);
 		expect(await decide(small.database, specialist, review.id, decision(), NOW)).toBe(false);
+		expect(await openReview(small.database, 1, review.id)).toBeNull();
 		expect((await tierHistory(small.database, 1))[0]).toMatchObject({ tier: 1, fromOn: TODAY, untilOn: null });
 		expect(await isMember(1)).toBe(false);
 		expect(await isMember(1, addDays(TODAY, -1))).toBe(true);

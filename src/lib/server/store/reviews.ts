@@ -40,6 +40,15 @@ export async function openReviews(database: Database, studentIds: number[]): Pro
 	return rows.map(toReview);
 }
 
+/** An open review of the school, or null. */
+export async function openReview(database: Database, schoolId: number, id: number): Promise<Review | null> {
+	const row = await database.row<ReviewRow>(
+		`${REVIEW} WHERE review.id = ? AND small_group.school_id = ? AND review.verdict IS NULL`,
+		[id, schoolId]
+	);
+	return row && toReview(row);
+}
+
 /** Reviews with a verdict that stands, newest first. */
 export async function decidedReviews(database: Database, studentIds: number[]): Promise<Review[]> {
 	if (studentIds.length === 0) return [];

@@ -1,5 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
 import { rebuildTraces } from './standings';
 import type { Skill } from './skills';
 
@@ -78,12 +80,15 @@ export async function existingImports(
 /** Stores scores brought in from outside; the same scores again change nothing. */
 export async function importScores(
 	database: RootDatabase,
+	staff: Staff,
 	windowId: number,
 	source: string,
 	scores: ImportedScore[],
 	skills: Skill[],
-	timeZone: string
+	timeZone: string,
+	at: Date
 ): Promise<void> {
+	if (scores.length === 0) return;
 	await database.transaction(async (transaction) => {
 		await transaction.insertMany(
 			`INSERT INTO score (student_id, window_id, source, domain_id, theta, standard_error, taken_on)
@@ -98,6 +103,14 @@ export async function importScores(
 				score.takenOn
 			])
 		);
-		await rebuildTraces(transaction, [...new Set(scores.map((score) => score.studentId))], skills, timeZone);
+		const studentIds = [...new Set(scores.map((score) => score.studentId))];
+		await rebuildTraces(transaction, studentIds, skills, timeZone);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'import scores',
+			detail: { window: windowId, source, scores: scores.length, students: studentIds.length }
+		});
 	});
 }

@@ -5,7 +5,7 @@ import type { School } from '$lib/server/store/calendar';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { probeSeries } from '$lib/server/store/probes';
-import { decide, decidedReviews, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
+import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
@@ -100,13 +100,7 @@ export const actions = {
 			return refuse('A verdict takes effect within a week back and two months ahead');
 		if (verdict !== 'exit' && !nextReviewOn) return refuse('Say when to look again; only an exit needs no next review');
 		if (nextReviewOn && nextReviewOn <= school.today) return refuse('The next review lies ahead');
-		const everyone = await scopeOf(event.locals, new URL('?scope=school', event.url), staff, school);
-		const found = (
-			await openReviews(
-				database,
-				everyone.students.map((student) => student.id)
-			)
-		).find((one) => one.id === review);
+		const found = await openReview(database, school.id, review);
 		if (!found) return refuse('This review has a verdict already, or is not yours');
 		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
 		const recommendation = (await adviceFor(event.locals, school, [found])).get(review)!;

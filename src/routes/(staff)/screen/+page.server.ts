@@ -3,7 +3,6 @@ import { addDays } from '$lib/core/calendar';
 import { benchmarkBand } from '$lib/core/screening';
 import { windowInView } from '$lib/server/overview';
 import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
-import { audit } from '$lib/server/store/audit';
 import { addWindow, cutScores } from '$lib/server/store/calendar';
 import { windowScores, type Score } from '$lib/server/store/scores';
 import { decideTrust, type TrustDecision } from '$lib/server/store/diagnostics';
@@ -92,15 +91,8 @@ export const actions = {
 		const { sitting, decision } = form.value;
 		const { database, at } = event.locals;
 		const skills = await skillList(database);
-		const decided = await decideTrust(database, staff.schoolId, sitting, decision, skills, school);
+		const decided = await decideTrust(database, staff, sitting, decision, skills, school, at);
 		if (!decided) return refuse('This sitting is not waiting for a decision any more');
-		await audit(database, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: `sitting ${decision}`,
-			detail: { sitting }
-		});
 		const undo =
 			decision === 'flagged'
 				? undefined
@@ -115,14 +107,7 @@ export const actions = {
 		if (closesOn < opensOn) return refuse('The window closes before it opens');
 		if (closesOn > addDays(school.today, 400)) return refuse('The window lies more than a year ahead');
 		const { database, at } = event.locals;
-		const windowId = await addWindow(database, staff.schoolId, form.value);
-		await audit(database, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'add window',
-			detail: { window: windowId }
-		});
+		await addWindow(database, staff, form.value, at);
 		return { done: `${form.value.name} is planned: ${opensOn} to ${closesOn}.` };
 	}
 };

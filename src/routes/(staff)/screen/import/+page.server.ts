@@ -4,7 +4,6 @@ import { ASSUMED_ERROR, planScoreImport, proposeRoles, type ColumnRole } from '$
 import { fromPoints, toPoints } from '$lib/core/measurement';
 import { windowInView } from '$lib/server/overview';
 import { refuse, staffWho } from '$lib/server/staffPage';
-import { audit } from '$lib/server/store/audit';
 import { studentsByNumber } from '$lib/server/store/people';
 import { existingImports, importScores } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/store/skills';
@@ -93,6 +92,7 @@ export const actions = {
 		const good = rows.filter((row) => row.effect === 'new' || row.effect === 'changes');
 		await importScores(
 			database,
+			staff,
 			window.id,
 			source,
 			good.flatMap((row) =>
@@ -105,15 +105,9 @@ export const actions = {
 				}))
 			),
 			await skillList(database),
-			school.timeZone
+			school.timeZone,
+			at
 		);
-		await audit(database, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'import scores',
-			detail: { window: window.id, source, rows: good.length }
-		});
 		const bad = rows.filter((row) => row.effect === 'bad');
 		return {
 			...shown,
