@@ -1,20 +1,16 @@
 import type { SchoolDate } from '../core/calendar';
-import { readyNext, supposed, type SkillGraph, type StandingNow } from '../core/mastery';
+import { readyNext, supposed, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
 import type { Database } from './database/pool';
 import type { Skill } from './store/skills';
 import { readStandings } from './store/standings';
 
-/** One letter a cell keeps the page small: g f s l u as seen, G F S as inferred. */
-const letters = { gap: 'g', forming: 'f', secure: 's', slipping: 'l', unseen: 'u' } as const;
-
-/** A row of the needle map: one character a skill, in teaching order. */
+/** A row of the needle map. */
 export interface MapRow {
+	/** Of the student. */
 	id: number;
+	/** A written cell a skill, in teaching order. */
 	cells: string;
-	/** `1` where the skill is ready next. */
-	ready: string;
-	/** Evidence count in base 36, at most 35. */
-	answers: string;
+	/** Gaps with evidence. */
 	gaps: number;
 }
 
@@ -33,20 +29,15 @@ export async function needleMap(
 			const now = own.get(skillId);
 			return now !== undefined && supposed(now) === 'secure';
 		};
-		const readySkills = new Set(readyNext(graph, secure));
+		const ready = new Set(readyNext(graph, secure));
 		let cells = '';
-		let ready = '';
-		let answers = '';
 		let gaps = 0;
 		for (const skill of skills) {
 			const now = own.get(skill.id);
-			const letter = !now ? 'u' : now.inferred ? letters[now.inferred].toUpperCase() : letters[now.standing];
-			cells += letter;
-			ready += readySkills.has(skill.id) ? '1' : '0';
-			answers += Math.min(35, now?.answers ?? 0).toString(36);
-			if (letter === 'g') gaps++;
+			cells += writeCell(now, ready.has(skill.id));
+			if (now?.standing === 'gap') gaps++;
 		}
-		return { id, cells, ready, answers, gaps };
+		return { id, cells, gaps };
 	});
 	return { rows, standings };
 }

@@ -1,9 +1,10 @@
 import { error } from '@sveltejs/kit';
+import { formLength } from '../core/screening';
 import { findSchool, screeningWindows, type School } from './store/calendar';
 import { queuedSets } from './store/practice';
 import { probeSeries } from './store/probes';
 import { isOpen, windowSittings } from './store/sittings';
-import { skillList } from './store/skills';
+import { domainList, skillList } from './store/skills';
 import type { SignedInStudent } from './viewer';
 
 export function studentContext(locals: App.Locals): SignedInStudent {
@@ -15,11 +16,12 @@ export function studentContext(locals: App.Locals): SignedInStudent {
 export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const { database } = locals;
 	const school: School = await findSchool(database, student.schoolId, locals.at);
-	const [windows, series, sets, skills] = await Promise.all([
+	const [windows, series, sets, skills, domains] = await Promise.all([
 		screeningWindows(database, school.id),
 		probeSeries(database, [student.id], school.today),
 		queuedSets(database, [student.id], school.today),
-		skillList(database)
+		skillList(database),
+		domainList(database)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
 	const diagnostics = [];
@@ -30,7 +32,8 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		diagnostics.push({
 			window,
 			attempt: again ? sitting.attempt + 1 : (sitting?.attempt ?? 1),
-			answered: again ? 0 : (sitting?.answered ?? 0)
+			answered: again ? 0 : (sitting?.answered ?? 0),
+			itemCount: formLength(domains.length)
 		});
 	}
 	return {

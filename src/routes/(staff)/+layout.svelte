@@ -6,11 +6,12 @@
 	import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
 	import LogOut from '@lucide/svelte/icons/log-out';
 	import Mark from '$lib/ui/glyphs/Mark.svelte';
+	import NeedleSheet from '$lib/ui/glyphs/NeedleSheet.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import CycleRibbon from '$lib/ui/shell/CycleRibbon.svelte';
 	import Dialog from '$lib/ui/shell/Dialog.svelte';
 	import Peek from '$lib/ui/shell/Peek.svelte';
-	import { peekExtra } from '$lib/ui/shell/peekExtra.svelte';
+	import { legState } from '$lib/ui/shell/legState.svelte';
 	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
 
 	let { data, children } = $props();
@@ -27,12 +28,16 @@
 					.slice(0, 8)
 	);
 
-	/** Moves to the next or previous student of the scope, as the rows on the page are ordered. */
+	/** Students as the rows on the page are ordered; all of the scope where the page has no rows. */
+	function rosterOrder(): number[] {
+		if (legState.order) return legState.order;
+		const rows = [...document.querySelectorAll<HTMLElement>('[data-student]')];
+		return rows.length ? rows.map((row) => Number(row.dataset.student)) : data.scope.students.map(({ id }) => id);
+	}
+
+	/** Moves to the next or previous student. */
 	async function walk(step: number) {
-		const rows = [...document.querySelectorAll<HTMLElement>('[data-student]')].map((row) =>
-			Number(row.dataset.student)
-		);
-		const order = rows.length ? rows : data.scope.students.map(({ id }) => id);
+		const order = rosterOrder();
 		if (order.length === 0) return;
 		const at = order.indexOf(Number(page.url.searchParams.get('student')));
 		const next = order[(at + step + order.length) % order.length] ?? order[0];
@@ -60,6 +65,7 @@
 	});
 </script>
 
+<NeedleSheet />
 <a class="skip" href="#work">Skip to the work area</a>
 <div class="fixed no-print">
 	<header>
@@ -117,7 +123,7 @@
 
 <div class="body">
 	<main id="work" tabindex="-1">{@render children()}</main>
-	{#if data.peek}<Peek peek={data.peek} can={data.can} extra={peekExtra.snippet} />{/if}
+	{#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
 </div>
 
 {#if helpOpen}
@@ -135,7 +141,10 @@
 						>Move on the needle map; <kbd>Enter</kbd> shows the answers</td
 					></tr
 				>
-				<tr><th scope="row"><kbd>Space</kbd></th><td>Pick up and drop a student on the group board; arrows move</td></tr
+				<tr
+					><th scope="row"><kbd>Space</kbd></th><td
+						>Pick up a student on the group board; <kbd>Tab</kbd> carries to the next group, <kbd>Space</kbd> drops</td
+					></tr
 				>
 				<tr><th scope="row"><kbd>?</kbd></th><td>This list</td></tr>
 			</tbody>

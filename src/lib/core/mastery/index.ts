@@ -1,3 +1,4 @@
 export * from './trace';
 export * from './standing';
+export * from './cell';
 export * from './skillGraph';

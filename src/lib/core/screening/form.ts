@@ -8,6 +8,9 @@ const ITEMS_A_SKILL = 2;
 /** The form aims this far (logits) under the grade's median, where those who may need help are. */
 const AIM_BELOW = 0.4;
 
+/** Items in a fixed form over so many domains. */
+export const formLength = (domains: number) => domains * SKILLS_A_DOMAIN * ITEMS_A_SKILL;
+
 /**
  * A fixed diagnostic form for a grade: in each domain the three skills nearest to the level aimed at, two items each,
  * easier rounds first so that nobody starts with the hardest. The same arguments always give the same form.

@@ -1,4 +1,5 @@
-export { fixedForm } from './form';
+export { fixedForm, formLength } from './form';
+export * from './status';
 import { expectedTheta, toPoints } from '../measurement';
 
 /** Where a score stands against a cut score once measurement error is taken into account. */

@@ -3,7 +3,15 @@ import { readCaseFramework } from '../interchange/caseFramework';
 import edges from '../../../../framework/mathematics.edges.json';
 import source from '../../../../framework/mathematics.case.json';
 import { expectedTheta } from '../measurement';
-import { benchmarkBand, classwideNeed, defaultCutScore, fixedForm } from '.';
+import {
+	benchmarkBand,
+	classwideNeed,
+	defaultCutScore,
+	fixedForm,
+	formLength,
+	SCREENING_STATUSES,
+	screeningStatus
+} from '.';
 
 describe('benchmark', () => {
 	it('calls a score near the line whenever one standard error either way crosses it', () => {
@@ -44,6 +52,7 @@ describe('the fixed form', () => {
 	it.each([2, 3, 4, 5, 6, 7])('has 24 items for grade %i: two of each of three skills in every domain', (grade) => {
 		const form = fixedForm(skills, { grade, term: 2 }, 1_000);
 		expect(form.length).toBe(24);
+		expect(formLength(4)).toBe(24);
 		const perSkill = new Map<string, number>();
 		for (const item of form) perSkill.set(item.skillCode, (perSkill.get(item.skillCode) ?? 0) + 1);
 		expect([...perSkill.values()]).toEqual(Array(12).fill(2));
@@ -70,5 +79,33 @@ describe('the fixed form', () => {
 			fixedForm(skills, { grade: 4, term: 2 }, seed).map((item) => `${item.familyId} ${item.seed}`);
 		const first = new Set(faces(1_000));
 		expect(faces(2_000).some((face) => first.has(face))).toBe(false);
+	});
+});
+
+describe('the status in a window', () => {
+	it('goes from not started over under way to finished', () => {
+		expect(screeningStatus(undefined, [])).toBe('not started');
+		expect(screeningStatus({ trust: 'open' }, [])).toBe('under way');
+		expect(screeningStatus({ trust: 'trusted' }, ['diagnostic', 'diagnostic'])).toBe('finished');
+		expect(screeningStatus({ trust: 'kept' }, ['diagnostic'])).toBe('finished');
+	});
+
+	it('asks for another look at a flagged sitting even where scores from elsewhere are there', () => {
+		expect(screeningStatus({ trust: 'flagged' }, [])).toBe('needs another look');
+		expect(screeningStatus({ trust: 'flagged' }, ['district test'])).toBe('needs another look');
+	});
+
+	it('lets a score from elsewhere stand in for a diagnostic that was set aside or never sat', () => {
+		expect(screeningStatus({ trust: 'set aside' }, [])).toBe('set aside');
+		expect(screeningStatus({ trust: 'set aside' }, ['district test'])).toBe('from a file');
+		expect(screeningStatus(undefined, ['district test'])).toBe('from a file');
+		expect(screeningStatus(undefined, ['district test', 'diagnostic'])).toBe('finished');
+	});
+
+	it('is always one that can be chosen as a filter', () => {
+		for (const trust of ['open', 'trusted', 'flagged', 'kept', 'set aside'] as const) {
+			for (const sources of [[], ['diagnostic'], ['x']])
+				expect(SCREENING_STATUSES).toContain(screeningStatus({ trust }, sources));
+		}
 	});
 });

@@ -1,7 +1,7 @@
-<!-- The needles as symbols, drawn once and used by every cell of a map: <svg><use href="#needle-gap" /></svg> -->
+<!-- The needles as symbols, drawn once a page and used by every needle on it: <svg><use href="#needle-gap" /></svg> -->
 <script lang="ts">
-	import { turns } from './standings';
-
+	/** Degrees that the needle turns from straight up. */
+	const turns = { secure: 0, forming: 90, slipping: 135, gap: 180 };
 	const states = Object.entries(turns);
 </script>
 
@@ -20,7 +20,9 @@
 				>
 			</symbol>
 		{/each}
-		<symbol id="needle-unseen" viewBox="0 0 20 20"><circle class="dot" cx="10" cy="10" r="1.6" /></symbol>
+		{#each ['needle', 'hollow'] as kind (kind)}
+			<symbol id="{kind}-unseen" viewBox="0 0 20 20"><circle class="dot" cx="10" cy="10" r="1.6" /></symbol>
+		{/each}
 		<symbol id="ready-ring" viewBox="0 0 20 20"
 			><rect class="ring" x="0.75" y="0.75" width="18.5" height="18.5" rx="3" /></symbol
 		>

@@ -1,6 +1,7 @@
 import { describeAnswer, itemFrom, misconceptionById } from '$lib/core/items';
-import { classwideNeed } from '$lib/core/screening';
+import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
+import { windowInView } from '$lib/server/overview';
 import { mathHtml } from '$lib/server/presentItem';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
@@ -11,28 +12,15 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
 	const ids = scope.students.map(({ id }) => id);
-	const [domains, skills] = await Promise.all([domainList(database), skillList(database)]);
+	const [domains, skills, { window }] = await Promise.all([
+		domainList(database),
+		skillList(database),
+		windowInView(database, school)
+	]);
 	const graph = await skillGraph(database, skills);
 	const { rows, standings } = await needleMap(database, ids, skills, graph, school.today);
 
-	const classIds = [...new Set(scope.students.map(({ classId }) => classId))];
-	const classwide = classIds.flatMap((classId) => {
-		const members = scope.students.filter((student) => student.classId === classId);
-		return skills.flatMap((skill) => {
-			const need = classwideNeed(members.map(({ id }) => standings.get(id)!.get(skill.id)?.standing ?? 'unseen'));
-			// Skills a class has not come to yet are no need: only those of its own grade or before.
-			if (
-				need.advice === 'none' ||
-				skill.grade > members[0].grade ||
-				(skill.grade === members[0].grade && skill.term > 2)
-			)
-				return [];
-			return [{ classId, className: members[0].className, skillId: skill.id, skill: skill.shortName, ...need }];
-		});
-	});
-
-	classwide.sort((a, b) => b.lacking / b.withEvidence - a.lacking / a.withEvidence);
-
+	const classwide = classwideNeeds(scope.students, skills, standings, window?.term ?? 3);
 	return { domains, skills, rows, classwide, evidence: await chosenEvidence() };
 
 	async function chosenEvidence() {

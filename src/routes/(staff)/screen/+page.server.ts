@@ -1,24 +1,14 @@
 import { toPoints } from '$lib/core/measurement';
 import { addDays } from '$lib/core/calendar';
-import { benchmarkBand } from '$lib/core/screening';
+import { benchmarkBand, formLength, screeningStatus } from '$lib/core/screening';
 import { windowInView } from '$lib/server/overview';
 import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
 import { addWindow, cutScores } from '$lib/server/store/calendar';
-import { windowScores, type Score } from '$lib/server/store/scores';
+import { windowScores } from '$lib/server/store/scores';
 import { decideTrust, type TrustDecision } from '$lib/server/store/diagnostics';
-import { windowSittings, type BoardSitting } from '$lib/server/store/sittings';
+import { windowSittings } from '$lib/server/store/sittings';
 import { domainList, skillList } from '$lib/server/store/skills';
 import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
-
-export type Status = 'not started' | 'under way' | 'finished' | 'needs another look' | 'set aside' | 'from a file';
-
-function statusOf(sitting: BoardSitting | undefined, scores: Score[] | undefined): Status {
-	if (sitting?.trust === 'flagged') return 'needs another look';
-	if (scores?.some(({ source }) => source === 'diagnostic')) return 'finished';
-	if (scores) return 'from a file';
-	if (!sitting) return 'not started';
-	return sitting.trust === 'set aside' ? 'set aside' : 'under way';
-}
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
@@ -28,7 +18,7 @@ export async function load({ locals, url }) {
 		school,
 		Number(url.searchParams.get('window')) || undefined
 	);
-	if (!window) return { window: null, windows, rows: [], domains: [] };
+	if (!window) return { window: null, windows, rows: [], domains: [], formItems: 0 };
 	const ids = scope.students.map((student) => student.id);
 	const [sittings, scores, cuts, domains] = await Promise.all([
 		windowSittings(locals.database, window.id, ids),
@@ -47,7 +37,7 @@ export async function load({ locals, url }) {
 		const cut = cuts[student.grade];
 		return {
 			...student,
-			status: statusOf(sitting, own),
+			status: screeningStatus(sitting, own?.map(({ source }) => source) ?? []),
 			sittingId: sitting?.id ?? null,
 			answered: sitting?.answered ?? 0,
 			itemCount: sitting?.itemCount ?? 0,
@@ -58,7 +48,7 @@ export async function load({ locals, url }) {
 			domains: Object.fromEntries(domains.map((domain) => [domain.id, inPoints(domain.id)]))
 		};
 	});
-	return { window, windows, rows, domains };
+	return { window, windows, rows, domains, formItems: formLength(domains.length) };
 }
 
 const trustForm = formCheck<{ sitting: number; decision: TrustDecision }>({

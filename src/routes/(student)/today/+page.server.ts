@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/staffPage';
-import { beginDiagnostic, beginPractice, beginProbe } from '$lib/server/store/sittings';
+import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
 import { studentContext, workFor } from '$lib/server/studentPage';
 import { formCheck, id, readForm } from '$lib/server/validate';
 
@@ -8,13 +8,13 @@ export async function load({ locals }) {
 	const { diagnostics, probes, sets } = await workFor(locals, studentContext(locals));
 	return {
 		work: [
-			...diagnostics.map(({ window, answered }) => ({
+			...diagnostics.map(({ window, answered, itemCount }) => ({
 				kind: 'diagnostic',
 				id: window.id,
 				title: window.name,
 				note: 'Show what you know',
 				answered,
-				itemCount: 24,
+				itemCount,
 				dueOn: window.closesOn,
 				late: false
 			})),
@@ -22,9 +22,9 @@ export async function load({ locals }) {
 				kind: 'probe',
 				id: plan.id,
 				title: `Check: ${plan.skill}`,
-				note: '8 short questions',
+				note: `${PROBE_ITEMS} short questions`,
 				answered: 0,
-				itemCount: 8,
+				itemCount: PROBE_ITEMS,
 				dueOn: null,
 				late: false
 			})),

@@ -1,0 +1,42 @@
+import { expectedTheta } from '../core/measurement';
+import type { StandingNow } from '../core/mastery';
+import { classwideNeed } from '../core/screening';
+import type { RosterStudent } from './store/people';
+import type { Skill } from './store/skills';
+
+/** A skill that so many of a class lack that it is a lesson for all, not a group. */
+export interface ClasswideNeed extends ReturnType<typeof classwideNeed> {
+	classId: number;
+	className: string;
+	skillId: number;
+	skillName: string;
+}
+
+/**
+ * Class-wide needs, the largest share first. A skill that a class meets only later in the year is no need, so only
+ * skills at or under the level of its grade and the term count.
+ *
+ * @param term of the year now, 1 to 3
+ */
+export function classwideNeeds(
+	students: RosterStudent[],
+	skills: Skill[],
+	standings: Map<number, Map<number, StandingNow>>,
+	term: number
+): ClasswideNeed[] {
+	const needs = [...new Set(students.map(({ classId }) => classId))].flatMap((classId) => {
+		const members = students.filter((student) => student.classId === classId);
+		const [{ className, grade }] = members;
+		return skills
+			.filter((skill) => expectedTheta(skill) <= expectedTheta({ grade, term }))
+			.map((skill) => ({
+				classId,
+				className,
+				skillId: skill.id,
+				skillName: skill.shortName,
+				...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)?.standing ?? 'unseen'))
+			}))
+			.filter(({ advice }) => advice !== 'none');
+	});
+	return needs.sort((a, b) => b.lacking / b.withEvidence - a.lacking / a.withEvidence);
+}

@@ -1,0 +1,98 @@
+<!-- Why a cell of the needle map shows what it shows: the standing, what comes before the skill, and the answers. -->
+<script lang="ts" module>
+	import type { StandingNow } from '$lib/core/mastery';
+	import type { NeedleState } from '../glyphs/standings';
+
+	export interface CellEvidence {
+		skill: { shortName: string; code: string; grade: number; term: number; statement: string };
+		now: StandingNow | undefined;
+		prerequisites: { id: number; name: string; state: NeedleState; inferred: boolean }[];
+		answers: {
+			on: string;
+			kind: string;
+			seconds: number;
+			stemHtml: string;
+			givenHtml: string;
+			correct: boolean;
+			/** The wrong idea that the answer shows, in words. */
+			idea: string | null;
+		}[];
+	}
+</script>
+
+<script lang="ts">
+	import Needle from '../glyphs/Needle.svelte';
+	import { describeStanding } from '../glyphs/standings';
+	import { withState } from '../shell/address';
+	import { sayDay } from '../shell/dates';
+
+	let { evidence }: { evidence: CellEvidence } = $props();
+	const { skill, now, prerequisites, answers } = $derived(evidence);
+</script>
+
+<section class="evidence">
+	<h3>{skill.shortName} <span class="soft">{skill.code} · {skill.grade}·{skill.term}</span></h3>
+	<p>{skill.statement}.</p>
+	<p>
+		<strong>{describeStanding(now)}.</strong>
+		{#if now}<span class="soft"
+				>Chance known today: {Math.min(99, Math.max(1, Math.round(now.probability * 100)))}%</span
+			>{/if}
+	</p>
+	{#if prerequisites.length}
+		<p class="soft before">
+			Before it: {#each prerequisites as one (one.id)}<span
+					><Needle state={one.state} inferred={one.inferred} size={16} />{one.name}</span
+				>{/each}
+		</p>
+	{/if}
+	{#if answers.length}
+		<ol>
+			{#each answers as answer, i (i)}
+				<li>
+					<span class="soft">{sayDay(answer.on)}, {answer.kind}, {answer.seconds} s</span>
+					<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+					<p class="stem">{@html answer.stemHtml}</p>
+					<p><strong>{answer.correct ? 'Right' : 'Wrong'}:</strong> {@html answer.givenHtml}</p>
+					<!-- eslint-enable svelte/no-at-html-tags -->
+					{#if answer.idea}<p class="soft">{answer.idea}</p>{/if}
+				</li>
+			{/each}
+		</ol>
+	{:else}
+		<p class="soft">
+			No answers to this skill yet. What is shown comes from the domain as a whole and is never evidence.
+		</p>
+	{/if}
+	<a href={withState({ cell: null })}>Hide the answers</a>
+</section>
+
+<style>
+	.evidence {
+		display: grid;
+		gap: 6px;
+		background: var(--paper);
+		padding: 10px 12px;
+		border-radius: var(--corner);
+	}
+	ol {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+		max-height: 300px;
+		overflow-y: auto;
+	}
+	li {
+		border-top: 1px solid var(--rule);
+		padding: 6px 0;
+	}
+	.stem {
+		font-family: var(--head);
+	}
+	.before span {
+		display: inline-flex;
+		align-items: center;
+		gap: 4px;
+		margin-right: 8px;
+	}
+</style>

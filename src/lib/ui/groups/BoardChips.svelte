@@ -1,0 +1,136 @@
+<!--
+	The students of one group on the board, or of none. Each moves by drag; by keyboard (Space picks up, Tab carries to
+	the next group, arrows within one, Space drops); or by the menu on it.
+-->
+<script lang="ts">
+	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
+	import { dndzone } from 'svelte-dnd-action';
+	import type { Chip, Column, Draft } from './draft.svelte';
+	import type { BoardStudent } from './DraftBoard.svelte';
+
+	interface Props {
+		draft: Draft;
+		/** Null for students in no group. */
+		column: Column | null;
+		label: string;
+		studentOf: Map<string, BoardStudent>;
+		skillName: (focusId: string) => string;
+	}
+	let { draft, column, label, studentOf, skillName }: Props = $props();
+
+	const chips = $derived(column ? column.chips : draft.out);
+	const nameOf = (id: string) => {
+		const student = studentOf.get(id);
+		return student ? `${student.givenName} ${student.familyName}` : id;
+	};
+	const needHere = (id: string, focusId: string) => draft.need(id, focusId).toFixed(2);
+	const dragged = (dropped: boolean) => (event: CustomEvent<{ items: Chip[] }>) =>
+		draft.rearrange(column, event.detail.items, dropped);
+</script>
+
+<ul
+	use:dndzone={{
+		items: chips,
+		flipDurationMs: 0,
+		type: 'student',
+		dropTargetStyle: {},
+		dropTargetClasses: ['target']
+	}}
+	onconsider={dragged(false)}
+	onfinalize={dragged(true)}
+	aria-label={label}
+>
+	{#each chips as chip (chip.id)}
+		<li aria-label={nameOf(chip.id)}>
+			<span class="chip">
+				<span>{nameOf(chip.id)}</span>
+				<span class="soft"
+					>{studentOf.get(chip.id)?.className}{column ? ` · ${needHere(chip.id, column.focusId)}` : ''}</span
+				>
+			</span>
+			<span class="menu">
+				<ArrowLeftRight size={16} aria-hidden="true" />
+				<select
+					aria-label="Move {nameOf(chip.id)}"
+					value={column?.slotId ?? ''}
+					onchange={(event) => draft.move(chip.id, event.currentTarget.value)}
+				>
+					{#each draft.columns as target (target.slotId)}
+						<option value={target.slotId}>{skillName(target.focusId)} (need {needHere(chip.id, target.focusId)})</option
+						>
+					{/each}
+					<option value="">In no group</option>
+				</select>
+			</span>
+			{#if !column && draft.reasons.has(chip.id)}<p class="reason">{draft.reasons.get(chip.id)}</p>{/if}
+		</li>
+	{/each}
+</ul>
+
+<style>
+	ul {
+		list-style: none;
+		margin: 6px 0 0;
+		padding: 0;
+		min-height: 44px;
+		display: grid;
+		gap: 4px;
+		align-content: start;
+	}
+	ul:global(.target) {
+		outline: 2px dashed var(--verdigris);
+	}
+	li {
+		background: var(--paper);
+		border: 1px solid var(--rule);
+		border-radius: var(--corner);
+		padding: 4px 8px;
+		cursor: grab;
+		display: grid;
+		grid-template-columns: 1fr 28px;
+		gap: 2px 4px;
+		align-items: center;
+	}
+	.chip {
+		display: flex;
+		flex-direction: column;
+		line-height: 1.25;
+	}
+	.chip .soft {
+		font-size: 0.85rem;
+	}
+	.menu {
+		position: relative;
+		display: grid;
+		place-items: center;
+		width: 28px;
+		height: 28px;
+		color: var(--ink-soft);
+		border: 1px solid var(--rule);
+		border-radius: var(--corner);
+		background: var(--sheet);
+	}
+	.menu:hover,
+	.menu:focus-within {
+		color: var(--verdigris);
+		border-color: var(--verdigris);
+	}
+	.menu:focus-within {
+		outline: 2px solid var(--verdigris);
+		outline-offset: 2px;
+	}
+	/* The real menu lies over the arrows, unseen until it opens. */
+	.menu select {
+		position: absolute;
+		inset: 0;
+		width: 100%;
+		min-height: 0;
+		opacity: 0;
+		cursor: pointer;
+	}
+	.reason {
+		grid-column: 1 / -1;
+		font-size: 0.85rem;
+		color: var(--ink-soft);
+	}
+</style>
