@@ -1,7 +1,11 @@
 import { makeItem, type ItemFamily } from './family';
-import { dataAndPatterns } from './families/dataAndPatterns';
+import { areaAndVolume } from './families/areaAndVolume';
+import { data } from './families/data';
 import { fractions } from './families/fractions';
 import { measurement } from './families/measurement';
+import { patterns } from './families/patterns';
+import { ratios } from './families/ratios';
+import { signedNumbers } from './families/signedNumbers';
 import { wholeNumbers } from './families/wholeNumbers';
 import type { Item } from './item';
 
@@ -12,7 +16,16 @@ export { makeItem, type ItemFamily } from './family';
 export { formatNumber } from './text';
 
 /** All item families that ship with the product. */
-export const itemFamilies: ItemFamily[] = [...wholeNumbers, ...fractions, ...measurement, ...dataAndPatterns];
+export const itemFamilies: ItemFamily[] = [
+	...wholeNumbers,
+	...signedNumbers,
+	...fractions,
+	...ratios,
+	...measurement,
+	...areaAndVolume,
+	...data,
+	...patterns
+];
 
 const byId = new Map(itemFamilies.map((family) => [family.id, family]));
 const bySkill = new Map<string, ItemFamily[]>();

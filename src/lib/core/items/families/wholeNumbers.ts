@@ -1,4 +1,4 @@
-import { lineItem, numberChoice, numberItem, type ItemFamily } from '../family';
+import { numberChoice, numberItem, severalItem, type ItemFamily } from '../family';
 import { formatNumber } from '../text';
 
 const placeNames = ['ones', 'tens', 'hundreds'];
@@ -113,6 +113,29 @@ export const wholeNumbers: ItemFamily[] = [
 				],
 				hint: `Start from a fact you know, such as 5 × ${a} = ${5 * a}.`,
 				solution: [`${a} × ${b} means ${b} times ${a}.`, `${a} × ${b} = ${a * b}.`]
+			});
+		}
+	},
+	{
+		id: 'multiples-true',
+		skillCode: 'W05',
+		make({ random, turning }) {
+			const factor = random.integer(3, 9);
+			const many = turning(2, 11);
+			const off = factor * (many + 2) + 1;
+			return severalItem(random, {
+				stem: `Mark every number that you say when you count by ${factor}s from 0.`,
+				options: [
+					{ text: String(factor * many), right: true },
+					{ text: String(factor * (many + 1)), right: true },
+					{ text: String(off), right: false, misconception: 'oneGroupOff' },
+					{ text: String(factor * many + (factor > 3 ? 2 : 1)), right: false, misconception: 'addInsteadMultiply' }
+				],
+				hint: `Which of them are ${factor} times a whole number?`,
+				solution: [
+					`${factor} × ${many} = ${factor * many} and ${factor} × ${many + 1} = ${factor * (many + 1)}.`,
+					'The others lie between.'
+				]
 			});
 		}
 	},
@@ -251,55 +274,6 @@ export const wholeNumbers: ItemFamily[] = [
 				],
 				hint: `Multiply ${a} by ${bt}, then by ${bo}, and add.`,
 				solution: [`${a} × ${bt} = ${a * bt}.`, `${a} × ${bo} = ${a * bo}.`, `${a * bt} + ${a * bo} = ${a * b}.`]
-			});
-		}
-	},
-	{
-		id: 'place-signed',
-		skillCode: 'W12',
-		make({ random, turning }) {
-			const size = turning(1, 10);
-			const [low, high] = random.pick([
-				[-12, 12],
-				[-15, 10],
-				[-11, 14]
-			]);
-			const key = -size;
-			return lineItem({
-				stem: `The tide mark stands at ${formatNumber(key)} on a line from ${formatNumber(low)} to ${high}. Mark ${formatNumber(key)} on the line.`,
-				line: { from: low, to: high, step: 1, labelEvery: high - low },
-				key,
-				wrong: [
-					[size, 'signIgnored'],
-					[low + size, 'biggerNegative'],
-					[key + 1, 'countTicks'],
-					[key - 1, 'countTicks']
-				],
-				hint: 'Find 0 first. Negative numbers lie to the left of 0.',
-				solution: [`Start at 0 and count ${size} to the left.`, `That place is ${formatNumber(key)}.`]
-			});
-		}
-	},
-	{
-		id: 'add-signed',
-		skillCode: 'W13',
-		make({ random, turning }) {
-			const start = -turning(3, 15);
-			const rise = random.integer(2, 19);
-			const key = start + rise;
-			return numberItem({
-				stem: `At dawn it was ${formatNumber(start)} degrees. By noon it was ${rise} degrees warmer. What was the temperature at noon, in degrees?`,
-				key,
-				wrong: [
-					[-start + rise, 'signIgnored'],
-					[start - rise, 'addSizes'],
-					[-key, 'signIgnored']
-				],
-				hint: 'Warmer means up. Count up from the dawn temperature, through 0 if needed.',
-				solution: [
-					`${formatNumber(start)} + ${rise}: go ${rise} up from ${formatNumber(start)}.`,
-					`That is ${formatNumber(key)}.`
-				]
 			});
 		}
 	}
