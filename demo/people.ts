@@ -36,6 +36,10 @@ export interface DemoStudent {
 /** Two classes a grade, from grade 2. */
 export const gradeOfClass = (classId: number) => 2 + Math.floor((classId - 1) / 2);
 
+/** What students type to find their class: `AVOC31` for the first. */
+export const classCodeOf = (classId: number) =>
+	`${classNames[classId - 1].slice(0, 4).toUpperCase()}${31 + 7 * (classId - 1)}`;
+
 /** All students with their hidden states at the start of the year. */
 export function drawStudents(levels: SkillLevel[]): DemoStudent[] {
 	return classNames.flatMap((className, c) =>
@@ -66,7 +70,7 @@ export async function writePeople(
 			school_id: 1,
 			name,
 			grade: gradeOfClass(i + 1),
-			code: `${name.slice(0, 4).toUpperCase()}${31 + 7 * i}`,
+			code: classCodeOf(i + 1),
 			teacher_id: teacherOf(i + 1)
 		}))
 	);

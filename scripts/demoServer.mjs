@@ -10,21 +10,27 @@ import { serveApp } from './serve.mjs';
 /** The instant the demo stands on wherever it must look the same each time: a Monday morning at the school. */
 export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
 
-/** @returns {Promise<{ address: string, databaseUrl: string, stop: () => Promise<void> }>} */
-export async function startDemoServer() {
+/**
+ * @param {string[]} flags of `npm start`, such as `--empty`
+ * @returns {Promise<{ address: string, databaseUrl: string, said: string, stop: () => Promise<void> }>} with what was
+ *   said while the database was prepared
+ */
+export async function startDemoServer(flags = []) {
 	const folder = mkdtempSync(join(tmpdir(), 'compass-demo-'));
 	const mariadb = await startMariadb(folder);
 	try {
 		const environment = { ORDERLY_CLOCK: DEMO_CLOCK };
-		execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts')], {
+		const said = execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
 			cwd: root,
-			stdio: ['ignore', 'ignore', 'inherit'],
+			encoding: 'utf8',
+			stdio: ['ignore', 'pipe', 'inherit'],
 			env: { ...process.env, ...environment, DATABASE_URL: mariadb.url }
 		});
 		const app = await serveApp({ databaseUrl: mariadb.url, port: await freePort(), environment, quiet: true });
 		return {
 			address: app.address,
 			databaseUrl: mariadb.url,
+			said,
 			async stop() {
 				await app.stop();
 				await mariadb.stop();

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { DEMO_PASSWORD, DEMO_PIN } from '../demo/people';
+import { SCHOOL_NAME } from '../demo/people';
 import { seedDemoSchool } from '../demo/seed';
 import edges from '../framework/mathematics.edges.json';
 import source from '../framework/mathematics.case.json';
@@ -9,7 +10,7 @@ import { hashSecret } from '../src/lib/server/auth/passwords';
 import { now } from '../src/lib/server/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
-import { eraseEverything, fill, isEmpty } from '../src/lib/server/store/bulk';
+import { eraseEverything, fill, schoolNames } from '../src/lib/server/store/bulk';
 import { saveFramework } from '../src/lib/server/store/skills';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
@@ -30,18 +31,26 @@ async function makeEmptySchool(database: RootDatabase): Promise<void> {
 	console.log(`An empty school. Sign in as coordinator with the password ${password} (shown only now).`);
 }
 
-/** Migrates the database at DATABASE_URL and fills it when empty: with the demo school, or with `--empty` a bare one. */
+const signIns = fileURLToPath(new URL('../demo/sign-ins.txt', import.meta.url));
+
+/**
+ * Migrates the database at DATABASE_URL and fills it when empty: with the demo school, whose sign-ins it says, or with
+ * `--empty` a bare one.
+ */
 async function prepare(flags: Set<string>): Promise<void> {
 	const database = openDatabase(process.env.DATABASE_URL!);
 	try {
 		const ran = await migrate(database, fileURLToPath(new URL('../database', import.meta.url)));
 		if (ran.length) console.log(`Migrated: ${ran.join(', ')}`);
 		if (flags.has('--reset-demo')) await eraseEverything(database);
-		if (!(await isEmpty(database))) return;
-		if (flags.has('--empty')) return await makeEmptySchool(database);
-		console.log('Making the demo school:');
-		await seedDemoSchool(database, now(), (line) => console.log(`  ${line}`));
-		console.log(`Demo sign-ins: password ${DEMO_PASSWORD}, PIN ${DEMO_PIN}`);
+		const isNew = (await schoolNames(database)).length === 0;
+		if (isNew && flags.has('--empty')) await makeEmptySchool(database);
+		else if (isNew) {
+			console.log('Making the demo school:');
+			await seedDemoSchool(database, now(), (line) => console.log(`  ${line}`));
+		}
+		if ((await schoolNames(database)).includes(SCHOOL_NAME))
+			console.log(`\n${readFileSync(signIns, 'utf8').trimEnd()}`);
 	} finally {
 		await database.close();
 	}

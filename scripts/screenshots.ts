@@ -1,20 +1,12 @@
 /** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
+import { chromiumLaunch } from './chromium.mjs';
 
 const base = process.env.DEMO_ADDRESS!;
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 
-const browser = await chromium.launch({
-	executablePath: '/usr/bin/chromium',
-	args: [
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-sync'
-	]
-});
+const browser = await chromium.launch(chromiumLaunch);
 
 async function take(page: Page, name: string, path?: string) {
 	if (path) await page.goto(base + path);

@@ -41,8 +41,8 @@ async function start() {
 	mkdirSync(folder, { recursive: true });
 	refuseSecond();
 	const port = Number(process.env.PORT) || (await freePort());
-	const note = (address) => writeFileSync(lockFile, JSON.stringify({ pid: process.pid, address }));
-	note(null);
+	const note = (running) => writeFileSync(lockFile, JSON.stringify({ pid: process.pid, ...running }), { mode: 0o600 });
+	note({});
 	stops.push(async () => rmSync(lockFile, { force: true }));
 	ensurePackages();
 	ensureBuild();
@@ -61,9 +61,8 @@ async function start() {
 	const app = await serveApp({ databaseUrl, port });
 	stops.push(() => app.stop());
 	app.onExit(() => stop(1));
-	note(app.address);
+	note({ address: app.address, databaseUrl });
 	console.log(`\nOrderly Compass is at ${app.address}\n`);
-	if (!flags.includes('--empty')) console.log(readFileSync(join(root, 'demo', 'sign-ins.txt'), 'utf8'));
 	console.log('Ctrl-C ends it.');
 }
 

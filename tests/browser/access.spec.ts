@@ -58,7 +58,7 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 });
 
 test('a student reaches own work only', async ({ page, browser }) => {
-	await signInStudent(page, 'CURL38', 2);
+	await signInStudent(page, 24);
 	expect((await page.goto(`${address()}/work/1`))?.status()).toBe(404);
 	await page.goto(`${address()}/screen`);
 	await expect(page).toHaveURL(/\/today/);
@@ -79,7 +79,7 @@ test('a student reaches own work only', async ({ page, browser }) => {
 });
 
 test('malformed and oversized requests get a clear message', async ({ page }) => {
-	await signInStudent(page, 'CURL38', 3);
+	await signInStudent(page, 25);
 	const send = (body: string) =>
 		page.request.post(`${address()}/api/sittings/1/answers`, {
 			data: body,

@@ -1,25 +1,44 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
+import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, STUDENTS_A_CLASS } from '../../demo/people';
 
 export const address = () => process.env.DEMO_ADDRESS!;
 
-export async function signInStaff(page: Page, userName: string, at = address()) {
+export async function signInStaff(page: Page, userName: string, at = address(), password = DEMO_PASSWORD) {
 	await page.goto(`${at}/sign-in`);
 	await page.getByLabel('User name').fill(userName);
-	await page.getByLabel('Password').fill('tide-table-7');
+	await page.getByLabel('Password').fill(password);
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('navigation', { name: 'Legs of the cycle' })).toBeVisible();
 }
 
+/** A demo student: by id, or by class and name. */
+type DemoStudent = number | { classId: number; name: string };
+
 /** Signs a student in by class code, name and PIN. */
-export async function signInStudent(page: Page, classCode: string, name: string | number, at = address()) {
+export async function signInStudent(page: Page, student: DemoStudent, at = address()) {
+	const classId = typeof student === 'number' ? Math.ceil(student / STUDENTS_A_CLASS) : student.classId;
 	await page.goto(`${at}/sign-in?as=student`);
-	await page.getByLabel('Your class code').fill(classCode);
+	await page.getByLabel('Your class code').fill(classCodeOf(classId));
 	await page.getByRole('button', { name: 'Next' }).click();
-	await page.getByLabel('Your name').selectOption(typeof name === 'number' ? { index: name } : { label: name });
-	await page.getByLabel('Your PIN').fill('2468');
+	const choice = typeof student === 'number' ? { value: String(student) } : { label: student.name };
+	await page.getByLabel('Your name').selectOption(choice);
+	await page.getByLabel('Your PIN').fill(DEMO_PIN);
 	await page.getByRole('button', { name: 'Start' }).click();
 	await expect(page.getByRole('heading', { name: 'Hello' })).toBeVisible();
+}
+
+/** Lets the specialist assign five questions to one student; gives the name that the student sees it by. */
+export async function assignPractice(browser: Browser, studentId: number): Promise<string> {
+	const context = await browser.newContext();
+	const page = await context.newPage();
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=student:${studentId}`);
+	const skill = await page.getByRole('button', { pressed: true }).first().innerText();
+	await page.getByRole('button', { name: /^Assign to 1 student, now/ }).click();
+	await expect(page.getByRole('status')).toContainText('assigned to 1 student');
+	await context.close();
+	return skill;
 }
 
 /** Gives some answer to the question on the page, whatever its kind. */

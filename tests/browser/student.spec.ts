@@ -2,26 +2,18 @@ import { expect, test } from '@playwright/test';
 import { freePort } from '../../scripts/mariadb.mjs';
 import { serveApp } from '../../scripts/serve.mjs';
 import { DEMO_CLOCK } from '../../scripts/demoServer.mjs';
-import { address, answerSomehow, signInStaff, signInStudent, workThrough } from './people';
+import { address, answerSomehow, assignPractice, signInStaff, signInStudent, workThrough } from './people';
 
 test.use({ viewport: { width: 360, height: 740 }, hasTouch: true });
 
 /** A student who has not started the winter diagnostic: every 41st from the eighth is absent in the demo. */
-const absent = { classCode: 'AVOC31', id: '8' };
-
-async function signInAbsent(page: import('@playwright/test').Page) {
-	await page.goto(`${address()}/sign-in?as=student&class=${absent.classCode}`);
-	await page.getByLabel('Your name').selectOption(absent.id);
-	await page.getByLabel('Your PIN').fill('2468');
-	await page.getByRole('button', { name: 'Start' }).click();
-}
+const ABSENT = 8;
 
 test('a diagnostic goes on at the same question after the tab is closed, and gives a score at its end', async ({
 	page,
 	browser
 }) => {
-	test.setTimeout(120_000);
-	await signInAbsent(page);
+	await signInStudent(page, ABSENT);
 	await page.getByRole('button', { name: 'Start Winter screening' }).click();
 	await expect(page.getByText('Question 1 of 24')).toBeVisible();
 	for (let i = 0; i < 3; i++) {
@@ -37,7 +29,7 @@ test('a diagnostic goes on at the same question after the tab is closed, and giv
 	await page.close();
 
 	const again = await (await browser.newContext({ viewport: { width: 360, height: 740 } })).newPage();
-	await signInAbsent(again);
+	await signInStudent(again, ABSENT);
 	await again.getByRole('button', { name: 'Go on with Winter screening' }).click();
 	await expect(again.getByText('Question 4 of 24')).toBeVisible();
 	expect(await again.locator('.stem').innerText()).toBe(stem);
@@ -47,14 +39,15 @@ test('a diagnostic goes on at the same question after the tab is closed, and giv
 	const staff = await (await browser.newContext()).newPage();
 	await signInStaff(staff, 'specialist');
 	await staff.goto(`${address()}/screen?scope=class:1`);
-	const row = staff.locator(`tr[data-student="${absent.id}"]`);
+	const row = staff.locator(`tr[data-student="${ABSENT}"]`);
 	await expect(row).toContainText(/finished|needs another look/);
 });
 
-test('practice tells at once what is right, counts the first try, and resumes', async ({ page }) => {
-	await signInStudent(page, 'WHIM108', 5);
+test('practice tells at once what is right, counts the first try, and resumes', async ({ page, browser }) => {
+	const skill = await assignPractice(browser, 247);
+	await signInStudent(page, 247);
 	await page
-		.getByRole('button', { name: /^(Start|Go on)/ })
+		.getByRole('button', { name: `Start ${skill}` })
 		.last()
 		.click();
 	const where = await page.locator('.where').innerText();
@@ -65,8 +58,11 @@ test('practice tells at once what is right, counts the first try, and resumes', 
 	await expect(page.locator('.where')).not.toHaveText(where);
 });
 
-test('with the server gone in mid-set the answers are kept, and sent once when it is back', async ({ page }) => {
-	test.setTimeout(120_000);
+test('with the server gone in mid-set the answers are kept, and sent once when it is back', async ({
+	page,
+	browser
+}) => {
+	const skill = await assignPractice(browser, 114);
 	const port = await freePort();
 	const serve = () =>
 		serveApp({
@@ -77,9 +73,11 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 		});
 	let app = await serve();
 	try {
-		await signInStudent(page, 'SAND94', 4, app.address);
-		const start = page.getByRole('button', { name: /^(Start|Go on)/ }).last();
-		await start.click();
+		await signInStudent(page, 114, app.address);
+		await page
+			.getByRole('button', { name: `Start ${skill}` })
+			.last()
+			.click();
 		await expect(page.locator('.stem')).toBeVisible();
 		const sitting = Number(/work\/(\d+)/.exec(page.url())![1]);
 		await app.stop();

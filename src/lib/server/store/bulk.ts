@@ -85,9 +85,10 @@ export async function fill(database: Database, table: BulkTable, rows: Record<st
 	);
 }
 
-/** Whether nothing has been set up yet. */
-export async function isEmpty(database: Database): Promise<boolean> {
-	return (await database.row('SELECT id FROM school LIMIT 1')) === null;
+/** Names of the schools that have been set up; none in a new database. */
+export async function schoolNames(database: Database): Promise<string[]> {
+	const rows = await database.rows<{ name: string }>('SELECT name FROM school ORDER BY id');
+	return rows.map(({ name }) => name);
 }
 
 /** Finished diagnostics that nobody has scored yet, by student and then in time. */

@@ -74,6 +74,32 @@ export function scoreDiagnostic(
 	return { overall, domains: estimateDomains(byDomain, prior), flags };
 }
 
+interface Diagnostic {
+	id: number;
+	studentId: number;
+	windowId: number;
+	/** Of the student. */
+	grade: number;
+	/** Of the window. */
+	term: number;
+	trust: Trust;
+	finishedAt: Date;
+}
+
+/** A finished diagnostic, locked until the end of the transaction; null while answers are missing. */
+async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
+	return database.row<Diagnostic>(
+		`SELECT sitting.id, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
+			screening_window.term, sitting.trust, sitting.finished_at AS finishedAt
+		FROM sitting
+		JOIN student ON student.id = sitting.student_id
+		JOIN screening_window ON screening_window.id = sitting.window_id
+		WHERE sitting.id = ? AND sitting.answered = sitting.item_count
+		FOR UPDATE`,
+		[sittingId]
+	);
+}
+
 /**
  * Scores a diagnostic that has just been finished. Trusted: its scores and answers count at once. Flagged: nothing
  * counts until a person keeps it. Belongs into the transaction of the last answer, so that no diagnostic is left
@@ -88,71 +114,40 @@ export async function finishDiagnostic(
 	school: { timeZone: string },
 	rebuild = true
 ): Promise<void> {
-	const sitting = await database.row<{
-		studentId: number;
-		windowId: number;
-		grade: number;
-		term: number;
-		trust: Trust;
-	}>(
-		`SELECT sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade, screening_window.term, sitting.trust
-		FROM sitting
-		JOIN student ON student.id = sitting.student_id
-		JOIN screening_window ON screening_window.id = sitting.window_id
-		WHERE sitting.id = ? AND sitting.answered = sitting.item_count
-		FOR UPDATE`,
-		[sittingId]
-	);
-	if (!sitting || sitting.trust !== 'open') return;
-	const answers = await scoredAnswers(database, sittingId);
+	const diagnostic = await lockFinished(database, sittingId);
+	if (!diagnostic || diagnostic.trust !== 'open') return;
 	const previous = await database.row<{ theta: number; standardError: number }>(
 		`SELECT theta, standard_error AS standardError FROM score
 		WHERE student_id = ? AND window_id <> ? AND domain_id = 0 ORDER BY taken_on DESC, id DESC LIMIT 1`,
-		[sitting.studentId, sitting.windowId]
+		[diagnostic.studentId, diagnostic.windowId]
 	);
-	const { flags } = scoreDiagnostic(answers, sitting, sitting, skills, previous ?? undefined);
+	const answers = await scoredAnswers(database, sittingId);
+	const result = scoreDiagnostic(answers, diagnostic, diagnostic, skills, previous ?? undefined);
 	await database.run('UPDATE sitting SET trust = ?, flags = ? WHERE id = ?', [
-		flags.length ? 'flagged' : 'trusted',
-		JSON.stringify(flags),
+		result.flags.length ? 'flagged' : 'trusted',
+		JSON.stringify(result.flags),
 		sittingId
 	]);
-	if (flags.length === 0) await applyScores(database, sittingId, skills, school, rebuild);
+	if (result.flags.length > 0) return;
+	await writeScores(database, diagnostic, result, school);
+	if (rebuild) await rebuildTraces(database, [diagnostic.studentId], skills, school.timeZone);
 }
 
-/** Writes the scores of a sitting that counts, and works the student's standings out anew. */
-async function applyScores(
+async function writeScores(
 	database: Database,
-	sittingId: number,
-	skills: Skill[],
-	school: { timeZone: string },
-	rebuild = true
+	{ id, studentId, windowId, finishedAt }: Diagnostic,
+	{ overall, domains }: Pick<ReturnType<typeof scoreDiagnostic>, 'overall' | 'domains'>,
+	school: { timeZone: string }
 ): Promise<void> {
-	const sitting = await database.row<{
-		studentId: number;
-		windowId: number;
-		grade: number;
-		term: number;
-		finishedAt: Date;
-	}>(
-		`SELECT sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade, screening_window.term,
-			sitting.finished_at AS finishedAt
-		FROM sitting
-		JOIN student ON student.id = sitting.student_id
-		JOIN screening_window ON screening_window.id = sitting.window_id
-		WHERE sitting.id = ?`,
-		[sittingId]
-	);
-	if (!sitting) return;
-	const { overall, domains } = scoreDiagnostic(await scoredAnswers(database, sittingId), sitting, sitting, skills);
-	const takenOn = schoolDateOf(sitting.finishedAt, school.timeZone);
+	const takenOn = schoolDateOf(finishedAt, school.timeZone);
 	await database.insertMany(
 		`INSERT INTO score (student_id, window_id, sitting_id, source, domain_id, theta, standard_error, taken_on)
 		VALUES ? ON DUPLICATE KEY UPDATE sitting_id = VALUES(sitting_id), theta = VALUES(theta),
 			standard_error = VALUES(standard_error), taken_on = VALUES(taken_on)`,
 		[[0, overall] as const, ...domains].map(([domainId, { theta, standardError }]) => [
-			sitting.studentId,
-			sitting.windowId,
-			sittingId,
+			studentId,
+			windowId,
+			id,
 			'diagnostic',
 			domainId,
 			theta,
@@ -160,7 +155,6 @@ async function applyScores(
 			takenOn
 		])
 	);
-	if (rebuild) await rebuildTraces(database, [sitting.studentId], skills, school.timeZone);
 }
 
 export type TrustDecision = 'kept' | 'set aside' | 'flagged';
@@ -189,11 +183,14 @@ export async function decideTrust(
 		);
 		if (!sitting) return null;
 		await transaction.run('UPDATE sitting SET trust = ? WHERE id = ?', [decision, sittingId]);
-		if (decision === 'kept') await applyScores(transaction, sittingId, skills, school);
-		else {
+		if (decision === 'kept') {
+			const diagnostic = (await lockFinished(transaction, sittingId))!;
+			const result = scoreDiagnostic(await scoredAnswers(transaction, sittingId), diagnostic, diagnostic, skills);
+			await writeScores(transaction, diagnostic, result, school);
+		} else {
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [sittingId]);
-			await rebuildTraces(transaction, [sitting.studentId], skills, school.timeZone);
 		}
+		await rebuildTraces(transaction, [sitting.studentId], skills, school.timeZone);
 		await audit(transaction, {
 			schoolId: staff.schoolId,
 			accountId: staff.id,

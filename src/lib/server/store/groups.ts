@@ -87,14 +87,7 @@ export async function studentPairs(database: Database, schoolId: number) {
 	);
 }
 
-export interface NewGroup {
-	name: string;
-	tier: 2 | 3;
-	focusSkillId: number;
-	slotId: number;
-	startsOn: SchoolDate;
-	endsOn: SchoolDate;
-	studentIds: number[];
+export interface NewGroup extends Omit<SmallGroup, 'id'> {
 	/** First review of each member. */
 	reviewOn: SchoolDate;
 }

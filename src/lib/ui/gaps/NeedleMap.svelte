@@ -81,8 +81,17 @@
 	// A student chosen elsewhere, by J and K or by name, comes into view even when the row is not drawn.
 	$effect(() => {
 		const row = students.findIndex(({ id }) => id === studentId);
-		if (row >= 0) untrack(() => get(virtualizer).scrollToIndex(row, { align: 'auto' }));
+		if (row >= 0) reveal(row);
 	});
+
+	/** Scrolls a row into view: near it first, so that it is drawn, then to the row itself. */
+	async function reveal(row: number) {
+		await tick();
+		get(virtualizer).scrollToIndex(row, { align: 'auto' });
+		requestAnimationFrame(() =>
+			map?.querySelector(`[aria-rowindex="${row + 2}"]`)?.scrollIntoView({ block: 'nearest' })
+		);
+	}
 
 	async function focusCell(row: number, column: number) {
 		focusRow = Math.max(0, Math.min(students.length - 1, row));
@@ -204,6 +213,10 @@
 	td {
 		border: 0;
 		padding: 0;
+	}
+	/* What the bars and the heads cover above, and the action bar below. */
+	tbody :is(tr, td) {
+		scroll-margin: 290px 0 64px 260px;
 	}
 	td[role='gridcell'] {
 		width: 22px;

@@ -4,7 +4,8 @@
 -->
 <script lang="ts">
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
-	import { dndzone } from 'svelte-dnd-action';
+	import { tick } from 'svelte';
+	import { dndzone, SOURCES, TRIGGERS, type DndEventInfo } from 'svelte-dnd-action';
 	import type { Chip, Column, Draft } from './draft.svelte';
 	import type { BoardStudent } from './DraftBoard.svelte';
 
@@ -24,24 +25,34 @@
 		return student ? `${student.givenName} ${student.familyName}` : id;
 	};
 	const needHere = (id: string, focusId: string) => draft.need(id, focusId).toFixed(2);
-	const dragged = (dropped: boolean) => (event: CustomEvent<{ items: Chip[] }>) =>
-		draft.rearrange(column, event.detail.items, dropped);
+	let list: HTMLUListElement;
+
+	function dragged({ type, detail: { items, info } }: CustomEvent<{ items: Chip[]; info: DndEventInfo }>) {
+		draft.rearrange(column, items, type === 'finalize');
+		if (info.source !== SOURCES.KEYBOARD) return;
+		draft.carrying = info.trigger !== TRIGGERS.DRAG_STOPPED;
+		// Where the student was put down is where one goes on from.
+		if (!draft.carrying)
+			tick().then(() => list.querySelector<HTMLElement>(`[data-chip="${CSS.escape(info.id)}"]`)?.focus());
+	}
 </script>
 
 <ul
 	use:dndzone={{
 		items: chips,
 		flipDurationMs: 0,
+		zoneTabIndex: -1,
 		type: 'student',
 		dropTargetStyle: {},
 		dropTargetClasses: ['target']
 	}}
-	onconsider={dragged(false)}
-	onfinalize={dragged(true)}
+	bind:this={list}
+	onconsider={dragged}
+	onfinalize={dragged}
 	aria-label={label}
 >
 	{#each chips as chip (chip.id)}
-		<li aria-label={nameOf(chip.id)}>
+		<li aria-label={nameOf(chip.id)} data-chip={chip.id}>
 			<span class="chip">
 				<span>{nameOf(chip.id)}</span>
 				<span class="soft"
@@ -53,6 +64,7 @@
 				<select
 					aria-label="Move {nameOf(chip.id)}"
 					value={column?.slotId ?? ''}
+					tabindex={draft.carrying ? -1 : 0}
 					onchange={(event) => draft.move(chip.id, event.currentTarget.value)}
 				>
 					{#each draft.columns as target (target.slotId)}

@@ -35,6 +35,8 @@ export class Draft {
 	solving = $state(false);
 	result: GroupingResult | null = $state.raw(null);
 	failure = $state('');
+	/** Whether a student is being carried by keyboard: Tab then goes from group to group only. */
+	carrying = $state(false);
 	/** Whether a person has changed what the solver found. */
 	edited = $state(false);
 

@@ -76,9 +76,9 @@
 	</section>
 
 	<section>
-		<h2>Who</h2>
-		<ul>
-			{#each data.students.slice(0, 12) as student, i (student.id)}
+		<h2>Who: {count}</h2>
+		<ul class="who">
+			{#each data.students as student, i (student.id)}
 				{@const now = data.standings[i]}
 				<li>
 					<Needle state={now?.inferred ?? now?.standing ?? 'unseen'} inferred={Boolean(now?.inferred)} size={16} />
@@ -86,7 +86,6 @@
 					{student.familyName} <span class="soft">{describeStanding(now ?? undefined)}</span>
 				</li>
 			{/each}
-			{#if data.students.length > 12}<li class="soft">and {data.students.length - 12} more</li>{/if}
 		</ul>
 
 		<h2 class="gap">How long and when</h2>
@@ -122,6 +121,10 @@
 	}
 	.gap {
 		margin-top: 18px;
+	}
+	.who {
+		max-height: 320px;
+		overflow-y: auto;
 	}
 	.offers {
 		display: flex;

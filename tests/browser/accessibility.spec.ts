@@ -1,0 +1,35 @@
+import { expect, test } from '@playwright/test';
+import { address, assignPractice, expectAccessible, signInStaff, signInStudent } from './people';
+
+for (const path of [
+	'/screen?scope=class:7&student=140',
+	'/screen/import',
+	'/gaps?scope=class:7&student=140&cell=12',
+	'/groups',
+	'/groups?suggest=140,141,142',
+	'/practice?scope=class:7',
+	'/practice/new?for=group:2',
+	'/track?scope=class:7',
+	'/decide'
+]) {
+	test(`axe finds nothing on ${path}`, async ({ page }) => {
+		await signInStaff(page, 'specialist');
+		await page.goto(address() + path);
+		await expectAccessible(page);
+	});
+}
+
+test('axe finds nothing on the sign-in and student pages', async ({ page, browser }) => {
+	await assignPractice(browser, 243);
+	await page.setViewportSize({ width: 360, height: 740 });
+	await page.goto(`${address()}/sign-in`);
+	await expectAccessible(page);
+	await signInStudent(page, 243);
+	await expectAccessible(page);
+	await page
+		.getByRole('button', { name: /^(Start|Go on)/ })
+		.first()
+		.click();
+	await expect(page.locator('.stem')).toBeVisible();
+	await expectAccessible(page);
+});

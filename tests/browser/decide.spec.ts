@@ -1,0 +1,38 @@
+import { expect, test } from '@playwright/test';
+import { address, signInStaff } from './people';
+
+test('a verdict changes the tier from its date', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/decide`);
+	const review = page.locator('article').last();
+	const name = await review.getByRole('heading').innerText();
+	await review.getByRole('link', { name: 'Record a verdict' }).click();
+	await page.getByRole('radio', { name: /^exit/ }).check();
+	await page.getByRole('button', { name: `Record exit for ${name}` }).click();
+	await expect(page.getByRole('status')).toContainText('exit, tier 1 from 2026-11-23');
+	await page.locator('tr').filter({ hasText: name }).first().getByRole('link').click();
+	const peek = page.getByRole('complementary', { name: 'Selected student' });
+	await expect(peek).toContainText('Tier 1');
+	await page.getByRole('button', { name: `Undo exit for ${name}` }).click();
+	await expect(peek).toContainText(/Tier [23]/);
+});
+
+test('each review shows the advice with its reasons, and a verdict without a next date is refused', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/decide`);
+	for (const review of await page.locator('article').all()) {
+		await expect(review).toContainText(/The rule advises: (exit|fade|continue|adjust|intensify|not enough yet)/);
+		expect(await review.locator('li').count()).toBeGreaterThan(0);
+	}
+	const review = page.locator('article').first();
+	const name = await review.getByRole('heading').innerText();
+	await review.getByRole('link', { name: 'Record a verdict' }).click();
+	await page.getByRole('radio', { name: /^continue/ }).check();
+	await page.locator('article form').evaluate((form: HTMLFormElement) => (form.noValidate = true));
+	await page.getByLabel('Look again on').fill('');
+	await page.getByRole('button', { name: `Record continue for ${name}` }).click();
+	await expect(page.getByRole('status')).toContainText('Say when to look again');
+	await expect(page.locator('article').first().getByRole('heading')).toHaveText(name);
+});

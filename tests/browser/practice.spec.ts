@@ -1,0 +1,54 @@
+import { expect, test } from '@playwright/test';
+import { address, signInStaff } from './people';
+
+test('a practice set is assigned with who and how many, and taken back in one step', async ({ page }) => {
+	await signInStaff(page, 'interventionist2');
+	await page.goto(`${address()}/practice/new?for=group:3&scope=group:3`);
+	await page.getByLabel('10 questions').check();
+	await page.getByRole('button', { name: /^Assign to \d students, now/ }).click();
+	await expect(page.getByRole('status')).toContainText(/assigned to \d students/);
+	const rows = page.locator('section').first().locator('tbody tr');
+	const count = await rows.count();
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+	await expect(rows).toHaveCount(count - 1);
+});
+
+test('sample questions are paged through with key, solution and what wrong answers tell', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=student:60`);
+	const sample = page.locator('.sample');
+	const seen = new Set<string>();
+	for (let i = 0; i < 6; i++) {
+		await expect(page.locator('.pager')).toContainText(`${i + 1} of 6`);
+		await expect(sample).toContainText(/Key: ?\S/);
+		seen.add(await sample.locator('.stem').innerText());
+		await page.getByRole('button', { name: 'Next' }).click();
+	}
+	expect(seen.size).toBe(6);
+	await expect(page.locator('.pager')).toContainText('1 of 6');
+	await page.getByText('Solution, hint, and what wrong answers tell').click();
+	await expect(sample).toContainText('Hint:');
+});
+
+test('another skill can be chosen, and dates that do not fit are refused', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=student:61`);
+	const statement = page.locator('.offers + p');
+	const before = await statement.innerText();
+	await page.getByRole('combobox', { name: 'Another skill' }).selectOption({ index: 20 });
+	await expect(statement).not.toHaveText(before);
+	// Past the browser's own check, as a request made by hand would come.
+	await page
+		.locator('form')
+		.filter({ hasText: 'Length' })
+		.evaluate((form: HTMLFormElement) => (form.noValidate = true));
+	await page.getByLabel('Due').fill('2026-11-01');
+	await page.getByRole('button', { name: /^Assign to 1 student/ }).click();
+	await expect(page.getByRole('status')).toContainText('due before it opens. Nothing was changed.');
+	await page.getByLabel('Students see it from').fill('2026-11-30');
+	await page.getByLabel('Due').fill('2026-12-04');
+	await expect(page.getByText('After Fri, Dec 4 the set stays open')).toBeVisible();
+	await page.getByRole('button', { name: 'Assign to 1 student, from Mon, Nov 30' }).click();
+	await expect(page.getByRole('status')).toContainText('assigned to 1 student');
+});

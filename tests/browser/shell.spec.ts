@@ -1,0 +1,44 @@
+import { expect, test } from '@playwright/test';
+import { address, signInStaff } from './people';
+
+test('scope and selected student persist across legs, and J and K walk the roster', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen?scope=class:5`);
+	const peek = page.getByRole('complementary', { name: 'Selected student' });
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('j');
+	const first = await page.locator('tbody tr[data-student]').first().getAttribute('data-student');
+	await expect(page).toHaveURL(new RegExp(`student=${first}$`));
+	await expect(peek.getByRole('heading', { level: 2 })).toBeVisible();
+	const name = await peek.getByRole('heading', { level: 2 }).innerText();
+	for (const leg of ['Gaps', 'Groups', 'Practice', 'Track', 'Decide']) {
+		await page
+			.getByRole('link', { name: new RegExp(`^${leg}`) })
+			.first()
+			.click();
+		await expect(page).toHaveURL(new RegExp(`/${leg.toLowerCase()}\\?.*scope=class:5.*student=${first}`));
+		await expect(peek.getByRole('heading', { level: 2 })).toHaveText(name);
+	}
+	await page.goBack();
+	await expect(page).toHaveURL(/\/track/);
+	await page.goto(`${address()}/screen?scope=class:5&student=${first}`);
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('j');
+	await expect(peek.getByRole('heading', { level: 2 })).not.toHaveText(name);
+	await page.keyboard.press('k');
+	await expect(peek.getByRole('heading', { level: 2 })).toHaveText(name);
+});
+
+test('the slash key finds a student, and the question mark lists the shortcuts', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	const name = await page.locator('tbody tr[data-student] th a').nth(8).innerText();
+	await page.keyboard.press('/');
+	await page.keyboard.type(name);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);
+	await page.locator('h1').click();
+	await page.keyboard.press('Shift+?');
+	await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByRole('dialog')).toHaveCount(0);
+});
