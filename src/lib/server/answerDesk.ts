@@ -8,7 +8,7 @@ interface Waiting {
 }
 
 /** Transactions under way at the same time: while one waits for the disk another can work. */
-const CLERKS = 1;
+const CLERKS = 2;
 /** Answers in one transaction at most; a whole class answering at once is a tenth of it. */
 const MOST_AT_ONCE = 250;
 

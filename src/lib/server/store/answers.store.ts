@@ -176,6 +176,20 @@ describe('answers', () => {
 		expect({ ...found, probability: 0 }).toEqual({ ...rebuilt, probability: 0 });
 	});
 
+	it('to two sittings at once on a skill without a trace both count', async () => {
+		const skill = small.skills[9];
+		const open = await Promise.all([openSet(3, skill), openSet(3, skill)]);
+		for (let round = 0; round < 5; round++) {
+			await small.database.run('DELETE FROM skill_trace WHERE student_id = 3 AND skill_id = ?', [skill.id]);
+			await Promise.all(
+				open.map(async ({ sittingId }) =>
+					small.answer(3, sittingId, { position: round, response: (await itemAt(sittingId, round)).key })
+				)
+			);
+			expect((await traceOf(skill.id, 3)).answers).toBe(2 * (round + 1));
+		}
+	});
+
 	it('give the same standings when everything is worked out anew from the log', async () => {
 		const ids = [1, 2, 3, 4];
 		const sorted = async () =>

@@ -45,7 +45,8 @@ interface Place extends StoredTrace {
 
 /**
  * The questions that answers are to, with the traces they bear on. All are locked until the end, in order of their keys,
- * so that two transactions seldom wait for each other in a circle.
+ * so that two transactions seldom wait for each other in a circle. The student is locked too: of a student's two
+ * sittings on a skill that has no trace yet, each would otherwise miss the other's answers.
  */
 async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
 	const places = await transaction.rows<Place>(
@@ -54,6 +55,7 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
+		JOIN student ON student.id = sitting.student_id
 		LEFT JOIN skill_trace AS trace ON trace.student_id = sitting.student_id AND trace.skill_id = item.skill_id
 		WHERE (item.sitting_id, item.position) IN (?)
 		ORDER BY item.sitting_id, item.position

@@ -33,12 +33,18 @@ const group = (change: Partial<NewGroup> = {}): NewGroup => ({
 	reviewOn: addDays(TODAY, 24),
 	...change
 });
+/** Adopts groups whose slots are free. @returns their ids */
+async function adopt(...groups: NewGroup[]): Promise<number[]> {
+	const adopted = await adoptGroups(small.database, specialist, groups, NOW);
+	if ('takenSlotId' in adopted) throw new Error(`slot ${adopted.takenSlotId} is taken`);
+	return adopted.ids;
+}
 const membersOf = async (id: number, day = TODAY) =>
 	(await currentGroups(small.database, 1, day)).find((one) => one.id === id)?.studentIds;
 
 describe('groups', () => {
 	it('are adopted, and taken back as long as nothing was built on them', async () => {
-		const [id] = await adoptGroups(small.database, specialist, [group()], NOW);
+		const [id] = await adopt(group());
 		expect(await membersOf(id)).toEqual([1, 2, 3]);
 		expect(await undoAdoption(small.database, { ...specialist, schoolId: 2 }, [id], NOW)).toBe(false);
 		expect(await undoAdoption(small.database, specialist, [id], addDaysTo(NOW, 2))).toBe(false);
@@ -47,7 +53,7 @@ describe('groups', () => {
 		const left = await small.database.rows('SELECT id FROM review UNION SELECT id FROM group_membership');
 		expect(left).toEqual([]);
 
-		const [kept] = await adoptGroups(small.database, specialist, [group()], NOW);
+		const [kept] = await adopt(group());
 		await assignSet(
 			small.database,
 			specialist,
@@ -60,17 +66,25 @@ describe('groups', () => {
 
 	it('are all adopted or none', async () => {
 		const before = (await currentGroups(small.database, 1, TODAY)).length;
-		await expect(adoptGroups(small.database, specialist, [group(), group({ slotId: 999 })], NOW)).rejects.toThrow();
+		await expect(adopt(group({ slotId: 2 }), group({ slotId: 999 }))).rejects.toThrow();
 		expect((await currentGroups(small.database, 1, TODAY)).length).toBe(before);
 	});
 
+	it('meet where no other group meets on the same days of the year, even when two are adopted at once', async () => {
+		const inSlot2 = (change: Partial<NewGroup> = {}) =>
+			adoptGroups(small.database, specialist, [group({ slotId: 2, studentIds: [7], ...change })], NOW);
+		const together = await Promise.all([inSlot2(), inSlot2(), inSlot2()]);
+		expect(together.filter((one) => 'ids' in one).length).toBe(1);
+		expect(together.filter((one) => 'takenSlotId' in one && one.takenSlotId === 2).length).toBe(2);
+		expect(await inSlot2({ startsOn: addDays(TODAY, 27), endsOn: addDays(TODAY, 40) })).toEqual({ takenSlotId: 2 });
+		expect(await inSlot2({ startsOn: addDays(TODAY, 28), endsOn: addDays(TODAY, 40) })).toHaveProperty('ids');
+		await small.database.run('DELETE FROM review WHERE student_id = 7');
+		await small.database.run('DELETE FROM group_membership WHERE student_id = 7');
+		await small.database.run('DELETE FROM small_group WHERE slot_id = 2');
+	});
+
 	it('show the members of their first day while they have not begun', async () => {
-		const [id] = await adoptGroups(
-			small.database,
-			specialist,
-			[group({ startsOn: addDays(TODAY, 7), studentIds: [5, 6] })],
-			NOW
-		);
+		const [id] = await adopt(group({ slotId: 2, startsOn: addDays(TODAY, 7), studentIds: [5, 6] }));
 		expect(await membersOf(id)).toEqual([5, 6]);
 		expect(await membersOf(id, addDays(TODAY, 30))).toBeUndefined();
 	});
@@ -142,6 +156,16 @@ describe('practice sets', () => {
 		expect(await queuedOn(addDays(TODAY, 30))).toBe(true);
 	});
 
+	it('share no item with another set of the skill, even when both are assigned at the same moment', async () => {
+		const ids = await Promise.all([1, 2, 3].map(() => assignSet(small.database, specialist, set(), NOW)));
+		const rows = await small.database.rows<{ from: number; until: number }>(
+			`SELECT first_seed AS \`from\`, first_seed + item_count AS until FROM practice_set WHERE id IN (?) ORDER BY first_seed`,
+			[ids]
+		);
+		for (let i = 1; i < rows.length; i++)
+			expect(Number(rows[i].from)).toBeGreaterThanOrEqual(Number(rows[i - 1].until));
+	});
+
 	it('tell how far their students are, and results count first tries', async () => {
 		const setId = await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), NOW);
 		const queued = (await queuedSets(small.database, [7], TODAY)).find(({ id }) => id === setId)!;
@@ -189,6 +213,12 @@ describe('probes', () => {
 			`SELECT action FROM audit_entry WHERE action LIKE '%probes' ORDER BY id`
 		);
 		expect(written.map(({ action }) => action)).toEqual(['start probes', 'undo start probes']);
+	});
+
+	it('start once even when the same request comes twice at the same moment', async () => {
+		const three = { ...plan(), skillId: small.skills[2].id, studentIds: [6, 7, 8] };
+		const started = await Promise.all([1, 2, 3].map(() => startProbes(small.database, specialist, three, NOW)));
+		expect(started.map((ids) => ids.length).sort()).toEqual([0, 0, 3]);
 	});
 
 	it('are due once a week until the goal date, and give a point each', async () => {

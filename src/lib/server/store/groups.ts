@@ -92,14 +92,35 @@ export interface NewGroup extends Omit<SmallGroup, 'id'> {
 	reviewOn: SchoolDate;
 }
 
-/** Makes a draft's groups real: members join on the start date, and a review is set for each. */
+/** A slot in which another group meets while one of these would run, or null. */
+async function slotTaken(transaction: Database, groups: NewGroup[]): Promise<number | null> {
+	const slotIds = groups.map(({ slotId }) => slotId);
+	// Whoever else would give one of these slots away waits until this is decided.
+	await transaction.rows('SELECT id FROM slot WHERE id IN (?) ORDER BY id FOR UPDATE', [slotIds]);
+	const running = await transaction.rows<{ slotId: number; startsOn: SchoolDate; endsOn: SchoolDate }>(
+		'SELECT slot_id AS slotId, starts_on AS startsOn, ends_on AS endsOn FROM small_group WHERE slot_id IN (?)',
+		[slotIds]
+	);
+	const taken = groups.find((group) =>
+		running.some((one) => one.slotId === group.slotId && one.startsOn <= group.endsOn && group.startsOn <= one.endsOn)
+	);
+	return taken?.slotId ?? null;
+}
+
+/**
+ * Makes a draft's groups real: members join on the start date, and a review is set for each.
+ *
+ * @returns ids of the new groups; or, with nothing changed, a slot in which another group meets by now
+ */
 export async function adoptGroups(
 	database: RootDatabase,
 	staff: Staff,
 	groups: NewGroup[],
 	at: Date
-): Promise<number[]> {
+): Promise<{ ids: number[] } | { takenSlotId: number }> {
 	return database.transaction(async (transaction) => {
+		const takenSlotId = await slotTaken(transaction, groups);
+		if (takenSlotId !== null) return { takenSlotId };
 		const ids: number[] = [];
 		for (const group of groups) {
 			const { insertId } = await transaction.run(
@@ -134,7 +155,7 @@ export async function adoptGroups(
 			action: 'adopt groups',
 			detail: { groups: ids, students: groups.reduce((sum, group) => sum + group.studentIds.length, 0) }
 		});
-		return ids;
+		return { ids };
 	});
 }
 

@@ -54,6 +54,8 @@ export interface NewSet {
 /** Assigns a set. Its items start where no earlier set of the skill has been, so that nobody meets one twice. */
 export async function assignSet(database: RootDatabase, staff: Staff, set: NewSet, at: Date): Promise<number> {
 	return database.transaction(async (transaction) => {
+		// Two sets of one skill that are assigned at the same moment wait for each other here.
+		await transaction.row('SELECT id FROM skill WHERE id = ? FOR UPDATE', [set.skillId]);
 		const last = await transaction.row<{ next: number | null }>(
 			'SELECT MAX(first_seed + item_count) AS next FROM practice_set WHERE skill_id = ?',
 			[set.skillId]

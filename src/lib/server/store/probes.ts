@@ -81,9 +81,11 @@ export interface NewPlan {
 /** Starts weekly probes; a student who already has a running plan on the skill keeps it. @returns ids of new plans */
 export async function startProbes(database: RootDatabase, staff: Staff, plan: NewPlan, at: Date): Promise<number[]> {
 	return database.transaction(async (transaction) => {
+		// The students are locked, so that the same request sent twice starts one plan.
+		await transaction.rows('SELECT id FROM student WHERE id IN (?) ORDER BY id FOR UPDATE', [plan.studentIds]);
 		const running = await transaction.rows<{ studentId: number }>(
 			`SELECT student_id AS studentId FROM probe_plan
-			WHERE student_id IN (?) AND skill_id = ? AND ended_on IS NULL FOR UPDATE`,
+			WHERE student_id IN (?) AND skill_id = ? AND ended_on IS NULL`,
 			[plan.studentIds, plan.skillId]
 		);
 		const has = new Set(running.map(({ studentId }) => studentId));

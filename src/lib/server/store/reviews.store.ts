@@ -16,7 +16,7 @@ beforeAll(async () => {
 		'tier_interval',
 		[1, 2, 3].map((student_id) => ({ student_id, tier: 2, from_on: '2026-10-26' }))
 	);
-	[groupId] = await adoptGroups(
+	const adopted = await adoptGroups(
 		small.database,
 		specialist,
 		[
@@ -33,6 +33,7 @@ beforeAll(async () => {
 		],
 		NOW
 	);
+	[groupId] = 'ids' in adopted ? adopted.ids : [];
 });
 afterAll(() => small.database.close());
 

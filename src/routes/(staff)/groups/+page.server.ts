@@ -138,11 +138,7 @@ export const actions = {
 		if (endsOn <= startsOn) return refuse('The groups must end after they start');
 		if (reviewOn <= startsOn || reviewOn > addDays(endsOn, 14))
 			return refuse('The first review lies between the start and two weeks after the end');
-		const [slots, running, skills] = await Promise.all([
-			slotList(database, school.id),
-			currentGroups(database, school.id, school.today),
-			skillList(database)
-		]);
+		const [slots, skills] = await Promise.all([slotList(database, school.id), skillList(database)]);
 		const slotById = new Map(slots.map((slot) => [slot.id, slot]));
 		const skillById = new Map(skills.map((skill) => [skill.id, skill]));
 		const ids = [...new Set(groups.flatMap(({ studentIds }) => studentIds))];
@@ -153,11 +149,8 @@ export const actions = {
 		for (const { slotId, focusId } of groups) {
 			if (!slotById.has(slotId) || !skillById.has(focusId))
 				return refuse('The draft names a meeting time or skill that does not exist');
-			if (running.some((group) => group.slotId === slotId && group.startsOn <= endsOn && startsOn <= group.endsOn)) {
-				return refuse(`${slotById.get(slotId)!.staffName} has another group at ${slotById.get(slotId)!.startsAt}`);
-			}
 		}
-		const created = await adoptGroups(
+		const adopted = await adoptGroups(
 			database,
 			staff,
 			groups.map((group) => ({
@@ -172,6 +165,11 @@ export const actions = {
 			})),
 			at
 		);
+		if ('takenSlotId' in adopted) {
+			const { staffName, startsAt } = slotById.get(adopted.takenSlotId)!;
+			return refuse(`${staffName} has another group at ${startsAt}`);
+		}
+		const { ids: created } = adopted;
 		return {
 			done: `${created.length} ${created.length === 1 ? 'group' : 'groups'} with ${ids.length} students adopted, from ${startsOn} to ${endsOn}.`,
 			adopted: created.join(',')
