@@ -12,7 +12,7 @@ function layer(files, forbidden, message) {
 }
 
 export default ts.config(
-	{ ignores: ['build/', '.svelte-kit/', 'node_modules/', '.data/', 'test-results/', 'playwright-report/'] },
+	{ ignores: ['**/build/', '**/.svelte-kit/', 'node_modules/', '.data/', 'test-results/', 'playwright-report/'] },
 	js.configs.recommended,
 	...ts.configs.recommended,
 	...svelte.configs.recommended,

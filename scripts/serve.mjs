@@ -5,13 +5,14 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { root } from './prepare.mjs';
 
 /**
- * Serves the built app on 127.0.0.1.
+ * Serves a built app on 127.0.0.1.
  *
- * @param {{ databaseUrl: string, port: number, environment?: Record<string, string>, quiet?: boolean }} options
+ * @param {{ databaseUrl: string, port: number, environment?: Record<string, string>, quiet?: boolean, build?: string }}
+ *   options `build` is the folder of another app than the product
  */
-export async function serveApp({ databaseUrl, port, environment = {}, quiet = false }) {
+export async function serveApp({ databaseUrl, port, environment = {}, quiet = false, build = join(root, 'build') }) {
 	const address = `http://127.0.0.1:${port}`;
-	const server = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+	const server = spawn(process.execPath, [join(build, 'index.js')], {
 		cwd: root,
 		detached: true,
 		stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],

@@ -1,8 +1,11 @@
 /** npm run bench: ratios measured side by side in one run. Figures depend on the machine; ratios much less so. */
-import { fork } from 'node:child_process';
+import { execFileSync, fork } from 'node:child_process';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { freePort } from '../mariadb.mjs';
+import { serveApp } from '../serve.mjs';
 import { solveGrouping } from '../../src/lib/core/grouping';
 import { generateProblem } from '../../src/lib/core/grouping/generate';
 import { itemFrom, itemFamilies } from '../../src/lib/core/items';
@@ -54,14 +57,14 @@ function post(base: string, shot: Shot): Promise<number> {
 }
 
 /** Sends every shot once, one client a student. @returns answers a second */
-async function fire(base: string, shots: Shot[], expected = 200): Promise<number> {
+async function fire(base: string, shots: Shot[]): Promise<number> {
 	let next = 0;
 	const began = performance.now();
 	await Promise.all(
 		Array.from({ length: STUDENTS }, async () => {
 			while (next < shots.length) {
 				const status = await post(base, shots[next++]);
-				if (status !== expected) throw new Error(`status ${status}`);
+				if (status !== 200) throw new Error(`status ${status}`);
 			}
 		})
 	);
@@ -104,40 +107,52 @@ async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
 	return Array.from({ length: SET_ITEMS }, (_, i) => perStudent.map((shots) => shots[i])).flat();
 }
 
+/** The same requests answered by one INSERT each: by Node alone, and by an app on our framework. */
+async function startBare() {
+	const databaseUrl = process.env.DEMO_DATABASE!;
+	const node = fork(fileURLToPath(new URL('bareEndpoint.ts', import.meta.url)), {
+		execArgv: ['--import', 'tsx'],
+		env: { ...process.env, DATABASE_URL: databaseUrl }
+	});
+	const port = await new Promise<number>((resolve) => node.once('message', (message) => resolve(Number(message))));
+	const folder = fileURLToPath(new URL('bareApp', import.meta.url));
+	execFileSync('npx', ['vite', 'build', '--logLevel', 'error'], { cwd: folder, stdio: 'ignore' });
+	const app = await serveApp({ databaseUrl, port: await freePort(), build: join(folder, 'build'), quiet: true });
+	return {
+		node: `http://127.0.0.1:${port}`,
+		framework: app.address,
+		async stop() {
+			node.kill();
+			await app.stop();
+		}
+	};
+}
+
 async function benchAnswers(): Promise<void> {
-	const bare = fork(fileURLToPath(new URL('bareEndpoint.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] });
-	const port = await new Promise<number>((resolve) => bare.once('message', (message) => resolve(Number(message))));
+	const bare = await startBare();
 	const cookies = new Map<number, string>();
 	for (let id = 1; id <= STUDENTS; id++) {
 		const token = randomBytes(32).toString('base64url');
 		await openSession(database, tokenHash(token), { studentId: id }, new Date(Date.now() + 8 * 3_600_000));
 		cookies.set(id, `compass_session=${token}`);
 	}
-	const real: number[] = [];
-	const plain: number[] = [];
-	const idle: number[] = [];
+	const bases = { real: process.env.DEMO_ADDRESS!, framework: bare.framework, node: bare.node };
+	const rates: Record<keyof typeof bases, number[]> = { real: [], framework: [], node: [] };
 	for (let round = 0; round <= ROUNDS; round++) {
-		const shots = await prepareShots(cookies);
-		const one = await fire(process.env.DEMO_ADDRESS!, shots);
-		const other = await fire(`http://127.0.0.1:${port}`, shots);
-		// The first round warms both up.
-		if (round === 0) continue;
-		real.push(one);
-		plain.push(other);
-		idle.push(
-			await fire(
-				process.env.DEMO_ADDRESS!,
-				shots.map((shot) => ({ ...shot, cookie: '' })),
-				404
-			)
-		);
+		for (const [name, base] of Object.entries(bases) as [keyof typeof bases, string][]) {
+			const rate = await fire(base, await prepareShots(cookies));
+			// The first round warms all up.
+			if (round > 0) rates[name].push(rate);
+		}
 	}
-	bare.kill();
-	const share = (part: number[], whole: number[]) => `${((100 * median(part)) / median(whole)).toFixed(0)}%`;
+	await bare.stop();
+	const { real, framework, node } = rates;
+	const share = (whole: number[]) => `${((100 * median(real)) / median(whole)).toFixed(0)}%`;
 	console.log(
-		`answers   real endpoint ${median(real).toFixed(0)}/s, bare INSERT ${median(plain).toFixed(0)}/s: ${share(real, plain)} (aim 60% or more)`
+		`answers   real endpoint ${median(real).toFixed(0)}/s (aim 60% or more of a bare INSERT)
+          one INSERT on the same framework ${median(framework).toFixed(0)}/s: ${share(framework)}
+          one INSERT by Node alone ${median(node).toFixed(0)}/s: ${share(node)}`
 	);
-	console.log(`          the same endpoint turning strangers away, without database: ${median(idle).toFixed(0)}/s`);
 }
 
 async function benchMap(): Promise<void> {
