@@ -27,7 +27,7 @@ describe('the answer desk', () => {
 	});
 
 	it('stores what comes while a transaction is under way in one more, and tells each its own results', async () => {
-		const desk = new AnswerDesk({} as RootDatabase);
+		const desk = new AnswerDesk({} as RootDatabase, 1);
 		const release = holdFirst();
 		const first = desk.submit([answer('a')]);
 		const rest = [desk.submit([answer('b'), answer('unknown')]), desk.submit([answer('c')])];
@@ -37,8 +37,17 @@ describe('the answer desk', () => {
 		expect(sizes()).toEqual([1, 3]);
 	});
 
+	it('lets a second clerk begin while the first one waits', async () => {
+		const desk = new AnswerDesk({} as RootDatabase, 2);
+		const release = holdFirst();
+		const first = desk.submit([answer('a')]);
+		expect(await desk.submit([answer('b')])).toEqual(['stored']);
+		release();
+		expect(await first).toEqual(['stored']);
+	});
+
 	it('does not let one request’s failure reach the others', async () => {
-		const desk = new AnswerDesk({} as RootDatabase);
+		const desk = new AnswerDesk({} as RootDatabase, 1);
 		const release = holdFirst();
 		const first = desk.submit([answer('a')]);
 		stored.mockImplementation(async (_, answers) => {
@@ -54,7 +63,7 @@ describe('the answer desk', () => {
 	});
 
 	it('keeps transactions to 250 answers, but takes a larger request whole', async () => {
-		const desk = new AnswerDesk({} as RootDatabase);
+		const desk = new AnswerDesk({} as RootDatabase, 1);
 		const release = holdFirst();
 		const many = (count: number) => Array.from({ length: count }, (_, i) => answer(String(i)));
 		const requests = [1, 200, 49, 1, 300, 2].map((count) => desk.submit(many(count)));

@@ -7,8 +7,6 @@ interface Waiting {
 	reject: (error: unknown) => void;
 }
 
-/** Transactions under way at the same time: while one waits for the disk another can work. */
-const CLERKS = 2;
 /** Answers in one transaction at most; a whole class answering at once is a tenth of it. */
 const MOST_AT_ONCE = 250;
 
@@ -21,7 +19,11 @@ export class AnswerDesk {
 	private waiting: Waiting[] = [];
 	private working = 0;
 
-	constructor(private readonly database: RootDatabase) {}
+	/** @param clerks transactions under way at the same time: while one waits for the disk another can work */
+	constructor(
+		private readonly database: RootDatabase,
+		private readonly clerks = 2
+	) {}
 
 	/** @returns what became of each answer, in their order; rejects when the database cannot be reached */
 	submit(answers: SubmittedAnswer[]): Promise<Stored[]> {
@@ -32,7 +34,7 @@ export class AnswerDesk {
 	}
 
 	private async work(): Promise<void> {
-		if (this.working >= CLERKS) return;
+		if (this.working >= this.clerks) return;
 		this.working++;
 		while (this.waiting.length) {
 			const together = this.takeTogether();

@@ -38,7 +38,7 @@ export class AnswerQueue {
 
 	constructor(private readonly sittingId: number) {
 		this.key = `answers of sitting ${sittingId}`;
-		this.waiting = JSON.parse(localStorage.getItem(this.key) ?? '[]');
+		this.waiting = this.kept();
 		if (this.waiting.length) void this.send();
 	}
 
@@ -48,18 +48,27 @@ export class AnswerQueue {
 		void this.send();
 	}
 
-	/** Resolves when nothing waits any more; never while the server is away. */
-	async settled(): Promise<void> {
-		while (this.waiting.length) await new Promise((resolve) => setTimeout(resolve, 50));
-	}
-
 	stop(): void {
 		clearTimeout(this.timer);
 	}
 
+	/** What an earlier page left behind; nothing where the browser keeps nothing, or keeps what cannot be read. */
+	private kept(): QueuedAnswer[] {
+		try {
+			const found: unknown = JSON.parse(localStorage.getItem(this.key) ?? '[]');
+			return Array.isArray(found) ? found : [];
+		} catch {
+			return [];
+		}
+	}
+
 	private keep(): void {
-		if (this.waiting.length) localStorage.setItem(this.key, JSON.stringify(this.waiting));
-		else localStorage.removeItem(this.key);
+		try {
+			if (this.waiting.length) localStorage.setItem(this.key, JSON.stringify(this.waiting));
+			else localStorage.removeItem(this.key);
+		} catch {
+			// A full or forbidden storage: the answers still go out from this page.
+		}
 	}
 
 	private async send(): Promise<void> {

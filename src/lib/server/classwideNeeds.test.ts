@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest';
+import type { Standing, StandingNow } from '../core/mastery';
+import { classwideNeeds } from './classwideNeeds';
+import type { RosterStudent } from './store/people';
+import type { Skill } from './store/skills';
+
+const skill = (id: number, grade: number, term: number) =>
+	({ id, code: `X${id}`, shortName: `Skill ${id}`, statement: '', domainId: 1, grade, term }) as Skill;
+const skills = [skill(1, 3, 2), skill(2, 4, 2), skill(3, 4, 3)];
+const student = (id: number, classId: number) =>
+	({
+		id,
+		classId,
+		className: `Class ${classId}`,
+		grade: 4,
+		givenName: '',
+		familyName: '',
+		number: '',
+		tier: 1
+	}) as RosterStudent;
+const now = (standing: Standing): StandingNow => ({ standing, probability: 0.5, answers: 4, inferred: null });
+/** Ten students a class; the first so many of them have a gap in a skill, the rest are secure. */
+function school(gaps: Record<number, Record<number, number>>) {
+	const students = Object.keys(gaps).flatMap((classId) =>
+		Array.from({ length: 10 }, (_, i) => student(100 * Number(classId) + i, Number(classId)))
+	);
+	const standings = new Map(
+		students.map(({ id, classId }) => [
+			id,
+			new Map(
+				Object.entries(gaps[classId]).map(([skillId, count]) => [
+					Number(skillId),
+					now(id % 100 < count ? 'gap' : 'secure')
+				])
+			)
+		])
+	);
+	return { students, standings };
+}
+
+describe('class-wide needs', () => {
+	it('are told class by class, the largest share first', () => {
+		const { students, standings } = school({ 1: { 1: 6, 2: 9 }, 2: { 1: 7, 2: 2 } });
+		const needs = classwideNeeds(students, skills, standings, 2);
+		expect(needs.map(({ classId, skillId, lacking, advice }) => [classId, skillId, lacking, advice])).toEqual([
+			[1, 2, 9, 'whole class, firm'],
+			[2, 1, 7, 'whole class'],
+			[1, 1, 6, 'whole class']
+		]);
+	});
+
+	it('leave out skills that the grade meets only later in the year', () => {
+		const { students, standings } = school({ 1: { 3: 10 } });
+		expect(classwideNeeds(students, skills, standings, 2)).toEqual([]);
+		expect(classwideNeeds(students, skills, standings, 3).map(({ skillName }) => skillName)).toEqual(['Skill 3']);
+	});
+
+	it('need evidence: students nothing is known of do not count', () => {
+		const { students, standings } = school({ 1: { 1: 10 } });
+		students.slice(4).forEach(({ id }) => standings.set(id, new Map()));
+		expect(classwideNeeds(students, skills, standings, 2)).toEqual([]);
+		expect(classwideNeeds([], skills, standings, 2)).toEqual([]);
+	});
+});

@@ -1,0 +1,179 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { addDays } from '../core/calendar';
+import { readCell } from '../core/mastery';
+import { needleMap } from './needleMap';
+import { cycleDates, peekAt, ribbon, windowInView } from './overview';
+import { screeningWindows } from './store/calendar';
+import { adoptGroups } from './store/groups';
+import { findScope, type RosterStudent } from './store/people';
+import { assignSet } from './store/practice';
+import { startProbes } from './store/probes';
+import { beginDiagnostic } from './store/sittings';
+import { skillGraph } from './store/skills';
+import { readStandings } from './store/standings';
+
+let small: SmallSchool;
+let students: RosterStudent[];
+const specialist = staffAs('specialist');
+
+beforeAll(async () => {
+	small = await smallSchool('overview');
+	students = (await findScope(small.database, specialist, 'school', TODAY))!.students;
+});
+afterAll(() => small.database.close());
+
+const waits = async (some = students) =>
+	Object.fromEntries(
+		(await ribbon(small.database, small.school, some)).legs.map(({ leg, waits: text }) => [leg, text])
+	);
+const peek = (id: number) =>
+	peekAt(
+		small.database,
+		small.school,
+		students.find((student) => student.id === id)!
+	);
+async function sit(studentId: number, right: (position: number) => boolean) {
+	const [winter] = await screeningWindows(small.database, 1);
+	const sitting = await beginDiagnostic(small.database, { id: studentId, grade: 4 }, winter, 1, small.skills, NOW);
+	await small.answerAll(studentId, sitting, right);
+}
+
+describe('the ribbon', () => {
+	it('counts what waits before anything was done', async () => {
+		expect(await waits()).toEqual({
+			screen: '8 to finish',
+			gaps: '0 below the line',
+			groups: '0 groups',
+			practice: '0 with work waiting',
+			track: '0 probes to take',
+			decide: '0 to review'
+		});
+	});
+
+	it('follows each leg as work is done, for those in scope only', async () => {
+		await sit(1, () => true);
+		await sit(2, (position) => position % 8 === 0);
+		await adoptGroups(
+			small.database,
+			specialist,
+			[
+				{
+					name: 'Rounding',
+					tier: 2,
+					focusSkillId: small.skills[0].id,
+					slotId: 1,
+					startsOn: addDays(TODAY, -21),
+					endsOn: addDays(TODAY, 20),
+					studentIds: [2, 5],
+					reviewOn: TODAY
+				}
+			],
+			NOW
+		);
+		const common = { skillId: small.skills[0].id, groupId: null };
+		await assignSet(
+			small.database,
+			specialist,
+			{ ...common, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [2, 5, 6] },
+			NOW
+		);
+		await startProbes(
+			small.database,
+			specialist,
+			{ ...common, studentIds: [2], startsOn: TODAY, goalOn: addDays(TODAY, 28), goalCorrect: 7 },
+			NOW
+		);
+		expect(await waits()).toEqual({
+			screen: '6 to finish',
+			gaps: '1 below the line',
+			groups: '1 group',
+			practice: '3 with work waiting',
+			track: '1 probe to take',
+			decide: '2 to review'
+		});
+		const secondClass = students.filter(({ classId }) => classId === 2);
+		expect(await waits(secondClass)).toMatchObject({
+			screen: '4 to finish',
+			gaps: '0 below the line',
+			practice: '2 with work waiting',
+			track: '0 probes to take',
+			decide: '1 to review'
+		});
+	});
+});
+
+describe('the peek', () => {
+	it('shows the same student that every leg knows', async () => {
+		const shown = await peek(2);
+		expect(shown.groups).toMatchObject([{ name: 'Rounding', focus: small.skills[0].shortName }]);
+		expect(shown.queue).toMatchObject([{ skill: small.skills[0].shortName, answered: 0, itemCount: 5, dueOn: TODAY }]);
+		expect(shown.probes).toMatchObject([{ counts: [], due: true }]);
+		expect(shown.nextReview).toBe(TODAY);
+		expect(shown.scores.length).toBe(5);
+		const standings = [...(await readStandings(small.database, [2], TODAY)).get(2)!.values()];
+		expect(shown.openGaps).toBe(standings.filter(({ standing }) => standing === 'gap').length);
+		expect(shown.openGaps).toBeGreaterThan(0);
+		const counted = shown.domains.flatMap(({ counts: { likelyGap: _, ...counts } }) => Object.values(counts));
+		expect(counted.reduce((a, b) => a + b)).toBe(small.skills.length);
+	});
+
+	it('shows empty hands as what they are', async () => {
+		const shown = await peek(8);
+		expect(shown).toMatchObject({
+			groups: [],
+			queue: [],
+			probes: [],
+			results: [],
+			scores: [],
+			nextReview: null,
+			openGaps: 0
+		});
+		expect(shown.sitting).toBeNull();
+	});
+});
+
+describe('the needle map', () => {
+	it('shows the standings as they are read, cell by cell, and rings what is ready next', async () => {
+		const ids = students.map(({ id }) => id);
+		const graph = await skillGraph(small.database, small.skills);
+		const { rows, standings } = await needleMap(small.database, ids, small.skills, graph, TODAY);
+		expect(rows.map(({ id }) => id)).toEqual(ids);
+		for (const { id, cells, gaps } of rows) {
+			let seen = 0;
+			small.skills.forEach((skill, place) => {
+				const cell = readCell(cells, place);
+				const now = standings.get(id)!.get(skill.id);
+				expect(cell.standing).toBe(now?.inferred ?? now?.standing ?? 'unseen');
+				expect(cell.answers).toBe(now?.answers ?? 0);
+				if (cell.standing === 'gap' && !cell.inferred) seen++;
+				const before = graph.prerequisites.get(skill.id)!.map((one) => standings.get(id)!.get(one));
+				const met = before.every((one) => (one?.inferred ?? one?.standing) === 'secure');
+				expect(cell.readyNext).toBe(met && cell.standing !== 'secure');
+			});
+			expect(gaps).toBe(seen);
+		}
+	});
+
+	it('of nobody is empty', async () => {
+		const graph = await skillGraph(small.database, small.skills);
+		expect((await needleMap(small.database, [], small.skills, graph, TODAY)).rows).toEqual([]);
+	});
+});
+
+describe('dates to begin with', () => {
+	it('show the window asked for, else the last that has begun', async () => {
+		expect((await windowInView(small.database, small.school)).window).toMatchObject({ name: 'Winter' });
+		expect((await windowInView(small.database, small.school, 1)).window).toMatchObject({ name: 'Autumn' });
+		expect((await windowInView(small.database, small.school, 99)).window).toMatchObject({ name: 'Winter' });
+		const early = { ...small.school, today: '2026-10-01' };
+		expect((await windowInView(small.database, early)).window).toMatchObject({ name: 'Autumn' });
+		expect((await windowInView(small.database, { ...small.school, id: 2 })).window).toBeNull();
+	});
+
+	it('end groups with the cycle, or after eight weeks where none runs', () => {
+		expect(cycleDates({ endsOn: '2026-12-20' }, TODAY)).toEqual({ endsOn: '2026-12-20', reviewOn: '2026-12-17' });
+		expect(cycleDates({ endsOn: '2026-11-01' }, TODAY).endsOn).toBe('2027-01-17');
+		expect(cycleDates(null, TODAY).endsOn).toBe('2027-01-17');
+	});
+});

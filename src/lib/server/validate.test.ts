@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { formCheck, id, idList, jsonCheck, readForm, readJson, schoolDate } from './validate';
+
+const schema = {
+	type: 'object',
+	properties: { student: id, on: schoolDate, note: { type: 'string', maxLength: 10 }, others: idList(3) },
+	required: ['student', 'on']
+};
+const form = formCheck<{ student: number; on: string; note?: string; others?: number[] }>(schema);
+const body = jsonCheck<{ student: number; on: string }>({ ...schema, additionalProperties: false });
+
+const eventWith = (request: Request) => ({ request }) as never;
+const post = (content: BodyInit, type?: string) =>
+	eventWith(
+		new Request('http://school/', { method: 'POST', body: content, headers: type ? { 'content-type': type } : {} })
+	);
+
+describe('a form', () => {
+	it('has its text turned into numbers and lists where these are meant', () => {
+		expect(form({ student: '7', on: '2026-11-23', others: '3' })).toEqual({
+			value: { student: 7, on: '2026-11-23', others: [3] }
+		});
+	});
+
+	it.each([
+		[{ on: '2026-11-23' }, /student/],
+		[{ student: '0', on: '2026-11-23' }, /student must be >= 1/],
+		[{ student: '1.5', on: '2026-11-23' }, /student must be integer/],
+		[{ student: '4294967296', on: '2026-11-23' }, /student must be <= 4294967295/],
+		[{ student: '7', on: '2026-02-30' }, /on must match format/],
+		[{ student: '7', on: '2026-11-23', note: 'x'.repeat(11) }, /note must NOT have more than 10/],
+		[{ student: '7', on: '2026-11-23', others: ['1', '1'] }, /others must NOT have duplicate/],
+		[{ student: '7', on: '2026-11-23', others: ['1', '2', '3', '4'] }, /others must NOT have more than 3/]
+	])('is refused for %j', (input, problem) => {
+		expect(form(input)).toEqual({ problem: expect.stringMatching(problem) });
+	});
+
+	it('never lets anything through that is not an id, whatever comes', () => {
+		fc.assert(
+			fc.property(fc.anything(), (student) => {
+				const result = form({ student, on: '2026-11-23' });
+				if ('value' in result) {
+					expect(Number.isInteger(result.value.student)).toBe(true);
+					expect(result.value.student).toBeGreaterThan(0);
+				}
+			})
+		);
+	});
+
+	it('is read with fields that stand several times as lists, and without files', async () => {
+		const content = new FormData();
+		content.append('student', '7');
+		content.append('on', '2026-11-23');
+		content.append('others', '1');
+		content.append('others', '2');
+		content.append('note', new Blob(['x']), 'x.txt');
+		expect(await readForm(post(content), form)).toEqual({
+			value: { student: 7, on: '2026-11-23', others: [1, 2] }
+		});
+	});
+
+	it('that is none is refused in words', async () => {
+		expect(await readForm(post('{"student":7}', 'application/json'), form)).toEqual({
+			problem: 'The form could not be read, or is too large'
+		});
+	});
+});
+
+describe('a JSON body', () => {
+	it('must come in the types it is meant to have', () => {
+		expect(body({ student: 7, on: '2026-11-23' })).toEqual({ value: { student: 7, on: '2026-11-23' } });
+		expect(body({ student: '7', on: '2026-11-23' })).toHaveProperty('problem');
+		expect(body({ student: 7, on: '2026-11-23', role: 'coordinator' })).toHaveProperty('problem');
+	});
+
+	it('that cannot be read, or does not fit, is a 400 that says nothing was changed', async () => {
+		for (const content of ['', '{', '[]', '{"student":7}']) {
+			await expect(readJson(post(content), body)).rejects.toMatchObject({
+				status: 400,
+				body: { message: expect.stringContaining('Nothing was changed') }
+			});
+		}
+	});
+
+	it('that is too large is a 413', async () => {
+		const tooLarge = { request: { json: () => Promise.reject(Object.assign(new Error(), { status: 413 })) } } as never;
+		await expect(readJson(tooLarge, body)).rejects.toMatchObject({ status: 413 });
+	});
+});

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { describeCell, describeStanding, standingWords } from './standings';
+
+describe('a standing in words', () => {
+	it('says what it rests on', () => {
+		expect(describeStanding({ standing: 'secure', inferred: null, answers: 9 })).toBe('Secure, from 9 answers');
+		expect(describeStanding({ standing: 'gap', inferred: null, answers: 2 })).toBe('Gap, from 2 answers');
+		expect(describeStanding(undefined)).toBe('Unseen: nothing is known yet');
+	});
+
+	it('never calls an inferred one Secure, Forming or Gap', () => {
+		for (const inferred of ['gap', 'forming', 'secure'] as const) {
+			const said = describeStanding({ standing: 'unseen', inferred, answers: 1 });
+			expect(said).toMatch(/^Unseen \(1 answer\); .*going by the domain as a whole$/);
+			expect(said).not.toMatch(/Secure|Forming|Gap/);
+		}
+	});
+
+	it('tells the three inferences apart', () => {
+		const said = (['gap', 'forming', 'secure'] as const).map((inferred) =>
+			describeStanding({ standing: 'unseen', inferred, answers: 0 })
+		);
+		expect(new Set(said).size).toBe(3);
+	});
+});
+
+describe('a cell in words', () => {
+	it('is the standing, and ready next where it is', () => {
+		const cell = { standing: 'gap' as const, inferred: false, answers: 4, readyNext: true };
+		expect(describeCell(cell)).toBe('Gap, from 4 answers; ready next');
+		expect(describeCell({ ...cell, readyNext: false })).toBe('Gap, from 4 answers');
+	});
+
+	it('is the inference where nothing was answered, and nothing where nothing is known', () => {
+		expect(describeCell({ standing: 'gap', inferred: true, answers: 0, readyNext: false })).toMatch(
+			/probably not yet known/
+		);
+		expect(describeCell({ standing: 'unseen', inferred: false, answers: 0, readyNext: false })).toBe(
+			'Unseen: nothing is known yet'
+		);
+	});
+
+	it('has a word for every standing', () => {
+		expect(Object.values(standingWords)).toEqual(['Gap', 'Forming', 'Secure', 'Slipping', 'Unseen']);
+	});
+});

@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import type { GroupingProblem } from '$lib/core/grouping';
+import { judgeDraft, type DraftGroup } from './judgeDraft';
+
+const problem: GroupingProblem = {
+	students: [1, 2, 3, 4].map((id) => ({
+		id: String(id),
+		tier: 2,
+		needs: id === 4 ? { '20': 0.3 } : { '10': 0.25 * id },
+		available: id === 3 ? [] : ['5', '6']
+	})),
+	slots: [{ id: '5' }, { id: '6' }],
+	sizes: { 2: { minimum: 2, maximum: 3 }, 3: { minimum: 1, maximum: 3 } },
+	apart: [['1', '2']],
+	together: []
+};
+const names: Record<string, string> = { '1': 'Ana', '2': 'Ben', '3': 'Cleo', '4': 'Dov' };
+const judge = (...groups: string[][]) =>
+	judgeDraft(
+		problem,
+		groups.map((studentIds, i): DraftGroup => ({ slotId: ['5', '6'][i], focusId: '10', tier: 2, studentIds })),
+		(id) => names[id],
+		(id) => ({ '5': 'Mon 09:00', '6': 'Tue 10:05' })[id]!
+	);
+
+describe('a draft changed by hand', () => {
+	it('is worth the needs it meets; groups left empty count nothing', () => {
+		expect(judge(['1', '3'], []).worth).toBeCloseTo(1, 12);
+		expect(judge([], []).worth).toBe(0);
+		expect(judge([], []).broken).toEqual([]);
+	});
+
+	it('names what it breaks by names and times, not by numbers', () => {
+		const { broken } = judge(['1', '2', '3', '4']);
+		expect(broken).toContain('Ana and Ben must be apart');
+		expect(broken).toContain('Cleo is not free at Mon 09:00');
+		expect(broken).toContain('Dov does not need this focus');
+		expect(broken).toContain('the group at Mon 09:00 has 4 students; tier 2 takes 2 to 3');
+		for (const text of broken) expect(text).not.toMatch(/\b(slot|at) [56]\b|^\d/);
+	});
+});

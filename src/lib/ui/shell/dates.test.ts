@@ -1,0 +1,27 @@
+import { describe, expect, it } from 'vitest';
+import { countBy } from '../table/countBy';
+import { sayDate, sayDay, sayMeeting } from './dates';
+
+describe('dates in words', () => {
+	it('are the school’s day whatever the reader’s time zone', () => {
+		expect(sayDate('2026-11-23')).toBe('Mon, Nov 23');
+		expect(sayDay('2026-01-01')).toBe('Jan 1');
+		expect(sayDate('2028-02-29')).toBe('Tue, Feb 29');
+	});
+
+	it('name the days and time of a meeting', () => {
+		expect(sayMeeting({ days: [1, 3, 5], startsAt: '09:00' })).toBe('Mon Wed Fri 09:00');
+		expect(sayMeeting({ days: [2], startsAt: '13:15' })).toBe('Tue 13:15');
+	});
+});
+
+describe('counting by a key', () => {
+	it('counts each once, in order of first appearance', () => {
+		expect(countBy(['b', 'a', 'b', 'c', 'b'], (text) => text)).toEqual([
+			['b', 3],
+			['a', 1],
+			['c', 1]
+		]);
+		expect(countBy([], String)).toEqual([]);
+	});
+});
