@@ -16,7 +16,7 @@ export default defineConfig({
 				extends: true,
 				test: {
 					name: 'store',
-					include: ['src/lib/server/**/*.store.ts', 'demo/**/*.store.ts'],
+					include: ['src/lib/server/**/*.store.ts', 'demo/**/*.store.ts', 'scripts/*.store.ts'],
 					globalSetup: ['./tests/throwawayDatabase.ts'],
 					fileParallelism: false,
 					testTimeout: 60_000,

@@ -7,6 +7,9 @@ import { fileURLToPath } from 'node:url';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
+/** Where `npm start` keeps its database; another folder is another school beside it. */
+export const dataFolder = process.env.ORDERLY_DATA ?? join(root, '.data');
+
 function run(program, args, quiet) {
 	try {
 		execFileSync(program, args, { cwd: root, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit' });

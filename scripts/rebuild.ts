@@ -1,14 +1,15 @@
 /** Works out all standings anew from the answer log; says how many differ from what was stored (none should). */
 import { existsSync, readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+import { dataFolder } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { allStudentIds, schoolTimeZones } from '../src/lib/server/store/people';
 import { skillList } from '../src/lib/server/store/skills';
 import { readTraces, rebuildTraces, type TraceRow } from '../src/lib/server/store/standings';
 
-const startFile = fileURLToPath(new URL('../.data/start.json', import.meta.url));
+const startFile = join(dataFolder, 'start.json');
 const url =
-	process.env.DATABASE_URL ?? (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
+	process.env.DATABASE_URL || (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
 if (!url) {
 	console.error('Run this while “npm start” runs, or set DATABASE_URL to the database whose standings are meant.');
 	process.exit(1);

@@ -42,9 +42,7 @@ export async function serveApp({ databaseUrl, port, environment = {}, quiet = fa
 	}
 	return {
 		address,
-		hasEnded: () => ended,
-		/** Ends it at once, as a crash would. */
-		kill: () => server.kill('SIGKILL'),
+		pid: server.pid,
 		async stop() {
 			if (ended) return;
 			server.kill('SIGTERM');

@@ -3,11 +3,10 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startMariadb, freePort } from './mariadb.mjs';
-import { ensureBuild, ensurePackages, root } from './prepare.mjs';
+import { dataFolder, ensureBuild, ensurePackages, root } from './prepare.mjs';
 import { serveApp } from './serve.mjs';
 
-const folder = join(root, '.data');
-const lockFile = join(folder, 'start.json');
+const lockFile = join(dataFolder, 'start.json');
 const flags = process.argv.slice(2);
 const stops = [];
 let stopping = false;
@@ -22,23 +21,28 @@ async function stop(code) {
 	process.exit(code);
 }
 
-/** Another start that still runs on this folder keeps its database; a lock left by a killed one is ignored. */
+/** Whether a process runs whose command line names a script. */
+function runs(pid, script) {
+	try {
+		return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(script);
+	} catch {
+		return false;
+	}
+}
+
+/** Another start that still runs on this folder keeps its database; of one that was killed, the app is ended. */
 function refuseSecond() {
 	if (!existsSync(lockFile)) return;
-	const { pid, address } = JSON.parse(readFileSync(lockFile, 'utf8'));
-	try {
-		process.kill(pid, 0);
-	} catch {
-		return;
-	}
-	if (!readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs')) return;
-	throw new Error(`Orderly Compass is running already${address ? ` at ${address}` : ''} (process ${pid}).`);
+	const { pid, address, app } = JSON.parse(readFileSync(lockFile, 'utf8'));
+	if (runs(pid, 'start.mjs'))
+		throw new Error(`Orderly Compass is running already${address ? ` at ${address}` : ''} (process ${pid}).`);
+	if (app && runs(app, join(root, 'build', 'index.js'))) process.kill(app, 'SIGTERM');
 }
 
 async function start() {
 	const unknown = flags.filter((flag) => !['--reset-demo', '--empty'].includes(flag));
 	if (unknown.length) throw new Error(`Unknown: ${unknown.join(' ')}. There are --reset-demo and --empty.`);
-	mkdirSync(folder, { recursive: true });
+	mkdirSync(dataFolder, { recursive: true });
 	refuseSecond();
 	const port = Number(process.env.PORT) || (await freePort());
 	const note = (running) => writeFileSync(lockFile, JSON.stringify({ pid: process.pid, ...running }), { mode: 0o600 });
@@ -48,7 +52,7 @@ async function start() {
 	ensureBuild();
 	let databaseUrl = process.env.DATABASE_URL;
 	if (!databaseUrl) {
-		const mariadb = await startMariadb(join(folder, 'mariadb'));
+		const mariadb = await startMariadb(join(dataFolder, 'mariadb'));
 		stops.push(() => mariadb.stop());
 		databaseUrl = mariadb.url;
 	}
@@ -61,7 +65,7 @@ async function start() {
 	const app = await serveApp({ databaseUrl, port });
 	stops.push(() => app.stop());
 	app.onExit(() => stop(1));
-	note({ address: app.address, databaseUrl });
+	note({ address: app.address, databaseUrl, app: app.pid });
 	console.log(`\nOrderly Compass is at ${app.address}\n`);
 	console.log('Ctrl-C ends it.');
 }

@@ -3,7 +3,7 @@ import type { GroupingProblem } from '$lib/core/grouping';
 import { judgeDraft, type DraftGroup } from './judgeDraft';
 
 const problem: GroupingProblem = {
-	students: [1, 2, 3, 4].map((id) => ({
+	students: [1, 2, 3, 4].map((id): GroupingProblem['students'][number] => ({
 		id: String(id),
 		tier: 2,
 		needs: id === 4 ? { '20': 0.3 } : { '10': 0.25 * id },
