@@ -1,7 +1,12 @@
 /** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
+import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, STUDENTS_A_CLASS } from '../demo/people';
+import { openDatabase } from '../src/lib/server/database/pool';
+import { queuedSets } from '../src/lib/server/store/practice';
+import { probeSeries } from '../src/lib/server/store/probes';
 import { chromiumLaunch } from './chromium.mjs';
+import { DEMO_CLOCK } from './demoServer.mjs';
 
 const base = process.env.DEMO_ADDRESS!;
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
@@ -19,7 +24,7 @@ async function take(page: Page, name: string, path?: string) {
 const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await take(staff, 'sign-in', '/sign-in');
 await staff.getByLabel('User name').fill('specialist');
-await staff.getByLabel('Password').fill('tide-table-7');
+await staff.getByLabel('Password').fill(DEMO_PASSWORD);
 await staff.getByRole('button', { name: 'Sign in' }).click();
 await staff.waitForURL(/screen/);
 await take(staff, 'screen', '/screen?scope=grade:5');
@@ -38,10 +43,24 @@ await take(staff, 'practice-new', '/practice/new?for=group:4');
 await take(staff, 'track', '/track?student=47');
 await take(staff, 'decide', '/decide');
 
+/** A student with a probe to take and a set begun, so that the pictures show both. */
+async function busyStudent(): Promise<{ id: number; classCode: string }> {
+	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
+	const today = DEMO_CLOCK.slice(0, 10);
+	const ids = Array.from({ length: 264 }, (_, i) => i + 1);
+	const [sets, series] = [await queuedSets(database, ids, today), await probeSeries(database, ids, today)];
+	await database.close();
+	const { studentId } = sets.find(
+		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)
+	)!;
+	return { id: studentId, classCode: classCodeOf(Math.ceil(studentId / STUDENTS_A_CLASS)) };
+}
+
+const student = await busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
-await phone.goto(`${base}/sign-in?as=student&class=REDS87`);
-await phone.getByLabel('Your name').selectOption({ index: 2 });
-await phone.getByLabel('Your PIN').fill('2468');
+await phone.goto(`${base}/sign-in?as=student&class=${student.classCode}`);
+await phone.getByLabel('Your name').selectOption(String(student.id));
+await phone.getByLabel('Your PIN').fill(DEMO_PIN);
 await phone.getByRole('button', { name: 'Start' }).click();
 await phone.waitForURL(/today/);
 await take(phone, 'student-today');

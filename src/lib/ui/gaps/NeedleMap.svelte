@@ -84,13 +84,12 @@
 		if (row >= 0) reveal(row);
 	});
 
-	/** Scrolls a row into view: near it first, so that it is drawn, then to the row itself. */
+	/** Scrolls a row into view: near it first where it is not drawn, then to the row itself. */
 	async function reveal(row: number) {
 		await tick();
-		get(virtualizer).scrollToIndex(row, { align: 'auto' });
-		requestAnimationFrame(() =>
-			map?.querySelector(`[aria-rowindex="${row + 2}"]`)?.scrollIntoView({ block: 'nearest' })
-		);
+		const find = () => map?.querySelector(`[aria-rowindex="${row + 2}"]`);
+		if (!find()) get(virtualizer).scrollToIndex(row, { align: 'auto' });
+		requestAnimationFrame(() => find()?.scrollIntoView({ block: 'nearest' }));
 	}
 
 	async function focusCell(row: number, column: number) {

@@ -3,7 +3,7 @@
 	<AnswerField item={item} bind:answer onenter={submit} />
 -->
 <script lang="ts">
-	import type { Answer, ResponseSpec } from '$lib/core/items';
+	import { formatNumber, type Answer, type ResponseSpec } from '$lib/core/items';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 
@@ -130,7 +130,9 @@
 					i === spaces ||
 					Math.abs(value) < 1e-6}
 				<line x1={(i * 320) / spaces} x2={(i * 320) / spaces} y1={major ? 5 : 9} y2={major ? 23 : 19} />
-				{#if major}<text x={(i * 320) / spaces} y="40" text-anchor="middle">{Math.round(value * 100) / 100}</text>{/if}
+				{#if major}<text x={(i * 320) / spaces} y="40" text-anchor="middle"
+						>{formatNumber(Math.round(value * 100) / 100)}</text
+					>{/if}
 			{/each}
 			{#if answer !== null}<circle cx={(at * 320) / spaces} cy="14" r="7" />{/if}
 		</svg>

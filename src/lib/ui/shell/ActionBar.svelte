@@ -12,17 +12,20 @@
 
 <style>
 	.bar {
-		position: sticky;
-		bottom: 0;
+		position: fixed;
+		inset: auto 0 0;
 		z-index: 10;
 		display: flex;
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 10px;
-		margin: 12px -24px -72px;
 		padding: 10px 24px;
 		background: var(--sheet);
 		border-top: 1px solid var(--rule-strong);
 		box-shadow: var(--float);
+	}
+	/* The selected student's panel stays whole beside it. */
+	:global(.body:has(> aside)) .bar {
+		right: 340px;
 	}
 </style>

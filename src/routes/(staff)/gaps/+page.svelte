@@ -81,10 +81,9 @@
 {#each data.classwide.slice(0, 3) as need (need.classId + ' ' + need.skillId)}
 	<p class="classwide">
 		<strong>{need.className}: {need.skillName}.</strong>
-		{need.lacking} of {need.withEvidence} students with evidence lack it. That is a lesson for the whole class{need.advice ===
-		'whole class, firm'
-			? ''
-			: ', probably'}, not a group.
+		{need.lacking} of {need.withEvidence} with evidence lack it: {need.advice === 'whole class, firm'
+			? 'a lesson for the whole class, not a group.'
+			: 'likely a lesson for the whole class.'}
 	</p>
 {/each}
 {#if data.classwide.length > 3}
