@@ -11,6 +11,7 @@ import edges from '../framework/mathematics.edges.json';
 import source from '../framework/mathematics.case.json';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';
+import { fillLibrary } from './library';
 import { classNames } from './names';
 import { CLASSWIDE, drawStudents, gradeOfClass, teacherOf, TIME_ZONE, writePeople, type DemoStudent } from './people';
 import { PracticeLog } from './practiceLog';
@@ -37,6 +38,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	const students = drawStudents(levels);
 	await writePeople(database, students, year.startsOn);
 	await writeTimetable(database, year);
+	await fillLibrary(database, skills, atHour(year.startsOn, 10));
 
 	const log = new AnswerLog(skillIds, now);
 	const practice = new PracticeLog(log, skillIds, today);

@@ -9,6 +9,9 @@ import { serveApp } from '../serve.mjs';
 import { solveGrouping } from '../../src/lib/core/grouping';
 import { generateProblem } from '../../src/lib/core/grouping/generate';
 import { itemFrom, itemFamilies } from '../../src/lib/core/items';
+import { seededRandom } from '../../src/lib/core/random';
+import { findInLibrary } from '../../src/lib/server/finder';
+import { importStandards } from '../../src/lib/server/store/library';
 import { tokenHash } from '../../src/lib/server/auth/signIn';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { needleMap } from '../../src/lib/server/needleMap';
@@ -176,6 +179,43 @@ async function benchMap(): Promise<void> {
 	);
 }
 
+/** Words found among the skills and 20,000 standards that a school has brought in. */
+async function benchLibrary(): Promise<void> {
+	const random = seededRandom(20_000);
+	const words = skills.flatMap(({ statement, also }) => `${statement} ${also}`.split(/\s+/));
+	const standards = Array.from({ length: 20_000 }, (_, i) => ({
+		code: `B.${i}`,
+		statement: Array.from({ length: 14 }, () => random.pick(words)).join(' '),
+		grade: random.integer(1, 8),
+		skillIds: [random.pick(skills).id]
+	}));
+	const staff = { kind: 'staff' as const, id: 1, schoolId: 1, role: 'coordinator' as const, displayName: '' };
+	await importStandards(database, staff, 'Made up for the benchmark', standards, at);
+	const built = performance.now();
+	await findInLibrary(database, 1, 'times tables', 24);
+	const first = performance.now() - built;
+	const phrases = [
+		'times tables',
+		'telling time',
+		'fractions with different bottoms',
+		'probabilty',
+		'percent off',
+		'B.19'
+	];
+	const times: number[] = [];
+	for (let round = 0; round < 10; round++) {
+		for (const phrase of phrases) {
+			const began = performance.now();
+			await findInLibrary(database, 1, phrase, 24);
+			times.push(performance.now() - began);
+		}
+	}
+	times.sort((a, b) => a - b);
+	console.log(
+		`library   among ${skills.length} skills and 20,000 standards: median ${median(times).toFixed(0)} ms, slowest ${times[times.length - 1].toFixed(0)} ms (a few tens); the first after an import ${first.toFixed(0)} ms`
+	);
+}
+
 async function benchGrouping(): Promise<void> {
 	for (const students of [40, 120]) {
 		const problem = generateProblem({ students, slots: 16, focuses: 30 }, 1);
@@ -204,6 +244,7 @@ function benchItems(): void {
 
 await benchAnswers();
 await benchMap();
+await benchLibrary();
 await benchGrouping();
 benchItems();
 await database.close();

@@ -10,7 +10,10 @@ for (const path of [
 	'/practice?scope=class:7',
 	'/practice/new?for=group:2',
 	'/track?scope=class:7',
-	'/decide'
+	'/decide',
+	'/library?q=fractions&scope=class:7',
+	'/library/F05?scope=class:7',
+	'/library/F05/print?key=on'
 ]) {
 	test(`axe finds nothing on ${path}`, async ({ page }) => {
 		await signInStaff(page, 'specialist');

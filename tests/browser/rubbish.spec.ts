@@ -35,7 +35,12 @@ const forms: [path: string, fields: string[]][] = [
 	['/track?/start', ['students', 'skill', 'group', 'goalOn', 'goalCorrect']],
 	['/track?/undo', ['plans']],
 	['/decide?/verdict', ['review', 'verdict', 'effectiveOn', 'newTier', 'note']],
-	['/decide?/undo', ['review']]
+	['/decide?/undo', ['review']],
+	['/library/F05?/add', ['link', 'note']],
+	['/library/F05?/remove', ['material']],
+	['/library/F05?/restore', ['material']],
+	['/library/F05?/shelf', ['shelf']],
+	['/library/nothing?/shelf', ['shelf']]
 ];
 
 const counted = [
@@ -49,6 +54,8 @@ const counted = [
 	'review',
 	'tier_interval',
 	'screening_window',
+	'skill_material',
+	'shelved_skill',
 	'audit_entry'
 ];
 
@@ -83,7 +90,9 @@ test('generated rubbish at every form is refused in words and changes nothing', 
 						expect([200, 400, 404], `${path} ${JSON.stringify(form)}: ${answer.slice(0, 300)}`).toContain(
 							reply.status()
 						);
-						expect(answer, `${path} ${JSON.stringify(form)}`).toMatch(/Nothing was changed|nothing here for you/);
+						expect(answer, `${path} ${JSON.stringify(form)}`).toMatch(
+							/Nothing was changed|nothing here for you|no skill of this code/
+						);
 					}
 				),
 				{ numRuns: 15 }

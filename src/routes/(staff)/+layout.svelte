@@ -109,6 +109,11 @@
 					? 'ended'
 					: `week ${data.cycle.week} of ${data.cycle.weeks}`}{/if}
 		</span>
+		<a
+			class="library"
+			href={keepingScope('/library')}
+			aria-current={page.url.pathname.startsWith('/library') ? 'page' : undefined}>Library</a
+		>
 		<button class="plain" aria-label="Keyboard shortcuts" onclick={() => (helpOpen = true)}
 			><CircleHelp size={18} aria-hidden="true" /></button
 		>
@@ -213,6 +218,10 @@
 	}
 	.week {
 		margin-left: auto;
+	}
+	.library {
+		margin-left: 8px;
+		font-weight: 500;
 	}
 	.who {
 		white-space: nowrap;

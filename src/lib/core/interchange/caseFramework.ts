@@ -6,7 +6,7 @@ export interface Framework {
 	title: string;
 	subject: string;
 	domains: { code: string; name: string }[];
-	skills: ({ code: string; domain: string; statement: string; shortName: string } & GradeTerm)[];
+	skills: ({ code: string; domain: string; statement: string; shortName: string; also: string } & GradeTerm)[];
 	edges: { prerequisite: string; skill: string }[];
 }
 
@@ -17,6 +17,8 @@ interface CaseItem {
 	identifier: string;
 	fullStatement: string;
 	abbreviatedStatement?: string;
+	/** Other words for it. */
+	conceptKeywords?: string[];
 	humanCodingScheme?: string;
 	CFItemType?: string;
 	educationLevel?: string[];
@@ -75,6 +77,7 @@ export function readCaseFramework(source: CasePackage, edges: { prerequisite: st
 				domain: codeOf(domain),
 				statement: item.fullStatement,
 				shortName: item.abbreviatedStatement ?? item.fullStatement,
+				also: (item.conceptKeywords ?? []).join(' '),
 				grade,
 				term: item.extensions?.term ?? 1
 			};

@@ -14,7 +14,8 @@ import {
 	readyNext,
 	standingOn,
 	trace,
-	type Evidence
+	type Evidence,
+	progression
 } from '.';
 
 const number = { kind: 'number' } as const;
@@ -169,6 +170,28 @@ describe('skill graph', () => {
 				}
 			})
 		);
+	});
+
+	it('shows what leads to a skill and what it opens, step by step, each skill once at its nearest', () => {
+		// 1 → 2 → 4 → 5 → 7, 1 → 3 → 4, 1 → 4, and 6 on its own.
+		const graph = makeSkillGraph(
+			[1, 2, 3, 4, 5, 6, 7],
+			[
+				[1, 2],
+				[1, 3],
+				[2, 4],
+				[3, 4],
+				[1, 4],
+				[4, 5],
+				[5, 7]
+			].map(([prerequisite, skill]) => ({ prerequisite, skill }))
+		);
+		const { before, after, edges } = progression(graph, 4, 2);
+		expect(before).toEqual([[1, 2, 3]]);
+		expect(after).toEqual([[5], [7]]);
+		expect(edges.length).toBe(7);
+		expect(progression(graph, 4, 1).after).toEqual([[5]]);
+		expect(progression(graph, 6, 3)).toEqual({ before: [], after: [], edges: [] });
 	});
 
 	it('names the skills of a circle and refuses edges to nowhere', () => {

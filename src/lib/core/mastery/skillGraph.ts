@@ -56,3 +56,40 @@ export function readyNext(graph: SkillGraph, isMastered: (skill: number) => bool
 		(skill) => !isMastered(skill) && (graph.prerequisites.get(skill) ?? []).every((one) => isMastered(one))
 	);
 }
+
+/** The neighborhood of a skill: what leads to it and what it opens, by how many steps away. */
+export interface Progression {
+	/** `before[0]` are the direct prerequisites, `before[1]` what comes before those, each skill once, nearest first. */
+	before: number[][];
+	/** `after[0]` are the skills it opens, and so on. */
+	after: number[][];
+	/** Edges among all of these and the skill itself. */
+	edges: { prerequisite: number; skill: number }[];
+}
+
+/** Up to so many steps before and after a skill, in teaching order within a step. */
+export function progression(graph: SkillGraph, skill: number, steps: number): Progression {
+	const opens = new Map<number, number[]>(graph.skills.map((id) => [id, []]));
+	for (const [id, list] of graph.prerequisites) for (const one of list) opens.get(one)!.push(id);
+	const walk = (next: Map<number, number[]>) => {
+		const reached = new Set([skill]);
+		const layers: number[][] = [];
+		let layer = [skill];
+		for (let step = 0; step < steps; step++) {
+			const found = new Set(layer.flatMap((id) => next.get(id) ?? []).filter((id) => !reached.has(id)));
+			if (found.size === 0) break;
+			layer = graph.skills.filter((id) => found.has(id));
+			layer.forEach((id) => reached.add(id));
+			layers.push(layer);
+		}
+		return layers;
+	};
+	const [before, after] = [walk(graph.prerequisites), walk(opens)];
+	const shown = new Set([skill, ...before.flat(), ...after.flat()]);
+	const edges = [...shown].flatMap((id) =>
+		(graph.prerequisites.get(id) ?? [])
+			.filter((one) => shown.has(one))
+			.map((prerequisite) => ({ prerequisite, skill: id }))
+	);
+	return { before, after, edges };
+}

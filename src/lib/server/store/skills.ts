@@ -14,6 +14,8 @@ export interface Skill {
 	code: string;
 	statement: string;
 	shortName: string;
+	/** Other words people look for it by. */
+	also: string;
 	grade: number;
 	term: number;
 }
@@ -25,7 +27,8 @@ export async function domainList(database: Database): Promise<Domain[]> {
 /** All skills in teaching order, domain by domain. */
 export async function skillList(database: Database): Promise<Skill[]> {
 	return database.rows<Skill>(
-		`SELECT skill.id, skill.domain_id AS domainId, skill.code, skill.statement, skill.short_name AS shortName, skill.grade, skill.term
+		`SELECT skill.id, skill.domain_id AS domainId, skill.code, skill.statement, skill.short_name AS shortName, skill.also,
+			skill.grade, skill.term
 		FROM skill JOIN domain ON domain.id = skill.domain_id
 		ORDER BY domain.position, skill.position`
 	);
@@ -56,9 +59,18 @@ export async function saveFramework(database: Database, framework: Framework): P
 	const skillIds = new Map<string, number>();
 	for (const [position, skill] of framework.skills.entries()) {
 		const { insertId } = await database.run(
-			`INSERT INTO skill (domain_id, code, statement, short_name, grade, term, position)
-			VALUES (?, ?, ?, ?, ?, ?, ?)`,
-			[domainIds.get(skill.domain)!, skill.code, skill.statement, skill.shortName, skill.grade, skill.term, position]
+			`INSERT INTO skill (domain_id, code, statement, short_name, also, grade, term, position)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+			[
+				domainIds.get(skill.domain)!,
+				skill.code,
+				skill.statement,
+				skill.shortName,
+				skill.also,
+				skill.grade,
+				skill.term,
+				position
+			]
 		);
 		skillIds.set(skill.code, insertId);
 	}

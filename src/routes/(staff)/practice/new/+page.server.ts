@@ -1,7 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
-import { itemsForSkill, itemFrom, describeAnswer } from '$lib/core/items';
-import { mathHtml, showItemWithKey } from '$lib/server/presentItem';
+import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
@@ -12,8 +11,6 @@ import { needsOf } from '$lib/core/grouping';
 import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
 import type { School } from '$lib/server/store/calendar';
 import type { Staff } from '$lib/server/viewer';
-
-const SAMPLES = 6;
 
 /** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {
@@ -59,18 +56,6 @@ export async function load({ locals, url }) {
 		skills.find((one) => one.id === wanted) ??
 		skills.find((one) => one.id === (group?.focusSkillId ?? offered[0])) ??
 		skills[0];
-	const samples = itemsForSkill(skill.code, SAMPLES, 7_000_000).map(({ familyId, seed }) => {
-		const item = itemFrom(familyId, seed);
-		const shown = showItemWithKey(item);
-		return {
-			...shown,
-			keyHtml: mathHtml(describeAnswer(item, item.key)),
-			misconceptions: shown.misconceptions.map((one) => ({
-				answerHtml: mathHtml(describeAnswer(item, one.answer)),
-				shows: one.shows
-			}))
-		};
-	});
 	return {
 		label,
 		students,
@@ -78,7 +63,7 @@ export async function load({ locals, url }) {
 		skills,
 		offered: [...new Set([...(group ? [group.focusSkillId] : []), ...offered])].slice(0, 6),
 		focusId: group?.focusSkillId ?? null,
-		samples,
+		samples: sampleItems(skill.code),
 		dates: { opensOn: school.today, dueOn: addDays(school.today, 4) },
 		standings: students.map((student) => standings.get(student.id)!.get(skill.id) ?? null)
 	};

@@ -3,25 +3,19 @@
 	import { page } from '$app/state';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import { describeStanding } from '$lib/ui/glyphs/standings';
-	import AnswerField from '$lib/ui/items/AnswerField.svelte';
-	import Figure from '$lib/ui/items/Figure.svelte';
+	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/ui/shell/dates';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
-	let sample = $state(0);
 	// svelte-ignore state_referenced_locally
 	let dueOn = $state(data.dates.dueOn);
 	// svelte-ignore state_referenced_locally
 	let opensOn = $state(data.dates.opensOn);
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const shown = $derived(data.samples[sample % data.samples.length]);
 	const count = $derived(`${data.students.length} ${data.students.length === 1 ? 'student' : 'students'}`);
-	const choose = (skillId: number | string) => {
-		sample = 0;
-		setState({ skill: skillId });
-	};
+	const choose = (skillId: number | string) => setState({ skill: skillId });
 </script>
 
 <svelte:head><title>New practice set · Orderly Compass</title></svelte:head>
@@ -47,32 +41,7 @@
 		<p>{data.skill.statement}. <span class="soft">{data.skill.code}, {data.skill.grade}·{data.skill.term}</span></p>
 
 		<h2 class="gap">Sample questions</h2>
-		<div class="sample" aria-live="polite">
-			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-			<p class="stem">{@html shown.stemHtml}</p>
-			{#if shown.figure}<Figure figure={shown.figure} />{/if}
-			{#key shown}<div inert>
-					<AnswerField response={shown.response} optionsHtml={shown.optionsHtml} answer={null} />
-				</div>{/key}
-			<p>
-				<strong>Key:</strong>
-				{#if shown.response.kind === 'fraction'}{shown.key}{:else}{@html shown.keyHtml}{/if}
-			</p>
-			<details>
-				<summary>Solution, hint, and what wrong answers tell</summary>
-				{#each shown.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
-				<p class="soft">Hint: {@html shown.hintHtml}</p>
-				{#each shown.misconceptions as one, i (i)}<p>
-						{@html one.answerHtml}: <span class="soft">{one.shows}</span>
-					</p>{/each}
-			</details>
-			<!-- eslint-enable svelte/no-at-html-tags -->
-		</div>
-		<p class="pager">
-			<button onclick={() => (sample = (sample + data.samples.length - 1) % data.samples.length)}>Previous</button>
-			<span>{(sample % data.samples.length) + 1} of {data.samples.length}</span>
-			<button onclick={() => (sample = (sample + 1) % data.samples.length)}>Next</button>
-		</p>
+		{#key data.skill.id}<SampleItems samples={data.samples} />{/key}
 	</section>
 
 	<section>
@@ -139,22 +108,6 @@
 		border-color: var(--verdigris);
 		box-shadow: inset 0 0 0 1px var(--verdigris);
 		background: var(--verdigris-wash);
-	}
-	.sample {
-		display: grid;
-		gap: 12px;
-		padding: 14px 0;
-		border-top: 1px solid var(--rule);
-		min-height: 300px;
-		align-content: start;
-	}
-	.stem {
-		font: 500 1.15rem/1.4 var(--head);
-	}
-	.pager {
-		display: flex;
-		gap: 12px;
-		align-items: center;
 	}
 	ul {
 		list-style: none;

@@ -1,0 +1,107 @@
+import { find, makeFindIndex, type FindIndex } from '../core/finding';
+import { itemFamilies, itemFrom, misconceptions, type MisconceptionId } from '../core/items';
+import type { Database } from './database/pool';
+import { libraryRevision, standardList, type Standard } from './store/library';
+import { domainList, skillList, type Skill } from './store/skills';
+
+/** A place in the library, with where it sits and which skills it leads to. */
+export interface Hit {
+	kind: 'skill' | 'standard' | 'misconception';
+	code: string;
+	title: string;
+	/** Where it sits: `Fractions, decimals, and percent · 4·2`, or the framework of a standard. */
+	sits: string;
+	skills: { code: string; name: string }[];
+}
+
+interface Library {
+	revision: string;
+	index: FindIndex;
+	hits: Map<string, Hit>;
+}
+
+/** One library a school in this process, made anew when its revision has changed. */
+const libraries = new Map<number, Promise<Library>>();
+
+/** Skills in whose items a wrong idea shows itself. */
+function skillsShowing(skills: Skill[]): Map<MisconceptionId, Set<string>> {
+	const known = new Set(skills.map(({ code }) => code));
+	const showing = new Map<MisconceptionId, Set<string>>();
+	for (const { id, skillCode } of itemFamilies) {
+		if (!known.has(skillCode)) continue;
+		for (let seed = 0; seed < 6; seed++) {
+			for (const { misconception } of itemFrom(id, seed).expectedErrors)
+				showing.set(misconception, (showing.get(misconception) ?? new Set()).add(skillCode));
+		}
+	}
+	return showing;
+}
+
+async function build(database: Database, schoolId: number, revision: string): Promise<Library> {
+	const [domains, skills, standards] = await Promise.all([
+		domainList(database),
+		skillList(database),
+		standardList(database, schoolId)
+	]);
+	const index = makeFindIndex();
+	const hits = new Map<string, Hit>();
+	const domainName = new Map(domains.map(({ id, name }) => [id, name]));
+	const nameOf = new Map(skills.map(({ code, shortName }) => [code, shortName]));
+	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
+	const linked = (codes: Iterable<string>) => [...codes].map((code) => ({ code, name: nameOf.get(code)! }));
+	index.addAll(
+		skills.map(({ code, shortName, statement, also, domainId, grade, term }) => {
+			const id = `skill ${code}`;
+			const sits = `${domainName.get(domainId)} · ${grade}·${term}`;
+			hits.set(id, { kind: 'skill', code, title: shortName, sits, skills: linked([code]) });
+			return { id, code, name: shortName, statement, also };
+		})
+	);
+	const showing = skillsShowing(skills);
+	index.addAll(
+		Object.entries(misconceptions).flatMap(([key, { shows }]) => {
+			const codes = showing.get(key as MisconceptionId);
+			if (!codes) return [];
+			const id = `misconception ${key}`;
+			hits.set(id, { kind: 'misconception', code: '', title: shows, sits: 'a wrong idea', skills: linked(codes) });
+			return [{ id, code: '', name: '', statement: shows, also: '' }];
+		})
+	);
+	// Tens of thousands may have been brought in: others work in between.
+	await index.addAllAsync(
+		standards.map((standard) => {
+			const id = `standard ${standard.id}`;
+			hits.set(id, standardHit(standard, linked(standard.skillIds.map((skillId) => codeOf.get(skillId)!))));
+			return { id, code: standard.code, name: '', statement: standard.statement, also: '' };
+		}),
+		{ chunkSize: 100 }
+	);
+	return { revision, index, hits };
+}
+
+const standardHit = ({ code, statement, framework, grade }: Standard, skills: Hit['skills']): Hit => ({
+	kind: 'standard',
+	code,
+	title: statement,
+	sits: grade === null ? framework : `${framework} · grade ${grade}`,
+	skills
+});
+
+async function libraryFor(database: Database, schoolId: number): Promise<Library> {
+	const revision = String(await libraryRevision(database, schoolId));
+	const current = libraries.get(schoolId);
+	if (current) {
+		const library = await current;
+		if (library.revision === revision) return library;
+	}
+	const made = build(database, schoolId, revision);
+	libraries.set(schoolId, made);
+	made.catch(() => libraries.delete(schoolId));
+	return made;
+}
+
+/** What lies nearest to some typed words: skills, standards, and wrong ideas with the skills they show themselves in. */
+export async function findInLibrary(database: Database, schoolId: number, typed: string, most: number): Promise<Hit[]> {
+	const { index, hits } = await libraryFor(database, schoolId);
+	return find(index, typed, most).map(({ id }) => hits.get(id)!);
+}

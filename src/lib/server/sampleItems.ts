@@ -1,0 +1,30 @@
+import { describeAnswer, itemFrom, itemsForSkill } from '../core/items';
+import { mathHtml, showItemWithKey, type ShownItemWithKey } from './presentItem';
+
+/** Sample questions a page shows. */
+const SAMPLES = 6;
+/** Seeds no set, probe or form uses, so that nobody has seen a sample before. */
+const SAMPLE_SEED = 7_000_000;
+
+/** A sample question with its key and, for each wrong answer that tells something, the idea behind it. */
+export interface SampleItem extends Omit<ShownItemWithKey, 'misconceptions'> {
+	keyHtml: string;
+	misconceptions: { answerHtml: string; shows: string; attempt: string }[];
+}
+
+/** Sample questions for a skill, its families in turn; always the same ones. */
+export function sampleItems(skillCode: string): SampleItem[] {
+	return itemsForSkill(skillCode, SAMPLES, SAMPLE_SEED).map(({ familyId, seed }) => {
+		const item = itemFrom(familyId, seed);
+		const shown = showItemWithKey(item);
+		return {
+			...shown,
+			keyHtml: mathHtml(describeAnswer(item, item.key)),
+			misconceptions: shown.misconceptions.map(({ answer, shows, attempt }) => ({
+				answerHtml: mathHtml(describeAnswer(item, answer)),
+				shows,
+				attempt
+			}))
+		};
+	});
+}

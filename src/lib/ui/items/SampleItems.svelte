@@ -1,0 +1,125 @@
+<!-- Sample questions to page through, with key, solution, and what wrong answers tell; one can fill the screen. -->
+<script lang="ts" module>
+	import type { Figure as FigureSpec, ResponseSpec } from '$lib/core/items';
+
+	/** Texts come as HTML, escaped on the server. */
+	export interface Sample {
+		stemHtml: string;
+		figure?: FigureSpec;
+		response: ResponseSpec;
+		optionsHtml: string[];
+		key: unknown;
+		keyHtml: string;
+		hintHtml: string;
+		solutionHtml: string[];
+		misconceptions: { answerHtml: string; shows: string; attempt: string }[];
+	}
+</script>
+
+<script lang="ts">
+	import Dialog from '../shell/Dialog.svelte';
+	import AnswerField from './AnswerField.svelte';
+	import Figure from './Figure.svelte';
+
+	let { samples }: { samples: Sample[] } = $props();
+	let at = $state(0);
+	let modeling = $state(false);
+	let stepsShown = $state(0);
+	const shown = $derived(samples[at]);
+
+	function turn(by: number) {
+		at = (at + samples.length + by) % samples.length;
+		stepsShown = 0;
+	}
+</script>
+
+<div class="sample" aria-live="polite">
+	{@render question()}
+	<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+	<p>
+		<strong>Key:</strong>
+		{#if shown.response.kind === 'fraction'}{shown.key}{:else}{@html shown.keyHtml}{/if}
+	</p>
+	<details>
+		<summary>Solution, hint, and what wrong answers tell</summary>
+		{#each shown.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+		<p class="soft">Hint: {@html shown.hintHtml}</p>
+		{#each shown.misconceptions as one, i (i)}<p>
+				{@html one.answerHtml}: <span class="soft">{one.shows} {one.attempt}</span>
+			</p>{/each}
+	</details>
+	<!-- eslint-enable svelte/no-at-html-tags -->
+</div>
+{@render pager()}
+
+{#if modeling}
+	<Dialog title="Model it together" wide onclose={() => (modeling = false)}>
+		<div class="model">
+			{@render question()}
+			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+			{#each shown.solutionHtml.slice(0, stepsShown) as step, i (i)}<p>{@html step}</p>{/each}
+			<!-- eslint-enable svelte/no-at-html-tags -->
+			{#if stepsShown < shown.solutionHtml.length}
+				<button onclick={() => stepsShown++}
+					>{stepsShown ? 'Show the next step' : 'Show the first step'} of {shown.solutionHtml.length}</button
+				>
+			{/if}
+		</div>
+		{@render pager()}
+	</Dialog>
+{/if}
+
+{#snippet question()}
+	<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+	<p class="stem">{@html shown.stemHtml}</p>
+	{#if shown.figure}<Figure figure={shown.figure} />{/if}
+	{#key shown}<div inert>
+			<AnswerField response={shown.response} optionsHtml={shown.optionsHtml} answer={null} />
+		</div>{/key}
+{/snippet}
+
+{#snippet pager()}
+	<p class="pager">
+		<button onclick={() => turn(-1)}>Previous</button>
+		<span>{at + 1} of {samples.length}</span>
+		<button onclick={() => turn(1)}>Next</button>
+		{#if !modeling}<button
+				class="plain"
+				onclick={() => {
+					stepsShown = 0;
+					modeling = true;
+				}}>Fill the screen</button
+			>{/if}
+	</p>
+{/snippet}
+
+<style>
+	.sample {
+		display: grid;
+		gap: 12px;
+		padding: 14px 0;
+		border-top: 1px solid var(--rule);
+		min-height: 300px;
+		align-content: start;
+	}
+	.stem {
+		font: 500 1.15rem/1.4 var(--head);
+	}
+	.model {
+		display: grid;
+		gap: 20px;
+		align-content: start;
+		justify-items: start;
+		min-height: 62vh;
+		font-size: 1.6rem;
+	}
+	.model > :global(*) {
+		max-width: 100%;
+	}
+	.pager {
+		display: flex;
+		gap: 12px;
+		align-items: center;
+		margin-top: 12px;
+	}
+</style>

@@ -1,0 +1,126 @@
+<!-- A box that finds skills, standards and wrong ideas as one types. Without scripts it is a plain form. -->
+<script lang="ts">
+	import { onDestroy } from 'svelte';
+	import { keepingScope } from '../shell/address';
+
+	/** What was found, see server/finder.ts. */
+	interface Hit {
+		kind: 'skill' | 'standard' | 'misconception';
+		code: string;
+		title: string;
+		sits: string;
+		skills: { code: string; name: string }[];
+	}
+	let { typed, hits }: { typed: string; hits: Hit[] | null } = $props();
+
+	// svelte-ignore state_referenced_locally
+	let text = $state(typed);
+	let newer = $state<Hit[] | null>(null);
+	let failed = $state(false);
+	let asking: AbortController | null = null;
+	onDestroy(() => asking?.abort());
+	const shown = $derived(text.trim() ? (newer ?? hits) : null);
+
+	async function ask() {
+		asking?.abort();
+		const wanted = text.trim();
+		if (!wanted) {
+			newer = null;
+			return;
+		}
+		asking = new AbortController();
+		try {
+			const reply = await fetch(`/library/find?q=${encodeURIComponent(wanted)}`, { signal: asking.signal });
+			if (!reply.ok) throw new Error(String(reply.status));
+			newer = (await reply.json()).hits;
+			failed = false;
+		} catch (error) {
+			if ((error as Error).name !== 'AbortError') failed = true;
+		}
+	}
+</script>
+
+<form action="/library" role="search">
+	<label for="q">Find a skill by any word, code, standard or wrong idea</label>
+	<input
+		id="q"
+		name="q"
+		type="search"
+		bind:value={text}
+		oninput={ask}
+		maxlength="120"
+		autocomplete="off"
+		placeholder="times tables"
+	/>
+</form>
+
+<div aria-live="polite">
+	{#if failed}
+		<p class="problem">The library could not be asked. What you see is from before; try again in a moment.</p>
+	{/if}
+	{#if shown && shown.length === 0}
+		<p>
+			Nothing here is called “{text.trim()}”. Browse the grid below by domain and grade; every skill there takes your
+			own material or a link.
+		</p>
+	{:else if shown}
+		<p class="visually-hidden">{shown.length} found</p>
+		<ol>
+			{#each shown as hit (hit.kind + hit.code + hit.title)}
+				<li>
+					{#if hit.kind === 'skill'}
+						<a href={keepingScope(`/library/${encodeURIComponent(hit.code)}`)}>{hit.title}</a>
+						<span class="soft">{hit.code} · {hit.sits}</span>
+					{:else}
+						<span>{hit.code ? `${hit.code}: ` : ''}{hit.title}</span>
+						<span class="soft">{hit.sits}</span>
+						<span class="leads">
+							{#each hit.skills as skill (skill.code)}
+								<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.name}</a>
+							{:else}
+								<span class="soft">no skill is linked to it yet</span>
+							{/each}
+						</span>
+					{/if}
+				</li>
+			{/each}
+		</ol>
+	{/if}
+</div>
+
+<style>
+	form {
+		display: grid;
+		gap: 4px;
+		margin-top: 10px;
+		max-width: 560px;
+	}
+	ol {
+		list-style: none;
+		margin: 8px 0 0;
+		padding: 0;
+		max-width: 860px;
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+	}
+	li {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 12px;
+		align-items: baseline;
+		padding: 6px 12px;
+		border-bottom: 1px solid var(--rule);
+	}
+	li:last-child {
+		border-bottom: 0;
+	}
+	.soft {
+		font-size: 0.9rem;
+	}
+	.leads {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0 10px;
+		font-size: 0.9rem;
+	}
+</style>

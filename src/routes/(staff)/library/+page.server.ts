@@ -1,0 +1,25 @@
+import { familiesFor } from '$lib/core/items';
+import { findInLibrary } from '$lib/server/finder';
+import { staffContext } from '$lib/server/staffPage';
+import { shelfOf } from '$lib/server/store/library';
+import { domainList, skillList } from '$lib/server/store/skills';
+
+const MOST = 24;
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const typed = (url.searchParams.get('q') ?? '').slice(0, 120);
+	const [domains, skills, shelf, hits] = await Promise.all([
+		domainList(locals.database),
+		skillList(locals.database),
+		shelfOf(locals.database, staff),
+		typed ? findInLibrary(locals.database, school.id, typed, MOST) : null
+	]);
+	return {
+		typed,
+		hits,
+		domains,
+		skills: skills.map((skill) => ({ ...skill, families: familiesFor(skill.code).length })),
+		shelf
+	};
+}

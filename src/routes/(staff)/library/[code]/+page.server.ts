@@ -1,0 +1,132 @@
+import { error } from '@sveltejs/kit';
+import { familiesFor } from '$lib/core/items';
+import { progression } from '$lib/core/mastery';
+import { sampleItems } from '$lib/server/sampleItems';
+import { refuse, scopeOf, staffContext } from '$lib/server/staffPage';
+import { addMaterial, hideMaterial, materialsFor, shelfOf, shelve, standardsOfSkill } from '$lib/server/store/library';
+import { practiceSets } from '$lib/server/store/practice';
+import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { formCheck, id, readForm } from '$lib/server/validate';
+import type { Database } from '$lib/server/database/pool';
+
+/** How far the drawn progression reaches. */
+const STEPS = 2;
+const SETS_SHOWN = 8;
+
+async function skillByCode(database: Database, code: string) {
+	const skills = await skillList(database);
+	const skill = skills.find((one) => one.code === code);
+	if (!skill) error(404, 'There is no skill of this code. Look for it in the library by any word.');
+	return { skill, skills };
+}
+
+export async function load({ locals, url, params }) {
+	const { staff, school } = await staffContext(locals);
+	const { database } = locals;
+	const scope = await scopeOf(locals, url, staff, school);
+	const { skill, skills } = await skillByCode(database, params.code);
+	const ids = scope.students.map((student) => student.id);
+	const [domains, graph, standings, sets, materials, standards, shelf] = await Promise.all([
+		domainList(database),
+		skillGraph(database, skills),
+		readStandings(database, ids, school.today),
+		practiceSets(database, school.id, ids),
+		materialsFor(database, school.id, skill.id),
+		standardsOfSkill(database, school.id, skill.id),
+		shelfOf(database, staff)
+	]);
+	return {
+		skill,
+		domain: domains.find(({ id: domainId }) => domainId === skill.domainId)!,
+		skills,
+		progression: progression(graph, skill.id, STEPS),
+		samples: familiesFor(skill.code).length ? sampleItems(skill.code) : [],
+		standings: scope.students.map((student) => ({ student, now: standings.get(student.id)!.get(skill.id) ?? null })),
+		sets: sets.filter(({ skillId }) => skillId === skill.id).slice(0, SETS_SHOWN),
+		materials,
+		standards,
+		shelved: shelf.find(({ own, skillId }) => own && skillId === skill.id) ?? null
+	};
+}
+
+const materialForm = formCheck<{ title: string; link?: string; note?: string }>({
+	type: 'object',
+	properties: {
+		title: { type: 'string', minLength: 1, maxLength: 120 },
+		link: { type: 'string', maxLength: 500 },
+		note: { type: 'string', maxLength: 2_000 }
+	},
+	required: ['title']
+});
+const oneMaterial = formCheck<{ material: number }>({
+	type: 'object',
+	properties: { material: id },
+	required: ['material']
+});
+const shelfForm = formCheck<{ shelf: 'own' | 'shared' | 'off' }>({
+	type: 'object',
+	properties: { shelf: { enum: ['own', 'shared', 'off'] } },
+	required: ['shelf']
+});
+
+/** A web address as it may stand in a link; null for what is none. */
+function webAddress(text: string): string | null {
+	try {
+		const url = new URL(text);
+		return url.protocol === 'https:' || url.protocol === 'http:' ? url.href : null;
+	} catch {
+		return null;
+	}
+}
+
+export const actions = {
+	add: async (event) => {
+		const { staff } = await staffContext(event.locals);
+		const { skill } = await skillByCode(event.locals.database, event.params.code);
+		const form = await readForm(event, materialForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { title, link = '', note = '' } = form.value;
+		const address = link ? webAddress(link) : null;
+		if (link && !address) return refuse('The link is no web address; it begins with https://');
+		if (!address && !note) return refuse('Add a link or a note');
+		const { database, at } = event.locals;
+		const added = await addMaterial(database, staff, skill.id, { title, link: address, note }, at);
+		return {
+			done: `“${title}” is kept with ${skill.shortName}.`,
+			undo: { action: '?/remove', fields: { material: String(added) } }
+		};
+	},
+	remove: async (event) => {
+		const { staff } = await staffContext(event.locals);
+		const form = await readForm(event, oneMaterial);
+		if ('problem' in form) return refuse(form.problem);
+		const { material } = form.value;
+		if (!(await hideMaterial(event.locals.database, staff, material, true, event.locals.at)))
+			return refuse('This material is not there any more');
+		return { done: 'Taken away.', undo: { action: '?/restore', fields: { material: String(material) } } };
+	},
+	restore: async (event) => {
+		const { staff } = await staffContext(event.locals);
+		const form = await readForm(event, oneMaterial);
+		if ('problem' in form) return refuse(form.problem);
+		if (!(await hideMaterial(event.locals.database, staff, form.value.material, false, event.locals.at)))
+			return refuse('This material is there already');
+		return { done: 'It is back.' };
+	},
+	shelf: async (event) => {
+		const { staff } = await staffContext(event.locals);
+		const { skill } = await skillByCode(event.locals.database, event.params.code);
+		const form = await readForm(event, shelfForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { shelf } = form.value;
+		await shelve(event.locals.database, staff, skill.id, shelf === 'off' ? null : shelf === 'shared', event.locals.at);
+		return {
+			done: {
+				own: `${skill.shortName} is on your shelf.`,
+				shared: `${skill.shortName} is on your shelf; colleagues at the school see it.`,
+				off: `${skill.shortName} is off your shelf.`
+			}[shelf]
+		};
+	}
+};

@@ -1,0 +1,181 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import type { Standing } from '$lib/core/mastery';
+	import Needle from '$lib/ui/glyphs/Needle.svelte';
+	import { describeStanding, standingWords } from '$lib/ui/glyphs/standings';
+	import SampleItems from '$lib/ui/items/SampleItems.svelte';
+	import Materials from '$lib/ui/library/Materials.svelte';
+	import Progression from '$lib/ui/library/Progression.svelte';
+	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { sayDay } from '$lib/ui/shell/dates';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+
+	/** Those who need it most come first. */
+	const ORDER: Standing[] = ['gap', 'slipping', 'forming', 'unseen', 'secure'];
+	const byStanding = $derived(
+		ORDER.map((standing) => ({
+			standing,
+			members: data.standings.filter(({ now }) => (now?.standing ?? 'unseen') === standing)
+		})).filter(({ members }) => members.length)
+	);
+	const lacking = $derived(
+		data.standings
+			.filter(({ now }) => now?.standing === 'gap' || now?.standing === 'slipping')
+			.map(({ student }) => student.id)
+	);
+</script>
+
+<svelte:head><title>{data.skill.shortName} · Orderly Compass</title></svelte:head>
+
+<p class="no-print"><a href={keepingScope('/library')}>Back to the library</a></p>
+<div class="head">
+	<div>
+		<h1>{data.skill.shortName}</h1>
+		<p>
+			{data.skill.statement}.
+			<span class="soft">{data.skill.code} · {data.domain.name} · {data.skill.grade}·{data.skill.term}</span>
+		</p>
+	</div>
+	<div class="actions no-print">
+		{#if data.can.practice && data.samples.length}
+			<a class="button primary" href={keepingScope('/practice/new', { skill: data.skill.id })}
+				>Assign to {data.scope.label}</a
+			>
+			{#if lacking.length}<a
+					class="button"
+					href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${lacking.join(',')}` })}
+					>Assign to the {lacking.length} who lack it</a
+				>{/if}
+		{/if}
+		<form method="POST" action="?/shelf" use:enhance>
+			{#if data.shelved}
+				<button name="shelf" value={data.shelved.shared ? 'own' : 'shared'}
+					>{data.shelved.shared ? 'Stop sharing' : 'Share with colleagues'}</button
+				>
+				<button name="shelf" value="off">Take off my shelf</button>
+			{:else}
+				<button name="shelf" value="own">Put on my shelf</button>
+			{/if}
+		</form>
+	</div>
+</div>
+
+<h2>In its progression</h2>
+<Progression skillId={data.skill.id} progression={data.progression} skills={data.skills} />
+{#if data.progression.before.length === 0}<p class="soft">Nothing has to come before it.</p>{/if}
+{#if data.progression.after.length === 0}<p class="soft">No other skill here builds on it.</p>{/if}
+
+<div class="two">
+	<section>
+		<h2>Sample questions</h2>
+		{#if data.samples.length}
+			{#key data.skill.id}<SampleItems samples={data.samples} />{/key}
+			<p class="no-print">
+				Print them <a href={keepingScope(`/library/${data.skill.code}/print`)}>without key</a> or
+				<a href={keepingScope(`/library/${data.skill.code}/print`, { key: 'on' })}>with key and solutions</a>.
+			</p>
+		{:else}
+			<p>
+				No questions were made for this skill yet. Keep a link or a note with it below, or look at what comes before.
+			</p>
+		{/if}
+
+		<h2 class="gap">Own material</h2>
+		<Materials materials={data.materials} />
+	</section>
+
+	<section>
+		<h2>Students in {data.scope.label}</h2>
+		{#each byStanding as { standing, members } (standing)}
+			<details open={standing === 'gap' || standing === 'slipping'}>
+				<summary><Needle state={standing} size={16} /> {standingWords[standing]}: {members.length}</summary>
+				<ul>
+					{#each members as { student, now } (student.id)}
+						<li data-student={student.id}>
+							<a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+							<span class="soft">{student.className}; {describeStanding(now ?? undefined)}</span>
+						</li>
+					{/each}
+				</ul>
+			</details>
+		{:else}
+			<p class="soft">Nobody is in this scope.</p>
+		{/each}
+
+		<h2 class="gap">Sets that used it</h2>
+		<ul>
+			{#each data.sets as set (set.id)}
+				<li>
+					{sayDay(set.opensOn)}, {set.itemCount} questions
+					<span class="soft">by {set.createdBy}; {set.finished} of {set.students} students finished</span>
+				</li>
+			{:else}
+				<li class="soft">No set on this skill was assigned in this scope.</li>
+			{/each}
+		</ul>
+
+		<h2 class="gap">Standards that ask for it</h2>
+		<ul>
+			{#each data.standards as standard (standard.id)}
+				<li><strong>{standard.code}</strong> {standard.statement} <span class="soft">{standard.framework}</span></li>
+			{:else}
+				<li class="soft">No standard that the school brought in is linked to this skill.</li>
+			{/each}
+		</ul>
+	</section>
+</div>
+<Notice outcome={form} />
+
+<style>
+	.head {
+		display: flex;
+		justify-content: space-between;
+		gap: 24px;
+		margin-bottom: 16px;
+	}
+	.actions,
+	.actions form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		justify-content: flex-end;
+		align-items: start;
+	}
+	.two {
+		display: grid;
+		grid-template-columns: 3fr 2fr;
+		gap: 36px;
+		margin-top: 12px;
+		align-items: start;
+	}
+	.gap {
+		margin-top: 20px;
+	}
+	summary {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+		cursor: pointer;
+		padding: 3px 0;
+	}
+	ul {
+		list-style: none;
+		margin: 4px 0;
+		padding: 0;
+	}
+	details ul {
+		max-height: 240px;
+		overflow-y: auto;
+		padding-left: 22px;
+	}
+	li {
+		padding: 2px 0;
+	}
+	@media (max-width: 1000px) {
+		.two {
+			grid-template-columns: 1fr;
+		}
+	}
+</style>

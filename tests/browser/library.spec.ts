@@ -1,0 +1,144 @@
+import { expect, test } from '@playwright/test';
+import { address, signInStaff, signInStudent } from './people';
+
+test('a skill is found while typing, in spite of slips, and its page says where it stands', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library?scope=class:5`);
+	await page.waitForLoadState('networkidle');
+	await page.getByLabel(/Find a skill by any word/).pressSequentially('fraktions diferent bottoms');
+	await page.getByRole('link', { name: 'Add unlike fractions' }).first().click();
+	await expect(page).toHaveURL(/\/library\/F08\?scope=class:5/);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Add unlike fractions');
+	await expect(page.locator('main')).toContainText('F08 · Fractions, decimals, and percent · 5·2');
+	const progression = page.locator('.drawing');
+	await expect(progression.getByRole('link', { name: /Add like fractions.*leads to it/ })).toBeVisible();
+	await progression.getByRole('link', { name: /Add like fractions/ }).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Add like fractions');
+	await expect(progression.getByRole('link', { name: /Add unlike fractions.*opens from it/ })).toBeVisible();
+});
+
+test('a standard and a wrong idea lead to the skills they are about', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library?q=EC.5.6`);
+	const hit = page.getByRole('listitem').filter({ hasText: 'EC.5.6' });
+	await expect(hit).toContainText('Estuary County mathematics · grade 5');
+	await expect(hit.getByRole('link')).toHaveText(['Elapsed time', 'Elapsed time, noon']);
+	await page.goto(`${address()}/library?q=larger+denominator`);
+	const idea = page.getByRole('listitem').filter({ hasText: 'a wrong idea' }).first();
+	await expect(idea.getByRole('link').first()).toBeVisible();
+	await page.goto(`${address()}/library?q=weather+diary`);
+	await expect(page.getByRole('listitem').filter({ hasText: 'EC.7.8' })).toContainText('no skill is linked to it yet');
+	await page.goto(`${address()}/library?q=xqzw`);
+	await expect(page.getByText('Nothing here is called “xqzw”')).toBeVisible();
+});
+
+test('the grid counts every skill, and a cell lists its own', async ({ page }) => {
+	await signInStaff(page, 'avocet');
+	await page.goto(`${address()}/library`);
+	const cells = page.locator('.grid tbody td a');
+	const counts = (await cells.allInnerTexts()).map(Number);
+	const listed = page.locator('table').nth(1).locator('tbody tr');
+	expect(counts.reduce((a, b) => a + b)).toBe(await listed.count());
+	await cells.first().click();
+	await expect(listed).toHaveCount(counts[0]);
+	await page.getByRole('link', { name: 'Show all' }).click();
+	await expect(listed).toHaveCount(counts.reduce((a, b) => a + b));
+});
+
+test('every student in scope stands on the skill page, and those who lack it can be given practice', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library/W09?scope=class:7`);
+	await expect(page.locator('li[data-student]')).toHaveCount(22);
+	const button = page.getByRole('link', { name: /^Assign to the \d+ who lack it/ });
+	const lacking = /\d+/.exec(await button.innerText())![0];
+	await button.click();
+	await expect(page.getByRole('heading', { name: `Who: ${lacking} students` })).toBeVisible();
+	await expect(page.getByText('Divide with a remainder and say what the remainder means')).toBeVisible();
+});
+
+test('own material is kept with the skill, taken away and brought back; a link that is none is refused', async ({
+	page
+}) => {
+	await signInStaff(page, 'interventionist2');
+	await page.goto(`${address()}/library/M07`);
+	const add = async (title: string, link: string, note: string) => {
+		await page.getByText('Add your own material or a link').click();
+		const form = page.locator('form.add');
+		await form.evaluate((node: HTMLFormElement) => (node.noValidate = true));
+		await form.getByLabel('Name').fill(title);
+		await form.getByLabel('Link, if it is on the web').fill(link);
+		await form.getByLabel('Note').fill(note);
+		await form.getByRole('button', { name: 'Keep it with the skill' }).click();
+	};
+	await add('Harm', 'javascript:alert(1)', '');
+	await expect(page.getByRole('status')).toContainText('The link is no web address');
+	await page.reload();
+	await add('Straw angles', 'https://angles.example/straws', 'Two straws and a pin.');
+	const material = page.getByRole('listitem').filter({ hasText: 'Two straws and a pin.' });
+	await expect(material.getByRole('link', { name: 'Straw angles' })).toHaveAttribute(
+		'href',
+		'https://angles.example/straws'
+	);
+	await material.getByRole('button', { name: 'Take Straw angles away' }).click();
+	await expect(material).toHaveCount(0);
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(material).toBeVisible();
+});
+
+test('a shelf is one’s own until it is shared', async ({ page, browser }) => {
+	await signInStaff(page, 'knot');
+	await page.goto(`${address()}/library/D03`);
+	await page.getByRole('button', { name: 'Put on my shelf' }).click();
+	await expect(page.getByRole('status')).toContainText('Number patterns is on your shelf.');
+	const colleague = await (await browser.newContext()).newPage();
+	await signInStaff(colleague, 'plover');
+	await colleague.goto(`${address()}/library`);
+	const shared = colleague.getByRole('list').filter({ hasText: 'Multiplication facts' }).last();
+	await expect(shared).not.toContainText('Number patterns');
+	await page.getByRole('button', { name: 'Share with colleagues' }).click();
+	await expect(page.getByRole('button', { name: 'Stop sharing' })).toBeVisible();
+	await colleague.reload();
+	await expect(shared).toContainText('Number patterns');
+	await page.getByRole('button', { name: 'Take off my shelf' }).click();
+	await expect(page.getByRole('button', { name: 'Put on my shelf' })).toBeVisible();
+});
+
+test('a question fills the screen to be modeled step by step, and samples are printed with or without key', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library/F08`);
+	await page.getByRole('button', { name: 'Fill the screen' }).click();
+	const dialog = page.getByRole('dialog', { name: 'Model it together' });
+	await expect(dialog.locator('.model > p')).toHaveCount(1);
+	await dialog.getByRole('button', { name: /Show the first step/ }).click();
+	await expect(dialog.locator('.model > p')).toHaveCount(2);
+	await page.keyboard.press('Escape');
+	await expect(dialog).toHaveCount(0);
+	await page.getByRole('link', { name: 'without key' }).click();
+	await expect(page.locator('ol > li')).toHaveCount(6);
+	await expect(page.getByText(/^Key:/)).toHaveCount(0);
+	await page.goBack();
+	await page.getByRole('link', { name: 'with key and solutions' }).click();
+	await expect(page.getByText(/^Key:/)).toHaveCount(6);
+});
+
+test('the library is for staff', async ({ page }) => {
+	await signInStudent(page, 30);
+	await page.goto(`${address()}/library`);
+	await expect(page).toHaveURL(/\/today/);
+	expect((await page.request.get(`${address()}/library/find?q=time`)).url()).toMatch(/\/today/);
+	await page.context().clearCookies();
+	expect((await page.request.get(`${address()}/library/find?q=time`)).url()).toMatch(/\/sign-in/);
+});
+
+test('a search that is too long, or for a skill that is not there, gets words', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	const reply = await page.request.get(`${address()}/library/find?q=${'x'.repeat(500)}`);
+	expect(reply.status()).toBe(400);
+	expect((await reply.json()).message).toContain('at most 120 characters');
+	expect((await page.goto(`${address()}/library/NOPE`))?.status()).toBe(404);
+	await expect(page.locator('body')).toContainText('There is no skill of this code');
+});
