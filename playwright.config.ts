@@ -13,6 +13,7 @@ export default defineConfig({
 	use: {
 		viewport: { width: 1280, height: 800 },
 		launchOptions: chromiumLaunch,
+		actionTimeout: 30_000,
 		trace: 'off'
 	}
 });

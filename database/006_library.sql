@@ -1,6 +1,9 @@
 -- Finding skills: other words for them, a school's own standards and materials, and shelves.
 
-ALTER TABLE skill ADD COLUMN also VARCHAR(500) NOT NULL DEFAULT '' COMMENT 'other words people look for it by';
+ALTER TABLE skill
+	ADD COLUMN also VARCHAR(500) NOT NULL DEFAULT '' COMMENT 'other words people look for it by',
+	ADD COLUMN identifier UUID NOT NULL DEFAULT UUID() COMMENT 'by which CASE packages know it';
+ALTER TABLE domain ADD COLUMN identifier UUID NOT NULL DEFAULT UUID() COMMENT 'by which CASE packages know it';
 
 CREATE TABLE standard (
 	id INT UNSIGNED AUTO_INCREMENT PRIMARY KEY,

@@ -53,7 +53,7 @@ describe('reading CASE', () => {
 				(c) =>
 					(c.CFAssociations = c.CFAssociations.filter((a) => a.originNodeURI.identifier !== c.CFItems[9].identifier))
 			)
-		).toThrow(`item ${source.CFItems[9].humanCodingScheme} has no parent`);
+		).toThrow(`code ${source.CFItems[9].humanCodingScheme}, has no parent`);
 	});
 
 	it('names the circle in prerequisites', () => {

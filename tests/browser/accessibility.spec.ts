@@ -13,7 +13,8 @@ for (const path of [
 	'/decide',
 	'/library?q=fractions&scope=class:7',
 	'/library/F05?scope=class:7',
-	'/library/F05/print?key=on'
+	'/library/F05/print?key=on',
+	'/library/import'
 ]) {
 	test(`axe finds nothing on ${path}`, async ({ page }) => {
 		await signInStaff(page, 'specialist');

@@ -36,6 +36,7 @@ const forms: [path: string, fields: string[]][] = [
 	['/track?/undo', ['plans']],
 	['/decide?/verdict', ['review', 'verdict', 'effectiveOn', 'newTier', 'note']],
 	['/decide?/undo', ['review']],
+	['/library/import', ['holds', 'framework', 'content', 'step']],
 	['/library/F05?/add', ['link', 'note']],
 	['/library/F05?/remove', ['material']],
 	['/library/F05?/restore', ['material']],
@@ -54,6 +55,8 @@ const counted = [
 	'review',
 	'tier_interval',
 	'screening_window',
+	'skill',
+	'standard',
 	'skill_material',
 	'shelved_skill',
 	'audit_entry'

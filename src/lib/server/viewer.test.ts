@@ -8,7 +8,8 @@ describe('what a role may do', () => {
 		['assign practice', { coordinator: true, specialist: true, interventionist: true, teacher: true }],
 		['plan probes', { coordinator: true, specialist: true, interventionist: true, teacher: false }],
 		['take attendance', { coordinator: true, specialist: true, interventionist: true, teacher: false }],
-		['decide', { coordinator: true, specialist: true, interventionist: false, teacher: false }]
+		['decide', { coordinator: true, specialist: true, interventionist: false, teacher: false }],
+		['change the library', { coordinator: true, specialist: true, interventionist: false, teacher: false }]
 	];
 	it.each(table)('%s', (action, roles) => {
 		for (const [role, allowed] of Object.entries(roles)) expect(may(role as Role, action), role).toBe(allowed);

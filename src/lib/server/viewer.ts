@@ -19,7 +19,14 @@ export interface SignedInStudent {
 /** Who is asking. Every store function that shows or changes something takes one, or ids taken from one. */
 export type Viewer = Staff | SignedInStudent;
 
-export type Action = 'run screening' | 'form groups' | 'assign practice' | 'plan probes' | 'take attendance' | 'decide';
+export type Action =
+	| 'run screening'
+	| 'form groups'
+	| 'assign practice'
+	| 'plan probes'
+	| 'take attendance'
+	| 'decide'
+	| 'change the library';
 
 const allowed: Record<Action, Role[]> = {
 	'run screening': ['coordinator', 'specialist'],
@@ -27,7 +34,8 @@ const allowed: Record<Action, Role[]> = {
 	'assign practice': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'plan probes': ['coordinator', 'specialist', 'interventionist'],
 	'take attendance': ['coordinator', 'specialist', 'interventionist'],
-	decide: ['coordinator', 'specialist']
+	decide: ['coordinator', 'specialist'],
+	'change the library': ['coordinator', 'specialist']
 };
 
 /** Whether a role may do something at all; for whom is a matter of scope. */

@@ -20,7 +20,8 @@ export async function load({ locals, url }) {
 			group: may(staff.role, 'form groups'),
 			practice: may(staff.role, 'assign practice'),
 			probe: may(staff.role, 'plan probes'),
-			decide: may(staff.role, 'decide')
+			decide: may(staff.role, 'decide'),
+			library: may(staff.role, 'change the library')
 		},
 		school,
 		scope,

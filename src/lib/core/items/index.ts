@@ -36,6 +36,9 @@ export function familiesFor(skillCode: string): ItemFamily[] {
 	return bySkill.get(skillCode) ?? [];
 }
 
+/** Whether questions can be made for a skill; a school may have brought in skills of its own without any. */
+export const hasItems = (skillCode: string) => bySkill.has(skillCode);
+
 /** The item of a family and seed. @throws RangeError for an unknown family */
 export function itemFrom(familyId: string, seed: number): Item {
 	const family = byId.get(familyId);

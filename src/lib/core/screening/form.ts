@@ -1,5 +1,5 @@
 import type { ItemSeed } from '../items';
-import { itemsForSkill } from '../items';
+import { hasItems, itemsForSkill } from '../items';
 import { expectedTheta, type GradeTerm } from '../measurement';
 
 /** Skills a domain, and items a skill, in a fixed form: 4 domains give 24 items. */
@@ -27,7 +27,7 @@ export function fixedForm(
 	const domains = [...new Set(skills.map((skill) => skill.domainId))];
 	const chosen = domains.map((domainId) =>
 		skills
-			.filter((skill) => skill.domainId === domainId)
+			.filter((skill) => skill.domainId === domainId && hasItems(skill.code))
 			.sort(
 				(a, b) =>
 					Math.abs(expectedTheta(a) - aim) - Math.abs(expectedTheta(b) - aim) || expectedTheta(a) - expectedTheta(b)

@@ -74,6 +74,12 @@ describe('the fixed form', () => {
 		expect(mean(levels(5).slice(0, 8))).toBeLessThan(mean(levels(5).slice(16)));
 	});
 
+	it('leaves out skills for which there are no questions', () => {
+		const bare = { code: 'Z99', domainId: 0, grade: 4, term: 1 };
+		const form = fixedForm([bare, ...skills], { grade: 4, term: 2 }, 0);
+		expect(form).toEqual(fixedForm(skills, { grade: 4, term: 2 }, 0));
+	});
+
 	it('shares no item between windows', () => {
 		const faces = (seed: number) =>
 			fixedForm(skills, { grade: 4, term: 2 }, seed).map((item) => `${item.familyId} ${item.seed}`);

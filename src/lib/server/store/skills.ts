@@ -1,6 +1,7 @@
-import type { Framework } from '../../core/interchange/caseFramework';
+import { randomUUID } from 'node:crypto';
+import type { Framework } from '../../core/interchange/framework';
 import { makeSkillGraph, type SkillGraph } from '../../core/mastery';
-import type { Database } from '../database/pool';
+import type { Database, RootDatabase } from '../database/pool';
 
 export interface Domain {
 	id: number;
@@ -44,24 +45,60 @@ export async function skillGraph(database: Database, skills: Skill[]): Promise<S
 	);
 }
 
-/** Loads a framework into an empty skill table. */
-export async function saveFramework(database: Database, framework: Framework): Promise<void> {
-	const domainIds = new Map<string, number>();
-	for (const [position, { code, name }] of framework.domains.entries()) {
-		const { insertId } = await database.run('INSERT INTO domain (subject, code, name, position) VALUES (?, ?, ?, ?)', [
-			framework.subject,
-			code,
-			name,
-			position
-		]);
-		domainIds.set(code, insertId);
-	}
-	const skillIds = new Map<string, number>();
-	for (const [position, skill] of framework.skills.entries()) {
-		const { insertId } = await database.run(
-			`INSERT INTO skill (domain_id, code, statement, short_name, also, grade, term, position)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-			[
+/** The framework that is there. */
+export async function currentFramework(database: Database): Promise<Framework> {
+	const domains = await database.rows<{ identifier: string; code: string; name: string; subject: string }>(
+		'SELECT identifier, code, name, subject FROM domain ORDER BY position'
+	);
+	const skills = await database.rows<Framework['skills'][number]>(
+		`SELECT skill.identifier, skill.code, domain.code AS domain, skill.statement, skill.short_name AS shortName, skill.also,
+			skill.grade, skill.term
+		FROM skill JOIN domain ON domain.id = skill.domain_id
+		ORDER BY domain.position, skill.position`
+	);
+	const edges = await database.rows<Framework['edges'][number]>(
+		`SELECT before_it.code AS prerequisite, skill.code AS skill
+		FROM skill_edge
+		JOIN skill AS before_it ON before_it.id = skill_edge.prerequisite_id
+		JOIN skill ON skill.id = skill_edge.skill_id
+		ORDER BY skill.id, before_it.id`
+	);
+	const subject = domains[0]?.subject ?? '';
+	return { title: subject, subject, domains: domains.map(({ subject: _, ...domain }) => domain), skills, edges };
+}
+
+/**
+ * Brings a sound framework in: domains and skills by their codes, new ones added, those that are there changed, none
+ * taken out. Prerequisites of the skills that come are as stated there. All or nothing.
+ */
+export async function saveFramework(database: RootDatabase, framework: Framework): Promise<void> {
+	await database.transaction(async (transaction) => {
+		const next = async (table: 'domain' | 'skill') =>
+			Number(
+				(await transaction.row<{ next: number }>(`SELECT COALESCE(MAX(position), -1) + 1 AS next FROM ${table}`))!.next
+			);
+		const [nextDomain, nextSkill] = [await next('domain'), await next('skill')];
+		const numbers = async (sql: string) => {
+			const rows = await transaction.rows<{ id: number; code: string }>(sql);
+			return new Map(rows.map(({ id, code }) => [code, id]));
+		};
+		await transaction.insertMany(
+			`INSERT INTO domain (subject, code, name, position, identifier) VALUES ?
+			ON DUPLICATE KEY UPDATE name = VALUES(name)`,
+			framework.domains.map(({ code, name, identifier }, position) => [
+				framework.subject,
+				code,
+				name,
+				nextDomain + position,
+				identifier ?? randomUUID()
+			])
+		);
+		const domainIds = await numbers('SELECT id, code FROM domain');
+		await transaction.insertMany(
+			`INSERT INTO skill (domain_id, code, statement, short_name, also, grade, term, position, identifier) VALUES ?
+			ON DUPLICATE KEY UPDATE domain_id = VALUES(domain_id), statement = VALUES(statement),
+				short_name = VALUES(short_name), also = VALUES(also), grade = VALUES(grade), term = VALUES(term)`,
+			framework.skills.map((skill, position) => [
 				domainIds.get(skill.domain)!,
 				skill.code,
 				skill.statement,
@@ -69,13 +106,23 @@ export async function saveFramework(database: Database, framework: Framework): P
 				skill.also,
 				skill.grade,
 				skill.term,
-				position
-			]
+				nextSkill + position,
+				skill.identifier ?? randomUUID()
+			])
 		);
-		skillIds.set(skill.code, insertId);
-	}
-	await database.insertMany(
-		'INSERT INTO skill_edge (prerequisite_id, skill_id) VALUES ?',
-		framework.edges.map((edge) => [skillIds.get(edge.prerequisite)!, skillIds.get(edge.skill)!])
-	);
+		const skillIds = await numbers('SELECT id, code FROM skill');
+		if (framework.skills.length) {
+			await transaction.run('DELETE FROM skill_edge WHERE skill_id IN (?)', [
+				framework.skills.map(({ code }) => skillIds.get(code)!)
+			]);
+		}
+		await transaction.insertMany(
+			'INSERT INTO skill_edge (prerequisite_id, skill_id) VALUES ?',
+			framework.edges.map((edge) => [skillIds.get(edge.prerequisite)!, skillIds.get(edge.skill)!])
+		);
+		// Every school teaches from these skills, so each one's search index is old now.
+		await transaction.run(
+			'INSERT INTO library_revision (school_id, revision) SELECT id, 1 FROM school ON DUPLICATE KEY UPDATE revision = revision + 1'
+		);
+	});
 }

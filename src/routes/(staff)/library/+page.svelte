@@ -25,7 +25,10 @@
 
 <svelte:head><title>Library · Orderly Compass</title></svelte:head>
 
-<h1>Library</h1>
+<div class="top">
+	<h1>Library</h1>
+	{#if data.can.library}<a class="button no-print" href={keepingScope('/library/import')}>Bring in or take out</a>{/if}
+</div>
 <FindBox typed={data.typed} hits={data.hits} />
 
 <div class="two">
@@ -131,6 +134,10 @@
 </div>
 
 <style>
+	.top {
+		display: flex;
+		justify-content: space-between;
+	}
 	.two {
 		display: grid;
 		grid-template-columns: minmax(0, 1fr) 240px;

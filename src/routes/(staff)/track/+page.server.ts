@@ -1,4 +1,5 @@
 import { addDays, weeksBetween } from '$lib/core/calendar';
+import { hasItems } from '$lib/core/items';
 import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
 import { cycleDates } from '$lib/server/overview';
 import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
@@ -87,7 +88,9 @@ export const actions = {
 			return refuse('The goal date lies two weeks to a year ahead');
 		if ((await visibleAmong(database, staff, students, school.today)).length !== students.length)
 			return refuse('Some of these students are not yours to see');
-		if (!(await skillList(database)).some((one) => one.id === skill)) return refuse('There is no such skill');
+		const found = (await skillList(database)).find((one) => one.id === skill);
+		if (!found) return refuse('There is no such skill');
+		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
 		if (group && !(await currentGroups(database, school.id, school.today)).some((one) => one.id === group))
 			return refuse('There is no such group');
 		const plans = await startProbes(

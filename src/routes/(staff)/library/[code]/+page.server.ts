@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { familiesFor } from '$lib/core/items';
+import { hasItems } from '$lib/core/items';
 import { progression } from '$lib/core/mastery';
 import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffContext } from '$lib/server/staffPage';
@@ -41,7 +41,7 @@ export async function load({ locals, url, params }) {
 		domain: domains.find(({ id: domainId }) => domainId === skill.domainId)!,
 		skills,
 		progression: progression(graph, skill.id, STEPS),
-		samples: familiesFor(skill.code).length ? sampleItems(skill.code) : [],
+		samples: hasItems(skill.code) ? sampleItems(skill.code) : [],
 		standings: scope.students.map((student) => ({ student, now: standings.get(student.id)!.get(skill.id) ?? null })),
 		sets: sets.filter(({ skillId }) => skillId === skill.id).slice(0, SETS_SHOWN),
 		materials,

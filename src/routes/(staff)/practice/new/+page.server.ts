@@ -1,5 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
+import { hasItems } from '$lib/core/items';
 import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
@@ -34,23 +35,28 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'assign practice');
 	const { database } = locals;
-	const [{ label, group, students }, skills] = await Promise.all([
+	const [{ label, group, students }, allSkills] = await Promise.all([
 		receivers(locals, url, staff, school),
 		skillList(database)
 	]);
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, allSkills);
 	const standings = await readStandings(
 		database,
 		students.map((student) => student.id),
 		school.today
 	);
+	const skills = allSkills.filter(({ code }) => hasItems(code));
 	// Skills most needed by these students come first; a group's own focus before all.
 	const total = new Map<number, number>();
 	for (const student of students) {
 		for (const [skillId, value] of needsOf(standings.get(student.id)!, graph, 2))
 			total.set(skillId, (total.get(skillId) ?? 0) + value);
 	}
-	const offered = [...total].sort((a, b) => b[1] - a[1]).map(([skillId]) => skillId);
+	const practiced = new Set(skills.map((skill) => skill.id));
+	const offered = [...total]
+		.filter(([skillId]) => practiced.has(skillId))
+		.sort((a, b) => b[1] - a[1])
+		.map(([skillId]) => skillId);
 	const wanted = Number(url.searchParams.get('skill'));
 	const skill =
 		skills.find((one) => one.id === wanted) ??
@@ -61,7 +67,9 @@ export async function load({ locals, url }) {
 		students,
 		skill,
 		skills,
-		offered: [...new Set([...(group ? [group.focusSkillId] : []), ...offered])].slice(0, 6),
+		offered: [
+			...new Set([...(group && practiced.has(group.focusSkillId) ? [group.focusSkillId] : []), ...offered])
+		].slice(0, 6),
 		focusId: group?.focusSkillId ?? null,
 		samples: sampleItems(skill.code),
 		dates: { opensOn: school.today, dueOn: addDays(school.today, 4) },
@@ -85,7 +93,9 @@ export const actions = {
 		if (dueOn < opensOn) return refuse('The set is due before it opens');
 		if (dueOn > addDays(school.today, 120)) return refuse('The due date lies more than four months ahead');
 		const { database, at } = event.locals;
-		if (!(await skillList(database)).some((one) => one.id === skill)) return refuse('There is no such skill');
+		const found = (await skillList(database)).find((one) => one.id === skill);
+		if (!found) return refuse('There is no such skill');
+		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
 		const { group, students } = await receivers(event.locals, event.url, staff, school);
 		const studentIds = students.map((student) => student.id);
 		const setId = await assignSet(

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { familiesFor } from '$lib/core/items';
+import { hasItems } from '$lib/core/items';
 import { sampleItems } from '$lib/server/sampleItems';
 import { staffContext } from '$lib/server/staffPage';
 import { skillList } from '$lib/server/store/skills';
@@ -7,6 +7,6 @@ import { skillList } from '$lib/server/store/skills';
 export async function load({ locals, params, url }) {
 	await staffContext(locals);
 	const skill = (await skillList(locals.database)).find(({ code }) => code === params.code);
-	if (!skill || familiesFor(skill.code).length === 0) error(404, 'There are no questions to print for this skill.');
+	if (!skill || !hasItems(skill.code)) error(404, 'There are no questions to print for this skill.');
 	return { skill, samples: sampleItems(skill.code), withKey: url.searchParams.get('key') === 'on' };
 }

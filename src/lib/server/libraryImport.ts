@@ -1,0 +1,107 @@
+import Papa from 'papaparse';
+import { examineCase, type CasePackage } from '../core/interchange/caseFramework';
+import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../core/interchange/framework';
+import { readSkillTable } from '../core/interchange/skillTable';
+import { readStandardTable, standardsFromCase, type ReadStandards } from '../core/interchange/standards';
+import { jsonCheck } from './validate';
+
+const node = {
+	type: 'object',
+	properties: { identifier: { type: 'string', minLength: 1, maxLength: 200 } },
+	required: ['identifier']
+};
+const text = (maxLength: number) => ({ type: 'string', maxLength });
+const checkCase = jsonCheck<CasePackage>({
+	type: 'object',
+	properties: {
+		CFDocument: {
+			type: 'object',
+			properties: {
+				identifier: text(200),
+				title: { type: 'string', minLength: 1, maxLength: 300 },
+				subject: { type: 'array', items: text(200) }
+			},
+			required: ['identifier', 'title']
+		},
+		CFItems: {
+			type: 'array',
+			maxItems: 30_000,
+			items: {
+				type: 'object',
+				properties: {
+					identifier: { type: 'string', minLength: 1, maxLength: 200 },
+					fullStatement: text(5_000),
+					abbreviatedStatement: text(500),
+					humanCodingScheme: text(200),
+					conceptKeywords: { type: 'array', items: text(500), maxItems: 100 },
+					educationLevel: { type: 'array', items: text(20), maxItems: 30 },
+					extensions: { type: 'object', properties: { term: { type: 'integer' } } }
+				},
+				required: ['identifier', 'fullStatement']
+			}
+		},
+		CFAssociations: {
+			type: 'array',
+			maxItems: 100_000,
+			items: {
+				type: 'object',
+				properties: {
+					associationType: text(60),
+					originNodeURI: node,
+					destinationNodeURI: node,
+					sequenceNumber: { type: 'integer' }
+				},
+				required: ['associationType', 'originNodeURI', 'destinationNodeURI']
+			}
+		}
+	},
+	required: ['CFDocument', 'CFItems', 'CFAssociations']
+});
+
+/** What a file holds once it is read as far as it goes. */
+type ReadFile = { problem: string } | { kind: 'case'; source: CasePackage } | { kind: 'table'; records: string[][] };
+
+/** A CASE package or a CSV table from a file's text; or what keeps it from being either. */
+export function readLibraryFile(content: string): ReadFile {
+	if (content.includes('\u0000') || content.includes('\ufffd'))
+		return { problem: 'The file is not text in UTF-8; save it as UTF-8 and try again' };
+	const trimmed = content.replace(/^\ufeff/, '').trim();
+	if (!trimmed) return { problem: 'The file is empty' };
+	if (!/^[{[]/.test(trimmed)) {
+		const { data } = Papa.parse<string[]>(trimmed, { skipEmptyLines: false });
+		return { kind: 'table', records: data };
+	}
+	let json: unknown;
+	try {
+		json = JSON.parse(trimmed);
+	} catch (error) {
+		return { problem: `The file begins like JSON but is none: ${(error as Error).message}` };
+	}
+	const checked = checkCase(json);
+	if ('problem' in checked) return { problem: `The file is no CASE package of version 1.0 or 1.1: ${checked.problem}` };
+	return { kind: 'case', source: checked.value };
+}
+
+/** What skills from a file would do here; with problems nothing can be taken. */
+export function planSkills(
+	file: Exclude<ReadFile, { problem: string }>,
+	current: Framework
+): { incoming: Framework; plan: FrameworkPlan; problems: string[] } {
+	const { framework: incoming, problems } =
+		file.kind === 'case'
+			? examineCase(file.source)
+			: readSkillTable(file.records, {
+					title: current.title,
+					subject: current.subject,
+					known: current.skills.map(({ code }) => code)
+				});
+	const plan = planFramework(current, incoming);
+	return { incoming, plan, problems: problems.length ? problems : frameworkProblems(plan.merged) };
+}
+
+/** Standards in a file, with their crosswalk to the skills that are here. */
+export function planStandards(file: Exclude<ReadFile, { problem: string }>, current: Framework): ReadStandards {
+	return file.kind === 'case'
+		? standardsFromCase(file.source, new Map(current.skills.map(({ identifier, code }) => [identifier!, code])))
+		: readStandardTable(file.records, new Set(current.skills.map(({ code }) => code)));
+}

@@ -1,0 +1,72 @@
+import { planSkills, planStandards, readLibraryFile } from '$lib/server/libraryImport';
+import { refuse, staffWho } from '$lib/server/staffPage';
+import { importStandards } from '$lib/server/store/library';
+import { currentFramework, saveFramework, skillList } from '$lib/server/store/skills';
+import { formCheck, readForm } from '$lib/server/validate';
+
+const PROBLEMS_SHOWN = 40;
+
+export async function load({ locals }) {
+	await staffWho(locals, 'change the library');
+}
+
+interface ImportForm {
+	holds: 'skills' | 'standards';
+	framework?: string;
+	content: string;
+	step: 'check' | 'take';
+}
+const importForm = formCheck<ImportForm>({
+	type: 'object',
+	properties: {
+		holds: { enum: ['skills', 'standards'] },
+		framework: { type: 'string', maxLength: 120 },
+		content: { type: 'string', minLength: 1, maxLength: 3_500_000 },
+		step: { enum: ['check', 'take'] }
+	},
+	required: ['holds', 'content', 'step']
+});
+
+export const actions = {
+	default: async (event) => {
+		const { staff } = await staffWho(event.locals, 'change the library');
+		const { database, at } = event.locals;
+		const form = await readForm(event, importForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { holds, framework = '', content, step } = form.value;
+		const file = readLibraryFile(content);
+		if ('problem' in file) return refuse(file.problem);
+		const current = await currentFramework(database);
+		const carried = { holds, framework, content };
+		if (holds === 'skills') {
+			const { incoming, plan, problems } = planSkills(file, current);
+			const { merged: _, ...shown } = plan;
+			const told = { ...carried, problems: problems.slice(0, PROBLEMS_SHOWN), problemCount: problems.length };
+			if (problems.length || step === 'check') return { ...told, step: 'check' as const, plan: shown };
+			await saveFramework(database, incoming);
+			return { ...told, step: 'taken' as const, plan: shown };
+		}
+		if (!framework.trim()) return refuse('Say what the framework of these standards is called');
+		const { standards, problems } = planStandards(file, current);
+		const told = {
+			...carried,
+			problems: problems.slice(0, PROBLEMS_SHOWN),
+			problemCount: problems.length,
+			standards: {
+				count: standards.length,
+				linked: standards.filter(({ skills }) => skills.length).length,
+				sample: standards.slice(0, 8)
+			}
+		};
+		if (problems.length || step === 'check') return { ...told, step: 'check' as const };
+		const idOf = new Map((await skillList(database)).map(({ code, id }) => [code, id]));
+		await importStandards(
+			database,
+			staff,
+			framework.trim(),
+			standards.map(({ skills, ...standard }) => ({ ...standard, skillIds: skills.map((code) => idOf.get(code)!) })),
+			at
+		);
+		return { ...told, step: 'taken' as const };
+	}
+};
