@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { check, itemFamilies, itemFrom, itemsForSkill } from '.';
+import { check, describeAnswer, itemFamilies, itemFrom, itemsForSkill } from '.';
 import { readRational } from './rational';
 
 const half = {
@@ -48,6 +48,20 @@ describe('reading numbers', () => {
 		expect(readRational('1,200')).toEqual({ numerator: 1200, denominator: 1 });
 		expect(readRational('−1 1/2')).toEqual({ numerator: -3, denominator: 2 });
 		expect(readRational('1,20')).toBeNull();
+	});
+});
+
+describe('an answer in words', () => {
+	const line = (step: number) => ({
+		response: { kind: 'line' as const, from: -2, to: 2, step, labelEvery: 1 }
+	});
+
+	it('says a place on a line as the line’s ticks do', () => {
+		expect(describeAnswer(line(1 / 3), 5 / 3)).toBe('$\\frac{5}{3}$');
+		expect(describeAnswer(line(1 / 4), 0.5)).toBe('$\\frac{2}{4}$');
+		expect(describeAnswer(line(1 / 4), 1)).toBe('1');
+		expect(describeAnswer(line(0.1), 0.3)).toBe('0.3');
+		expect(describeAnswer(line(1), -2)).toBe('−2');
 	});
 });
 

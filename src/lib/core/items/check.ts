@@ -1,5 +1,6 @@
 import type { Answer, Item } from './item';
 import { equalRationals, readRational } from './rational';
+import { formatNumber, tex } from './text';
 
 export interface Checked {
 	correct: boolean;
@@ -69,6 +70,14 @@ export function sameAnswer({ response }: Pick<Item, 'response'>, a: Answer, b: A
 
 const sameList = (a: number[], b: number[]) => a.length === b.length && a.every((value, i) => value === b[i]);
 
+/** A place on a line as its ticks say it: a fraction where they divide a whole into parts, else a number. */
+function describePlace(value: number, step: number): string {
+	const parts = Math.round(1 / step);
+	const count = Math.round(value * parts);
+	const isFraction = step < 1 && parts !== 10 && parts !== 100 && Math.abs(parts * step - 1) < 1e-9;
+	return isFraction && count % parts !== 0 ? tex(count, parts) : formatNumber(value);
+}
+
 /** An answer in words, for a teacher's eyes. Texts may hold TeX between dollar signs. */
 export function describeAnswer({ response }: Pick<Item, 'response'>, answer: Answer): string {
 	switch (response.kind) {
@@ -78,6 +87,8 @@ export function describeAnswer({ response }: Pick<Item, 'response'>, answer: Ans
 			return (answer as number[]).map((i) => response.options[i]).join('; ');
 		case 'order':
 			return (answer as number[]).map((i) => response.options[i]).join(', ');
+		case 'line':
+			return describePlace(answer as number, response.step);
 		case 'number':
 			return response.unit ? `${answer} ${response.unit}` : String(answer);
 		default:

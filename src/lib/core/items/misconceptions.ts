@@ -197,6 +197,50 @@ export const misconceptions = {
 	partToPart: {
 		shows: 'Compares the wanted with the rest, not with all.',
 		attempt: 'Count all that could be drawn first.'
+	},
+	hourTooMany: {
+		shows: 'Counts one hour too many.',
+		attempt: 'Jump from full hour to full hour on a time line and count the jumps.'
+	},
+	hourTooFew: {
+		shows: 'Counts one hour too few.',
+		attempt: 'Jump from full hour to full hour on a time line and count the jumps.'
+	},
+	minutesOnly: {
+		shows: 'Compares only the minutes of the two times.',
+		attempt: 'Jump to the next full hour first, then on to the end.'
+	},
+	noonTwice: {
+		shows: 'Counts half a day too many across noon.',
+		attempt: 'Split the trip at noon: before it and after it.'
+	},
+	meanOfKnown: {
+		shows: 'Gives the mean of the numbers that are known.',
+		attempt: 'Level stacks of cubes, with one stack still to build.'
+	},
+	factorAdded: {
+		shows: 'Adds the factor instead of multiplying by it.',
+		attempt: 'Build a ratio table, one row at a time.'
+	},
+	amountAsFactor: {
+		shows: 'Multiplies by the whole amount, not by how many times as much it is.',
+		attempt: 'Ask first how many batches are made.'
+	},
+	topKept: {
+		shows: 'Changes the bottom of a fraction and keeps the top.',
+		attempt: 'Fold a paper strip into more parts and count the shaded ones again.'
+	},
+	factorAsAnswer: {
+		shows: 'Stops at the factor.',
+		attempt: 'Say what is multiplied by it: the top as well as the bottom.'
+	},
+	surfaceForVolume: {
+		shows: 'Finds how much covers the box, not how much fills it.',
+		attempt: 'Fill a box with cubes, layer by layer.'
+	},
+	heightAdded: {
+		shows: 'Adds the height to one layer instead of counting the layers.',
+		attempt: 'Fill a box with cubes, layer by layer.'
 	}
 } as const;
 

@@ -3,7 +3,8 @@
 	<AnswerField item={item} bind:answer onenter={submit} />
 -->
 <script lang="ts">
-	import { formatNumber, type Answer, type ResponseSpec } from '$lib/core/items';
+	import type { Answer, ResponseSpec } from '$lib/core/items';
+	import NumberLine from './NumberLine.svelte';
 	import ArrowDown from '@lucide/svelte/icons/arrow-down';
 	import ArrowUp from '@lucide/svelte/icons/arrow-up';
 
@@ -120,22 +121,7 @@
 	{@const spaces = Math.round((response.to - response.from) / response.step)}
 	{@const at = typeof answer === 'number' ? Math.round((answer - response.from) / response.step) : 0}
 	<div class="line">
-		<svg viewBox="-12 0 344 46" aria-hidden="true">
-			<line x1="0" x2="320" y1="14" y2="14" />
-			{#each { length: spaces + 1 }, i (i)}
-				{@const value = response.from + i * response.step}
-				{@const major =
-					Math.abs(value / response.labelEvery - Math.round(value / response.labelEvery)) < 1e-6 ||
-					i === 0 ||
-					i === spaces ||
-					Math.abs(value) < 1e-6}
-				<line x1={(i * 320) / spaces} x2={(i * 320) / spaces} y1={major ? 5 : 9} y2={major ? 23 : 19} />
-				{#if major}<text x={(i * 320) / spaces} y="40" text-anchor="middle"
-						>{formatNumber(Math.round(value * 100) / 100)}</text
-					>{/if}
-			{/each}
-			{#if answer !== null}<circle cx={(at * 320) / spaces} cy="14" r="7" />{/if}
-		</svg>
+		<NumberLine line={response} mark={answer === null ? null : at} />
 		<input
 			type="range"
 			min="0"
@@ -235,17 +221,6 @@
 	.bar {
 		height: 2px;
 		background: var(--ink);
-	}
-	.line svg {
-		width: 100%;
-		display: block;
-		font: 13px var(--text);
-	}
-	.line line {
-		stroke: var(--ink);
-	}
-	.line circle {
-		fill: var(--verdigris);
 	}
 	.line input {
 		width: 100%;

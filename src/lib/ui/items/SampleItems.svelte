@@ -103,7 +103,7 @@
 		align-content: start;
 	}
 	.stem {
-		font: 500 1.15rem/1.4 var(--head);
+		font: 500 1.15em/1.4 var(--head);
 	}
 	.model {
 		display: grid;
@@ -113,8 +113,8 @@
 		min-height: 62vh;
 		font-size: 1.6rem;
 	}
-	.model > :global(*) {
-		max-width: 100%;
+	.model > :global(div) {
+		width: min(100%, 820px);
 	}
 	.pager {
 		display: flex;

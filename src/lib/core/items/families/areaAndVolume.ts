@@ -84,8 +84,8 @@ export const areaAndVolume: ItemFamily[] = [
 				wrong: [
 					[a + b + c, 'sumOfSides'],
 					[a * b, 'faceOnly'],
-					[2 * (a * b + a * c + b * c), 'perimeterForArea'],
-					[a * b + c, 'faceOnly']
+					[2 * (a * b + a * c + b * c), 'surfaceForVolume'],
+					[a * b + c, 'heightAdded']
 				],
 				hint: `How many cubes are in the bottom layer? How many layers are there?`,
 				solution: [

@@ -96,7 +96,7 @@ export const data: ItemFamily[] = [
 				key,
 				wrong: [
 					[mean, 'meanIsMissing'],
-					[Math.round(known / 3), 'sumNotMean'],
+					[Math.round(known / 3), 'meanOfKnown'],
 					[4 * mean, 'sumNotMean']
 				],
 				hint: `What total do four games need for a mean of ${mean}?`,
@@ -119,8 +119,7 @@ export const data: ItemFamily[] = [
 				key: [wanted, wanted + rest],
 				wrong: [
 					[wanted, rest, 'partToPart'],
-					[rest, wanted + rest, 'percentLeft'],
-					[1, wanted, 'invertedFraction']
+					[rest, wanted + rest, 'percentLeft']
 				],
 				hint: 'How many pebbles are there in all?',
 				solution: [
@@ -135,7 +134,7 @@ export const data: ItemFamily[] = [
 		skillCode: 'D02',
 		make({ random, turning }) {
 			const totals = [turning(24, 39), random.integer(10, 18), random.integer(40, 60)];
-			const labels = random.shuffle(['Ferry', 'Bus', 'Bike', 'Walk']).slice(0, 3);
+			const labels = random.shuffle(['Ferry', 'Bus', 'Bike', 'Train']).slice(0, 3);
 			const key = totals[0] - totals[1];
 			return numberChoice(random, {
 				stem: `How many more students come by ${labels[0].toLowerCase()} than by ${labels[1].toLowerCase()}?`,

@@ -100,12 +100,12 @@ export const fractions: ItemFamily[] = [
 			const factor = turning(2, 11);
 			const key = top * factor;
 			return numberItem({
-				stem: `${tex(top, bottom)} is equal to how many ${bottom * factor}ths? Find the missing number: $\\frac{${top}}{${bottom}} = \\frac{?}{${bottom * factor}}$`,
+				stem: `The two fractions are equal. Which number is missing? $\\frac{${top}}{${bottom}} = \\frac{?}{${bottom * factor}}$`,
 				key,
 				wrong: [
 					[top + bottom * factor - bottom, 'addToBoth'],
-					[top, 'oneDenominator'],
-					[factor, 'wrongFactor']
+					[top, 'topKept'],
+					[factor, 'factorAsAnswer']
 				],
 				hint: `${bottom} times what is ${bottom * factor}?`,
 				solution: [
@@ -148,10 +148,9 @@ export const fractions: ItemFamily[] = [
 				key: [a + b, bottom],
 				wrong: [
 					[a + b, 2 * bottom, 'addTopsAndBottoms'],
-					[Math.abs(a - b), bottom, 'takeInsteadAdd'],
-					[a * b, bottom, 'multiplyBoth']
+					[Math.abs(a - b), bottom, 'takeInsteadAdd']
 				],
-				hint: `The parts have the same size. Count how many ${bottom}ths there are.`,
+				hint: 'The parts have the same size. Count how many there are.',
 				solution: [`${a} parts and ${b} parts are ${a + b} parts of the same size.`, `So it is ${tex(a + b, bottom)}.`]
 			});
 		}

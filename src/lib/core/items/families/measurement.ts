@@ -61,13 +61,13 @@ export const measurement: ItemFamily[] = [
 			const end = start + lasts;
 			const hundred = Math.floor(end / 60) * 100 + (end % 60) - (Math.floor(start / 60) * 100 + (start % 60));
 			return numberItem({
-				stem: `The boat tour leaves at ${clockTime(start)} and is back at ${clockTime(end)}. How many minutes does it take?`,
+				stem: `A boat leaves at ${clockTime(start)} for its tour. It is back at ${clockTime(end)} How many minutes does the tour take?`,
 				key: lasts,
 				unit: 'minutes',
 				wrong: [
 					[hundred, 'hourAsHundred'],
-					[lasts + 60, 'hourNearest'],
-					[Math.abs((end % 60) - (start % 60)), 'hourNearest']
+					[lasts + 60, 'hourTooMany'],
+					[Math.abs((end % 60) - (start % 60)), 'minutesOnly']
 				],
 				hint: 'Jump to the next full hour first, then on to the end.',
 				solution: [
@@ -143,13 +143,13 @@ export const measurement: ItemFamily[] = [
 			const lasts = 60 * random.integer(2, 5) + 5 * random.integer(1, 11);
 			const end = start + lasts;
 			return choiceItem(random, {
-				stem: `A train along the coast leaves at ${clockTime(start)} and arrives at ${clockTime(end)}. How long is the trip?`,
+				stem: `A train along the coast leaves at ${clockTime(start)} It arrives at ${clockTime(end)} How long is the trip?`,
 				right: duration(lasts),
 				wrong: [
-					[duration(lasts + 60), 'hourNearest'],
-					[duration(Math.max(5, lasts - 60)), 'hourNearest'],
+					[duration(lasts + 60), 'hourTooMany'],
+					[duration(Math.max(5, lasts - 60)), 'hourTooFew'],
 					[duration(lasts + 40), 'hourAsHundred'],
-					[duration(lasts + 12 * 60), 'handsSwapped']
+					[duration(lasts + 12 * 60), 'noonTwice']
 				],
 				hint: 'Jump to noon first, then on to the end.',
 				solution: [

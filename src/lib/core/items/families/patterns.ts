@@ -71,8 +71,8 @@ export const patterns: ItemFamily[] = [
 				figure: { kind: 'table', head: ['In', 'Out'], rows: inputs.map((x) => [String(x), String(x * factor)]) },
 				right: `Multiply by ${factor}`,
 				wrong: [
-					[`Add ${a * factor - a}`, 'additiveRule'],
-					[`Add ${b * factor - b}`, 'firstRowRule'],
+					[`Add ${a * factor - a}`, 'firstRowRule'],
+					[`Add ${b * factor - b}`, 'additiveRule'],
 					[`Multiply by ${factor + 1}`, 'oneGroupOff']
 				],
 				hint: 'A rule must work in every row. Try it on all three.',

@@ -1,6 +1,21 @@
 import { numberChoice, numberItem, severalItem, type ItemFamily } from '../family';
 import { formatNumber } from '../text';
 
+/** A percent of an amount by way of 10%, as it is done in the head. */
+function percentSteps(amount: number, percent: number): string[] {
+	const tenth = amount / 10;
+	const tens = Math.floor(percent / 10);
+	const steps = [`10% of ${formatNumber(amount)} is ${formatNumber(tenth)}.`];
+	if (tens > 1) steps.push(`${10 * tens}% is ${tens} × ${formatNumber(tenth)} = ${formatNumber(tens * tenth)}.`);
+	if (percent % 10 === 5) {
+		steps.push(`5% is half of 10%: ${formatNumber(tenth / 2)}.`);
+		steps.push(
+			`${formatNumber(tens * tenth)} + ${formatNumber(tenth / 2)} = ${formatNumber((amount * percent) / 100)}.`
+		);
+	}
+	return steps;
+}
+
 export const ratios: ItemFamily[] = [
 	{
 		id: 'compare-decimals',
@@ -41,8 +56,8 @@ export const ratios: ItemFamily[] = [
 				key,
 				wrong: [
 					[a * factor + (b - a), 'additiveRatio'],
-					[b + factor, 'additiveRatio'],
-					[a * factor * b, 'wrongFactor']
+					[b + factor, 'factorAdded'],
+					[a * factor * b, 'amountAsFactor']
 				],
 				hint: `How many times ${a} is ${a * factor}? Take the blue as many times.`,
 				solution: [`${a} × ${factor} = ${a * factor}.`, `So the blue is ${b} × ${factor} = ${key}.`]
@@ -66,10 +81,7 @@ export const ratios: ItemFamily[] = [
 					[amount / percent, 'divideInsteadMultiply']
 				],
 				hint: `Find 10% of ${amount} first.`,
-				solution: [
-					`1% of ${amount} is ${formatNumber(amount / 100)}.`,
-					`${percent} times that is ${formatNumber(key)}.`
-				]
+				solution: percentSteps(amount, percent)
 			});
 		}
 	},

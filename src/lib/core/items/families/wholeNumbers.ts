@@ -205,8 +205,8 @@ export const wholeNumbers: ItemFamily[] = [
 				],
 				hint: `Split ${a} into hundreds, tens and ones. Multiply each by ${b}.`,
 				solution: [
-					`${Math.floor(a / 100) * 100} × ${b} = ${Math.floor(a / 100) * 100 * b}, ${tens * 10} × ${b} = ${tens * 10 * b}, ${a % 10} × ${b} = ${(a % 10) * b}.`,
-					`Together: ${a * b}.`
+					`${Math.floor(a / 100) * 100} × ${b} = ${formatNumber(Math.floor(a / 100) * 100 * b)}, ${tens * 10} × ${b} = ${tens * 10 * b}, ${a % 10} × ${b} = ${(a % 10) * b}.`,
+					`Together: ${formatNumber(a * b)}.`
 				]
 			});
 		}
@@ -270,10 +270,14 @@ export const wholeNumbers: ItemFamily[] = [
 				wrong: [
 					[at * bt + ao * bo, 'partialProduct'],
 					[a + b, 'addInsteadMultiply'],
-					[a * bo + a * (bt / 10), 'placeOneOff']
+					[a * bo + a * (bt / 10), 'digitFace']
 				],
 				hint: `Multiply ${a} by ${bt}, then by ${bo}, and add.`,
-				solution: [`${a} × ${bt} = ${a * bt}.`, `${a} × ${bo} = ${a * bo}.`, `${a * bt} + ${a * bo} = ${a * b}.`]
+				solution: [
+					`${a} × ${bt} = ${formatNumber(a * bt)}.`,
+					`${a} × ${bo} = ${a * bo}.`,
+					`${formatNumber(a * bt)} + ${a * bo} = ${formatNumber(a * b)}.`
+				]
 			});
 		}
 	}

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import Figure from '$lib/ui/items/Figure.svelte';
+	import PaperAnswer from '$lib/ui/items/PaperAnswer.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 
 	let { data } = $props();
@@ -20,7 +20,7 @@
 			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 			<p class="stem">{@html sample.stemHtml}</p>
 			{#if sample.figure}<Figure figure={sample.figure} />{/if}
-			<div inert><AnswerField response={sample.response} optionsHtml={sample.optionsHtml} answer={null} /></div>
+			<PaperAnswer response={sample.response} optionsHtml={sample.optionsHtml} />
 			{#if data.withKey}
 				<p><strong>Key: {@html sample.keyHtml}</strong></p>
 				{#each sample.solutionHtml as step, s (s)}<p class="soft">{@html step}</p>{/each}
