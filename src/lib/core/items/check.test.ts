@@ -56,6 +56,17 @@ describe('an answer in words', () => {
 		response: { kind: 'line' as const, from: -2, to: 2, step, labelEvery: 1 }
 	});
 
+	it('writes typed numbers with separators and a true minus sign, and leaves what students typed otherwise', () => {
+		const number = { response: { kind: 'number' as const, unit: 'm' } };
+		expect(['9000', '-5', '2.50', '1/2', ' 7'].map((typed) => describeAnswer(number, typed))).toEqual([
+			'9,000 m',
+			'−5 m',
+			'2.5 m',
+			'1/2 m',
+			' 7 m'
+		]);
+	});
+
 	it('says a place on a line as the line’s ticks do', () => {
 		expect(describeAnswer(line(1 / 3), 5 / 3)).toBe('$\\frac{5}{3}$');
 		expect(describeAnswer(line(1 / 4), 0.5)).toBe('$\\frac{2}{4}$');

@@ -70,6 +70,10 @@ export function sameAnswer({ response }: Pick<Item, 'response'>, a: Answer, b: A
 
 const sameList = (a: number[], b: number[]) => a.length === b.length && a.every((value, i) => value === b[i]);
 
+/** A typed number with separators and a true minus sign; anything else as it was typed. */
+const describeTyped = (answer: Answer) =>
+	/^-?\d+(\.\d{1,6})?$/.test(String(answer)) ? formatNumber(Number(answer)) : String(answer);
+
 /** A place on a line as its ticks say it: a fraction where they divide a whole into parts, else a number. */
 function describePlace(value: number, step: number): string {
 	const parts = Math.round(1 / step);
@@ -90,7 +94,7 @@ export function describeAnswer({ response }: Pick<Item, 'response'>, answer: Ans
 		case 'line':
 			return describePlace(answer as number, response.step);
 		case 'number':
-			return response.unit ? `${answer} ${response.unit}` : String(answer);
+			return response.unit ? `${describeTyped(answer)} ${response.unit}` : describeTyped(answer);
 		default:
 			return String(answer);
 	}

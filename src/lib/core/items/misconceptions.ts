@@ -70,9 +70,13 @@ export const misconceptions = {
 		shows: 'Adds the sizes, whatever the signs.',
 		attempt: 'Step on the number line: which way does each number go?'
 	},
-	unequalParts: {
-		shows: 'Counts parts without asking whether they are equal.',
-		attempt: 'Fold paper: do the parts cover each other?'
+	partName: {
+		shows: 'Mixes up the names of equal parts.',
+		attempt: 'Say the count and the name together: three parts, thirds.'
+	},
+	wholeForPart: {
+		shows: 'Names the whole instead of one part.',
+		attempt: 'Take one part away: is that all of it?'
 	},
 	shadedToUnshaded: {
 		shows: 'Compares shaded with unshaded parts.',
@@ -197,6 +201,10 @@ export const misconceptions = {
 	partToPart: {
 		shows: 'Compares the wanted with the rest, not with all.',
 		attempt: 'Count all that could be drawn first.'
+	},
+	otherWholeAngle: {
+		shows: 'Takes a square corner for a straight angle, or the other way around.',
+		attempt: 'Lay a sheet’s corner on the angle: is the whole as wide, or twice as wide?'
 	},
 	hourTooMany: {
 		shows: 'Counts one hour too many.',

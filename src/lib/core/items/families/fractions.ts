@@ -26,21 +26,21 @@ export const fractions: ItemFamily[] = [
 				'pie',
 				'plank',
 				'map',
-				'field',
+				'sheet',
 				'rope',
 				'cake',
 				'flag',
-				'pond'
+				'cloth'
 			];
 			const thing = things[turning(0, 11)];
 			return choiceItem(random, {
 				stem: `A ${thing} is cut into ${parts} equal parts. What is each part called?`,
 				right: { 2: 'a half', 3: 'a third', 4: 'a fourth' }[parts]!,
 				wrong: [
-					['a half', 'unequalParts'],
-					['a third', 'unequalParts'],
-					['a fourth', 'unequalParts'],
-					['a whole', 'shadedToUnshaded']
+					['a half', 'partName'],
+					['a third', 'partName'],
+					['a fourth', 'partName'],
+					['a whole', 'wholeForPart']
 				],
 				hint: `Count the parts: there are ${parts}, and all are equal.`,
 				solution: [`${parts} equal parts are ${partNames[parts]}.`]

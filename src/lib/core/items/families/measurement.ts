@@ -103,9 +103,9 @@ export const measurement: ItemFamily[] = [
 					[amount + factor, 'addInsteadMultiply'],
 					[amount * 10, 'wrongFactor']
 				],
-				hint: `How many ${small} fill one of the ${large}?`,
+				hint: `How many ${small} are in 1 ${large.slice(0, -1)}?`,
 				solution: [
-					`There are ${formatNumber(factor)} ${small} in each of the ${large}.`,
+					`1 ${large.slice(0, -1)} is ${formatNumber(factor)} ${small}.`,
 					`${amount} × ${formatNumber(factor)} = ${formatNumber(amount * factor)} ${small}.`
 				]
 			});
@@ -118,6 +118,7 @@ export const measurement: ItemFamily[] = [
 			const whole = random.pick([90, 180]);
 			const first = whole === 90 ? 5 * turning(4, 14) : 5 * turning(9, 29);
 			const key = whole - first;
+			const other = (whole === 90 ? 180 : 90) - first;
 			return numberItem({
 				stem:
 					whole === 90
@@ -126,7 +127,7 @@ export const measurement: ItemFamily[] = [
 				figure: { kind: 'angle', first, second: key },
 				key,
 				wrong: [
-					[(whole === 90 ? 180 : 90) - first, 'angleAddGiven'],
+					other > 0 ? [other, 'otherWholeAngle'] : [360 - first, 'angleFullTurn'],
 					[360 - first, 'angleFullTurn'],
 					[whole + first, 'angleAddGiven']
 				],
@@ -175,7 +176,7 @@ export const measurement: ItemFamily[] = [
 				wrong: [
 					[length, 'scaleUnused'],
 					[length + means - shown, 'additiveRatio'],
-					[length * means, 'wrongFactor']
+					[length * means, 'amountAsFactor']
 				],
 				hint: `How many times does ${shown} cm fit into ${length} cm?`,
 				solution: [`${length} ÷ ${shown} = ${length / shown}.`, `${length / shown} × ${means} = ${key} kilometers.`]

@@ -1,4 +1,4 @@
-import { numberChoice, numberItem, severalItem, type ItemFamily } from '../family';
+import { choiceItem, numberItem, severalItem, type ItemFamily } from '../family';
 import { formatNumber } from '../text';
 
 /** A percent of an amount by way of 10%, as it is done in the head. */
@@ -21,19 +21,18 @@ export const ratios: ItemFamily[] = [
 		id: 'compare-decimals',
 		skillCode: 'F07',
 		make({ random, turning }) {
-			const tenths = turning(2, 11) % 10 || 5;
+			const tenths = random.integer(3, 9);
 			const larger = tenths / 10;
-			const smaller = Math.max(0.01, Math.round(larger * 100 - random.integer(1, 9)) / 100);
+			const smaller = Math.round(larger * 100 - random.integer(1, 9)) / 100;
 			const whole = turning(1, 10);
 			const show = (value: number, digits: number) => (whole + value).toFixed(digits);
-			const third = Math.max(1, Math.round(smaller * 100) - random.integer(3, 11)) / 100;
-			return numberChoice(random, {
-				stem: `Three snails crawled ${show(larger, 1)} m, ${show(smaller, 2)} m and ${show(third, 2)} m. How many meters did the one that went farthest crawl?`,
-				key: Number(show(larger, 1)),
+			const third = (Math.round(smaller * 100) - random.integer(3, 11)) / 100;
+			return choiceItem(random, {
+				stem: `Three snails crawled ${show(larger, 1)} m, ${show(smaller, 2)} m and ${show(third, 2)} m. How far did the one that went farthest crawl?`,
+				right: `${show(larger, 1)} m`,
 				wrong: [
-					[Number(show(smaller, 2)), 'longerIsLarger'],
-					[Number(show(third, 2)), 'decimalAsWhole'],
-					[whole, 'decimalAsWhole']
+					[`${show(smaller, 2)} m`, 'decimalAsWhole'],
+					[`${show(third, 2)} m`, 'longerIsLarger']
 				],
 				hint: 'Write all with two places after the point, then compare.',
 				solution: [
