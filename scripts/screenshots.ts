@@ -42,6 +42,8 @@ await take(staff, 'practice', '/practice?scope=class:7');
 await take(staff, 'practice-new', '/practice/new?for=group:4');
 await take(staff, 'track', '/track?student=47');
 await take(staff, 'decide', '/decide');
+await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
+await take(staff, 'skill', '/library/F08?scope=grade:5');
 
 /** A student with a probe to take and a set begun, so that the pictures show both. */
 async function busyStudent(): Promise<{ id: number; classCode: string }> {

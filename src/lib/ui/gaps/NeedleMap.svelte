@@ -215,7 +215,7 @@
 	}
 	/* What the bars and the heads cover above, and the action bar below. */
 	tbody :is(tr, td) {
-		scroll-margin: 290px 0 64px 260px;
+		scroll-margin: 302px 0 64px 260px;
 	}
 	td[role='gridcell'] {
 		width: 22px;
@@ -260,7 +260,7 @@
 	}
 	thead tr:nth-child(2) > * {
 		top: 122px;
-		height: 152px;
+		height: 164px;
 		padding-bottom: 4px;
 		box-shadow: 0 1px 0 var(--rule);
 	}
@@ -270,7 +270,7 @@
 		font-weight: 400;
 		font-size: 0.85rem;
 		line-height: 20px;
-		max-height: 146px;
+		max-height: 158px;
 		white-space: nowrap;
 		overflow: hidden;
 	}
