@@ -220,7 +220,7 @@ async function benchGrouping(): Promise<void> {
 	for (const students of [40, 120]) {
 		const problem = generateProblem({ students, slots: 16, focuses: 30 }, 1);
 		const began = performance.now();
-		let first = '';
+		let first = 'nothing yet';
 		const result = await solveGrouping(problem, {
 			timeLimitMs: 10_000,
 			relativeGap: 0.01,
