@@ -1,6 +1,9 @@
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 
+/** Tests against a real MariaDB, and of the scripts that start one. */
+const STORE_TESTS = ['{src,demo,scripts}/**/*.store.test.ts'];
+
 export default defineConfig({
 	plugins: [sveltekit()],
 	build: { assetsInlineLimit: 0 },
@@ -10,13 +13,17 @@ export default defineConfig({
 		projects: [
 			{
 				extends: true,
-				test: { name: 'unit', include: ['src/**/*.test.ts', 'framework/**/*.test.ts', 'demo/**/*.test.ts'] }
+				test: {
+					name: 'unit',
+					include: ['src/**/*.test.ts', 'framework/**/*.test.ts', 'demo/**/*.test.ts'],
+					exclude: STORE_TESTS
+				}
 			},
 			{
 				extends: true,
 				test: {
 					name: 'store',
-					include: ['src/lib/server/**/*.store.ts', 'demo/**/*.store.ts', 'scripts/*.store.ts'],
+					include: STORE_TESTS,
 					globalSetup: ['./tests/throwawayDatabase.ts'],
 					fileParallelism: false,
 					testTimeout: 60_000,

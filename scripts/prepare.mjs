@@ -46,7 +46,7 @@ export function ensureBuild() {
 	const hash = createHash('sha256');
 	const files = ['src', 'static']
 		.flatMap((folder) => [...filesBelow(join(root, folder))])
-		.filter((file) => !/\.(test|store)\.ts$/.test(file));
+		.filter((file) => !/\.test\.ts$/.test(file));
 	for (const file of [
 		...files,
 		...['package-lock.json', 'svelte.config.js', 'vite.config.ts'].map((name) => join(root, name))

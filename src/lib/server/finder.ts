@@ -1,18 +1,8 @@
-import { find, makeFindIndex, type FindIndex } from '../core/finding';
+import { find, makeFindIndex, type FindIndex, type Hit } from '../core/finding';
 import { itemFamilies, itemFrom, misconceptions, type MisconceptionId } from '../core/items';
 import type { Database } from './database/pool';
 import { libraryRevision, standardList, type Standard } from './store/library';
 import { domainList, skillList, type Skill } from './store/skills';
-
-/** A place in the library, with where it sits and which skills it leads to. */
-export interface Hit {
-	kind: 'skill' | 'standard' | 'misconception';
-	code: string;
-	title: string;
-	/** Where it sits: `Fractions, decimals, and percent · 4·2`, or the framework of a standard. */
-	sits: string;
-	skills: { code: string; name: string }[];
-}
 
 interface Library {
 	revision: string;

@@ -17,6 +17,16 @@ export interface Found {
 	score: number;
 }
 
+/** What was found, with where it sits and which skills it leads to. */
+export interface Hit {
+	kind: 'skill' | 'standard' | 'misconception';
+	code: string;
+	title: string;
+	/** Where it sits: `Fractions, decimals, and percent · 4·2`, or the framework of a standard. */
+	sits: string;
+	skills: { code: string; name: string }[];
+}
+
 export type FindIndex = MiniSearch<Findable>;
 
 /** Words that say nothing about what is looked for. */

@@ -19,7 +19,7 @@ export function brokenLimits(source: GroupingProblem, groups: Group[]): string[]
 			const { minimum, maximum } = source.sizes[tier];
 			if (members.length < minimum || members.length > maximum) {
 				broken.push(
-					`the group at ${slotId} has ${members.length} students; tier ${tier} takes ${minimum} to ${maximum}`
+					`the group at ${slotId} has ${members.length} ${members.length === 1 ? 'student' : 'students'}; tier ${tier} takes ${minimum} to ${maximum}`
 				);
 			}
 			if (slot >= 0 && !problem.slotTiers[slot].includes(tier)) broken.push(`slot ${slotId} is not for tier ${tier}`);

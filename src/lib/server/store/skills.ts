@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { Framework } from '../../core/interchange/framework';
 import { makeSkillGraph, type SkillGraph } from '../../core/mastery';
 import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
 
 export interface Domain {
 	id: number;
@@ -70,8 +72,14 @@ export async function currentFramework(database: Database): Promise<Framework> {
 /**
  * Brings a sound framework in: domains and skills by their codes, new ones added, those that are there changed, none
  * taken out. Prerequisites of the skills that come are as stated there. All or nothing.
+ *
+ * @param by who brings it in, for the audit log; absent when a database is first filled
  */
-export async function saveFramework(database: RootDatabase, framework: Framework): Promise<void> {
+export async function saveFramework(
+	database: RootDatabase,
+	framework: Framework,
+	by?: { staff: Staff; at: Date }
+): Promise<void> {
 	await database.transaction(async (transaction) => {
 		const next = async (table: 'domain' | 'skill') =>
 			Number(
@@ -124,5 +132,14 @@ export async function saveFramework(database: RootDatabase, framework: Framework
 		await transaction.run(
 			'INSERT INTO library_revision (school_id, revision) SELECT id, 1 FROM school ON DUPLICATE KEY UPDATE revision = revision + 1'
 		);
+		if (by) {
+			await audit(transaction, {
+				schoolId: by.staff.schoolId,
+				accountId: by.staff.id,
+				at: by.at,
+				action: 'import skills',
+				detail: { framework: framework.title, skills: framework.skills.length }
+			});
+		}
 	});
 }

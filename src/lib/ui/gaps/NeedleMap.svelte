@@ -2,34 +2,12 @@
 	Students × skills as a grid of needles. Only the rows in view are drawn. One cell has the focus; arrow keys, Page Up
 	and Down, Home and End move it, Enter chooses it.
 -->
-<script lang="ts" module>
-	export interface MapStudent {
-		id: number;
-		givenName: string;
-		familyName: string;
-		className: string;
-		tier: number;
-		/** A written cell a skill, see core/mastery/cell.ts. */
-		cells: string;
-	}
-	export interface MapSkill {
-		id: number;
-		domainId: number;
-		code: string;
-		shortName: string;
-		statement: string;
-		grade: number;
-		term: number;
-		/** Its place in a student's cells. */
-		place: number;
-	}
-</script>
-
 <script lang="ts">
 	import { createWindowVirtualizer } from '@tanstack/svelte-virtual';
 	import { tick, untrack } from 'svelte';
 	import { get } from 'svelte/store';
 	import { readCell } from '$lib/core/mastery';
+	import type { MapSkill, MapStudent } from './map';
 	import { describeCell } from '../glyphs/standings';
 	import TierBars from '../glyphs/TierBars.svelte';
 	import { withState } from '../shell/address';

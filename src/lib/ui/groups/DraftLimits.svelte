@@ -18,21 +18,16 @@
 	{#each [2, 3] as const as tier (tier)}
 		<span>
 			<TierBars {tier} /> Tier {tier}:
-			<input
-				type="number"
-				min="1"
-				max="12"
-				aria-label="Smallest tier {tier} group"
-				bind:value={draft.sizes[tier].minimum}
-			/>
-			to
-			<input
-				type="number"
-				min="1"
-				max="12"
-				aria-label="Largest tier {tier} group"
-				bind:value={draft.sizes[tier].maximum}
-			/> students
+			{#each [['minimum', 'Smallest'], ['maximum', 'Largest']] as const as [end, word] (end)}
+				{end === 'maximum' ? ' to ' : ''}
+				<input
+					type="number"
+					min="1"
+					max="12"
+					aria-label="{word} tier {tier} group"
+					bind:value={draft.sizes[tier][end]}
+				/>
+			{/each} students
 		</span>
 	{/each}
 	<details>

@@ -23,12 +23,9 @@ export interface Column extends Omit<DraftGroup, 'studentIds'> {
  * draft.move('17', draft.columns[0].slotId);
  */
 export class Draft {
-	sizes: GroupingProblem['sizes'] = $state({
-		2: { minimum: 3, maximum: 6 },
-		3: { minimum: 1, maximum: 3 }
-	});
+	sizes: GroupingProblem['sizes'];
 	/** Ids of the meeting times that may be used. */
-	chosenSlots: string[] = $state([]);
+	chosenSlots: string[];
 	columns: Column[] = $state([]);
 	/** Students in no group. */
 	out: Chip[] = $state([]);
@@ -63,8 +60,8 @@ export class Draft {
 	private readonly tiers: Map<string, 2 | 3>;
 
 	constructor(private readonly problem: GroupingProblem) {
-		this.sizes = structuredClone(problem.sizes);
-		this.chosenSlots = problem.slots.map(({ id }) => id);
+		this.sizes = $state(structuredClone(problem.sizes));
+		this.chosenSlots = $state(problem.slots.map(({ id }) => id));
 		this.needs = new Map(problem.students.map(({ id, needs }) => [id, needs]));
 		this.tiers = new Map(problem.students.map(({ id, tier }) => [id, tier]));
 	}

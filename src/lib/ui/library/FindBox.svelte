@@ -1,16 +1,9 @@
 <!-- A box that finds skills, standards and wrong ideas as one types. Without scripts it is a plain form. -->
 <script lang="ts">
 	import { onDestroy } from 'svelte';
+	import type { Hit } from '$lib/core/finding';
 	import { keepingScope } from '../shell/address';
 
-	/** What was found, see server/finder.ts. */
-	interface Hit {
-		kind: 'skill' | 'standard' | 'misconception';
-		code: string;
-		title: string;
-		sits: string;
-		skills: { code: string; name: string }[];
-	}
 	let { typed, hits }: { typed: string; hits: Hit[] | null } = $props();
 
 	// svelte-ignore state_referenced_locally

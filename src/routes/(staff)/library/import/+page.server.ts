@@ -43,7 +43,7 @@ export const actions = {
 			const { merged: _, ...shown } = plan;
 			const told = { ...carried, problems: problems.slice(0, PROBLEMS_SHOWN), problemCount: problems.length };
 			if (problems.length || step === 'check') return { ...told, step: 'check' as const, plan: shown };
-			await saveFramework(database, incoming);
+			await saveFramework(database, incoming, { staff, at });
 			return { ...told, step: 'taken' as const, plan: shown };
 		}
 		if (!framework.trim()) return refuse('Say what the framework of these standards is called');
