@@ -41,6 +41,19 @@ describe('a framework', () => {
 
 	it.each([
 		[{ skills: [skill('A1'), skill('A1')] }, 'skill A1 stands twice'],
+		[{ skills: [skill('A1'), skill('a1')] }, 'skill a1 stands twice'],
+		[{ domains: [{ code: 'A', name: 'x'.repeat(121) }] }, 'domain A has no name of at most 120 characters'],
+		[
+			{
+				domains: [
+					{ code: 'A', name: 'x' },
+					{ code: 'B!', name: 'y' }
+				]
+			},
+			'“B!” is no code'
+		],
+		[{ skills: [skill('A1', { shortName: '' }), skill('A2')] }, 'skill A1 has no name'],
+		[{ skills: Array.from({ length: 3_001 }, (_, i) => skill(`A${i}`)) }, 'there are 3001 skills; at most 3000'],
 		[{ domains: [] }, 'skill A1 names the domain A, which is missing'],
 		[{ skills: [skill('A1', { grade: 9 }), skill('A2')] }, 'skill A1 has no grade from 1 to 8'],
 		[{ skills: [skill('A1', { term: 4 }), skill('A2')] }, 'skill A1 has no term from 1 to 3'],
@@ -60,7 +73,7 @@ describe('a framework', () => {
 			},
 			'prerequisites go in a circle'
 		]
-	])('with %j is refused by name', (change, problem) => {
+	])('number %# of those that are not is refused by name', (change, problem) => {
 		expect(frameworkProblems(small(change as Partial<Framework>)).join('; ')).toContain(problem);
 	});
 });
@@ -99,6 +112,18 @@ describe('bringing a framework in', () => {
 			newDomains: []
 		});
 		expect(plan.same).toBe(shipped.skills.length);
+	});
+
+	it('is refused where a code differs from one that is there in case only', () => {
+		const incoming = small({ skills: [skill('a2')], edges: [] });
+		expect(frameworkProblems(planFramework(small(), incoming).merged)).toEqual(['skill a2 stands twice']);
+	});
+
+	it('can be as long a chain as may be kept', () => {
+		const chain = Array.from({ length: 3_000 }, (_, i) => skill(`A${i}`));
+		const links = chain.slice(1).map(({ code }, i) => ({ prerequisite: `A${i}`, skill: code }));
+		expect(frameworkProblems(small({ skills: chain, edges: [...links].reverse() }))).toEqual([]);
+		expect(frameworkProblems(small({ skills: [...chain].reverse(), edges: links }))).toEqual([]);
 	});
 
 	it('finds a circle that only arises together with what is there', () => {

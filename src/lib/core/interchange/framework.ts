@@ -33,21 +33,48 @@ export interface Framework {
 /** The longest texts that are kept. */
 export const LONGEST = { code: 20, name: 120, statement: 300, also: 500 };
 
-const repeated = (codes: string[]) => [...new Set(codes.filter((code, i) => codes.indexOf(code) !== i))];
+/** More skills than any school teaches: a file with more is not what it is taken for. */
+export const MOST_SKILLS = 3_000;
+
+/** What makes two codes the same code: neither case nor accents tell them apart, as in the database. */
+export const foldCode = (code: string) => code.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** Codes that stand more than once, each once. */
+function repeated(codes: string[]): Set<string> {
+	const seen = new Set<string>();
+	return new Set(
+		codes.filter((code) => {
+			const key = foldCode(code);
+			if (seen.has(key)) return true;
+			seen.add(key);
+			return false;
+		})
+	);
+}
+
+const isCode = (code: string) => /^[\p{L}\p{N}][\p{L}\p{N}._-]*$/u.test(code) && code.length <= LONGEST.code;
+const noCode = (code: string) => `“${code}” is no code: up to ${LONGEST.code} letters, digits, points and hyphens`;
 
 /** Everything that keeps a framework from being used, in words that name the place; empty when it is sound. */
 export function frameworkProblems({ domains, skills, edges }: Framework): string[] {
+	if (Math.max(skills.length, domains.length) > MOST_SKILLS || edges.length > 10 * MOST_SKILLS)
+		return [`there are ${skills.length} skills; at most ${MOST_SKILLS} can be kept`];
 	const problems: string[] = [];
+	for (const { code, name } of domains) {
+		if (!isCode(code)) problems.push(noCode(code));
+		if (!name.trim() || name.length > LONGEST.name)
+			problems.push(`domain ${code} has no name of at most ${LONGEST.name} characters`);
+	}
 	for (const code of repeated(domains.map((domain) => domain.code))) problems.push(`domain ${code} stands twice`);
 	for (const code of repeated(skills.map((skill) => skill.code))) problems.push(`skill ${code} stands twice`);
 	const domainCodes = new Set(domains.map(({ code }) => code));
 	for (const { code, domain, grade, term, statement, shortName, also } of skills) {
-		if (!/^[\p{L}\p{N}][\p{L}\p{N}._-]*$/u.test(code) || code.length > LONGEST.code)
-			problems.push(`“${code}” is no code: up to ${LONGEST.code} letters, digits, points and hyphens`);
+		if (!isCode(code)) problems.push(noCode(code));
 		if (!domainCodes.has(domain)) problems.push(`skill ${code} names the domain ${domain}, which is missing`);
 		if (!Number.isInteger(grade) || grade < 1 || grade > 8) problems.push(`skill ${code} has no grade from 1 to 8`);
 		if (![1, 2, 3].includes(term)) problems.push(`skill ${code} has no term from 1 to 3`);
 		if (!statement.trim()) problems.push(`skill ${code} has no statement`);
+		if (!shortName.trim()) problems.push(`skill ${code} has no name`);
 		for (const [name, text] of Object.entries({ statement, name: shortName, also }))
 			if (text.length > LONGEST[name as keyof typeof LONGEST])
 				problems.push(`skill ${code}: its ${name} is longer than ${LONGEST[name as keyof typeof LONGEST]} characters`);

@@ -26,6 +26,7 @@ describe('a table of standards', () => {
 	it.each([
 		[['', 'x', '3', ''], 'line 3: no code'],
 		[['C.1', 'x', '3', ''], 'line 3: C.1 stands at line 2, too'],
+		[['c.1', 'x', '3', ''], 'line 3: c.1 stands at line 2, too'],
 		[['C.2', '', '3', ''], 'line 3: no statement'],
 		[['C.2', 'x', '13', ''], 'line 3: the grade is none from 0 to 12'],
 		[['C.2', 'x', 'three', ''], 'line 3: the grade is none from 0 to 12'],

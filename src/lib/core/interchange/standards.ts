@@ -1,4 +1,5 @@
 import type { CasePackage } from './caseFramework';
+import { foldCode } from './framework';
 
 /** A standard of another framework, with codes of our skills that it asks for. */
 export interface ReadStandard {
@@ -21,8 +22,8 @@ function judge(standards: (ReadStandard & { place: string })[], skillCodes: Set<
 	const seen = new Map<string, string>();
 	for (const { code, statement, grade, skills, place } of standards) {
 		if (!code) problems.push(`${place}: no code`);
-		else if (seen.has(code)) problems.push(`${place}: ${code} stands at ${seen.get(code)}, too`);
-		else seen.set(code, place);
+		else if (seen.has(foldCode(code))) problems.push(`${place}: ${code} stands at ${seen.get(foldCode(code))}, too`);
+		else seen.set(foldCode(code), place);
 		if (!statement) problems.push(`${place}: no statement`);
 		if (code.length > LONGEST.code || statement.length > LONGEST.statement)
 			problems.push(

@@ -47,6 +47,17 @@ describe('standards', () => {
 		expect(await libraryRevision(small.database, 1)).toBe(2);
 	});
 
+	it('under a code that differs in case only are the same standard', async () => {
+		const [first] = small.skills;
+		const again = [standard('c.1', 'Count buoys', [first.id])];
+		await importStandards(small.database, specialist, 'County', again, NOW);
+		expect(await standardList(small.database, 1)).toMatchObject([
+			{ code: 'C.1', statement: 'Count buoys', skillIds: [first.id] }
+		]);
+		const before = [standard('C.1', 'Count boats', [small.skills[1].id])];
+		await importStandards(small.database, specialist, 'County', before, NOW);
+	});
+
 	it('are a school’s own', async () => {
 		expect(await standardList(small.database, 2)).toEqual([]);
 		expect(await libraryRevision(small.database, 2)).toBe(0);

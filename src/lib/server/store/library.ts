@@ -1,3 +1,4 @@
+import { foldCode } from '../../core/interchange/framework';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
@@ -79,12 +80,14 @@ export async function importStandards(
 			'SELECT id, code FROM standard WHERE school_id = ? AND framework = ?',
 			[staff.schoolId, framework]
 		);
-		const idOf = new Map(stored.map(({ id, code }) => [code, id]));
-		const ids = standards.map(({ code }) => idOf.get(code)!);
+		const idOf = new Map(stored.map(({ id, code }) => [foldCode(code), id]));
+		const ids = standards.map(({ code }) => idOf.get(foldCode(code))!);
 		await transaction.run('DELETE FROM standard_skill WHERE standard_id IN (?)', [ids]);
 		await transaction.insertMany(
 			'INSERT INTO standard_skill (standard_id, skill_id) VALUES ?',
-			standards.flatMap(({ code, skillIds }) => [...new Set(skillIds)].map((skillId) => [idOf.get(code)!, skillId]))
+			standards.flatMap(({ code, skillIds }) =>
+				[...new Set(skillIds)].map((skillId) => [idOf.get(foldCode(code))!, skillId])
+			)
 		);
 		await bumpRevision(transaction, staff.schoolId);
 		await audit(transaction, {
