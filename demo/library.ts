@@ -7,15 +7,15 @@ import { SPECIALIST } from './people';
 /** The framework of a county that does not exist, as far as the demo school uses it. */
 const COUNTY = 'Estuary County mathematics';
 const standards: [code: string, grade: number, statement: string, skills: string[]][] = [
-	['EC.3.2', 3, 'Recall products of one-digit numbers and use them to divide.', ['W05', 'W06']],
-	['EC.3.7', 3, 'Show fractions as places on a line and as parts of a whole.', ['F02', 'F03']],
-	['EC.4.1', 4, 'Write equal fractions and say which of two fractions is greater.', ['F04', 'F05']],
-	['EC.4.5', 4, 'Change a measurement to a smaller unit and use it in a problem.', ['M06']],
-	['EC.5.3', 5, 'Add and subtract fractions, also with different denominators.', ['F06', 'F08']],
-	['EC.5.6', 5, 'Plan with timetables: work out when something ends and how long it takes.', ['M05', 'M09']],
-	['EC.6.4', 6, 'Solve problems with rates and percent.', ['F10', 'F11']],
-	['EC.6.9', 6, 'Describe a set of data by its average.', ['D07', 'D09']],
-	['EC.7.1', 7, 'Calculate with numbers above and below zero.', ['W12', 'W13']],
+	['EC.3.2', 3, 'Recall products of one-digit numbers and use them to divide.', ['W32', 'W33']],
+	['EC.3.7', 3, 'Show fractions as places on a line and as parts of a whole.', ['F31', 'F32']],
+	['EC.4.1', 4, 'Write equal fractions and say which of two fractions is greater.', ['F41', 'F42']],
+	['EC.4.5', 4, 'Change a measurement to a smaller unit and use it in a problem.', ['M41']],
+	['EC.5.3', 5, 'Add and subtract fractions, also with different denominators.', ['F43', 'F52']],
+	['EC.5.6', 5, 'Plan with timetables: work out when something ends and how long it takes.', ['M33', 'M51']],
+	['EC.6.4', 6, 'Solve problems with rates and percent.', ['F61', 'F62']],
+	['EC.6.9', 6, 'Describe a set of data by its average.', ['D51', 'D61']],
+	['EC.7.1', 7, 'Calculate with numbers above and below zero.', ['W61', 'W71']],
 	['EC.7.8', 7, 'Keep a weather diary for a month and present it.', []]
 ];
 
@@ -36,11 +36,11 @@ export async function fillLibrary(database: RootDatabase, skills: Skill[], at: D
 		link: null,
 		note: 'In the gray box in Room Gull: start and end times to match.'
 	};
-	await addMaterial(database, specialist, idOf('M05'), note, at);
+	await addMaterial(database, specialist, idOf('M33'), note, at);
 	await addMaterial(
 		database,
 		staff(3, 'interventionist'),
-		idOf('F03'),
+		idOf('F32'),
 		{
 			title: 'Rope number line',
 			link: null,
@@ -48,7 +48,7 @@ export async function fillLibrary(database: RootDatabase, skills: Skill[], at: D
 		},
 		at
 	);
-	await shelve(database, specialist, idOf('F08'), true, at);
-	await shelve(database, specialist, idOf('M06'), false, at);
-	await shelve(database, staff(3, 'interventionist'), idOf('W05'), true, at);
+	await shelve(database, specialist, idOf('F52'), true, at);
+	await shelve(database, specialist, idOf('M41'), false, at);
+	await shelve(database, staff(3, 'interventionist'), idOf('W32'), true, at);
 }

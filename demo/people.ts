@@ -20,7 +20,7 @@ export const GROUP_STAFF = [SPECIALIST, 3, 4];
 export const teacherOf = (classId: number) => 9 + classId;
 
 /** The skill that one class lacks as a whole, and which class. */
-export const CLASSWIDE = { className: 'Phalarope', skillCode: 'W09' };
+export const CLASSWIDE = { className: 'Phalarope', skillCode: 'W43' };
 
 export interface DemoStudent {
 	id: number;

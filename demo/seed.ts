@@ -1,5 +1,4 @@
 import { addDays, schoolDateOf } from '../src/lib/core/calendar';
-import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
 import { fixedForm } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { unscoredDiagnostics } from '../src/lib/server/store/bulk';
@@ -7,13 +6,21 @@ import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
 import { formSeed } from '../src/lib/server/store/sittings';
 import { saveFramework, skillGraph, skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
-import edges from '../framework/mathematics.edges.json';
-import source from '../framework/mathematics.case.json';
+import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';
 import { fillLibrary } from './library';
 import { classNames } from './names';
-import { CLASSWIDE, drawStudents, gradeOfClass, teacherOf, TIME_ZONE, writePeople, type DemoStudent } from './people';
+import {
+	CLASSWIDE,
+	drawStudents,
+	gradeOfClass,
+	STUDENTS_A_CLASS,
+	teacherOf,
+	TIME_ZONE,
+	writePeople,
+	type DemoStudent
+} from './people';
 import { PracticeLog } from './practiceLog';
 import type { SkillLevel } from './simulatedStudent';
 import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
@@ -29,7 +36,7 @@ import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
 export async function seedDemoSchool(database: RootDatabase, now: Date, say: (line: string) => void): Promise<void> {
 	const today = schoolDateOf(now, TIME_ZONE);
 	const year = layOutYear(today);
-	await saveFramework(database, readCaseFramework(source, edges));
+	await saveFramework(database, shippedFramework());
 	const skills = await skillList(database);
 	const levels = await levelsOf(database, skills);
 	const skillIds = new Map(skills.map(({ id, code }) => [code, id]));
@@ -139,10 +146,10 @@ function assignClassPractice(
 	}
 }
 
-/** One class has not been taught a skill: nine in ten there lack it. */
+/** One class has not been taught a skill: all but one there lack it. */
 function lackTogether(students: DemoStudent[]): void {
 	for (const { className, hidden, id } of students) {
-		if (className === CLASSWIDE.className && id % 10 !== 0) hidden.known.delete(CLASSWIDE.skillCode);
+		if (className === CLASSWIDE.className && id % STUDENTS_A_CLASS !== 0) hidden.known.delete(CLASSWIDE.skillCode);
 	}
 }
 

@@ -29,7 +29,7 @@ export function simulateStudent(
 	const abilities = new Map<number, number>();
 	const known = new Set<string>();
 	for (const skill of skills) {
-		if (!abilities.has(skill.domainId)) abilities.set(skill.domainId, common + 0.45 * random.normal());
+		if (!abilities.has(skill.domainId)) abilities.set(skill.domainId, common + 0.3 * random.normal());
 		const distance = abilities.get(skill.domainId)! - expectedTheta(skill) + 0.25 * random.normal();
 		if (distance > 0 && skill.prerequisites.every((code) => known.has(code))) known.add(skill.code);
 	}
@@ -93,10 +93,30 @@ function someWrongAnswer(random: Random, { response, key }: Item): Answer {
 		case 'line':
 			return Number(key) + response.step <= response.to ? Number(key) + response.step : Number(key) - response.step;
 		case 'number':
-			return String(Number(key) + random.integer(1, 9));
+			return String(Math.round((Number(key) + random.integer(1, 9)) * 1e6) / 1e6);
 		case 'fraction': {
 			const [top, bottom] = String(key).split('/').map(Number);
 			return `${top + 1}/${bottom}`;
+		}
+		case 'expression':
+			return `${key}+${random.integer(1, 9)}`;
+		case 'text':
+			return 'I do not know';
+		case 'fill':
+			return (key as string[]).map((text, i) => (i === 0 ? String(Number(text) + random.integer(1, 9)) : text));
+		case 'match':
+			return [...(key as number[]).slice(1), (key as number[])[0]];
+		case 'shade':
+			return Number(key) > 1 ? Number(key) - 1 : Number(key) + 1;
+		case 'rectangle': {
+			const [rows, columns] = key as number[];
+			return [rows, columns > 1 ? columns - 1 : columns + 1];
+		}
+		case 'clock':
+			return (Number(key) + 60) % 720;
+		case 'plot': {
+			const [x, y] = key as number[];
+			return [x < response.to ? x + 1 : x - 1, y];
 		}
 	}
 }

@@ -3,9 +3,7 @@ import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { SCHOOL_NAME } from '../demo/people';
 import { seedDemoSchool } from '../demo/seed';
-import edges from '../framework/mathematics.edges.json';
-import source from '../framework/mathematics.case.json';
-import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
+import { shippedFramework } from '../framework/shipped';
 import { hashSecret } from '../src/lib/server/auth/passwords';
 import { now } from '../src/lib/server/clock';
 import { migrate } from '../src/lib/server/database/migrate';
@@ -27,7 +25,7 @@ async function makeEmptySchool(database: RootDatabase): Promise<void> {
 			password_hash: await hashSecret(password)
 		}
 	]);
-	await saveFramework(database, readCaseFramework(source, edges));
+	await saveFramework(database, shippedFramework());
 	console.log(`An empty school. Sign in as coordinator with the password ${password} (shown only now).`);
 }
 

@@ -5,6 +5,8 @@ import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, STUDENTS_A_CLASS } from '../demo/
 import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';
+import { answerRightly, layOutSitting, ONE_OF_EACH } from '../tests/browser/answering';
+import { itemFrom } from '../src/lib/core/items';
 import { chromiumLaunch } from './chromium.mjs';
 import { DEMO_CLOCK } from './demoServer.mjs';
 
@@ -43,7 +45,7 @@ await take(staff, 'practice-new', '/practice/new?for=group:4');
 await take(staff, 'track', '/track?student=47');
 await take(staff, 'decide', '/decide');
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
-await take(staff, 'skill', '/library/F08?scope=grade:5');
+await take(staff, 'skill', '/library/F52?scope=grade:5');
 
 /** A student with a probe to take and a set begun, so that the pictures show both. */
 async function busyStudent(): Promise<{ id: number; classCode: string }> {
@@ -72,4 +74,32 @@ await phone
 	.click();
 await phone.waitForURL(/work/);
 await take(phone, 'student-question');
+
+/** A question of every response kind, answered, side by side as they are on a phone. */
+async function responseKinds(): Promise<void> {
+	const kinds = new Set<string>();
+	const items = ONE_OF_EACH.filter(({ familyId, seed }) => {
+		const { kind } = itemFrom(familyId, seed).response;
+		return !kinds.has(kind) && kinds.add(kind);
+	});
+	await phone.goto(base + (await layOutSitting(student.id, items)));
+	const pictures: string[] = [];
+	for (const item of items) {
+		await answerRightly(phone, item, 'touch');
+		// Let what a tap leaves for a moment fade.
+		await phone.mouse.move(1, 1);
+		await phone.waitForTimeout(400);
+		pictures.push((await phone.screenshot()).toString('base64'));
+		await phone.getByRole('button', { name: 'Check' }).click();
+		await phone.getByRole('button', { name: 'Next', exact: true }).click();
+	}
+	const sheet = await (await browser.newContext({ viewport: { width: 1820, height: 800 } })).newPage();
+	const images = pictures.map((picture) => `<img src="data:image/png;base64,${picture}">`).join('');
+	await sheet.setContent(
+		`<style>body{margin:0;display:grid;grid-template-columns:repeat(7,1fr)}img{width:258px;border:1px solid #d9d2c3}</style>${images}`
+	);
+	await sheet.screenshot({ path: `${folder}response-kinds.png`, fullPage: true });
+	console.log('response-kinds');
+}
+await responseKinds();
 await browser.close();

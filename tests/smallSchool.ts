@@ -1,9 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { inject } from 'vitest';
-import edges from '../framework/mathematics.edges.json';
-import source from '../framework/mathematics.case.json';
-import { readCaseFramework } from '../src/lib/core/interchange/caseFramework';
+import { shippedFramework } from '../framework/shipped';
 import { itemFrom } from '../src/lib/core/items';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
@@ -62,7 +60,7 @@ export interface SmallSchool {
 export async function smallSchool(name: string): Promise<SmallSchool> {
 	const database = await emptyDatabase(name);
 	await migrate(database, migrations);
-	await saveFramework(database, readCaseFramework(source, edges));
+	await saveFramework(database, shippedFramework());
 	const staff = (id: number, role: Role, school_id = 1) => ({
 		id,
 		school_id,

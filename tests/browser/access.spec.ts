@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { openDatabase } from '../../src/lib/server/database/pool';
 import { address, signInStaff, signInStudent } from './people';
 
 test('pages are closed to those who are not signed in', async ({ page }) => {
@@ -24,6 +25,22 @@ test('a wrong password is refused without saying which part is wrong, and tries 
 	await expect(page.getByRole('alert')).toHaveText(/Too many tries/);
 });
 
+/** A group that no student of a class belongs to. */
+async function groupWithout(classId: number): Promise<number> {
+	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
+	try {
+		const [{ id }] = await database.rows<{ id: number }>(
+			`SELECT id FROM small_group WHERE id NOT IN
+				(SELECT group_id FROM group_membership JOIN class_membership USING (student_id) WHERE class_id = ?)
+			ORDER BY id LIMIT 1`,
+			[classId]
+		);
+		return id;
+	} finally {
+		await database.close();
+	}
+}
+
 test('a class teacher sees the own class only, and 404 for another class by address', async ({ page }) => {
 	await signInStaff(page, 'avocet');
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
@@ -32,7 +49,7 @@ test('a class teacher sees the own class only, and 404 for another class by addr
 		'/gaps?scope=grade:5',
 		'/track?scope=list:30',
 		'/practice/new?for=student:30',
-		'/practice/new?for=group:1'
+		`/practice/new?for=group:${await groupWithout(1)}`
 	]) {
 		const reply = await page.goto(address() + path);
 		expect(reply?.status(), path).toBe(404);

@@ -14,7 +14,7 @@ test('the needle map is walked by arrow keys, and Enter shows the answers behind
 	await page.keyboard.press('Enter');
 	const peek = page.getByRole('complementary', { name: 'Selected student' });
 	await expect(peek).toContainText(said!.split(': ')[1].split(/[,;(]/)[0].trim());
-	await expect(peek.locator('.evidence')).toContainText('Add and subtract to 1,000');
+	await expect(peek.locator('.evidence')).toContainText('Add to 20');
 });
 
 test('the whole school’s map holds every student though only some rows are drawn', async ({ page }) => {

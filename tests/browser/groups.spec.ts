@@ -2,6 +2,8 @@ import { expect, test } from '@playwright/test';
 import { address, signInStaff } from './people';
 
 test('students move between groups by menu, by drag and by keyboard, and the cost is told', async ({ page }) => {
+	// High enough for all groups to be in view above the action bar while something is dragged.
+	await page.setViewportSize({ width: 1280, height: 1200 });
 	await signInStaff(page, 'specialist');
 	const ids = Array.from({ length: 22 }, (_, i) => 133 + i).join(',');
 	await page.goto(`${address()}/groups?suggest=${ids}`);
@@ -18,12 +20,20 @@ test('students move between groups by menu, by drag and by keyboard, and the cos
 	const moved = out.locator('li').last();
 	const name = (await moved.getAttribute('aria-label'))!;
 	const second = page.locator('section.column').nth(1);
+	const room = await second.locator('li').count();
 	const from = (await moved.locator('.chip').boundingBox())!;
-	const to = (await second.locator('li').first().boundingBox())!;
+	const to = (await second.locator('li').nth(1).boundingBox())!;
 	await page.mouse.move(from.x + 20, from.y + 10);
 	await page.mouse.down();
 	await page.mouse.move(to.x + 30, to.y + 20, { steps: 15 });
-	await page.mouse.move(to.x + 32, to.y + 22, { steps: 5 });
+	// The group makes room for what is held over it before it is let go.
+	let down = 0;
+	await expect
+		.poll(async () => {
+			await page.mouse.move(to.x + 30, to.y + 20 + (down++ % 20));
+			return second.locator('li').count();
+		})
+		.toBe(room + 1);
 	await page.mouse.up();
 	await expect(second.getByRole('listitem', { name })).toBeVisible();
 	await expect(out.getByRole('listitem', { name })).toHaveCount(0);

@@ -7,9 +7,9 @@ test('a skill is found while typing, in spite of slips, and its page says where 
 	await page.waitForLoadState('networkidle');
 	await page.getByLabel(/Find a skill by any word/).pressSequentially('fraktions diferent bottoms');
 	await page.getByRole('link', { name: 'Add unlike fractions' }).first().click();
-	await expect(page).toHaveURL(/\/library\/F08\?scope=class:5/);
+	await expect(page).toHaveURL(/\/library\/F52\?scope=class:5/);
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Add unlike fractions');
-	await expect(page.locator('main')).toContainText('F08 · Fractions, decimals, and percent · 5·2');
+	await expect(page.locator('main')).toContainText('F52 · Fractions, decimals, and percent · 5·2');
 	const progression = page.locator('.drawing');
 	await expect(progression.getByRole('link', { name: /Add like fractions.*leads to it/ })).toBeVisible();
 	await progression.getByRole('link', { name: /Add like fractions/ }).click();
@@ -26,6 +26,8 @@ test('a standard and a wrong idea lead to the skills they are about', async ({ p
 	await page.goto(`${address()}/library?q=larger+denominator`);
 	const idea = page.getByRole('listitem').filter({ hasText: 'a wrong idea' }).first();
 	await expect(idea.getByRole('link').first()).toBeVisible();
+	// How it shows: a question, the answer that the idea gives to it, and what to try.
+	await expect(idea).toContainText(/For example, “.+” answered .+\. Try: Cut two equal strips/);
 	await page.goto(`${address()}/library?q=weather+diary`);
 	await expect(page.getByRole('listitem').filter({ hasText: 'EC.7.8' })).toContainText('no skill is linked to it yet');
 	await page.goto(`${address()}/library?q=xqzw`);
@@ -49,7 +51,7 @@ test('every student in scope stands on the skill page, and those who lack it can
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/library/W09?scope=class:7`);
+	await page.goto(`${address()}/library/W43?scope=class:7`);
 	await expect(page.locator('li[data-student]')).toHaveCount(22);
 	const button = page.getByRole('link', { name: /^Assign to the \d+ who lack it/ });
 	const lacking = /\d+/.exec(await button.innerText())![0];
@@ -62,7 +64,7 @@ test('own material is kept with the skill, taken away and brought back; a link t
 	page
 }) => {
 	await signInStaff(page, 'interventionist2');
-	await page.goto(`${address()}/library/M07`);
+	await page.goto(`${address()}/library/S41`);
 	const add = async (title: string, link: string, note: string) => {
 		await page.getByText('Add your own material or a link').click();
 		const form = page.locator('form.add');
@@ -89,7 +91,7 @@ test('own material is kept with the skill, taken away and brought back; a link t
 
 test('a shelf is one’s own until it is shared', async ({ page, browser }) => {
 	await signInStaff(page, 'knot');
-	await page.goto(`${address()}/library/D03`);
+	await page.goto(`${address()}/library/P31`);
 	await page.getByRole('button', { name: 'Put on my shelf' }).click();
 	await expect(page.getByRole('status')).toContainText('Number patterns is on your shelf.');
 	const colleague = await (await browser.newContext()).newPage();
@@ -109,7 +111,7 @@ test('a question fills the screen to be modeled step by step, and samples are pr
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/library/F08`);
+	await page.goto(`${address()}/library/F52`);
 	await page.getByRole('button', { name: 'Fill the screen' }).click();
 	const dialog = page.getByRole('dialog', { name: 'Model it together' });
 	await expect(dialog.locator('.model > p')).toHaveCount(1);
@@ -123,6 +125,42 @@ test('a question fills the screen to be modeled step by step, and samples are pr
 	await page.goBack();
 	await page.getByRole('link', { name: 'with key and solutions' }).click();
 	await expect(page.getByText(/^Key:/)).toHaveCount(6);
+});
+
+test('the search at the top of every leg finds students and skills, by keyboard', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/track?scope=class:5`);
+	await page.waitForLoadState('networkidle');
+	await page.keyboard.press('/');
+	await page.keyboard.type('elapsd');
+	const search = page.getByRole('search');
+	await expect(search).toContainText('Nobody in');
+	await expect(search.getByRole('button', { name: /^Elapsed time M33/ })).toBeVisible();
+	await page.keyboard.press('ArrowDown');
+	await expect(search.getByRole('button').first()).toBeFocused();
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(/\/library\/M(33|51)\?scope=class:5/);
+	const row = page.locator('li[data-student] a').first();
+	const name = await row.innerText();
+	await page.getByLabel('Find a student in this scope, or a skill').fill(name);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);
+});
+
+test('several students are chosen on a skill’s page and given just this skill', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library/W43?scope=class:7`);
+	await page.waitForLoadState('networkidle');
+	for (const details of await page.locator('details:not([open]) > summary').filter({ hasText: /: \d+/ }).all())
+		await details.click();
+	const boxes = page.getByRole('checkbox', { name: /^Choose / });
+	await boxes.nth(0).check();
+	await boxes.nth(1).check();
+	const bar = page.getByRole('region', { name: 'Actions for the selection' });
+	await expect(bar).toContainText('2 students chosen');
+	await bar.getByRole('link', { name: 'Assign Remainders' }).click();
+	await expect(page.getByRole('heading', { name: 'Who: 2 students' })).toBeVisible();
+	await expect(page.getByText('Divide with a remainder and say what the remainder means')).toBeVisible();
 });
 
 test('the library is for staff', async ({ page }) => {

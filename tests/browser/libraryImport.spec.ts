@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { address, signInStaff } from './people';
@@ -11,12 +12,23 @@ async function check(page: Page, holds: 'skills' | 'standards', content: string,
 	await page.getByRole('button', { name: 'See what it would do' }).click();
 }
 
+/** Chooses a file on the import page, and waits until it has been read. */
+async function choose(page: Page, file: { name: string; mimeType: string; buffer: Buffer }) {
+	await page.goto(`${address()}/library/import`);
+	await page.waitForLoadState('networkidle');
+	await page.getByLabel(/skills to teach/).check();
+	await page.getByLabel('A CASE package (JSON) or a table (CSV)').setInputFiles(file);
+	const pasted = page.getByLabel('or paste it here');
+	await expect(pasted.or(page.getByRole('alert')).first()).toBeVisible();
+	if (file.buffer.length < 3_000_000) await expect(pasted).not.toHaveValue('');
+}
+
 test('standards are brought in with their crosswalk, and lead to our skills from then on', async ({ page }) => {
 	await signInStaff(page, 'coordinator');
 	await check(
 		page,
 		'standards',
-		'code,statement,grade,skills\nHB.1,Judge how likely a lantern is to be lit,7,D12\nHB.2,Draw a harbor,2,'
+		'code,statement,grade,skills\nHB.1,Judge how likely a lantern is to be lit,7,D71\nHB.2,Draw a harbor,2,'
 	);
 	await expect(page.locator('main')).toContainText('2 standards of Harbor standards; 1 linked to our skills.');
 	await page.getByRole('button', { name: 'Take 2 standards' }).click();
@@ -33,7 +45,7 @@ test('a skill of one’s own is shown before it is taken, found from then on, an
 	await signInStaff(page, 'coordinator');
 	const table = [
 		'code,domain,name,statement,grade,term,also,prerequisites',
-		'H01,D,Tide arithmetic,Work out the height of the tide from a table,6,2,sea level ebb flood,D04 W13'
+		'H01,D,Tide arithmetic,Work out the height of the tide from a table,6,2,sea level ebb flood,D41 W71'
 	].join('\n');
 	await check(page, 'skills', table);
 	await expect(page.locator('main')).toContainText('1 skill added, 0 changed, 0 as before.');
@@ -54,8 +66,8 @@ test('what was taken out can be brought in again and changes nothing', async ({ 
 	await page.goto(`${address()}/library/import`);
 	for (const name of ['As a CASE package', 'as a table']) {
 		const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name }).click()]);
-		const content = readFileSync(await download.path(), 'utf8');
-		await check(page, 'skills', content);
+		await choose(page, { name: 'skills', mimeType: 'text/plain', buffer: readFileSync(await download.path()) });
+		await page.getByRole('button', { name: 'See what it would do' }).click();
 		await expect(page.locator('main'), name).toContainText(/0 skills added, 0 changed, \d+ as before/);
 		await page.goto(`${address()}/library/import`);
 	}
@@ -67,7 +79,7 @@ const bad: [what: string, content: string, says: RegExp][] = [
 	['another encoding', 'code,domain\u0000', /not text in UTF-8/],
 	['a table of something else', 'name,age\nx,3', /no column is called code, domain, statement, grade/],
 	['a circle', 'code,domain,name,statement,grade,prerequisites\nQ1,W,a,b,3,Q2\nQ2,W,a,b,3,Q1', /circle: Q1 → Q2 → Q1/],
-	['a circle with what is here', 'code,domain,name,statement,grade,prerequisites\nW01,W,a,b,2,W05', /circle/],
+	['a circle with what is here', 'code,domain,name,statement,grade,prerequisites\nW21,W,a,b,2,W32', /circle/],
 	[
 		'a missing prerequisite',
 		'code,domain,name,statement,grade,prerequisites\nQ1,W,a,b,3,Z9',
@@ -97,4 +109,27 @@ test('only those who answer for the library can change it', async ({ page }) => 
 	await page.goto(`${address()}/library`);
 	await expect(page.getByRole('link', { name: 'Bring in or take out' })).toHaveCount(0);
 	expect((await page.goto(`${address()}/library/import`))?.status()).toBe(403);
+});
+
+test('files too large, packed, or in another encoding are refused as they are chosen, and change nothing', async ({
+	page
+}) => {
+	await signInStaff(page, 'coordinator');
+	const table = 'code,domain,name,statement,grade\nQ9,W,Café,Zähle die Boote,3';
+	const files: [name: string, buffer: Buffer, says: RegExp][] = [
+		['large.csv', Buffer.alloc(49_000_000, 'x'), /large.csv has 49.0 MB; at most .* MB can be brought in at once/],
+		// Fifty million zeros in fifty thousand bytes: never unpacked, only seen not to be text.
+		['packed.json', gzipSync(Buffer.alloc(50_000_000)), /not text in UTF-8/],
+		['sixteen.csv', Buffer.from(table, 'utf16le'), /not text in UTF-8/],
+		['latin.csv', Buffer.from(table, 'latin1'), /not text in UTF-8/]
+	];
+	for (const [name, buffer, says] of files) {
+		await choose(page, { name, mimeType: 'text/csv', buffer });
+		const see = page.getByRole('button', { name: 'See what it would do' });
+		if (name !== 'large.csv') await see.click();
+		await expect(page.getByRole('alert'), name).toContainText(says);
+		await expect(page.locator('main'), name).toContainText('Nothing was changed');
+	}
+	await page.goto(`${address()}/library?q=Q9`);
+	await expect(page.locator('main li').filter({ hasText: 'Q9' })).toHaveCount(0);
 });

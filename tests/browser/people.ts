@@ -44,15 +44,24 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 /** Gives some answer to the question on the page, whatever its kind. */
 export async function answerSomehow(page: Page) {
 	const form = page.locator('form').filter({ has: page.locator('.stem') });
-	if (await form.getByRole('radio').count()) await form.getByRole('radio').first().check();
-	else if (await form.getByRole('checkbox').count()) await form.getByRole('checkbox').first().check();
-	else if (await form.getByLabel('Top number').count()) {
-		await form.getByLabel('Top number').fill('1');
-		await form.getByLabel('Bottom number').fill('2');
-	} else if (await form.getByRole('slider').count()) {
-		await form.getByRole('slider').focus();
+	const has = (role: 'radio' | 'checkbox' | 'slider' | 'textbox') => form.getByRole(role).count();
+	const rows = form.locator('fieldset');
+	if (await has('radio')) {
+		// One in a single list, or another one for each row of a match.
+		for (let i = 0; i < (await rows.count()); i++) await rows.nth(i).getByRole('radio').nth(i).check();
+	} else if (await has('checkbox')) await form.getByRole('checkbox').first().click();
+	else if (await has('slider')) {
+		await form.getByRole('slider').first().focus();
 		await page.keyboard.press('ArrowRight');
-	} else if (await form.getByRole('textbox').count()) await form.getByRole('textbox').fill('7');
+	} else if (await has('textbox')) {
+		for (const field of await form.getByRole('textbox').all()) await field.fill('7');
+		const word = form.getByLabel('Your answer, a word');
+		if (await word.count()) await word.fill('circle');
+	} else if (await form.getByRole('button', { name: /: more$/ }).count())
+		await form
+			.getByRole('button', { name: /: more$/ })
+			.first()
+			.click();
 	else await form.getByRole('button', { name: /Move number 1 down/ }).click();
 }
 

@@ -37,10 +37,10 @@ const forms: [path: string, fields: string[]][] = [
 	['/decide?/verdict', ['review', 'verdict', 'effectiveOn', 'newTier', 'note']],
 	['/decide?/undo', ['review']],
 	['/library/import', ['holds', 'framework', 'content', 'step']],
-	['/library/F05?/add', ['link', 'note']],
-	['/library/F05?/remove', ['material']],
-	['/library/F05?/restore', ['material']],
-	['/library/F05?/shelf', ['shelf']],
+	['/library/F42?/add', ['link', 'note']],
+	['/library/F42?/remove', ['material']],
+	['/library/F42?/restore', ['material']],
+	['/library/F42?/shelf', ['shelf']],
 	['/library/nothing?/shelf', ['shelf']]
 ];
 

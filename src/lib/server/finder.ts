@@ -1,6 +1,15 @@
 import { find, makeFindIndex, type FindIndex, type Hit } from '../core/finding';
-import { itemFamilies, itemFrom, misconceptions, type MisconceptionId } from '../core/items';
+import {
+	describeAnswer,
+	itemFamilies,
+	itemFrom,
+	misconceptions,
+	type Answer,
+	type Item,
+	type MisconceptionId
+} from '../core/items';
 import type { Database } from './database/pool';
+import { mathHtml } from './presentItem';
 import { libraryRevision, standardList, type Standard } from './store/library';
 import { domainList, skillList, type Skill } from './store/skills';
 
@@ -13,15 +22,32 @@ interface Library {
 /** One library a school in this process, made anew when its revision has changed. */
 const libraries = new Map<number, Promise<Library>>();
 
-/** Skills in whose items a wrong idea shows itself. */
-function skillsShowing(skills: Skill[]): Map<MisconceptionId, Set<string>> {
+/** Where a wrong idea shows itself: the skills, and a question with the answer that it gives. */
+interface Showing {
+	codes: Set<string>;
+	item: Item;
+	answer: Answer;
+}
+
+/** Seeds of each family that are looked through; every wrong idea of a family comes up in a few. */
+const SEEDS = 6;
+
+function whereShown(skills: Skill[]): Map<MisconceptionId, Showing> {
 	const known = new Set(skills.map(({ code }) => code));
-	const showing = new Map<MisconceptionId, Set<string>>();
+	const showing = new Map<MisconceptionId, Showing>();
 	for (const { id, skillCode } of itemFamilies) {
 		if (!known.has(skillCode)) continue;
-		for (let seed = 0; seed < 6; seed++) {
-			for (const { misconception } of itemFrom(id, seed).expectedErrors)
-				showing.set(misconception, (showing.get(misconception) ?? new Set()).add(skillCode));
+		for (let seed = 0; seed < SEEDS; seed++) {
+			const item = itemFrom(id, seed);
+			for (const { misconception, answer } of item.expectedErrors) {
+				const before = showing.get(misconception);
+				// A question that needs no figure can be told in a line.
+				const better = !before || (before.item.figure && !item.figure);
+				showing.set(misconception, {
+					codes: (before?.codes ?? new Set()).add(skillCode),
+					...(better ? { item, answer } : { item: before.item, answer: before.answer })
+				});
+			}
 		}
 	}
 	return showing;
@@ -47,13 +73,26 @@ async function build(database: Database, schoolId: number, revision: string): Pr
 			return { id, code, name: shortName, statement, also };
 		})
 	);
-	const showing = skillsShowing(skills);
+	const showing = whereShown(skills);
 	index.addAll(
-		Object.entries(misconceptions).flatMap(([key, { shows }]) => {
-			const codes = showing.get(key as MisconceptionId);
-			if (!codes) return [];
+		Object.entries(misconceptions).flatMap(([key, { shows, attempt }]) => {
+			const shown = showing.get(key as MisconceptionId);
+			if (!shown) return [];
 			const id = `misconception ${key}`;
-			hits.set(id, { kind: 'misconception', code: '', title: shows, sits: 'a wrong idea', skills: linked(codes) });
+			const { codes, item, answer } = shown;
+			const idea = {
+				attempt,
+				questionHtml: mathHtml(item.stem),
+				answerHtml: mathHtml(describeAnswer(item, answer))
+			};
+			hits.set(id, {
+				kind: 'misconception',
+				code: '',
+				title: shows,
+				sits: 'a wrong idea',
+				skills: linked(codes),
+				idea
+			});
 			return [{ id, code: '', name: '', statement: shows, also: '' }];
 		})
 	);

@@ -110,7 +110,7 @@ describe('the peek', () => {
 		expect(shown.queue).toMatchObject([{ skill: small.skills[0].shortName, answered: 0, itemCount: 5, dueOn: TODAY }]);
 		expect(shown.probes).toMatchObject([{ counts: [], due: true }]);
 		expect(shown.nextReview).toBe(TODAY);
-		expect(shown.scores.length).toBe(5);
+		expect(shown.scores.length).toBe(7);
 		const standings = [...(await readStandings(small.database, [2], TODAY)).get(2)!.values()];
 		expect(shown.openGaps).toBe(standings.filter(({ standing }) => standing === 'gap').length);
 		expect(shown.openGaps).toBeGreaterThan(0);

@@ -39,7 +39,14 @@ describe('a question ready to show', () => {
 		for (const { id } of itemFamilies) {
 			const item = itemFrom(id, 11);
 			const shown = showItem(item);
-			expect(Object.keys(shown).sort(), id).toEqual(['figure', 'optionsHtml', 'response', 'stem', 'stemHtml']);
+			expect(Object.keys(shown).sort(), id).toEqual([
+				'figure',
+				'leftHtml',
+				'optionsHtml',
+				'response',
+				'stem',
+				'stemHtml'
+			]);
 			const open = showItemWithKey(item);
 			expect(open.key).toEqual(item.key);
 			expect(open.solutionHtml.length).toBe(item.solution.length);

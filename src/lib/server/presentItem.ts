@@ -1,17 +1,24 @@
 import katex from 'katex';
-import type { Item, PublicItem } from '../core/items';
+import type { Figure, Item, PublicItem } from '../core/items';
 import { misconceptionById } from '../core/items';
 
-/** Text with formulas as safe HTML: everything is escaped, TeX between dollar signs becomes MathML. */
+/**
+ * Text with formulas as safe HTML: everything is escaped, TeX between dollar signs becomes MathML, and what closes a
+ * sentence stays on the line of the formula before it.
+ */
 export function mathHtml(text: string): string {
-	return text
-		.split('$')
-		.map((part, i) =>
-			i % 2 ? katex.renderToString(part, { output: 'mathml', throwOnError: false }) : escapeHtml(part)
-		)
+	const parts = text.split('$');
+	return parts
+		.map((part, i) => {
+			if (i % 2 === 0) return escapeHtml(i === 0 ? part : part.replace(CLOSING, ''));
+			const formula = katex.renderToString(part, { output: 'mathml', throwOnError: false });
+			const closing = CLOSING.exec(parts[i + 1] ?? '')?.[0];
+			return closing ? `<span class="together">${formula}${escapeHtml(closing)}</span>` : formula;
+		})
 		.join('');
 }
 
+const CLOSING = /^[.,;:?!%)]+/;
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => escapes[character]);
 
@@ -19,6 +26,7 @@ const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => esc
 export interface ShownItem extends PublicItem {
 	stemHtml: string;
 	optionsHtml: string[];
+	leftHtml: string[];
 }
 
 export function showItem(item: PublicItem): ShownItem {
@@ -28,16 +36,19 @@ export function showItem(item: PublicItem): ShownItem {
 		figure,
 		response,
 		stemHtml: mathHtml(stem),
-		optionsHtml: 'options' in response ? response.options.map(mathHtml) : []
+		optionsHtml: 'options' in response ? response.options.map(mathHtml) : [],
+		leftHtml: response.kind === 'match' ? response.left.map(mathHtml) : []
 	};
 }
 
 /** A question with its key, for staff and for practice, where feedback is immediate. */
 export interface ShownItemWithKey extends ShownItem {
 	key: Item['key'];
+	alsoRight?: string[];
 	expectedErrors: Item['expectedErrors'];
 	hintHtml: string;
 	solutionHtml: string[];
+	solutionFigure?: Figure;
 	misconceptions: { answer: Item['key']; shows: string; attempt: string }[];
 }
 
@@ -45,9 +56,11 @@ export function showItemWithKey(item: Item): ShownItemWithKey {
 	return {
 		...showItem(item),
 		key: item.key,
+		alsoRight: item.alsoRight,
 		expectedErrors: item.expectedErrors,
 		hintHtml: mathHtml(item.hint),
 		solutionHtml: item.solution.map(mathHtml),
+		solutionFigure: item.solutionFigure,
 		misconceptions: item.expectedErrors.map(({ answer, misconception }) => ({
 			answer,
 			...misconceptionById(misconception)!

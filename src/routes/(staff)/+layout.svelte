@@ -13,20 +13,11 @@
 	import Peek from '$lib/ui/shell/Peek.svelte';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
+	import TopSearch from '$lib/ui/shell/TopSearch.svelte';
 
 	let { data, children } = $props();
 	let helpOpen = $state(false);
-	let typed = $state('');
-	let searchBox: HTMLInputElement;
-	const found = $derived(
-		typed.trim().length < 2
-			? []
-			: data.scope.students
-					.filter((student) =>
-						`${student.givenName} ${student.familyName}`.toLowerCase().includes(typed.trim().toLowerCase())
-					)
-					.slice(0, 8)
-	);
+	let search: TopSearch;
 
 	/** Students as the rows on the page are ordered; all of the scope where the page has no rows. */
 	function rosterOrder(): number[] {
@@ -56,7 +47,7 @@
 		return tinykeys(window, {
 			j: unlessTyping(() => walk(1)),
 			k: unlessTyping(() => walk(-1)),
-			'/': unlessTyping(() => searchBox.focus()),
+			'/': unlessTyping(() => search.focus()),
 			'Shift+?': unlessTyping(() => (helpOpen = true)),
 			...Object.fromEntries(
 				data.legs.map(({ leg }, i) => [`g ${i + 1}`, unlessTyping(() => goto(keepingScope(`/${leg}`)))])
@@ -71,38 +62,7 @@
 	<header>
 		<a class="mark" href={keepingScope('/screen')}><Mark /> <span>Orderly Compass</span></a>
 		<ScopePicker label={data.scope.label} count={data.scope.students.length} choices={data.choices} />
-		<div class="search" role="search">
-			<input
-				bind:this={searchBox}
-				bind:value={typed}
-				placeholder="Find a student  /"
-				aria-label="Find a student in this scope"
-				onkeydown={(event) => {
-					if (event.key === 'Escape') typed = '';
-					if (event.key === 'Enter' && found[0]) {
-						setState({ student: found[0].id });
-						typed = '';
-					}
-				}}
-			/>
-			{#if typed.trim().length >= 2}
-				<ul>
-					{#each found as student (student.id)}
-						<li>
-							<button
-								class="plain"
-								onclick={() => {
-									setState({ student: student.id });
-									typed = '';
-								}}>{student.givenName} {student.familyName} <span class="soft">{student.className}</span></button
-							>
-						</li>
-					{:else}
-						<li class="soft">Nobody in {data.scope.label} is called that. Choose a wider scope to look further.</li>
-					{/each}
-				</ul>
-			{/if}
-		</div>
+		<TopSearch bind:this={search} students={data.scope.students} scopeLabel={data.scope.label} />
 		<span class="week soft">
 			{data.school.name}
 			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
@@ -136,7 +96,7 @@
 		<table>
 			<tbody>
 				<tr><th scope="row"><kbd>J</kbd> <kbd>K</kbd></th><td>Next and previous student; the panel follows</td></tr>
-				<tr><th scope="row"><kbd>/</kbd></th><td>Find a student</td></tr>
+				<tr><th scope="row"><kbd>/</kbd></th><td>Find a student or a skill</td></tr>
 				<tr
 					><th scope="row"><kbd>G</kbd> then <kbd>1</kbd>…<kbd>6</kbd></th><td>Go to a leg, keeping who is looked at</td
 					></tr
@@ -192,29 +152,6 @@
 		color: var(--ink);
 		text-decoration: none;
 		font: 600 1.1rem var(--head);
-	}
-	.search {
-		position: relative;
-	}
-	.search input {
-		width: 180px;
-	}
-	.search ul {
-		position: absolute;
-		top: 36px;
-		z-index: 30;
-		list-style: none;
-		margin: 0;
-		padding: 6px;
-		width: 260px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		box-shadow: var(--float);
-	}
-	.search li button {
-		width: 100%;
-		justify-content: flex-start;
-		color: var(--ink);
 	}
 	.week {
 		margin-left: auto;

@@ -25,6 +25,8 @@ export interface Hit {
 	/** Where it sits: `Fractions, decimals, and percent · 4·2`, or the framework of a standard. */
 	sits: string;
 	skills: { code: string; name: string }[];
+	/** Of a wrong idea: what to try, and a question with the answer that it gives, as HTML escaped on the server. */
+	idea?: { attempt: string; questionHtml: string; answerHtml: string };
 }
 
 export type FindIndex = MiniSearch<Findable>;
@@ -49,7 +51,7 @@ function asTerms(word: string): string | string[] | null {
 	return stem === plain ? plain : [stem, plain];
 }
 
-/** Letters and digits hold a word together, and so do points and hyphens inside a code: `W05`, `4.NF.1`. */
+/** Letters and digits hold a word together, and so do points and hyphens inside a code: `W32`, `4.NF.1`. */
 const wordsOf = (text: string) => text.match(/[\p{L}\p{N}]+(?:[.-][\p{L}\p{N}]+)*/gu) ?? [];
 
 const BOOST = { code: 6, name: 4, also: 3, statement: 1.5 };

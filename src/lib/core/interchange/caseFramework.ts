@@ -33,13 +33,12 @@ export interface CasePackage {
  * `sequenceNumber`; `educationLevel` gives the grade and `extensions.term` the term (1 when absent); `precedes` states
  * a prerequisite.
  *
- * @param edges prerequisites by code, beside those the package states
  * @returns the framework, and every problem with its place; with problems the framework is not to be used
  */
-export function examineCase(
-	{ CFDocument: document, CFItems: items, CFAssociations: associations }: CasePackage,
-	edges: Framework['edges'] = []
-): { framework: Framework; problems: string[] } {
+export function examineCase({ CFDocument: document, CFItems: items, CFAssociations: associations }: CasePackage): {
+	framework: Framework;
+	problems: string[];
+} {
 	const problems: string[] = [];
 	const place = (item: CaseItem) => `item ${items.indexOf(item) + 1} (“${item.fullStatement.slice(0, 60)}”)`;
 	const byId = new Map(items.map((item) => [item.identifier, item]));
@@ -69,7 +68,7 @@ export function examineCase(
 	const placed = new Set([...domainItems, ...skillItems.map(({ item }) => item)]);
 	for (const item of items)
 		if (!placed.has(item)) problems.push(`${place(item)}, code ${codeOf(item) || 'none'}, has no parent in the file`);
-	const stated = associations
+	const edges = associations
 		.filter((link) => link.associationType === 'precedes')
 		.flatMap((link) => {
 			const [first, then] = [byId.get(link.originNodeURI.identifier), byId.get(link.destinationNodeURI.identifier)];
@@ -93,20 +92,13 @@ export function examineCase(
 			grade: Number(item.educationLevel?.[0] ?? NaN),
 			term: item.extensions?.term ?? 1
 		})),
-		edges: [...stated, ...edges]
+		edges
 	};
 	return { framework, problems: problems.length ? problems : frameworkProblems(framework) };
 }
 
-/** A CASE package as a framework. @throws RangeError with the first problem and its place */
-export function readCaseFramework(source: CasePackage, edges: Framework['edges'] = []): Framework {
-	const { framework, problems } = examineCase(source, edges);
-	if (problems.length) throw new RangeError(problems[0]);
-	return framework;
-}
-
 /**
- * A framework as a CASE package, which `readCaseFramework` reads back as the same.
+ * A framework as a CASE package, which `examineCase` reads back as the same.
  *
  * @param identifiers gives the document, and what has no identifier of its own, a UUID; the same one for the same name
  * @param at when the framework was last changed

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { readStandardTable, standardsFromCase } from './standards';
 
-const skills = new Set(['W05', 'W06']);
+const skills = new Set(['W32', 'W33']);
 
 describe('a table of standards', () => {
 	it('is read with its crosswalk', () => {
 		const { standards, problems } = readStandardTable(
 			[
 				['Code', 'Grade', 'Statement', 'Skills'],
-				['C.1', '3', 'Recall products', 'W05 W06'],
+				['C.1', '3', 'Recall products', 'W32 W33'],
 				['C.2', 'K', 'Count', ''],
 				['', '', '', ''],
 				['C.3', '', 'Wonder', '']
@@ -17,7 +17,7 @@ describe('a table of standards', () => {
 		);
 		expect(problems).toEqual([]);
 		expect(standards).toEqual([
-			{ code: 'C.1', statement: 'Recall products', grade: 3, skills: ['W05', 'W06'] },
+			{ code: 'C.1', statement: 'Recall products', grade: 3, skills: ['W32', 'W33'] },
 			{ code: 'C.2', statement: 'Count', grade: 0, skills: [] },
 			{ code: 'C.3', statement: 'Wonder', grade: null, skills: [] }
 		]);
@@ -33,7 +33,7 @@ describe('a table of standards', () => {
 		[['C.2', 'x', '3', 'Z1'], 'line 3: we have no skill Z1'],
 		[['C.2', 'x'.repeat(1_001), '3', ''], 'line 3: a code has at most 60 characters, a statement at most 1,000']
 	])('names what is wrong with %j', (row, problem) => {
-		const table = [['code', 'statement', 'grade', 'skills'], ['C.1', 'Fine', '3', 'W05'], row];
+		const table = [['code', 'statement', 'grade', 'skills'], ['C.1', 'Fine', '3', 'W32'], row];
 		expect(readStandardTable(table, skills).problems).toEqual([problem]);
 	});
 
@@ -67,8 +67,8 @@ describe('standards of a CASE package', () => {
 		]
 	});
 	const ours = new Map([
-		['uuid-5', 'W05'],
-		['uuid-6', 'W06']
+		['uuid-5', 'W32'],
+		['uuid-6', 'W33']
 	]);
 
 	it('are its items with a code and nothing below them', () => {
@@ -87,7 +87,7 @@ describe('standards of a CASE package', () => {
 			]),
 			ours
 		);
-		expect(standards.map((one) => one.skills)).toEqual([['W05', 'W06'], []]);
+		expect(standards.map((one) => one.skills)).toEqual([['W32', 'W33'], []]);
 	});
 
 	it('that are none are said to be none', () => {

@@ -78,7 +78,7 @@ describe('an answer in words', () => {
 
 describe('item sets', () => {
 	it('takes the families of a skill in turn and refuses a skill without any', () => {
-		expect(itemsForSkill('W05', 4, 100).map((item) => [item.familyId, item.seed])).toEqual([
+		expect(itemsForSkill('W32', 4, 100).map((item) => [item.familyId, item.seed])).toEqual([
 			['facts', 100],
 			['multiples-true', 101],
 			['facts', 102],

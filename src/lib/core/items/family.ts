@@ -2,7 +2,8 @@ import { seededRandom, seedFrom, type Random } from '../random';
 import { formatNumber } from './text';
 import type { MisconceptionId } from './misconceptions';
 import { isReadable, sameAnswer } from './check';
-import type { Figure, Item, ResponseSpec } from './item';
+import type { Figure } from './figure';
+import type { Answer, Item, ResponseSpec, SpecOf } from './item';
 
 type Draft = Omit<Item, 'familyId' | 'skillCode' | 'seed'>;
 
@@ -18,6 +19,11 @@ export interface ItemFamily {
 	id: string;
 	skillCode: string;
 	make(draw: Draw): Draft;
+}
+
+/** A family of items for a skill. */
+export function family(skillCode: string, id: string, make: ItemFamily['make']): ItemFamily {
+	return { id, skillCode, make };
 }
 
 /** The item a family makes from a seed. The same seed always makes the same item. */
@@ -42,6 +48,7 @@ interface Common {
 	figure?: Figure;
 	hint: string;
 	solution: string[];
+	solutionFigure?: Figure;
 }
 
 /** Wrong values with the wrong idea that gives each. */
@@ -60,12 +67,17 @@ export function numberItem(spec: Common & { key: number; unit?: string; wrong: W
 
 /** An item answered by typing a fraction. `wrong` are fractions as typed. */
 export function fractionItem(
-	spec: Common & { key: [number, number]; wrong: [number, number, MisconceptionId][] }
+	spec: Common & {
+		key: [number, number];
+		wrong: [number, number, MisconceptionId][];
+		mixed?: boolean;
+		unit?: string;
+	}
 ): Draft {
-	const { key, wrong, ...common } = spec;
+	const { key, wrong, mixed, unit, ...common } = spec;
 	return {
 		...common,
-		response: { kind: 'fraction' },
+		response: { kind: 'fraction', ...(mixed ? { mixed } : {}), ...(unit ? { unit } : {}) },
 		key: `${key[0]}/${key[1]}`,
 		expectedErrors: wrong.map(([top, bottom, misconception]) => ({ answer: `${top}/${bottom}`, misconception }))
 	};
@@ -153,6 +165,99 @@ export function lineItem(
 		response: { kind: 'line', ...line },
 		key,
 		expectedErrors: wrong.map(([answer, misconception]) => ({ answer, misconception }))
+	};
+}
+
+/** An item whose answer is a list of whole numbers or one number, given as it is. */
+type Placed = Common & { wrong: [answer: Answer, misconception: MisconceptionId][] };
+const expected = (wrong: Placed['wrong']) => wrong.map(([answer, misconception]) => ({ answer, misconception }));
+
+/** An item answered by shading so many parts of a grid. */
+export function shadeItem(spec: Placed & { rows: number; columns: number; key: number }): Draft {
+	const { rows, columns, key, wrong, ...common } = spec;
+	return { ...common, response: { kind: 'shade', rows, columns }, key, expectedErrors: expected(wrong) };
+}
+
+/** An item answered by building a rectangle of rows and columns of unit squares. */
+export function rectangleItem(spec: Placed & { rows: number; columns: number; key: [number, number] }): Draft {
+	const { rows, columns, key, wrong, ...common } = spec;
+	return { ...common, response: { kind: 'rectangle', rows, columns }, key, expectedErrors: expected(wrong) };
+}
+
+/** An item answered by setting the hands of a clock; key and wrong answers are minutes after 12, from any hour. */
+export function clockItem(spec: Common & { step: 1 | 5 | 30; key: number; wrong: WrongNumbers }): Draft {
+	const { step, key, wrong, ...common } = spec;
+	const onFace = (minutes: number) => ((Math.round(minutes) % 720) + 720) % 720;
+	return {
+		...common,
+		response: { kind: 'clock', step },
+		key: onFace(key),
+		expectedErrors: wrong.map(([minutes, misconception]) => ({ answer: onFace(minutes), misconception }))
+	};
+}
+
+/** An item answered by plotting a point. */
+export function plotItem(
+	spec: Common & {
+		plane: Omit<SpecOf<'plot'>, 'kind'>;
+		key: [number, number];
+		wrong: [[number, number], MisconceptionId][];
+	}
+): Draft {
+	const { plane, key, wrong, ...common } = spec;
+	return { ...common, response: { kind: 'plot', ...plane }, key, expectedErrors: expected(wrong) };
+}
+
+/** An item answered by typing an expression, compared as it stands multiplied out, or not, like the key. */
+export function expressionItem(
+	spec: Common & { letters: string[]; before?: string; key: string; wrong: [string, MisconceptionId][] }
+): Draft {
+	const { letters, before, key, wrong, ...common } = spec;
+	return {
+		...common,
+		response: { kind: 'expression', letters, ...(before ? { before } : {}) },
+		key,
+		expectedErrors: expected(wrong)
+	};
+}
+
+/** An item answered by typing a word. */
+export function textItem(
+	spec: Common & { key: string; alsoRight?: string[]; wrong: [string, MisconceptionId][] }
+): Draft {
+	const { key, wrong, ...common } = spec;
+	return { ...common, response: { kind: 'text' }, key, expectedErrors: expected(wrong) };
+}
+
+/** An item answered by filling several blanks with numbers. `wrong` gives all blanks. */
+export function fillItem(
+	spec: Common & { blanks: [before: string, key: number, after?: string][]; wrong: [number[], MisconceptionId][] }
+): Draft {
+	const { blanks, wrong, ...common } = spec;
+	return {
+		...common,
+		response: { kind: 'fill', blanks: blanks.map(([before, , after = '']) => ({ before, after })) },
+		key: blanks.map(([, key]) => String(key)),
+		expectedErrors: wrong.map(([values, misconception]) => ({ answer: values.map(String), misconception }))
+	};
+}
+
+/** An item answered by matching each text at the left with one at the right. `wrong` gives the right texts in turn. */
+export function matchItem(
+	random: Random,
+	spec: Common & { pairs: [left: string, right: string][]; wrong: [right: string[], misconception: MisconceptionId][] }
+): Draft {
+	const { pairs, wrong, ...common } = spec;
+	const left = pairs.map(([text]) => text);
+	const right = pairs.map(([, text]) => text);
+	let options = random.shuffle(right);
+	if (options.every((text, i) => text === right[i])) options = [...options.slice(1), options[0]];
+	const indexes = (texts: string[]) => texts.map((text) => options.indexOf(text));
+	return {
+		...common,
+		response: { kind: 'match', left, options },
+		key: indexes(right),
+		expectedErrors: wrong.map(([texts, misconception]) => ({ answer: indexes(texts), misconception }))
 	};
 }
 

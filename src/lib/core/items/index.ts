@@ -1,31 +1,15 @@
+import { digitsBeyondUsual } from './difficulty';
 import { makeItem, type ItemFamily } from './family';
-import { areaAndVolume } from './families/areaAndVolume';
-import { data } from './families/data';
-import { fractions } from './families/fractions';
-import { measurement } from './families/measurement';
-import { patterns } from './families/patterns';
-import { ratios } from './families/ratios';
-import { signedNumbers } from './families/signedNumbers';
-import { wholeNumbers } from './families/wholeNumbers';
+import { itemFamilies } from './families';
 import type { Item } from './item';
 
 export * from './item';
+export * from './figure';
 export * from './check';
 export * from './misconceptions';
+export { itemFamilies } from './families';
 export { makeItem, type ItemFamily } from './family';
-export { formatNumber } from './text';
-
-/** All item families that ship with the product. */
-export const itemFamilies: ItemFamily[] = [
-	...wholeNumbers,
-	...signedNumbers,
-	...fractions,
-	...ratios,
-	...measurement,
-	...areaAndVolume,
-	...data,
-	...patterns
-];
+export { formatNumber, inWords } from './text';
 
 const byId = new Map(itemFamilies.map((family) => [family.id, family]));
 const bySkill = new Map<string, ItemFamily[]>();
@@ -44,6 +28,14 @@ export function itemFrom(familyId: string, seed: number): Item {
 	const family = byId.get(familyId);
 	if (!family) throw new RangeError(`no item family ${familyId}`);
 	return makeItem(family, seed);
+}
+
+/**
+ * By how many digits an item's numbers are larger than usual in its family: what number size adds to its difficulty
+ * (`startingParameters` in core/measurement). @throws RangeError for an unknown family
+ */
+export function extraDigits(familyId: string, seed: number): number {
+	return digitsBeyondUsual(byId.get(familyId)!, itemFrom(familyId, seed));
 }
 
 /** What an item is made from; stored instead of the item. */

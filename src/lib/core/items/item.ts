@@ -1,33 +1,40 @@
-import type { MisconceptionId } from './misconceptions';
 import type { ResponseFormat } from '../measurement';
-
-/** What is drawn beside a question. Each carries all that is needed to draw it and to read it aloud. */
-export type Figure =
-	| { kind: 'table'; head: string[]; rows: string[][] }
-	| { kind: 'bars'; labels: string[]; values: number[]; unit: string; step: number }
-	| { kind: 'ruler'; from: number; to: number; unit: string }
-	| { kind: 'clock'; hour: number; minute: number }
-	| { kind: 'strip'; parts: number; shaded: number }
-	| { kind: 'rectangle'; width: number; height: number; unit: string; squares: boolean }
-	| { kind: 'corner'; width: number; height: number; cutWidth: number; cutHeight: number; unit: string }
-	| { kind: 'triangle'; base: number; height: number; unit: string }
-	| { kind: 'angle'; first: number; second: number }
-	| { kind: 'plane'; size: number; points: { label: string; x: number; y: number }[] };
+import type { Figure } from './figure';
+import type { MisconceptionId } from './misconceptions';
 
 /** How an item is answered. Texts may hold TeX between dollar signs. */
 export type ResponseSpec =
 	| { kind: 'choice'; options: string[] }
 	| { kind: 'several'; options: string[] }
+	| { kind: 'order'; options: string[]; direction: string }
+	/** Each of `left` goes with one of `options`, each of these with one at most. */
+	| { kind: 'match'; left: string[]; options: string[] }
 	| { kind: 'number'; unit?: string }
-	| { kind: 'fraction' }
+	/** `mixed` offers a place for a whole number before the fraction. */
+	| { kind: 'fraction'; mixed?: boolean; unit?: string }
+	/** `letters` are those of its keyboard; `before` stands before the field, such as `y =`. */
+	| { kind: 'expression'; letters: string[]; before?: string }
+	| { kind: 'text' }
+	/** Numbers for several blanks, each between two texts. */
+	| { kind: 'fill'; blanks: { before: string; after: string }[] }
 	| { kind: 'line'; from: number; to: number; step: number; labelEvery: number }
-	| { kind: 'order'; options: string[]; direction: string };
+	/** A grid of parts to shade; which parts does not matter. */
+	| { kind: 'shade'; rows: number; columns: number }
+	/** A rectangle of unit squares to build, rows by columns. */
+	| { kind: 'rectangle'; rows: number; columns: number }
+	/** Clock hands to set; an answer is minutes after 12. */
+	| { kind: 'clock'; step: 1 | 5 | 30 }
+	| { kind: 'plot'; from: number; to: number; segments?: [number, number, number, number][] };
+
+export type ResponseKind = ResponseSpec['kind'];
+export type SpecOf<Kind extends ResponseKind> = Extract<ResponseSpec, { kind: Kind }>;
 
 /**
- * A student's answer: an option's index, indexes of several options, typed text, a place on the line, or option
- * indexes in the chosen order.
+ * A student's answer: an option's index, indexes of several options or in a chosen order, the option for each of
+ * `left`, typed text or texts, a place on the line, how many parts are shaded, rows and columns, minutes after 12, or
+ * a point's two coordinates.
  */
-export type Answer = number | number[] | string;
+export type Answer = number | number[] | string | string[];
 
 /** A question as the student may see it: nothing in it gives the key away. */
 export interface PublicItem {
@@ -42,10 +49,14 @@ export interface Item extends PublicItem {
 	skillCode: string;
 	seed: number;
 	key: Answer;
+	/** Other texts that say the same as a key of kind text. */
+	alsoRight?: string[];
 	/** Wrong answers that a known wrong idea produces. */
 	expectedErrors: { answer: Answer; misconception: MisconceptionId }[];
 	hint: string;
 	solution: string[];
+	/** Drawn with the solution, where a picture says more than another sentence. */
+	solutionFigure?: Figure;
 }
 
 /** The part of a response that difficulty and luck depend on. */

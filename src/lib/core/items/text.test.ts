@@ -1,11 +1,56 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { commonDivisor, rational, readRational } from './rational';
-import { clockTime, duration, formatNumber, tex } from './text';
+import {
+	clockFace,
+	clockTime,
+	counted,
+	duration,
+	exact,
+	formatNumber,
+	inWords,
+	money,
+	numberInWords,
+	tex
+} from './text';
 
 describe('texts of items', () => {
 	it('write numbers with separators and a true minus sign', () => {
 		expect([1_234, -7, 0.5, 1_000_000, 0].map(formatNumber)).toEqual(['1,234', '−7', '0.5', '1,000,000', '0']);
+	});
+
+	it('write amounts, counts and faces of clocks', () => {
+		expect([12, 12.5, 1_234.5, 0.05].map(money)).toEqual(['12', '12.50', '1,234.50', '0.05']);
+		expect([counted(1, 'box', 'boxes'), counted(2, 'box', 'boxes'), counted(1_000, 'rod')]).toEqual([
+			'1 box',
+			'2 boxes',
+			'1,000 rods'
+		]);
+		expect([0, 5, 65, 719].map(clockFace)).toEqual(['12:00', '12:05', '1:05', '11:59']);
+		expect(exact(0.1 + 0.2)).toBe(0.3);
+	});
+
+	it('write whole numbers in words', () => {
+		expect([0, 7, 13, 40, 42, 100, 305, 1_000, 21_012, 905_300].map(numberInWords)).toEqual([
+			'zero',
+			'seven',
+			'thirteen',
+			'forty',
+			'forty-two',
+			'one hundred',
+			'three hundred five',
+			'one thousand',
+			'twenty-one thousand twelve',
+			'nine hundred five thousand three hundred'
+		]);
+	});
+
+	it('say formulas for those who listen', () => {
+		expect(inWords('$\\frac{3}{4}$ of a cup')).toBe('3 over 4 of a cup');
+		expect(inWords('$2\\frac{1}{3}$')).toBe('2 and 1 over 3');
+		expect(inWords('$x^{-2} \\times 10$')).toBe('x to the power -2 times 10'.replace('-2', 'minus 2'));
+		expect(inWords('$p \\le 8$')).toBe('p is at most 8');
+		expect(inWords('5 dollars')).toBe('5 dollars');
 	});
 
 	it('write times of day around noon and midnight', () => {

@@ -42,48 +42,58 @@ export function formatGradeTerm({ grade, term }: GradeTerm): string {
 
 /** How an item is answered, as far as difficulty and luck depend on it. */
 export interface ResponseFormat {
-	kind: 'choice' | 'several' | 'number' | 'fraction' | 'line' | 'order';
+	kind: keyof typeof KINDS;
 	/** How many options, for the kinds that show some. */
 	options?: number;
 }
 
-/** Chance of a right answer by luck alone. Typed answers cannot be guessed from a list; a mark on a line can be near. */
-export function guessingChance({ kind, options = 4 }: ResponseFormat): number {
-	switch (kind) {
-		case 'choice':
-			return 1 / options;
-		case 'several':
-			return 1 / (2 ** options - 1);
-		case 'order': {
-			let orders = 1;
-			for (let n = 2; n <= options; n++) orders *= n;
-			return 1 / orders;
-		}
-		case 'line':
-			return 0.05;
-		default:
-			return 0.02;
-	}
+function orders(options: number): number {
+	let count = 1;
+	for (let n = 2; n <= options; n++) count *= n;
+	return count;
 }
 
-/** How much harder (logits) a response kind makes the same skill: producing an answer asks more than recognizing it. */
-const KIND_DIFFICULTY: Record<ResponseFormat['kind'], number> = {
-	choice: -0.2,
-	several: 0.1,
-	number: 0,
-	fraction: 0.1,
-	line: 0,
-	order: 0.1
+/**
+ * For each response kind: the chance of a right answer by luck alone, and how much harder (logits) it makes the same
+ * skill, as producing an answer asks more than recognizing it. Typed answers cannot be guessed from a list; a mark on a
+ * line or a few shaded parts can be near by chance.
+ */
+const KINDS = {
+	choice: { luck: (options: number) => 1 / options, harder: -0.2 },
+	several: { luck: (options: number) => 1 / (2 ** options - 1), harder: 0.1 },
+	order: { luck: (options: number) => 1 / orders(options), harder: 0.1 },
+	match: { luck: (options: number) => 1 / orders(options), harder: 0 },
+	number: { luck: () => 0.02, harder: 0 },
+	fraction: { luck: () => 0.02, harder: 0.1 },
+	expression: { luck: () => 0.01, harder: 0.2 },
+	text: { luck: () => 0.02, harder: 0.1 },
+	fill: { luck: () => 0.01, harder: 0.1 },
+	line: { luck: () => 0.05, harder: 0 },
+	shade: { luck: () => 0.05, harder: -0.1 },
+	rectangle: { luck: () => 0.02, harder: 0 },
+	clock: { luck: () => 0.02, harder: 0 },
+	plot: { luck: () => 0.02, harder: 0 }
 };
 
+/** Chance of a right answer by luck alone. */
+export function guessingChance({ kind, options = 4 }: ResponseFormat): number {
+	return KINDS[kind].luck(options);
+}
+
+/** How much harder (logits) each digit more than usual makes an item. */
+const DIFFICULTY_A_DIGIT = 0.08;
+
 /**
- * Parameters of an item before any answer is known: the skill's expected median, shifted by response kind. A student
- * at the median of a skill's term has an even chance (before luck) with a typed item. Discrimination starts at 1.2.
+ * Parameters of an item before any answer is known: the skill's expected median, shifted by response kind and number
+ * size. A student at the median of a skill's term has an even chance (before luck) with a typed item of usual numbers.
+ * Discrimination starts at 1.2.
+ *
+ * @param extraDigits digits that the item's numbers have more than usual in its family; negative for fewer
  */
-export function startingParameters(level: GradeTerm, format: ResponseFormat): ItemParameters {
+export function startingParameters(level: GradeTerm, format: ResponseFormat, extraDigits = 0): ItemParameters {
 	return {
 		discrimination: 1.2,
-		difficulty: expectedTheta(level) + KIND_DIFFICULTY[format.kind],
+		difficulty: expectedTheta(level) + KINDS[format.kind].harder + DIFFICULTY_A_DIGIT * extraDigits,
 		guessing: guessingChance(format)
 	};
 }

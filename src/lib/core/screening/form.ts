@@ -2,17 +2,20 @@ import type { ItemSeed } from '../items';
 import { hasItems, itemsForSkill } from '../items';
 import { expectedTheta, type GradeTerm } from '../measurement';
 
-/** Skills a domain, and items a skill, in a fixed form: 4 domains give 24 items. */
-const SKILLS_A_DOMAIN = 3;
+/** Items in a fixed form, about; each of its domains has the same number of skills. */
+const FORM_ITEMS = 24;
+/** Items a skill: fewer tell nothing. */
 const ITEMS_A_SKILL = 2;
 /** The form aims this far (logits) under the grade's median, where those who may need help are. */
 const AIM_BELOW = 0.4;
 
-/** Items in a fixed form over so many domains. */
-export const formLength = (domains: number) => domains * SKILLS_A_DOMAIN * ITEMS_A_SKILL;
+const skillsADomain = (domains: number) => Math.max(1, Math.round(FORM_ITEMS / ITEMS_A_SKILL / Math.max(1, domains)));
+
+/** Items in a fixed form over so many domains, at least one. */
+export const formLength = (domains: number) => domains * skillsADomain(domains) * ITEMS_A_SKILL;
 
 /**
- * A fixed diagnostic form for a grade: in each domain the three skills nearest to the level aimed at, two items each,
+ * A fixed diagnostic form for a grade: in each domain the skills nearest to the level aimed at, two items each,
  * easier rounds first so that nobody starts with the hardest. The same arguments always give the same form.
  *
  * @param skills with their domain, in teaching order
@@ -25,6 +28,7 @@ export function fixedForm(
 ): ItemSeed[] {
 	const aim = expectedTheta(level) - AIM_BELOW;
 	const domains = [...new Set(skills.map((skill) => skill.domainId))];
+	const perDomain = skillsADomain(domains.length);
 	const chosen = domains.map((domainId) =>
 		skills
 			.filter((skill) => skill.domainId === domainId && hasItems(skill.code))
@@ -32,11 +36,11 @@ export function fixedForm(
 				(a, b) =>
 					Math.abs(expectedTheta(a) - aim) - Math.abs(expectedTheta(b) - aim) || expectedTheta(a) - expectedTheta(b)
 			)
-			.slice(0, SKILLS_A_DOMAIN)
+			.slice(0, perDomain)
 			.sort((a, b) => expectedTheta(a) - expectedTheta(b))
 	);
 	const form: ItemSeed[] = [];
-	for (let round = 0; round < SKILLS_A_DOMAIN; round++) {
+	for (let round = 0; round < perDomain; round++) {
 		for (let n = 0; n < ITEMS_A_SKILL; n++) {
 			for (const domain of chosen) {
 				if (domain[round]) form.push(itemsForSkill(domain[round].code, ITEMS_A_SKILL, firstSeed)[n]);

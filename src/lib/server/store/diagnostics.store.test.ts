@@ -32,12 +32,12 @@ const auditOf = async (sittingId: number) =>
 	).map(({ action }) => action);
 
 describe('diagnostics', () => {
-	it('that are honest count with their last answer: five scores and 24 answers of evidence', async () => {
+	it('that are honest count with their last answer: seven scores and 24 answers of evidence', async () => {
 		const sittingId = await sit(1);
 		await small.answerAll(1, sittingId, (position) => position < 12);
 		expect(await boardOf(1)).toMatchObject({ trust: 'trusted', answered: 24, flags: [] });
 		const scores = (await scoresOf(1))!;
-		expect(scores.length).toBe(5);
+		expect(scores.length).toBe(7);
 		expect(scores.every(({ takenOn }) => takenOn === '2026-11-23')).toBe(true);
 		expect(await answersOf(1)).toBe(24);
 	});
@@ -61,7 +61,7 @@ describe('diagnostics', () => {
 		expect(await answersOf(4)).toBe(0);
 
 		await decideAs(staffAs('specialist'), sittingId, 'kept');
-		expect((await scoresOf(4))!.length).toBe(5);
+		expect((await scoresOf(4))!.length).toBe(7);
 		expect(await answersOf(4)).toBe(24);
 
 		await decideAs(staffAs('specialist'), sittingId, 'set aside');
@@ -82,7 +82,7 @@ describe('diagnostics', () => {
 		expect(await decideAs({ ...staffAs('specialist', 20), schoolId: 2 }, trusted, 'kept')).toBeNull();
 		expect(await decideAs(staffAs('specialist'), trusted, 'set aside')).toBeNull();
 		expect(await decideAs(staffAs('specialist'), 999_999, 'kept')).toBeNull();
-		expect((await scoresOf(1))!.length).toBe(5);
+		expect((await scoresOf(1))!.length).toBe(7);
 		expect(await auditOf(trusted)).toEqual([]);
 	});
 

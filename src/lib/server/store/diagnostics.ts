@@ -1,4 +1,5 @@
 import { schoolDateOf } from '../../core/calendar';
+import { extraDigits } from '../../core/items';
 import {
 	estimateDomains,
 	estimateEap,
@@ -53,7 +54,8 @@ export function scoreDiagnostic(
 	const prior = { mean: expectedTheta({ grade: student.grade, term: window.term }), sd: PRIOR_SD };
 	const responses: (ScoredResponse & { domainId: number })[] = answers.map((answer) => {
 		const skill = bySkill.get(answer.skillId)!;
-		const item = startingParameters(skill, responseFormat(answer.familyId, answer.seed));
+		const format = responseFormat(answer.familyId, answer.seed);
+		const item = startingParameters(skill, format, extraDigits(answer.familyId, answer.seed));
 		return { item, correct: answer.correct, milliseconds: answer.milliseconds, domainId: skill.domainId };
 	});
 	const domainIds = [...new Set(skills.map((skill) => skill.domainId))];

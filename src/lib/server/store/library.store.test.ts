@@ -99,7 +99,7 @@ describe('finding', () => {
 	it('tells where a hit sits and which skills it leads to', async () => {
 		expect((await typed('times tables'))[0]).toMatchObject({
 			kind: 'skill',
-			code: 'W05',
+			code: 'W32',
 			sits: 'Whole numbers and operations · 3·2'
 		});
 		const [hit] = await typed('count boats');

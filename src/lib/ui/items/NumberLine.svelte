@@ -1,13 +1,15 @@
 <!-- A number line with its ticks and labels, and a mark where one is given. -->
 <script lang="ts">
-	import { formatNumber, type ResponseSpec } from '$lib/core/items';
+	import { formatNumber, type SpecOf } from '$lib/core/items';
 
 	interface Props {
-		line: Extract<ResponseSpec, { kind: 'line' }>;
+		line: SpecOf<'line'>;
 		/** Steps from the left end at which the mark stands; none when null. */
 		mark?: number | null;
+		/** Values that are marked, too. */
+		marks?: number[];
 	}
-	let { line, mark = null }: Props = $props();
+	let { line, mark = null, marks = [] }: Props = $props();
 
 	const LENGTH = 320;
 	const spaces = $derived(Math.round((line.to - line.from) / line.step));
@@ -28,6 +30,7 @@
 		<line x1={at(step)} x2={at(step)} y1={labeled ? 5 : 9} y2={labeled ? 23 : 19} />
 		{#if labeled}<text x={at(step)} y="40" text-anchor="middle">{label}</text>{/if}
 	{/each}
+	{#each marks as value (value)}<circle cx={at((value - line.from) / line.step)} cy="14" r="6" />{/each}
 	{#if mark !== null}<circle cx={at(mark)} cy="14" r="7" />{/if}
 </svg>
 

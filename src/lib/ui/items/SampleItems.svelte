@@ -8,10 +8,12 @@
 		figure?: FigureSpec;
 		response: ResponseSpec;
 		optionsHtml: string[];
+		leftHtml: string[];
 		key: unknown;
 		keyHtml: string;
 		hintHtml: string;
 		solutionHtml: string[];
+		solutionFigure?: FigureSpec;
 		misconceptions: { answerHtml: string; shows: string; attempt: string }[];
 	}
 </script>
@@ -38,11 +40,12 @@
 	<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 	<p>
 		<strong>Key:</strong>
-		{#if shown.response.kind === 'fraction'}{shown.key}{:else}{@html shown.keyHtml}{/if}
+		{@html shown.keyHtml}
 	</p>
 	<details>
 		<summary>Solution, hint, and what wrong answers tell</summary>
 		{#each shown.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+		{#if shown.solutionFigure}<Figure figure={shown.solutionFigure} />{/if}
 		<p class="soft">Hint: {@html shown.hintHtml}</p>
 		{#each shown.misconceptions as one, i (i)}<p>
 				{@html one.answerHtml}: <span class="soft">{one.shows} {one.attempt}</span>
@@ -59,6 +62,9 @@
 			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 			{#each shown.solutionHtml.slice(0, stepsShown) as step, i (i)}<p>{@html step}</p>{/each}
 			<!-- eslint-enable svelte/no-at-html-tags -->
+			{#if shown.solutionFigure && stepsShown === shown.solutionHtml.length}<Figure
+					figure={shown.solutionFigure}
+				/>{/if}
 			{#if stepsShown < shown.solutionHtml.length}
 				<button onclick={() => stepsShown++}
 					>{stepsShown ? 'Show the next step' : 'Show the first step'} of {shown.solutionHtml.length}</button
@@ -74,7 +80,7 @@
 	<p class="stem">{@html shown.stemHtml}</p>
 	{#if shown.figure}<Figure figure={shown.figure} />{/if}
 	{#key shown}<div inert>
-			<AnswerField response={shown.response} optionsHtml={shown.optionsHtml} answer={null} />
+			<AnswerField response={shown.response} optionsHtml={shown.optionsHtml} leftHtml={shown.leftHtml} answer={null} />
 		</div>{/key}
 {/snippet}
 

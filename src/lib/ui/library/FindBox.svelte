@@ -74,6 +74,14 @@
 								<span class="soft">no skill is linked to it yet</span>
 							{/each}
 						</span>
+						{#if hit.idea}
+							<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+							<span class="idea"
+								>For example, “{@html hit.idea.questionHtml}” answered {@html hit.idea.answerHtml}.
+								<span class="soft">Try: {hit.idea.attempt}</span></span
+							>
+							<!-- eslint-enable svelte/no-at-html-tags -->
+						{/if}
 					{/if}
 				</li>
 			{/each}
@@ -108,6 +116,10 @@
 		border-bottom: 0;
 	}
 	.soft {
+		font-size: 0.9rem;
+	}
+	.idea {
+		width: 100%;
 		font-size: 0.9rem;
 	}
 	.leads {

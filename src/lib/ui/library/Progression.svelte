@@ -82,6 +82,8 @@
 		border-radius: var(--corner);
 		text-decoration: none;
 		overflow: hidden;
+		white-space: nowrap;
+		text-overflow: ellipsis;
 	}
 	a:hover {
 		border-color: var(--verdigris);

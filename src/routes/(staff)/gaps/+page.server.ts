@@ -20,8 +20,11 @@ export async function load({ locals, url }) {
 	const graph = await skillGraph(database, skills);
 	const { rows, standings } = await needleMap(database, ids, skills, graph, school.today);
 
-	const classwide = classwideNeeds(scope.students, skills, standings, window?.term ?? 3);
-	return { domains, skills, rows, classwide, evidence: await chosenEvidence() };
+	const term = window?.term ?? 3;
+	const classwide = classwideNeeds(scope.students, skills, standings, term);
+	/** What the oldest here have been taught by now. */
+	const reached = { grade: Math.max(1, ...scope.students.map(({ grade }) => grade)), term };
+	return { domains, skills, rows, reached, classwide, evidence: await chosenEvidence() };
 
 	async function chosenEvidence() {
 		const studentId = Number(url.searchParams.get('student'));

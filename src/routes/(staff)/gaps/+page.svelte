@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { readCell } from '$lib/core/mastery';
+	import { expectedTheta } from '$lib/core/measurement';
 	import Evidence from '$lib/ui/gaps/Evidence.svelte';
 	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
 	import NeedleMap from '$lib/ui/gaps/NeedleMap.svelte';
@@ -16,12 +17,13 @@
 		['tier', 'tier']
 	];
 	const columnChoices = [
+		['term', 'up to this term'],
 		['all', 'all'],
 		['gaps', 'with a gap here'],
 		['ready', 'someone is ready for']
 	];
 	const order = $derived(page.url.searchParams.get('order') ?? 'class');
-	const columns = $derived(page.url.searchParams.get('columns') ?? 'all');
+	const columns = $derived(page.url.searchParams.get('columns') ?? 'term');
 	const ground = $derived(page.url.searchParams.get('ground') !== 'off');
 	const byId = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
 
@@ -35,11 +37,12 @@
 		data.skills
 			.map((skill, place) => ({ ...skill, place }))
 			.filter(
-				({ place }) =>
+				({ place, grade, term }) =>
 					columns === 'all' ||
+					(columns === 'term' && expectedTheta({ grade, term }) <= expectedTheta(data.reached)) ||
 					data.rows.some(({ cells }) => {
 						const { standing, inferred, readyNext } = readCell(cells, place);
-						return columns === 'gaps' ? standing === 'gap' && !inferred : readyNext;
+						return columns === 'ready' ? readyNext : columns === 'gaps' && standing === 'gap' && !inferred;
 					})
 			)
 	);
@@ -67,7 +70,7 @@
 		</label>
 		<label>
 			Skills
-			<select onchange={({ currentTarget: { value } }) => setState({ columns: value === 'all' ? null : value })}>
+			<select onchange={({ currentTarget: { value } }) => setState({ columns: value === 'term' ? null : value })}>
 				{#each columnChoices as [value, label] (value)}<option {value} selected={columns === value}>{label}</option
 					>{/each}
 			</select>
@@ -93,7 +96,7 @@
 {#if students.length === 0}
 	<p>Nobody is in this scope.</p>
 {:else if skills.length === 0}
-	<p>No skill here has a gap with evidence. <a href={withState({ columns: null })}>Show all skills</a></p>
+	<p>No skill here fits this choice. <a href={withState({ columns: 'all' })}>Show all skills</a></p>
 {:else}
 	<NeedleMap
 		{students}

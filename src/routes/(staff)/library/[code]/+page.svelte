@@ -6,6 +6,7 @@
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import Materials from '$lib/ui/library/Materials.svelte';
 	import Progression from '$lib/ui/library/Progression.svelte';
+	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { sayDay } from '$lib/ui/shell/dates';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -20,6 +21,8 @@
 			members: data.standings.filter(({ now }) => (now?.standing ?? 'unseen') === standing)
 		})).filter(({ members }) => members.length)
 	);
+	let selected = $state<number[]>([]);
+	const chosen = $derived(selected.filter((id) => data.standings.some(({ student }) => student.id === id)));
 	const lacking = $derived(
 		data.standings
 			.filter(({ now }) => now?.standing === 'gap' || now?.standing === 'slipping')
@@ -94,6 +97,14 @@
 				<ul>
 					{#each members as { student, now } (student.id)}
 						<li data-student={student.id}>
+							{#if data.can.practice}
+								<input
+									type="checkbox"
+									value={student.id}
+									bind:group={selected}
+									aria-label="Choose {student.givenName} {student.familyName}"
+								/>
+							{/if}
 							<a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
 							<span class="soft">{student.className}; {describeStanding(now ?? undefined)}</span>
 						</li>
@@ -126,6 +137,16 @@
 		</ul>
 	</section>
 </div>
+{#if chosen.length && data.samples.length}
+	<ActionBar says="{chosen.length} {chosen.length === 1 ? 'student' : 'students'} chosen">
+		<a
+			class="button primary"
+			href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${chosen.join(',')}` })}
+			>Assign {data.skill.shortName}</a
+		>
+		<button class="plain" onclick={() => (selected = [])}>Clear</button>
+	</ActionBar>
+{/if}
 <Notice outcome={form} />
 
 <style>

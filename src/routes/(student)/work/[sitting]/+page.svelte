@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
-	import { check, type Answer } from '$lib/core/items';
+	import { check, isReadable, type Answer } from '$lib/core/items';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
+	import { askAgain } from '$lib/ui/items/answers/answering';
 	import { AnswerQueue } from '$lib/ui/items/answerQueue.svelte';
 	import Figure from '$lib/ui/items/Figure.svelte';
 
@@ -35,20 +36,21 @@
 	function submit() {
 		if (!current || answer === null || feedback === 'right' || feedback === 'shown') return;
 		const { item, position } = current;
-		const judged = item.practice ? check(item, answer) : null;
-		if (judged && !judged.readable) {
+		if (!isReadable(item, answer)) {
 			feedback = 'unreadable';
 			return;
 		}
+		const judged = item.practice ? check(item, answer) : null;
 		queue?.add({
 			position,
 			attempt,
 			response: $state.snapshot(answer),
 			milliseconds: Math.min(86_400_000, Math.round(performance.now() - shownAt))
 		});
+		// Held before it counts as done, or the next question would take its place under its feedback.
+		if (judged) held = current;
 		done = new Set([...done, position]);
 		if (!judged) return next();
-		held = current;
 		if (judged.correct && attempt === 1) right++;
 		feedback = judged.correct ? 'right' : attempt === 1 ? 'try again' : 'shown';
 		attempt++;
@@ -112,6 +114,7 @@
 			<AnswerField
 				response={current.item.response}
 				optionsHtml={current.item.optionsHtml}
+				leftHtml={current.item.leftHtml}
 				bind:answer
 				disabled={feedback === 'right' || feedback === 'shown'}
 				onenter={submit}
@@ -120,7 +123,7 @@
 
 		<div class="feedback" aria-live="polite">
 			{#if feedback === 'unreadable'}
-				<p>Write your answer as a number, please.</p>
+				<p>{askAgain(current.item.response.kind)}</p>
 			{:else if feedback === 'right'}
 				<p><strong>Right.</strong></p>
 			{:else if feedback === 'try again' && current.item.practice}
@@ -130,6 +133,7 @@
 				<p><strong>Here is how:</strong></p>
 				<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 				{#each current.item.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+				{#if current.item.solutionFigure}<Figure figure={current.item.solutionFigure} />{/if}
 			{/if}
 		</div>
 

@@ -20,10 +20,11 @@
 			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 			<p class="stem">{@html sample.stemHtml}</p>
 			{#if sample.figure}<Figure figure={sample.figure} />{/if}
-			<PaperAnswer response={sample.response} optionsHtml={sample.optionsHtml} />
+			<PaperAnswer response={sample.response} optionsHtml={sample.optionsHtml} leftHtml={sample.leftHtml} />
 			{#if data.withKey}
 				<p><strong>Key: {@html sample.keyHtml}</strong></p>
 				{#each sample.solutionHtml as step, s (s)}<p class="soft">{@html step}</p>{/each}
+				{#if sample.solutionFigure}<Figure figure={sample.solutionFigure} />{/if}
 			{/if}
 			<!-- eslint-enable svelte/no-at-html-tags -->
 		</li>

@@ -23,7 +23,8 @@ const check = jsonCheck<{ answers: IncomingAnswer[] }>({
 						anyOf: [
 							{ type: 'number' },
 							{ type: 'string', maxLength: 200 },
-							{ type: 'array', maxItems: 20, items: { type: 'integer', minimum: 0, maximum: 50 } }
+							{ type: 'array', maxItems: 20, items: { type: 'integer', minimum: -50, maximum: 50 } },
+							{ type: 'array', maxItems: 20, items: { type: 'string', maxLength: 40 } }
 						]
 					},
 					milliseconds: { type: 'integer', minimum: 0, maximum: 86_400_000 },

@@ -1,0 +1,204 @@
+import { describe, expect, it } from 'vitest';
+import katex from 'katex';
+import {
+	check,
+	figureInWords,
+	isReadable,
+	makeItem,
+	misconceptionById,
+	withoutKey,
+	type Item,
+	type ItemFamily
+} from '..';
+import { formatNumber } from '../text';
+
+const SEEDS = Array.from({ length: 200 }, (_, seed) => seed);
+
+/** Numbers as a reader of the text finds them, in order; a true minus sign makes them negative. */
+export function numbersIn(text: string): number[] {
+	return [
+		...text
+			.replaceAll(/(\d*)\\frac\{(\d+)\}\{(\d+)\}/g, ' $1 $2 $3 ')
+			.replaceAll(/(?<=[($\s{|])-(?=\d)/g, '\u2212')
+			.matchAll(/(?<![\w.])(\u2212)?(\d[\d,]*(?:\.\d+)?)/g)
+	].map(([, minus, digits]) => Number(digits.replaceAll(',', '')) * (minus ? -1 : 1));
+}
+
+const minutesOf = (text: string) => {
+	const [, hour, minute, half] = /(\d+):(\d+)(?: ([ap]))?/.exec(text)!;
+	return (Number(hour) % 12) * 60 + Number(minute) + (half === 'p' ? 720 : 0);
+};
+/** Times of day in a text, in minutes. */
+export const timesIn = (text: string) => [...text.matchAll(/\d+:\d+(?: [ap]\.m\.)?/g)].map(([one]) => minutesOf(one));
+export const optionsOf = (item: Item) => ('options' in item.response ? item.response.options : []);
+export const keyText = (item: Item) => optionsOf(item)[item.key as number];
+/** A row of the item's table by the word at its left. */
+export const rowOf = (item: Item, word: string) =>
+	item.figure?.kind === 'table' ? item.figure.rows.find((row) => row[0].toLowerCase() === word.toLowerCase())! : [];
+export const fractionIn = (text: string) => {
+	const [top, bottom] = numbersIn(text);
+	return top / bottom;
+};
+export const ascending = (values: number[]) => values.every((value, i) => i === 0 || values[i - 1] < value);
+/** The options in the order of the key, as numbers. */
+export const ordered = (item: Item, read: (text: string) => number) =>
+	ascending((item.key as number[]).map((i) => read(optionsOf(item)[i])));
+/** Whether exactly those options are marked right that the test holds for. */
+export const marks = (item: Item, isRight: (text: string, index: number) => boolean) =>
+	optionsOf(item).every((text, i) => isRight(text, i) === (item.key as number[]).includes(i));
+/** The figure of an item, which must be of the kind. */
+export function figureOf<Kind extends NonNullable<Item['figure']>['kind']>(item: Item, kind: Kind) {
+	if (item.figure?.kind !== kind) throw new Error(`${item.familyId} has no ${kind}`);
+	return item.figure as Extract<NonNullable<Item['figure']>, { kind: Kind }>;
+}
+
+/** An expression worked out for values of its letters, by the language itself. */
+function valueOf(expression: string, letters: Record<string, number>): number {
+	const code = expression
+		.replace(/(\d)(?=[a-z(])/g, '$1*')
+		.replace(/([a-z)])(?=[\d(a-z])/g, '$1*')
+		.replaceAll('^', '**')
+		.replace(/[a-z]/g, (letter) => `(${letters[letter]})`);
+	return new Function(`return ${code}`)() as number;
+}
+
+/**
+ * The right answer worked out anew from what a student reads: the numbers in the stem and the figure. A number or
+ * numbers, a text that the right option must be, a test of the item, or a function of an expression's letters.
+ */
+export type IndependentKey = (
+	numbers: number[],
+	item: Item
+) => number | number[] | string | boolean | ((letters: Record<string, number>) => number);
+
+function expectKey(item: Item, expected: ReturnType<IndependentKey>) {
+	const { response, key, stem } = item;
+	if (typeof expected === 'boolean') return expect(expected, stem).toBe(true);
+	if (typeof expected === 'function') {
+		for (const value of [2, 3, 7]) {
+			const letters = { x: value, h: value + 1, t: value + 2, n: value };
+			expect(valueOf(key as string, letters), stem).toBeCloseTo(expected(letters), 9);
+		}
+		return;
+	}
+	if (typeof expected === 'string') return expect(response.kind === 'text' ? key : keyText(item), stem).toBe(expected);
+	if (Array.isArray(expected)) {
+		const given = (key as (string | number)[]).map(Number);
+		expect(given.length, stem).toBe(expected.length);
+		return given.forEach((value, i) => expect(value, stem).toBeCloseTo(expected[i], 6));
+	}
+	const given =
+		response.kind === 'choice'
+			? numbersIn(keyText(item))[0]
+			: response.kind === 'fraction'
+				? fractionOf(key as string)
+				: Number(key);
+	expect(given, stem).toBeCloseTo(expected, 6);
+}
+
+function fractionOf(text: string): number {
+	const [top, bottom = 1] = text.split('/').map(Number);
+	return top / bottom;
+}
+
+const texts = (item: Item) => [item.stem, item.hint, ...item.solution, ...optionsOf(item)];
+
+/** Statements such as `3 × 4 = 12` in a text, each with both its sides worked out. */
+function statementsIn(text: string): { left: number; right: number; said: string }[] {
+	const plain = text.replaceAll(/\$[^$]*\$/g, ' ~ ').replaceAll(',', '');
+	const number = String.raw`\u2212?\d+(?:\.\d+)?`;
+	const sum = String.raw`(?<![\d.~)%] ?|[+\u2212×÷] ?)${number}(?: [+\u2212×÷] ${number})+`;
+	return [...plain.matchAll(new RegExp(`(${sum}) = (${number})(?! ?[+\u2212×÷\\d~%/])`, 'g'))].map(
+		([said, left, right]) => ({
+			said,
+			left: valueOf(
+				left
+					.replaceAll(/(^|[+\u2212×÷] )\u2212(\d+(?:\.\d+)?)/g, '$1(0-$2)')
+					.replaceAll('\u2212', '-')
+					.replaceAll('×', '*')
+					.replaceAll('÷', '/')
+					.replaceAll(' ', ''),
+				{}
+			),
+			right: Number(right.replace('\u2212', '-'))
+		})
+	);
+}
+
+/** Tests that every family must pass, with a key from an independent computation for each. */
+export function checkFamilies(families: ItemFamily[], keys: Record<string, IndependentKey>): void {
+	describe.each(families.map((family) => [family.id, family] as const))('family %s', (id, family) => {
+		const items = SEEDS.map((seed) => makeItem(family, seed));
+
+		it('has the key that an independent computation from the text gives', () => {
+			for (const item of items) expectKey(item, keys[id](numbersIn(item.stem), item));
+		});
+
+		it('accepts its key and no expected error, and names each error’s misconception', () => {
+			for (const item of items) {
+				expect(isReadable(item, item.key), item.stem).toBe(true);
+				expect(check(item, item.key)).toEqual({ correct: true, misconception: null, readable: true });
+				for (const { answer, misconception } of item.expectedErrors) {
+					expect(check(item, answer), `${item.stem} ${JSON.stringify(answer)}`).toEqual({
+						correct: false,
+						misconception,
+						readable: true
+					});
+					expect(misconceptionById(misconception)).not.toBeNull();
+				}
+			}
+		});
+
+		it('offers distinct options, at least three', () => {
+			for (const item of items) {
+				if (!('options' in item.response)) continue;
+				const { options } = item.response;
+				expect(new Set(options).size, item.stem).toBe(options.length);
+				expect(options.length, item.stem).toBeGreaterThanOrEqual(3);
+			}
+		});
+
+		it('has text that renders, no leftovers of code in it, a hint and a solution', () => {
+			for (const item of items) {
+				expect(item.hint.length).toBeGreaterThan(5);
+				expect(item.solution.length).toBeGreaterThan(0);
+				for (const text of texts(item)) {
+					expect(text).not.toMatch(/undefined|NaN|null|\[object|Infinity|\d\.\d{7}/);
+					expect(text.replaceAll(/\$[^$]*\$/g, ''), 'a true minus sign').not.toMatch(/(^|[\s(])-\d/);
+					expect(text, item.stem).not.toMatch(
+						/\b1 (?:squares|parts|rows|spaces|minutes|hours|rods|cubes|bags|pairs|corners)\b/
+					);
+					const parts = text.split('$');
+					expect(parts.length % 2, text).toBe(1);
+					parts
+						.filter((_, i) => i % 2)
+						.forEach((formula) => katex.renderToString(formula, { throwOnError: true, output: 'mathml' }));
+				}
+				for (const figure of [item.figure, item.solutionFigure])
+					if (figure && figure.kind !== 'table') expect(figureInWords(figure)).toMatch(/^[A-Z0-9].{3,}\.$/);
+			}
+		});
+
+		it('says nothing untrue in its hint and solution, and comes to the key', () => {
+			for (const item of items) {
+				for (const text of [item.hint, ...item.solution])
+					for (const { left, right, said } of statementsIn(text))
+						expect(left, `${said} in: ${item.stem}`).toBeCloseTo(right, 6);
+				if (item.response.kind === 'number') {
+					const end = item.solution.join(' ').replaceAll(',', '');
+					expect(end, item.stem).toContain(formatNumber(Number(item.key)).replaceAll(',', ''));
+				}
+			}
+		});
+
+		it('repeats itself from the same seed and makes no two of ten in a row alike', () => {
+			const faces = items.map((item) => JSON.stringify([item.stem, item.figure, item.response]));
+			expect(JSON.stringify(makeItem(family, 7))).toBe(JSON.stringify(items[7]));
+			for (let i = 0; i + 10 <= faces.length; i++) expect(new Set(faces.slice(i, i + 10)).size).toBe(10);
+		});
+
+		it('keeps the key out of what the student gets', () => {
+			expect(Object.keys(withoutKey(items[0])).sort()).toEqual(['figure', 'response', 'stem']);
+		});
+	});
+}

@@ -1,0 +1,17 @@
+import type { ItemFamily } from '../../family';
+import { areaOfShapes } from './areaOfShapes';
+import { lengthAndScales } from './lengthAndScales';
+import { coinsAndMoney } from './coinsAndMoney';
+import { perimeterAndArea } from './perimeterAndArea';
+import { solids } from './solids';
+import { time } from './time';
+
+/** Families for measuring. */
+export const measurementFamilies: ItemFamily[] = [
+	...lengthAndScales,
+	...time,
+	...coinsAndMoney,
+	...perimeterAndArea,
+	...areaOfShapes,
+	...solids
+];

@@ -1,0 +1,49 @@
+<!-- Typing a number, with its unit beside it or a button for its sign. -->
+<script lang="ts">
+	import { onEnter, type Answering } from './answering';
+
+	let {
+		response,
+		answer = $bindable(),
+		disabled = false,
+		onenter
+	}: Answering<'number'> & { answer: string | null } = $props();
+
+	function changeSign() {
+		const typed = answer ?? '';
+		answer = typed.startsWith('-') ? typed.slice(1) || null : `-${typed}`;
+	}
+</script>
+
+<div>
+	<label class="visually-hidden" for="typed">Your answer{response.unit ? ` in ${response.unit}` : ''}</label>
+	<input
+		id="typed"
+		inputmode="decimal"
+		autocomplete="off"
+		maxlength="20"
+		{disabled}
+		value={answer ?? ''}
+		oninput={(event) => (answer = event.currentTarget.value || null)}
+		onkeydown={onEnter(onenter)}
+	/>
+	{#if response.unit}<span>{response.unit}</span>
+	{:else}<button type="button" {disabled} aria-label="Change the sign" onclick={changeSign}>±</button>{/if}
+</div>
+
+<style>
+	div {
+		display: flex;
+		gap: 10px;
+		align-items: center;
+	}
+	input {
+		width: 9em;
+		min-height: 48px;
+		font-size: 1.2em;
+	}
+	button {
+		min-height: 48px;
+		min-width: 48px;
+	}
+</style>
