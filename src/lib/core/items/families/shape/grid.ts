@@ -65,7 +65,9 @@ export const grid: ItemFamily[] = [
 				[[-x, -y], 'signIgnored']
 			],
 			hint: 'From 0, negative goes left or down.',
-			solution: [`Move ${Math.abs(x)} to the ${x < 0 ? 'left' : 'right'}, then ${Math.abs(y)} ${y < 0 ? 'down' : 'up'}.`],
+			solution: [
+				`Move ${Math.abs(x)} to the ${x < 0 ? 'left' : 'right'}, then ${Math.abs(y)} ${y < 0 ? 'down' : 'up'}.`
+			],
 			solutionFigure: { kind: 'plane', from: -6, to: 6, points: [{ label: '', x, y }] }
 		});
 	}),
