@@ -8,7 +8,7 @@ import { freePort } from '../mariadb.mjs';
 import { serveApp } from '../serve.mjs';
 import { solveGrouping } from '../../src/lib/core/grouping';
 import { generateProblem } from '../../src/lib/core/grouping/generate';
-import { itemFrom, itemFamilies } from '../../src/lib/core/items';
+import { check, itemFrom, itemFamilies } from '../../src/lib/core/items';
 import { seededRandom } from '../../src/lib/core/random';
 import { findInLibrary } from '../../src/lib/server/finder';
 import { importStandards } from '../../src/lib/server/store/library';
@@ -236,10 +236,24 @@ async function benchGrouping(): Promise<void> {
 }
 
 function benchItems(): void {
-	const began = performance.now();
-	let made = 0;
-	for (let seed = 0; seed < 200; seed++) for (const family of itemFamilies) if (itemFrom(family.id, seed)) made++;
-	console.log(`items     ${(made / ((performance.now() - began) / 1_000)).toFixed(0)} made a second on one core`);
+	const seeds = 100;
+	const aSecond = (count: number, began: number) => (count / ((performance.now() - began) / 1_000)).toFixed(0);
+	const making = performance.now();
+	const items = itemFamilies.flatMap(({ id }) => Array.from({ length: seeds }, (_, seed) => itemFrom(id, seed)));
+	const made = aSecond(items.length, making);
+	const checking = performance.now();
+	let right = 0;
+	for (const item of items)
+		for (const answer of [item.key, ...item.expectedErrors.map((error) => error.answer)])
+			if (check(item, answer).correct) right++;
+	const checked = aSecond(
+		items.reduce((sum, item) => sum + 1 + item.expectedErrors.length, 0),
+		checking
+	);
+	if (right !== items.length) throw new Error(`${right} of ${items.length} keys were found right`);
+	console.log(
+		`items     of ${itemFamilies.length} families: ${made} made and ${checked} answers checked a second on one core`
+	);
 }
 
 await benchAnswers();

@@ -47,18 +47,21 @@
 		</p>
 	{/if}
 	{#if answers.length}
-		<ol>
-			{#each answers as answer, i (i)}
-				<li>
-					<span class="soft">{sayDay(answer.on)}, {answer.kind}, {answer.seconds} s</span>
-					<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-					<p class="stem">{@html answer.stemHtml}</p>
-					<p><strong>{answer.correct ? 'Right' : 'Wrong'}:</strong> {@html answer.givenHtml}</p>
-					<!-- eslint-enable svelte/no-at-html-tags -->
-					{#if answer.idea}<p class="soft">{answer.idea}</p>{/if}
-				</li>
-			{/each}
-		</ol>
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div class="answers" role="region" aria-label="Answers, newest first" tabindex="0">
+			<ol>
+				{#each answers as answer, i (i)}
+					<li>
+						<span class="soft">{sayDay(answer.on)}, {answer.kind}, {answer.seconds} s</span>
+						<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+						<p class="stem">{@html answer.stemHtml}</p>
+						<p><strong>{answer.correct ? 'Right' : 'Wrong'}:</strong> {@html answer.givenHtml}</p>
+						<!-- eslint-enable svelte/no-at-html-tags -->
+						{#if answer.idea}<p class="soft">{answer.idea}</p>{/if}
+					</li>
+				{/each}
+			</ol>
+		</div>
 	{:else}
 		<p class="soft">
 			No answers to this skill yet. What is shown comes from the domain as a whole and is never evidence.
@@ -75,12 +78,14 @@
 		padding: 10px 12px;
 		border-radius: var(--corner);
 	}
+	.answers {
+		max-height: 300px;
+		overflow-y: auto;
+	}
 	ol {
 		list-style: none;
 		margin: 0;
 		padding: 0;
-		max-height: 300px;
-		overflow-y: auto;
 	}
 	li {
 		border-top: 1px solid var(--rule);

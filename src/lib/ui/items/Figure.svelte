@@ -41,7 +41,7 @@
 	const words = $derived(figureInWords(figure));
 </script>
 
-<div class="figure">
+<div class="figure" data-kind={figure.kind}>
 	{#if figure.kind === 'table'}<ValueTable {figure} />
 	{:else if figure.kind === 'clock'}<ClockFace hour={figure.hour} minute={figure.minute} {words} />
 	{:else if figure.kind === 'plane'}<Plane plane={figure} {words} />
@@ -79,51 +79,56 @@
 </div>
 
 <style>
-	.figure :global(svg) {
+	.figure {
+		width: 100%;
+	}
+	/* What drawings share; :where lets each component's own styles come first. */
+	:global(:where(.figure) svg) {
 		display: block;
 		width: 100%;
 		max-width: 420px;
 		color: var(--ink);
 		font: 12px var(--text);
 	}
-	.figure :global(.small) {
-		max-width: 230px;
-	}
-	.figure :global(:is(text, circle)) {
+	:global(:where(.figure) :is(text, circle)) {
 		fill: var(--ink);
 	}
-	.figure :global(:is(line, .medium)) {
+	:global(:where(.figure) line) {
 		stroke: var(--ink);
 		stroke-width: 1;
 	}
-	.figure :global(.faint) {
+	:global(.figure .small) {
+		max-width: 230px;
+	}
+	:global(.figure .faint) {
 		stroke: var(--rule);
 	}
-	.figure :global(.dashed) {
+	:global(.figure .dashed) {
 		stroke-dasharray: 4 3;
 	}
-	.figure :global(.medium) {
-		stroke-width: 2;
-	}
-	.figure :global(.thick) {
-		stroke-width: 4;
-	}
-	.figure :global(.outline) {
+	:global(.figure .outline) {
 		fill: none;
 		stroke: var(--ink);
 		stroke-width: 1.4;
 	}
-	.figure :global(.accent) {
+	:global(.figure .medium) {
+		stroke: var(--ink);
+		stroke-width: 2;
+	}
+	:global(.figure .thick) {
+		stroke-width: 4;
+	}
+	:global(.figure .accent) {
 		stroke: var(--verdigris);
 		stroke-width: 2.4;
 	}
-	.figure :global(.fill) {
+	:global(.figure .fill) {
 		fill: var(--figure-fill);
 	}
-	.figure :global(.pale) {
+	:global(.figure .pale) {
 		fill: var(--verdigris-wash);
 	}
-	.figure :global(.label) {
+	:global(.figure .label) {
 		font-weight: 700;
 	}
 </style>

@@ -4,7 +4,7 @@
 
 	let { figure, words }: Drawing<'histogram'> = $props();
 	const top = $derived(Math.ceil((Math.max(...figure.counts) + 1) / 2) * 2);
-	const y = (count: number) => 150 - (count / top) * 135;
+	const y = (count: number) => 150 - (count / top) * 122;
 	const width = $derived(264 / figure.counts.length);
 </script>
 

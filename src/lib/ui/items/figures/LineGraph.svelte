@@ -5,7 +5,7 @@
 	let { figure, words }: Drawing<'line graph'> = $props();
 	const top = $derived(Math.ceil((Math.max(...figure.values) + 1) / figure.step) * figure.step);
 	const x = (i: number) => 44 + (i * 270) / (figure.labels.length - 1);
-	const y = (value: number) => 150 - (value / top) * 130;
+	const y = (value: number) => 150 - (value / top) * 118;
 	const path = $derived(figure.values.map((value, i) => `${i ? 'L' : 'M'}${x(i)} ${y(value)}`).join(''));
 </script>
 
@@ -15,7 +15,7 @@
 		{#if value % figure.step === 0}<text x="34" y={y(value) + 4} text-anchor="end">{value}</text>{/if}
 	{/each}
 	{#each figure.labels as label, i (label)}
-		<line class="faint" x1={x(i)} x2={x(i)} y1="20" y2="150" />
+		<line class="faint" x1={x(i)} x2={x(i)} y1="32" y2="150" />
 		<text x={x(i)} y="168" text-anchor="middle">{label.replace(/\.m\.$/, '').replace(' noon', '')}</text>
 	{/each}
 	<path class="outline medium" d={path} />

@@ -5,7 +5,9 @@
 	let { figure, words }: Drawing<'stages'> = $props();
 	const CELL = 14;
 	const starts = $derived(
-		figure.stages.map((_, i) => figure.stages.slice(0, i).reduce((sum, columns) => sum + columns.length * CELL + 40, 6))
+		figure.stages.map((_, i) =>
+			figure.stages.slice(0, i).reduce((sum, columns) => sum + columns.length * CELL + 40, 20)
+		)
 	);
 	const width = $derived(starts[starts.length - 1] + figure.stages[figure.stages.length - 1].length * CELL + 46);
 	const tallest = $derived(Math.max(...figure.stages.flat()));
