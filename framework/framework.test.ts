@@ -24,6 +24,13 @@ describe('the shipped framework', () => {
 		}
 	});
 
+	it('gives every domain and skill the same UUID wherever it is read, each its own', () => {
+		const ids = [...framework.domains, ...framework.skills].map(({ identifier }) => identifier!);
+		for (const id of ids) expect(id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-5[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+		expect(new Set(ids).size).toBe(ids.length);
+		expect(shippedFramework()).toEqual(framework);
+	});
+
 	it('names a skill by its domain, its grade and a number', () => {
 		for (const { code, domain, grade } of framework.skills)
 			expect(code).toMatch(new RegExp(`^${domain}${grade}[1-9]$`));

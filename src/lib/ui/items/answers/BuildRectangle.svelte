@@ -1,5 +1,6 @@
 <!-- Building a rectangle of unit squares: tap where its lower right corner shall be, or set rows and squares a row. -->
 <script lang="ts">
+	import { describeAnswer } from '$lib/core/items';
 	import Stepper from './Stepper.svelte';
 	import type { Answering } from './answering';
 
@@ -29,7 +30,7 @@
 <svg
 	viewBox="0 0 {response.columns * CELL} {response.rows * CELL}"
 	role="img"
-	aria-label="{built[0]} rows with {built[1]} squares in each"
+	aria-label={answer ? describeAnswer({ response }, answer) : 'No squares yet.'}
 	onpointerdown={(event) => {
 		dragging = true;
 		place(event);

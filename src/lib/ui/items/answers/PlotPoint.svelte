@@ -1,5 +1,6 @@
 <!-- Plotting a point: tap the grid, or step across and up. -->
 <script lang="ts">
+	import { describeAnswer } from '$lib/core/items';
 	import Plane from '../figures/Plane.svelte';
 	import Stepper from './Stepper.svelte';
 	import type { Answering } from './answering';
@@ -15,7 +16,7 @@
 
 <Plane
 	plane={{ kind: 'plane', from: response.from, to: response.to, points, segments: response.segments }}
-	words={answer ? `The point is at ${answer[0]} across and ${answer[1]} up.` : 'A grid without a point yet.'}
+	words={answer ? `The point is at ${describeAnswer({ response }, answer)}.` : 'A grid without a point yet.'}
 	onplace={place}
 />
 <Stepper

@@ -215,7 +215,7 @@ export const decimals: ItemFamily[] = [
 				[exact(Math.round(number * 10) / 10), 'roundWrongPlace'],
 				[Math.round(number / 10) * 10, 'roundWrongPlace']
 			],
-			hint: `Does it lie nearer to ${whole} or to ${whole + 1}?`,
+			hint: 'Look at the tenths: under 5 goes down, 5 and more goes up.',
 			solution: [`The tenths digit is ${tenths}, so it is nearer to ${Math.round(number)}.`]
 		});
 	}),
