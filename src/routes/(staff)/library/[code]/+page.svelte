@@ -21,6 +21,7 @@
 			members: data.standings.filter(({ now }) => (now?.standing ?? 'unseen') === standing)
 		})).filter(({ members }) => members.length)
 	);
+	const groups = $derived(data.choices.filter(({ key }) => key.startsWith('group:')));
 	let selected = $state<number[]>([]);
 	const chosen = $derived(selected.filter((id) => data.standings.some(({ student }) => student.id === id)));
 	const lacking = $derived(
@@ -51,6 +52,16 @@
 					href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${lacking.join(',')}` })}
 					>Assign to the {lacking.length} who lack it</a
 				>{/if}
+			{#if groups.length}
+				<details class="menu">
+					<summary class="button">Assign to a group</summary>
+					<ul>
+						{#each groups as { key, label } (key)}
+							<li><a href={keepingScope('/practice/new', { skill: data.skill.id, scope: key })}>{label}</a></li>
+						{/each}
+					</ul>
+				</details>
+			{/if}
 		{/if}
 		<form method="POST" action="?/shelf" use:enhance>
 			{#if data.shelved}
@@ -155,6 +166,31 @@
 		justify-content: space-between;
 		gap: 24px;
 		margin-bottom: 16px;
+	}
+	.menu {
+		position: relative;
+	}
+	.menu summary {
+		list-style: none;
+	}
+	.menu ul {
+		position: absolute;
+		z-index: 5;
+		right: 0;
+		width: max-content;
+		max-width: 320px;
+		max-height: 50vh;
+		overflow-y: auto;
+		margin: 4px 0 0;
+		padding: 6px 12px;
+		list-style: none;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		border-radius: var(--corner);
+		box-shadow: var(--float);
+	}
+	.menu li {
+		padding: 4px 0;
 	}
 	.actions,
 	.actions form {

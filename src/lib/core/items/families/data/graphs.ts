@@ -222,7 +222,7 @@ export const graphs: ItemFamily[] = [
 			[0, 3]
 		]);
 		return numberItem({
-			stem: `By how many degrees did it get warmer from ${hours[from]} to ${hours[to].replace(/\.$/, '')}?`,
+			stem: `By how many degrees did it get warmer from ${hours[from]} to ${hours[to]}?`,
 			figure: { kind: 'line graph', labels: hours, values, unit: 'degrees', step: 2 },
 			key: values[to] - values[from],
 			wrong: [

@@ -111,6 +111,7 @@ export const fractionCalculation: ItemFamily[] = [
 		return fractionItem({
 			stem: `A recipe takes ${tex(top, bottom)} cup of oats. How many cups do ${whole} batches take?`,
 			key: [top * whole, bottom],
+			mixed: true,
 			wrong: [
 				[top * whole, bottom * whole, 'multiplyBoth'],
 				[top + whole, bottom, 'addInsteadMultiply'],
@@ -205,6 +206,7 @@ export const fractionCalculation: ItemFamily[] = [
 		return fractionItem({
 			stem: `Work out ${tex(a, b)} ÷ ${tex(c, d)}.`,
 			key: [a * d, b * c],
+			mixed: true,
 			wrong: [
 				[a * c, b * d, 'multiplyInsteadDivide'],
 				[b * c, a * d, 'wrongOneInverted']

@@ -84,7 +84,7 @@ export const lengthAndScales: ItemFamily[] = [
 			unit: 'cm',
 			wrong: [
 				[Math.abs(a - b), 'takeInsteadAdd'],
-				[a + b - 10, 'noCarry']
+				...((a % 10) + (b % 10) > 9 ? [[a + b - 10, 'noCarry'] as [number, 'noCarry']] : [])
 			],
 			hint: 'Lay the two lengths one after the other.',
 			solution: [`${a} + ${b} = ${a + b} centimeters.`],

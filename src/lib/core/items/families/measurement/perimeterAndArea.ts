@@ -194,6 +194,7 @@ export const perimeterAndArea: ItemFamily[] = [
 		return fractionItem({
 			stem: `A strip of land is ${length} km long and ${tex(top, bottom)} km wide. What is its area, in square kilometers?`,
 			key: [length * top, bottom],
+			mixed: true,
 			wrong: [
 				[length * bottom + top, bottom, 'addInsteadMultiply'],
 				[top, bottom * length, 'multiplyBoth'],

@@ -26,7 +26,7 @@ export const expressions: ItemFamily[] = [
 			right: `$${times}h + ${fixed}$`,
 			wrong: [
 				[`$${fixed}h + ${times}$`, 'reversedExpression'],
-				[`$${times + fixed}h$`, 'addSizes'],
+				[`$${times + fixed}h$`, 'unlikeTermsJoined'],
 				[`$${times} + h + ${fixed}$`, 'addInsteadMultiply']
 			],
 			hint: 'Which amount comes again with every hour?',

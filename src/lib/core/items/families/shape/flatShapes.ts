@@ -105,6 +105,8 @@ export const flatShapes: ItemFamily[] = [
 			stem: 'Type the name of this shape.',
 			figure: regular(sides, turn),
 			key: POLYGONS[sides],
+			// All its sides are equal, so this is right, too.
+			alsoRight: [`regular ${POLYGONS[sides]}`, ...(sides === 3 ? ['equilateral triangle'] : [])],
 			wrong: others.map((count) => [POLYGONS[count], 'sideCount']),
 			hint: 'Count the sides. Penta is five, hexa is six, octa is eight.',
 			solution: [`It has ${sides} sides: it is ${sides === 8 ? 'an' : 'a'} ${POLYGONS[sides]}.`]

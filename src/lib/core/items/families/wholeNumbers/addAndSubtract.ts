@@ -144,9 +144,8 @@ export const addAndSubtract: ItemFamily[] = [
 			],
 			hint: 'Boats went away. Take the tens first, then the ones.',
 			solution: [
-				`Take ${left} from ${start}.`,
-				`${start} − ${Math.floor(left / 10) * 10} = ${start - Math.floor(left / 10) * 10}.`,
-				`${start - Math.floor(left / 10) * 10} − ${left % 10} = ${key}.`
+				`Take the tens: ${start} − ${left - (left % 10)} = ${start - (left - (left % 10))}.`,
+				...(left % 10 ? [`Then the ones: ${start - (left - (left % 10))} − ${left % 10} = ${key}.`] : [])
 			]
 		});
 	}),

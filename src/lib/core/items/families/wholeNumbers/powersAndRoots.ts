@@ -85,7 +85,7 @@ export const powersAndRoots: ItemFamily[] = [
 			unit: 'm',
 			wrong: [
 				[(key * key) / 2, 'halfForRoot'],
-				[(key * key) / 4, 'perimeterForArea'],
+				[(key * key) / 4, 'areaAsPerimeter'],
 				[key ** 4, 'squaredAgain']
 			],
 			hint: 'Which number times itself gives the area?',
