@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import { find, makeFindIndex, type FindIndex, type Hit } from '../core/finding';
 import {
 	describeAnswer,
@@ -11,7 +12,7 @@ import {
 import type { Database } from './database/pool';
 import { mathHtml } from './presentItem';
 import { libraryRevision, standardList, type Standard } from './store/library';
-import { domainList, skillList, type Skill } from './store/skills';
+import { domainList, skillList } from './store/skills';
 
 interface Library {
 	revision: string;
@@ -32,11 +33,16 @@ interface Showing {
 /** Seeds of each family that are looked through; every wrong idea of a family comes up in a few. */
 const SEEDS = 6;
 
-function whereShown(skills: Skill[]): Map<MisconceptionId, Showing> {
-	const known = new Set(skills.map(({ code }) => code));
+let showings: Promise<Map<MisconceptionId, Showing>> | null = null;
+
+/** Where each wrong idea shows itself, found out once a process, in steps so that others work in between. */
+function whereShown(): Promise<Map<MisconceptionId, Showing>> {
+	return (showings ??= lookThrough());
+}
+
+async function lookThrough(): Promise<Map<MisconceptionId, Showing>> {
 	const showing = new Map<MisconceptionId, Showing>();
 	for (const { id, skillCode } of itemFamilies) {
-		if (!known.has(skillCode)) continue;
 		for (let seed = 0; seed < SEEDS; seed++) {
 			const item = itemFrom(id, seed);
 			for (const { misconception, answer } of item.expectedErrors) {
@@ -49,6 +55,7 @@ function whereShown(skills: Skill[]): Map<MisconceptionId, Showing> {
 				});
 			}
 		}
+		await nextTurn();
 	}
 	return showing;
 }
@@ -73,26 +80,15 @@ async function build(database: Database, schoolId: number, revision: string): Pr
 			return { id, code, name: shortName, statement, also };
 		})
 	);
-	const showing = whereShown(skills);
+	const showing = await whereShown();
 	index.addAll(
-		Object.entries(misconceptions).flatMap(([key, { shows, attempt }]) => {
+		Object.entries(misconceptions).flatMap(([key, { shows }]) => {
 			const shown = showing.get(key as MisconceptionId);
 			if (!shown) return [];
+			const codes = [...shown.codes].filter((code) => nameOf.has(code));
+			if (codes.length === 0) return [];
 			const id = `misconception ${key}`;
-			const { codes, item, answer } = shown;
-			const idea = {
-				attempt,
-				questionHtml: mathHtml(item.stem),
-				answerHtml: mathHtml(describeAnswer(item, answer))
-			};
-			hits.set(id, {
-				kind: 'misconception',
-				code: '',
-				title: shows,
-				sits: 'a wrong idea',
-				skills: linked(codes),
-				idea
-			});
+			hits.set(id, { kind: 'misconception', code: '', title: shows, sits: 'a wrong idea', skills: linked(codes) });
 			return [{ id, code: '', name: '', statement: shows, also: '' }];
 		})
 	);
@@ -132,5 +128,17 @@ async function libraryFor(database: Database, schoolId: number): Promise<Library
 /** What lies nearest to some typed words: skills, standards, and wrong ideas with the skills they show themselves in. */
 export async function findInLibrary(database: Database, schoolId: number, typed: string, most: number): Promise<Hit[]> {
 	const { index, hits } = await libraryFor(database, schoolId);
-	return find(index, typed, most).map(({ id }) => hits.get(id)!);
+	const showing = await whereShown();
+	return find(index, typed, most).map(({ id }) => {
+		const hit = hits.get(id)!;
+		if (hit.kind !== 'misconception') return hit;
+		const key = id.slice('misconception '.length) as MisconceptionId;
+		const { item, answer } = showing.get(key)!;
+		const idea = {
+			attempt: misconceptions[key].attempt,
+			questionHtml: mathHtml(item.stem),
+			answerHtml: mathHtml(describeAnswer(item, answer))
+		};
+		return { ...hit, idea };
+	});
 }

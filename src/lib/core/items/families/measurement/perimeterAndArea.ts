@@ -134,7 +134,7 @@ export const perimeterAndArea: ItemFamily[] = [
 		const cutWidth = random.integer(2, width - 4);
 		const cutHeight = random.integer(2, height - 3);
 		return numberItem({
-			stem: `A ${width} m by ${height} m yard has a ${cutWidth} m by ${cutHeight} m corner missing. What is its area, in square meters?`,
+			stem: `A yard of ${width} m by ${height} m has a corner of ${cutWidth} m by ${cutHeight} m missing. What is its area, in square meters?`,
 			figure: { kind: 'corner', width, height, cutWidth, cutHeight, unit: 'm' },
 			key: width * height - cutWidth * cutHeight,
 			wrong: [
