@@ -190,7 +190,11 @@ export const lengthAndScales: ItemFamily[] = [
 				[value + 2, 'countTicks']
 			],
 			hint: 'From mark to mark it is 2 degrees, not 1.',
-			solution: [`Start at ${10 * Math.floor(value / 10)} and go by twos to ${value}.`]
+			solution: [
+				value % 10
+					? `Start at ${10 * Math.floor(value / 10)} and go by twos to ${value}.`
+					: `${value} is one of the marks with a number.`
+			]
 		});
 	}),
 	family('M41', 'convert-to-smaller', ({ random, turning }) => {

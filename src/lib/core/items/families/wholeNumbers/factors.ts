@@ -40,7 +40,7 @@ export const factors: ItemFamily[] = [
 		][turning(0, 9)];
 		const right = ((a * b) / commonDivisor(a, b)) * random.integer(1, 3);
 		return choiceItem(random, {
-			stem: `A bell rings every ${a} minutes and a light flashes every ${b} minutes. They start together. After how many minutes do they come together again?`,
+			stem: `A bell rings every ${a} minutes and a light flashes every ${b} minutes. They start together. After which of these numbers of minutes do they come at the same time?`,
 			right: String(right),
 			wrong: [
 				[String(right + a), 'multipleOfOneOnly'],

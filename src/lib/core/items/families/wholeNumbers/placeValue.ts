@@ -3,6 +3,8 @@ import { counted, formatNumber, numberInWords } from '../../text';
 
 const placeNames = ['ones', 'tens', 'hundreds'];
 
+const WHO = ['Ana', 'Ben', 'Cleo', 'Dara', 'Emil', 'Fay', 'Gus', 'Hana', 'Ivo', 'Juno'];
+
 export const placeValue: ItemFamily[] = [
 	family('W21', 'expanded-to-number', ({ random, turning }) => {
 		const [hundreds, tens, ones] = [random.integer(1, 9), random.integer(1, 9), turning(0, 9)];
@@ -87,7 +89,7 @@ export const placeValue: ItemFamily[] = [
 		const pair = turning(0, 9);
 		const right = 100 * high + 10 * middle + low;
 		return choiceItem(random, {
-			stem: `Bus number ${pair + 1} has three digit cards: ${digits.join(', ')}. Which is the greatest number that uses each card once?`,
+			stem: `${WHO[pair]} has three cards with the digits ${digits.join(', ')}. Which is the greatest number that uses each card once?`,
 			right: String(right),
 			wrong: [
 				[String(100 * high + 10 * low + middle), 'onesFirst'],

@@ -70,7 +70,7 @@ checkFamilies(wholeNumbersFamilies, {
 			.filter((text) => divisible(Number(text), 2))
 			.join() === keyText(item),
 	'order-to-1000': (_, item) => ordered(item, Number),
-	'greatest-of-three-digits': ([, ...cards]) => Number([...cards].sort((a, b) => b - a).join('')),
+	'greatest-of-three-digits': (cards) => Number([...cards].sort((a, b) => b - a).join('')),
 	'rounds-to': ([target], item) => marks(item, (text) => Math.floor((Number(text) + 5) / 10) * 10 === target),
 	'words-to-number': (_, { stem }) => spelled(/has (.*) birds/.exec(stem)![1]),
 	'digit-worth-large': ([value], { stem }) => {
