@@ -171,7 +171,10 @@
 		position: relative;
 	}
 	.menu summary {
-		list-style: none;
+		display: inline-flex;
+		align-items: center;
+		padding: 0 12px;
+		cursor: pointer;
 	}
 	.menu ul {
 		position: absolute;
