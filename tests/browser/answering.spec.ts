@@ -18,6 +18,7 @@ for (const way of ['touch', 'keys'] as const) {
 		const student = way === 'touch' ? 251 : 252;
 		await signInStudent(page, student);
 		await page.goto(`${address()}${await layOutSitting(student, ONE_OF_EACH)}`);
+		await page.waitForLoadState('networkidle');
 		for (const [i, item] of ONE_OF_EACH.entries()) {
 			await expect(page.getByText(`Question ${i + 1} of ${ONE_OF_EACH.length}`)).toBeVisible();
 			await expect(page.getByRole('button', { name: 'Check' })).toBeDisabled();
@@ -39,6 +40,7 @@ test('what cannot be read as an answer is asked for again and not counted', asyn
 	const expression = ONE_OF_EACH.find(({ familyId }) => familyId === 'multiply-out')!;
 	await signInStudent(page, 253);
 	await page.goto(`${address()}${await layOutSitting(253, [word, expression])}`);
+	await page.waitForLoadState('networkidle');
 	await page.getByRole('textbox').fill('77');
 	await page.getByRole('button', { name: 'Check' }).click();
 	await expect(page.locator('.feedback')).toContainText('as a word');
@@ -55,6 +57,7 @@ test('the question stays while its hint, and then its solution, is read', async 
 	const [first, second] = ONE_OF_EACH;
 	await signInStudent(page, 254);
 	await page.goto(`${address()}${await layOutSitting(254, [first, second])}`);
+	await page.waitForLoadState('networkidle');
 	const { stem, hint, solution } = itemFrom(first.familyId, first.seed);
 	await page.getByRole('textbox').fill('3');
 	await page.getByRole('button', { name: 'Check' }).click();
