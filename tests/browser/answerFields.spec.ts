@@ -161,3 +161,23 @@ test('a typed answer that a wrong idea gives is stored with the name of the idea
 		await database.close();
 	}
 });
+
+test('what is typed before the page has come alive is taken', async ({ page }) => {
+	await signInStudent(page, 192);
+	const item = itemWhere('W11', 'number-after', () => true);
+	let letIn = () => {};
+	const held = new Promise<void>((resolve) => (letIn = resolve));
+	await page.route('**/_app/immutable/**/*.js', async (route) => {
+		await held;
+		await route.continue();
+	});
+	await page.goto(`${address()}${await layOutSitting(192, [item])}`, { waitUntil: 'commit' });
+	await field(page)
+		.getByRole('textbox')
+		.fill(String(itemFrom(item.familyId, item.seed).key));
+	await expect(checkButton(page)).toBeDisabled();
+	letIn();
+	await expect(checkButton(page)).toBeEnabled();
+	await checkButton(page).click();
+	await expect(page.locator('.feedback')).toContainText('Right.');
+});

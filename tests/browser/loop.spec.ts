@@ -87,6 +87,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 
 	// Decide: a review that is due, with the rule's advice; record, see it in the history, take it back.
 	await page.getByRole('link', { name: /^Decide/ }).click();
+	await expect(page).toHaveURL(/\/decide/);
 	await page.getByRole('button', { name: /Turnstone/ }).click();
 	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Whole');
 	await page.keyboard.press('Enter');

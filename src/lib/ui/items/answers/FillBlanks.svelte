@@ -29,8 +29,7 @@
 				maxlength="20"
 				aria-label={`${before} ${after}`.trim() || `blank ${i + 1}`}
 				{disabled}
-				value={typed[i]}
-				oninput={(event) => type(i, event.currentTarget.value)}
+				bind:value={() => typed[i], (text) => type(i, text)}
 				onkeydown={onEnter(onenter)}
 			/>
 			{#if after}<span>{after}</span>{/if}

@@ -31,8 +31,7 @@
 		maxlength="60"
 		aria-label="Your answer, an expression{response.before ? ` for ${response.before}` : ''}"
 		{disabled}
-		value={answer ?? ''}
-		oninput={(event) => (answer = event.currentTarget.value || null)}
+		bind:value={() => answer ?? '', (typed) => (answer = typed || null)}
 		onkeydown={onEnter(onenter)}
 	/>
 	{#if answer?.includes('^')}

@@ -34,12 +34,14 @@
 		maxlength="6"
 		aria-label={name}
 		{disabled}
-		{value}
+		bind:value={
+			() => value,
+			(text) => {
+				set(text);
+				write();
+			}
+		}
 		onfocus={() => (current = i)}
-		oninput={(event) => {
-			set(event.currentTarget.value);
-			write();
-		}}
 		onkeydown={onEnter(onenter)}
 	/>
 {/snippet}

@@ -23,8 +23,7 @@
 		autocomplete="off"
 		maxlength="20"
 		{disabled}
-		value={answer ?? ''}
-		oninput={(event) => (answer = event.currentTarget.value || null)}
+		bind:value={() => answer ?? '', (typed) => (answer = typed || null)}
 		onkeydown={onEnter(onenter)}
 	/>
 	{#if response.unit}<span>{response.unit}</span>

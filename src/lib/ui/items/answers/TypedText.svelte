@@ -13,8 +13,7 @@
 	spellcheck="false"
 	maxlength="40"
 	{disabled}
-	value={answer ?? ''}
-	oninput={(event) => (answer = event.currentTarget.value || null)}
+	bind:value={() => answer ?? '', (typed) => (answer = typed || null)}
 	onkeydown={onEnter(onenter)}
 />
 

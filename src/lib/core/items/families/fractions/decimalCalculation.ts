@@ -1,4 +1,4 @@
-import { family, numberItem, orderItem, type ItemFamily } from '../../family';
+import { family, numberChoice, numberItem, orderItem, type ItemFamily } from '../../family';
 import { exact, formatNumber, money, tex } from '../../text';
 
 export const decimalCalculation: ItemFamily[] = [
@@ -140,6 +140,44 @@ export const decimalCalculation: ItemFamily[] = [
 			misordered: [[bySize, 'signIgnored']],
 			hint: 'Negative numbers come first. The farther from 0, the smaller.',
 			solution: [`Below 0: ${sorted[0]}, then ${sorted[1]}.`, `Above 0: ${sorted[2]}, then ${sorted[3]}.`]
+		});
+	}),
+	family('F56', 'round-decimal', ({ random, turning }) => {
+		const hundredths = random.pick([1, 2, 3, 4, 6, 7, 8, 9]);
+		const tenths = random.integer(0, 9);
+		const whole = turning(2, 31);
+		const number = exact(whole + tenths / 10 + hundredths / 100);
+		const key = exact(Math.round(number * 10) / 10);
+		return numberChoice(random, {
+			stem: `Round ${formatNumber(number)} to the nearest tenth.`,
+			key,
+			wrong: [
+				[exact(Math.floor(number * 10) / 10), 'roundDown'],
+				[exact(Math.ceil(number * 10) / 10), 'roundUp'],
+				[Math.round(number), 'roundWrongPlace'],
+				[exact(key + 1), 'roundWrongPlace']
+			],
+			hint: 'Look at the hundredths: under 5 goes down, 5 and more goes up.',
+			solution: [
+				`The hundredths digit is ${hundredths}, so the tenth ${hundredths >= 5 ? 'goes up' : 'stays'}.`,
+				`It is ${formatNumber(key)}.`
+			]
+		});
+	}),
+	family('F56', 'round-to-whole', ({ random, turning }) => {
+		const whole = turning(11, 48);
+		const tenths = random.pick([1, 2, 3, 4, 6, 7, 8, 9]);
+		const number = exact(whole + tenths / 10 + random.integer(1, 9) / 100);
+		return numberItem({
+			stem: `Round ${formatNumber(number)} kilograms to the nearest whole kilogram.`,
+			key: Math.round(number),
+			wrong: [
+				[tenths >= 5 ? whole : whole + 1, tenths >= 5 ? 'roundDown' : 'roundUp'],
+				[exact(Math.round(number * 10) / 10), 'roundWrongPlace'],
+				[Math.round(number / 10) * 10, 'roundWrongPlace']
+			],
+			hint: 'Look at the tenths: under 5 goes down, 5 and more goes up.',
+			solution: [`The tenths digit is ${tenths}, so it is nearer to ${Math.round(number)}.`]
 		});
 	})
 ];

@@ -1,4 +1,5 @@
 import type { ItemFamily } from '../../family';
+import { units } from './units';
 import { areaOfShapes } from './areaOfShapes';
 import { lengthAndScales } from './lengthAndScales';
 import { coinsAndMoney } from './coinsAndMoney';
@@ -9,6 +10,7 @@ import { time } from './time';
 /** Families for measuring. */
 export const measurementFamilies: ItemFamily[] = [
 	...lengthAndScales,
+	...units,
 	...time,
 	...coinsAndMoney,
 	...perimeterAndArea,

@@ -1,20 +1,8 @@
 import { choiceItem, family, numberChoice, numberItem, plotItem, type ItemFamily } from '../../family';
 import { formatNumber } from '../../text';
+import { TRIPLES } from './triples';
 
 const point = (x: number, y: number) => `(${formatNumber(x)}, ${formatNumber(y)})`;
-
-const TRIPLES: [number, number, number][] = [
-	[3, 4, 5],
-	[6, 8, 10],
-	[5, 12, 13],
-	[9, 12, 15],
-	[8, 15, 17],
-	[12, 16, 20],
-	[7, 24, 25],
-	[15, 20, 25],
-	[10, 24, 26],
-	[20, 21, 29]
-];
 
 export const grid: ItemFamily[] = [
 	family('S51', 'read-point', ({ random, turning }) => {

@@ -1,4 +1,5 @@
 import type { ItemFamily } from '../../family';
+import { quadrilaterals } from './quadrilaterals';
 import { angles } from './angles';
 import { flatShapes } from './flatShapes';
 import { grid } from './grid';
@@ -9,6 +10,7 @@ import { solidShapes } from './solidShapes';
 /** Families for shapes, angles, and grids. */
 export const shapeFamilies: ItemFamily[] = [
 	...flatShapes,
+	...quadrilaterals,
 	...solidShapes,
 	...linesAndSymmetry,
 	...angles,

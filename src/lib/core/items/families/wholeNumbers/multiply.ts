@@ -264,43 +264,5 @@ export const multiply: ItemFamily[] = [
 				`${formatNumber(a * bt)} + ${a * bo} = ${formatNumber(a * b)}.`
 			]
 		});
-	}),
-	family('W53', 'times-power-of-ten', ({ random, turning }) => {
-		const [factor, zeros] = random.pick([
-			[10, 1],
-			[100, 2],
-			[1_000, 3]
-		]);
-		const number = turning(24, 93);
-		return numberItem({
-			stem: `A crate weighs ${number} grams. How many grams do ${formatNumber(factor)} of these crates weigh?`,
-			key: number * factor,
-			wrong: [
-				[(number * factor) / 10, 'zeroDropped'],
-				[number * factor * 10, 'zeroTooMany'],
-				[number + factor, 'addInsteadMultiply']
-			],
-			hint: `Times ${formatNumber(factor)} moves each digit ${counted(zeros, 'place')} to the left.`,
-			solution: [`${number} × ${formatNumber(factor)} = ${formatNumber(number * factor)}.`]
-		});
-	}),
-	family('W53', 'power-of-ten-table', ({ random, turning }) => {
-		const number = turning(13, 76) * random.pick([100, 1_000]);
-		return fillItem({
-			stem: `Divide ${formatNumber(number * 10)} by 10 and by 100.`,
-			blanks: [
-				['÷ 10 =', number],
-				['÷ 100 =', number / 10]
-			],
-			wrong: [
-				[[number * 100, number * 1_000], 'multiplyInsteadDivide'],
-				[[number, number / 100], 'zeroDropped']
-			],
-			hint: 'Divided by 10, each digit moves one place to the right.',
-			solution: [
-				`${formatNumber(number * 10)} ÷ 10 = ${formatNumber(number)}.`,
-				`${formatNumber(number * 10)} ÷ 100 = ${formatNumber(number / 10)}.`
-			]
-		});
 	})
 ];
