@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { ONE_OF_EACH } from './answering';
 import { address, signInStaff, signInStudent } from './people';
 
 test('a skill is found while typing, in spite of slips, and its page says where it stands', async ({ page }) => {
@@ -145,6 +146,37 @@ test('the search at the top of every leg finds students and skills, by keyboard'
 	await page.getByLabel('Find a student in this scope, or a skill').fill(name);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);
+});
+
+test('a group is picked on a skill’s page, by keyboard, and it is said who that is', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library/W43?scope=class:7`);
+	const menu = page.locator('details.menu');
+	const choices = menu.getByRole('link');
+	await expect(choices.first()).toBeHidden();
+	await menu.getByText('Assign to a group').press('Enter');
+	await expect(choices.first()).toBeVisible();
+	const group = await choices.first().innerText();
+	await choices.first().press('Enter');
+	await expect(page).toHaveURL(/\/practice\/new\?.*scope=group/);
+	await expect(page.getByRole('heading', { name: /^Who: \d+ students/ })).toBeVisible();
+	await expect(page.getByText('Divide with a remainder and say what the remainder means')).toBeVisible();
+	await expect(page.getByRole('banner').getByRole('button', { name: group })).toBeVisible();
+});
+
+test('every kind of question has a place to answer on paper, inside the page', async ({ page }) => {
+	test.setTimeout(120_000);
+	await signInStaff(page, 'specialist');
+	await page.setViewportSize({ width: 760, height: 1000 });
+	await page.emulateMedia({ media: 'print' });
+	for (const code of new Set(ONE_OF_EACH.map(({ skillCode }) => skillCode))) {
+		await page.goto(`${address()}/library/${code}/print?key=no`);
+		const questions = page.locator('main ol > li');
+		await expect(questions, code).toHaveCount(6);
+		for (const question of await questions.all())
+			await expect(question.locator('.box, .blank, .match, .fraction, svg').first(), code).toBeVisible();
+		expect(await page.evaluate(() => document.documentElement.scrollWidth), code).toBeLessThanOrEqual(760);
+	}
 });
 
 test('several students are chosen on a skill’s page and given just this skill', async ({ page }) => {

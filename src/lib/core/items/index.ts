@@ -32,11 +32,9 @@ export function itemFrom(familyId: string, seed: number): Item {
 
 /**
  * By how many digits an item's numbers are larger than usual in its family: what number size adds to its difficulty
- * (`startingParameters` in core/measurement). @throws RangeError for an unknown family
+ * (`startingParameters` in core/measurement).
  */
-export function extraDigits(familyId: string, seed: number): number {
-	return digitsBeyondUsual(byId.get(familyId)!, itemFrom(familyId, seed));
-}
+export const extraDigits = (item: Item) => digitsBeyondUsual(byId.get(item.familyId)!, item);
 
 /** What an item is made from; stored instead of the item. */
 export interface ItemSeed {

@@ -156,7 +156,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 						correct: judged.correct,
 						on: schoolDateOf(given, answer.timeZone),
 						at: given,
-						format: responseFormat(place.familyId, place.seed),
+						format: responseFormat(place.familyId),
 						source: place.kind,
 						sittingId: answer.sittingId
 					}

@@ -1,5 +1,5 @@
 import { schoolDateOf } from '../../core/calendar';
-import { extraDigits } from '../../core/items';
+import { extraDigits, formatOf, itemFrom } from '../../core/items';
 import {
 	estimateDomains,
 	estimateEap,
@@ -13,7 +13,7 @@ import type { Staff } from '../viewer';
 import { audit } from './audit';
 import type { Trust } from './sittings';
 import type { Skill } from './skills';
-import { rebuildTraces, responseFormat } from './standings';
+import { rebuildTraces } from './standings';
 
 interface ScoredRow {
 	familyId: string;
@@ -54,8 +54,8 @@ export function scoreDiagnostic(
 	const prior = { mean: expectedTheta({ grade: student.grade, term: window.term }), sd: PRIOR_SD };
 	const responses: (ScoredResponse & { domainId: number })[] = answers.map((answer) => {
 		const skill = bySkill.get(answer.skillId)!;
-		const format = responseFormat(answer.familyId, answer.seed);
-		const item = startingParameters(skill, format, extraDigits(answer.familyId, answer.seed));
+		const asked = itemFrom(answer.familyId, answer.seed);
+		const item = startingParameters(skill, formatOf(asked.response), extraDigits(asked));
 		return { item, correct: answer.correct, milliseconds: answer.milliseconds, domainId: skill.domainId };
 	});
 	const domainIds = [...new Set(skills.map((skill) => skill.domainId))];

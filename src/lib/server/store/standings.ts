@@ -49,7 +49,7 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 			correct: row.correct,
 			at: row.answeredAt,
 			on: schoolDateOf(row.answeredAt, timeZone),
-			format: responseFormat(row.familyId, row.seed),
+			format: responseFormat(row.familyId),
 			source: row.kind,
 			sittingId: row.sittingId
 		});
@@ -59,10 +59,13 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 
 const formats = new Map<string, ReturnType<typeof formatOf>>();
 
-/** A family answers in one way whatever the seed, so its format is looked up once. */
-export function responseFormat(familyId: string, seed: number) {
+/**
+ * How a family's items are answered. One item stands for all, always the same, so that traces worked out anew are equal:
+ * the kind never differs, and only now and then is an option more or less shown.
+ */
+export function responseFormat(familyId: string) {
 	let format = formats.get(familyId);
-	if (!format) formats.set(familyId, (format = formatOf(itemFrom(familyId, seed).response)));
+	if (!format) formats.set(familyId, (format = formatOf(itemFrom(familyId, 0).response)));
 	return format;
 }
 

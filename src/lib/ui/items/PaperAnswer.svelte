@@ -51,6 +51,7 @@
 	<p class="row">
 		{#if response.mixed}<span class="blank short"></span>{/if}
 		<span class="fraction"><span></span><span></span></span>
+		{response.unit ?? ''}
 	</p>
 {:else if response.kind === 'shade' || response.kind === 'rectangle'}
 	{@const [wide, high] = response.kind === 'shade' && response.rows === 1 ? [320 / response.columns, 40] : [24, 24]}

@@ -3,34 +3,15 @@
 	import { onDestroy } from 'svelte';
 	import type { Hit } from '$lib/core/finding';
 	import { keepingScope } from '../shell/address';
+	import { LibrarySearch } from './librarySearch.svelte';
 
 	let { typed, hits }: { typed: string; hits: Hit[] | null } = $props();
 
 	// svelte-ignore state_referenced_locally
 	let text = $state(typed);
-	let newer = $state<Hit[] | null>(null);
-	let failed = $state(false);
-	let asking: AbortController | null = null;
-	onDestroy(() => asking?.abort());
-	const shown = $derived(text.trim() ? (newer ?? hits) : null);
-
-	async function ask() {
-		asking?.abort();
-		const wanted = text.trim();
-		if (!wanted) {
-			newer = null;
-			return;
-		}
-		asking = new AbortController();
-		try {
-			const reply = await fetch(`/library/find?q=${encodeURIComponent(wanted)}`, { signal: asking.signal });
-			if (!reply.ok) throw new Error(String(reply.status));
-			newer = (await reply.json()).hits;
-			failed = false;
-		} catch (error) {
-			if ((error as Error).name !== 'AbortError') failed = true;
-		}
-	}
+	const search = new LibrarySearch();
+	onDestroy(() => search.stop());
+	const shown = $derived(text.trim() ? (search.hits ?? hits) : null);
 </script>
 
 <form action="/library" role="search">
@@ -40,7 +21,7 @@
 		name="q"
 		type="search"
 		bind:value={text}
-		oninput={ask}
+		oninput={() => search.ask(text)}
 		maxlength="120"
 		autocomplete="off"
 		placeholder="times tables"
@@ -48,7 +29,7 @@
 </form>
 
 <div aria-live="polite">
-	{#if failed}
+	{#if search.failed}
 		<p class="problem">The library could not be asked. What you see is from before; try again in a moment.</p>
 	{/if}
 	{#if shown && shown.length === 0}

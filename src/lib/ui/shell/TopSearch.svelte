@@ -5,6 +5,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import type { Hit } from '$lib/core/finding';
+	import { LibrarySearch } from '../library/librarySearch.svelte';
 	import { keepingScope, setState } from './address';
 
 	interface Props {
@@ -16,10 +17,9 @@
 	const MOST_STUDENTS = 6;
 	const MOST_SKILLS = 5;
 	let typed = $state('');
-	let skills = $state<Hit[]>([]);
 	let box: HTMLInputElement;
 	let list = $state<HTMLElement>();
-	let asking: AbortController | null = null;
+	const search = new LibrarySearch();
 
 	const wanted = $derived(typed.trim().toLowerCase());
 	const found = $derived(
@@ -30,28 +30,14 @@
 					.slice(0, MOST_STUDENTS)
 	);
 
+	// When the server is away, students can still be found.
+	const skills = $derived((search.hits ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS));
+
 	export const focus = () => box.focus();
 
-	async function ask() {
-		asking?.abort();
-		if (wanted.length < 2) {
-			skills = [];
-			return;
-		}
-		asking = new AbortController();
-		try {
-			const reply = await fetch(`/library/find?q=${encodeURIComponent(wanted.slice(0, 120))}`, {
-				signal: asking.signal
-			});
-			if (reply.ok)
-				skills = (await reply.json()).hits.filter(({ kind }: Hit) => kind === 'skill').slice(0, MOST_SKILLS);
-		} catch {
-			// Typed on, or the server is away: students can still be found.
-		}
-	}
 	function close() {
 		typed = '';
-		skills = [];
+		search.ask('');
 	}
 	function show(studentId: number) {
 		setState({ student: studentId });
@@ -80,7 +66,7 @@
 	<input
 		bind:this={box}
 		bind:value={typed}
-		oninput={ask}
+		oninput={() => search.ask(wanted.length < 2 ? '' : typed)}
 		maxlength="120"
 		placeholder="Find a student or skill  /"
 		aria-label="Find a student in this scope, or a skill"

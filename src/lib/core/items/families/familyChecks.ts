@@ -191,6 +191,10 @@ export function checkFamilies(families: ItemFamily[], keys: Record<string, Indep
 			}
 		});
 
+		it('is answered in one kind, whatever the seed', () => {
+			expect(new Set(items.map(({ response }) => response.kind)).size).toBe(1);
+		});
+
 		it('repeats itself from the same seed and makes no two of ten in a row alike', () => {
 			const faces = items.map((item) => JSON.stringify([item.stem, item.figure, item.response]));
 			expect(JSON.stringify(makeItem(family, 7))).toBe(JSON.stringify(items[7]));

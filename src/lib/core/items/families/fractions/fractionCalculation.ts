@@ -27,6 +27,7 @@ export const fractionCalculation: ItemFamily[] = [
 		return fractionItem({
 			stem: `A rope is ${tex(a, bottom)} meter long. A piece of ${tex(b, bottom)} meter is cut off. How long is the rest, in meters?`,
 			key: [a - b, bottom],
+			unit: 'meter',
 			wrong: [
 				[a + b, bottom, 'addInsteadTake'],
 				[a - b, bottom + bottom, 'addTopsAndBottoms']
