@@ -1,5 +1,6 @@
 import type { SchoolDate } from '../src/lib/core/calendar';
 import type { ItemSeed } from '../src/lib/core/items';
+import { ADAPTIVE_RULES } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/store/bulk';
@@ -13,17 +14,24 @@ export function atHour(day: SchoolDate, hour: number): Date {
 	return new Date(`${day}T${String(hour + 5).padStart(2, '0')}:00:00Z`);
 }
 
+/** What was answered so far in a sitting, for what chooses the next question by it. */
+export type Answered = (ItemSeed & { correct: boolean })[];
+
 export interface DemoSitting {
 	kind: 'diagnostic' | 'practice' | 'probe';
 	/** What it is a sitting of, as columns. */
 	origin: Row;
-	items: ItemSeed[];
+	/** All questions; or what chooses the next by the answers, null at the end. */
+	items: ItemSeed[] | ((sittingId: number, answered: Answered) => ItemSeed | null);
 	from: Date;
 	/** Items answered before the student stops; all when absent. */
 	upTo?: number;
 	/** How many answers are right, where a story says so; else the student's hidden state decides. */
 	right?: number;
 }
+
+/** Between one answer and the next question. */
+const TURNING_MS = 1_500;
 
 /** Collects sittings and their answers, and writes them in bulk. What would begin after the demo's now never happens. */
 export class AnswerLog {
@@ -39,27 +47,30 @@ export class AnswerLog {
 	) {}
 
 	/** Lets a student sit items from an instant on. */
-	sit(student: DemoStudent, { kind, origin, items, from, upTo = items.length, right }: DemoSitting): void {
-		const { draw, hidden } = student;
+	sit(student: DemoStudent, { kind, origin, items, from, upTo = Infinity, right }: DemoSitting): void {
 		if (from >= this.now) return;
+		const { draw, hidden } = student;
 		const id = this.nextId++;
-		const rightPlaces = right === undefined ? null : new Set(draw.shuffle(items.map((_, i) => i)).slice(0, right));
+		const isFixed = Array.isArray(items);
+		const rightPlaces =
+			right === undefined || !isFixed ? null : new Set(draw.shuffle(items.map((_, i) => i)).slice(0, right));
+		const answered: Answered = [];
 		let time = from.getTime();
-		let answered = 0;
-		items.forEach((item, position) => {
-			const skillId = this.skillIds.get(item.skillCode);
-			this.items.push({ sitting_id: id, position, skill_id: skillId, family_id: item.familyId, seed: item.seed });
+		let item: ItemSeed | null;
+		while ((item = isFixed ? (items[answered.length] ?? null) : items(id, answered))) {
+			const position = answered.length;
+			this.items.push(this.itemRow(id, position, item));
 			const answer = simulateAnswer(draw, hidden, item, rightPlaces?.has(position));
-			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) return;
+			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) break;
 			time += answer.milliseconds;
-			answered++;
+			answered.push({ ...item, correct: answer.correct });
 			this.answers.push({
 				id: this.newId(),
 				sitting_id: id,
 				position,
 				attempt: 1,
 				student_id: student.id,
-				skill_id: skillId,
+				skill_id: this.skillIds.get(item.skillCode),
 				response: JSON.stringify(answer.response),
 				correct: answer.correct,
 				misconception: answer.misconception,
@@ -68,21 +79,31 @@ export class AnswerLog {
 				received_at: new Date(time)
 			});
 			if (kind === 'practice') simulateLearning(draw, hidden, item.skillCode);
-			time += 1_500;
-		});
-		const finished = answered >= items.length;
+			time += TURNING_MS;
+		}
+		// A fixed sitting's questions are all there from the start.
+		if (isFixed) {
+			const written = Math.min(items.length, answered.length + 1);
+			for (const [i, rest] of items.slice(written).entries()) this.items.push(this.itemRow(id, written + i, rest));
+		}
+		const finished = item === null;
 		this.sittings.push({
 			id,
 			student_id: student.id,
 			kind,
 			attempt: 1,
-			item_count: items.length,
-			answered,
+			item_count: isFixed ? items.length : finished ? answered.length : ADAPTIVE_RULES.maximum,
+			adaptive: !isFixed,
+			answered: answered.length,
 			started_at: from,
 			finished_at: finished ? new Date(Math.min(time, this.now.getTime())) : null,
 			trust: finished && kind !== 'diagnostic' ? 'trusted' : 'open',
 			...origin
 		});
+	}
+
+	private itemRow(sittingId: number, position: number, { skillCode, familyId, seed }: ItemSeed): Row {
+		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), family_id: familyId, seed };
 	}
 
 	async write(database: RootDatabase): Promise<void> {

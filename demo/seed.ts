@@ -1,9 +1,10 @@
 import { addDays, schoolDateOf } from '../src/lib/core/calendar';
-import { fixedForm } from '../src/lib/core/screening';
+import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { unscoredDiagnostics } from '../src/lib/server/store/bulk';
 import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
-import { formSeed } from '../src/lib/server/store/sittings';
+import { adaptiveSeed, formSeed } from '../src/lib/server/store/adaptiveSittings';
+import { windowScores, type Score } from '../src/lib/server/store/scores';
 import { saveFramework, skillGraph, skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
 import { shippedFramework } from '../framework/shipped';
@@ -67,7 +68,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	assignClassPractice(practice, students, levels, year.startsOn);
 	lackTogether(students);
 	for (const student of students) {
-		sitDiagnostic(log, student, year.autumn, skills, addDays(year.autumn.opensOn, student.classId % 5));
+		sitForm(log, student, year.autumn, skills, addDays(year.autumn.opensOn, student.classId % 5));
 	}
 	await settle();
 
@@ -78,6 +79,12 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await liveCycle(database, groups, year, today, log, practice);
 
 	say('winter screening');
+	const autumnScores = await windowScores(
+		database,
+		year.autumn.id,
+		students.map(({ id }) => id)
+	);
+	const sitAdaptively = adaptiveSitting(log, year.winter, skills, autumnScores);
 	const inGroups = new Set(groups.flatMap((group) => group.students));
 	students.forEach((student, i) => {
 		if (!inGroups.has(student)) moveOn(student, levels);
@@ -86,7 +93,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		if (absent) return;
 		student.hidden.rushing = i % 37 === 5;
 		const upTo = i % 29 === 3 ? student.draw.integer(6, 19) : undefined;
-		sitDiagnostic(log, student, year.winter, skills, addDays(year.winter.opensOn, student.classId % 5), upTo);
+		sitAdaptively(student, addDays(year.winter.opensOn, student.classId % 5), upTo);
 		student.hidden.rushing = false;
 	});
 	await settle();
@@ -101,18 +108,45 @@ async function levelsOf(database: RootDatabase, skills: Skill[]): Promise<SkillL
 	}));
 }
 
-function sitDiagnostic(
-	log: AnswerLog,
-	student: DemoStudent,
-	window: DemoWindow,
-	skills: Skill[],
-	day: string,
-	upTo?: number
-): void {
+/** The autumn form: the same for everybody of a grade. */
+function sitForm(log: AnswerLog, student: DemoStudent, window: DemoWindow, skills: Skill[], day: string): void {
 	const items = fixedForm(skills, { grade: student.grade, term: window.term }, formSeed(window.id, 1));
-	const from = atHour(day, 9 + (student.classId % 4));
-	log.sit(student, { kind: 'diagnostic', origin: { window_id: window.id }, items, from, upTo });
+	log.sit(student, { kind: 'diagnostic', origin: { window_id: window.id }, items, from: schoolHour(student, day) });
 }
+
+/** Lets students sit the winter's adaptive diagnostic, as the server chooses its questions. */
+function adaptiveSitting(log: AnswerLog, window: DemoWindow, skills: Skill[], previous: Map<number, Score[]>) {
+	const pool = itemPool(skills);
+	const byCode = new Map(skills.map((skill) => [skill.code, skill]));
+	return (student: DemoStudent, day: string, upTo?: number) =>
+		log.sit(student, {
+			kind: 'diagnostic',
+			origin: { window_id: window.id },
+			items: (id, answered) => {
+				const next = nextQuestion({
+					id,
+					level: { grade: student.grade, term: window.term },
+					previous: previous.get(student.id)?.find(({ domainId }) => domainId === 0),
+					pool,
+					isResit: false,
+					answers: answered.map(({ familyId, seed, skillCode, correct }) => {
+						const skill = byCode.get(skillCode)!;
+						return {
+							familyId,
+							skillCode,
+							domainId: skill.domainId,
+							response: { item: itemParameters(familyId, seed, skill), correct }
+						};
+					})
+				});
+				return next && { ...next, seed: adaptiveSeed(id, answered.length) };
+			},
+			from: schoolHour(student, day),
+			upTo
+		});
+}
+
+const schoolHour = ({ classId }: DemoStudent, day: string) => atHour(day, 9 + (classId % 4));
 
 /** Class teachers have given five questions a week on what their grade is at; of the last set some are still to come. */
 function assignClassPractice(

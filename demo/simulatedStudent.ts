@@ -30,7 +30,7 @@ export function simulateStudent(
 	const known = new Set<string>();
 	for (const skill of skills) {
 		if (!abilities.has(skill.domainId)) abilities.set(skill.domainId, common + 0.3 * random.normal());
-		const distance = abilities.get(skill.domainId)! - expectedTheta(skill) + 0.25 * random.normal();
+		const distance = abilities.get(skill.domainId)! - expectedTheta(skill) + 0.9 * random.normal() + 0.5;
 		if (distance > 0 && skill.prerequisites.every((code) => known.has(code))) known.add(skill.code);
 	}
 	return { known, learning: LEARN, rushing: false };

@@ -59,9 +59,16 @@ export async function writeTimetable(database: RootDatabase, year: DemoYear): Pr
 			school_id: 1,
 			name,
 			term,
+			subject: 'Mathematics',
+			mode: id === year.autumn.id ? 'fixed form' : 'adaptive',
 			opens_on: opensOn,
 			closes_on: closesOn
 		}))
+	);
+	await fill(
+		database,
+		'window_class',
+		[year.autumn, year.winter].flatMap(({ id }) => classNames.map((_, c) => ({ window_id: id, class_id: c + 1 })))
 	);
 	const slots = GROUP_STAFF.flatMap((staffId, s) =>
 		TIMES.flatMap((time, t) =>

@@ -8,7 +8,7 @@ import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/store/bulk';
 import type { School } from '../src/lib/server/store/calendar';
-import { sittingItems } from '../src/lib/server/store/sittings';
+import { openItem } from '../src/lib/server/store/sittings';
 import { saveFramework, skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
 import type { Role, Staff } from '../src/lib/server/viewer';
@@ -105,10 +105,16 @@ export async function smallSchool(name: string): Promise<SmallSchool> {
 		ids.map((id) => ({ class_id: classOf(id), student_id: id, from_on: '2026-08-20' }))
 	);
 	await fill(database, 'cycle', [{ id: 1, school_id: 1, number: 2, starts_on: '2026-10-26', weeks: 8 }]);
+	const form = { school_id: 1, subject: 'Mathematics', mode: 'fixed form' };
 	await fill(database, 'screening_window', [
-		{ id: 1, school_id: 1, name: 'Autumn', term: 1, opens_on: '2026-09-21', closes_on: '2026-10-09' },
-		{ id: 2, school_id: 1, name: 'Winter', term: 2, opens_on: '2026-11-16', closes_on: '2026-12-04' }
+		{ ...form, id: 1, name: 'Autumn', term: 1, opens_on: '2026-09-21', closes_on: '2026-10-09' },
+		{ ...form, id: 2, name: 'Winter', term: 2, opens_on: '2026-11-16', closes_on: '2026-12-04' }
 	]);
+	await fill(
+		database,
+		'window_class',
+		[1, 2].flatMap((window_id) => [1, 2].map((class_id) => ({ window_id, class_id })))
+	);
 	await fill(database, 'slot', [
 		{ id: 1, staff_id: 2, days: 0b10101, starts_at: '09:00', minutes: 30, room: 'Gull' },
 		{ id: 2, staff_id: 3, days: 0b01010, starts_at: '10:05', minutes: 30, room: 'Tern', tier: 3 }
@@ -145,7 +151,9 @@ export async function smallSchool(name: string): Promise<SmallSchool> {
 		skills,
 		answer: async (studentId, sittingId, answer) => (await submit(studentId, sittingId, [answer]))[0],
 		async answerAll(studentId, sittingId, right, milliseconds = 9_000) {
-			for (const { position, familyId, seed } of await sittingItems(database, sittingId)) {
+			// One by one, as an adaptive sitting has its next question only once the last is answered.
+			for (let next; (next = await openItem(database, sittingId));) {
+				const { position, familyId, seed } = next;
 				const item = itemFrom(familyId, seed);
 				const wrong =
 					item.expectedErrors[0]?.answer ??

@@ -66,12 +66,18 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 	for (const [path, form] of [
 		['/groups?/adopt', { groups: '[]', startsOn: '2026-11-24', endsOn: '2026-12-20', reviewOn: '2026-12-17' }],
 		['/decide?/verdict', { review: '1', verdict: 'exit', effectiveOn: '2026-11-23', newTier: '1', note: '' }],
-		['/screen?/window', { name: 'x', term: '1', opensOn: '2026-11-24', closesOn: '2026-11-25' }]
+		['/screen/windows?/plan', { name: 'x', term: '1', opensOn: '2026-11-24', closesOn: '2026-11-25' }],
+		['/screen/sittings?/trust', { sitting: '1', decision: 'kept' }],
+		['/screen/sittings?/accommodate', { students: '1', timeFactor: '1' }]
 	] as const) {
 		expect(JSON.stringify(await (await post(path, form)).json()), path).toContain('Your account cannot');
 	}
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen/windows`);
+	await expect(page.getByRole('heading', { name: 'Winter screening' })).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Plan a window' })).toHaveCount(0);
+	// Who is absent they may note, but nothing that lets a window pass a student by.
+	const excuse = { window: '2', students: '1', kind: 'excused', reason: 'x' };
+	expect(JSON.stringify(await (await post('/screen/sittings?/note', excuse)).json())).toContain('Only a specialist');
 });
 
 test('a student reaches own work only', async ({ page, browser }) => {

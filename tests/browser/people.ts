@@ -81,6 +81,7 @@ export async function workThrough(page: Page) {
 			await next.click();
 		}
 		await expect(page.locator('main')).not.toHaveText(before, { useInnerText: true });
+		await expect(page.getByText('The next question is coming')).toHaveCount(0);
 	}
 	throw new Error('the sitting does not end');
 }

@@ -25,8 +25,14 @@ const rubbish = fc.oneof(
 );
 
 const forms: [path: string, fields: string[]][] = [
-	['/screen?/trust', ['sitting', 'decision']],
-	['/screen?/window', ['term', 'opensOn', 'closesOn']],
+	['/screen/sittings?/trust', ['sitting', 'decision', 'domain']],
+	['/screen/sittings?/end', ['sitting']],
+	['/screen/sittings?/note', ['window', 'students', 'kind', 'reason', 'makeUp']],
+	['/screen/sittings?/restoreNotes', ['window', 'notes']],
+	['/screen/sittings?/accommodate', ['students', 'timeFactor', 'itemsADay']],
+	['/screen/windows?/plan', ['term', 'opensOn', 'closesOn', 'classes']],
+	['/screen/windows?/move', ['window', 'opensOn', 'closesOn']],
+	['/screen/windows?/withdraw', ['window']],
 	['/screen/import', ['source', 'csv', 'roles', 'step']],
 	['/groups?/adopt', ['groups', 'startsOn', 'endsOn', 'reviewOn']],
 	['/groups?/undo', ['groups']],
@@ -55,6 +61,8 @@ const counted = [
 	'review',
 	'tier_interval',
 	'screening_window',
+	'window_student',
+	'accommodation',
 	'skill',
 	'standard',
 	'skill_material',

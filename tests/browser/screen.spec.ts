@@ -19,12 +19,14 @@ test('every list shows every student in scope, the untested too', async ({ page 
 test('a flagged sitting waits for a person; keeping it gives scores, and undo takes them back', async ({ page }) => {
 	await signInStaff(page, 'coordinator');
 	await page.goto(`${address()}/screen?status=needs+another+look`);
+	await page.getByRole('link', { name: /sittings need another look/ }).click();
 	const list = page.locator('details li');
+	await expect(list.first()).toBeVisible();
 	const before = await list.count();
 	expect(before).toBeGreaterThan(3);
 	const name = await list.first().getByRole('link').innerText();
-	const row = page.locator('tbody tr').filter({ hasText: name });
-	await expect(row).toContainText('none');
+	const row = page.locator('tr[data-student]').filter({ hasText: name });
+	await expect(row).toContainText('needs another look');
 	await list.first().getByRole('button', { name: 'Keep' }).click();
 	await expect(page.getByRole('status')).toContainText('The sitting is kept');
 	await expect(list).toHaveCount(before - 1);
@@ -32,25 +34,87 @@ test('a flagged sitting waits for a person; keeping it gives scores, and undo ta
 	await expect(list).toHaveCount(before);
 });
 
-test('a window is planned with the days students see it, and impossible days are refused', async ({ page }) => {
+test('a domain of a flagged sitting is given again, and taken back', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen/sittings`);
+	await page.locator('summary').click();
+	const first = page.locator('details li').first();
+	const name = await first.getByRole('link').innerText();
+	await first.getByLabel('Domain to sit again').selectOption({ label: 'Measurement' });
+	await first.getByRole('button', { name: 'Sit this domain again' }).click();
+	await expect(page.getByRole('status')).toContainText('The domain is to be sat again.');
+	const row = page.locator('tr[data-student]').filter({ hasText: name });
+	await expect(row).toContainText('Measurement again');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(row).toContainText('needs another look');
+});
+
+test('a window is planned for some classes, opened early, and taken away; impossible days are refused', async ({
+	page
+}) => {
 	await signInStaff(page, 'coordinator');
+	await page.goto(`${address()}/screen/windows`);
 	const plan = async (opens: string, closes: string) => {
 		await page.getByRole('button', { name: 'Plan a window' }).click();
 		const dialog = page.getByRole('dialog', { name: 'Plan a screening window' });
-		await expect(dialog).toContainText('All Saltmarsh Bridge School students see the diagnostic on their page');
+		await expect(dialog).toContainText('All students of these classes see the diagnostic on their page');
 		await dialog.getByLabel('Name').fill('Spring screening');
 		await dialog.getByLabel('Opens').fill(opens);
 		await dialog.getByLabel('Closes').fill(closes);
-		await dialog.getByRole('button', { name: 'Plan the window' }).click();
+		await dialog.getByLabel('Grade 2').uncheck();
+		await dialog.getByRole('button', { name: 'Plan the window for 10 classes' }).click();
 		await expect(dialog).toHaveCount(0);
 	};
 	await plan('2027-03-08', '2027-03-01');
 	await expect(page.getByRole('status')).toContainText('closes before it opens. Nothing was changed.');
 	await plan('2027-03-01', '2027-03-12');
-	await expect(page.getByRole('status')).toContainText('Spring screening is planned: 2027-03-01 to 2027-03-12.');
+	await expect(page.getByRole('status')).toContainText(
+		'Spring screening is planned for 10 classes: 2027-03-01 to 2027-03-12.'
+	);
+	const row = page.getByRole('row').filter({ hasText: 'Spring screening' });
+	await expect(row).toContainText('opens later');
+	await expect(row).toContainText('220');
+	await row.getByRole('button', { name: /^Open today/ }).click();
+	await expect(row).not.toContainText('opens later');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(row).toContainText('opens later');
 	await page.getByLabel('Window').selectOption({ label: 'Spring screening' });
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Spring screening');
-	await expect(page.getByText('264 not started')).toBeVisible();
+	await page.getByRole('navigation', { name: 'Screening' }).getByRole('link', { name: 'Results' }).click();
+	await expect(page.getByText('220 not started')).toBeVisible();
+	await expect(page.getByText('44 not in this window')).toBeVisible();
+	await page.getByRole('link', { name: 'Windows of the year' }).click();
+	await row.getByRole('button', { name: /^Take away/ }).click();
+	await expect(page.getByRole('status')).toContainText('The window is taken away.');
+	await expect(row).toHaveCount(0);
+});
+
+test('who is missing is noted, excused with a reason, and printed for the class teacher', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen/sittings?status=not+started`);
+	const rows = page.locator('tr[data-student]');
+	const count = await rows.count();
+	expect(count).toBeGreaterThan(2);
+	const name = await rows.first().getByRole('link').innerText();
+	await rows.first().getByRole('checkbox').check();
+	const bar = page.getByRole('region', { name: 'Actions for the selection' });
+	await bar.getByRole('button', { name: 'Note as absent' }).click();
+	await expect(page.getByRole('status')).toContainText('1 student noted as absent.');
+	await expect(rows).toHaveCount(count - 1);
+	await page.getByLabel('Show').selectOption('absent');
+	await bar.getByRole('button', { name: 'Excuse …' }).click();
+	const dialog = page.getByRole('dialog', { name: 'Excuse from this window' });
+	await expect(dialog).toContainText(`1 student: ${name}`);
+	await dialog.getByLabel('Why').fill('Sat at the last school');
+	await dialog.getByRole('button', { name: 'Excuse 1 student' }).click();
+	await page.getByLabel('Show').selectOption('excused');
+	await expect(rows.first()).toContainText('Sat at the last school');
+	await page.getByRole('link', { name: /^Reminders for/ }).click();
+	await expect(page.getByText(name)).toHaveCount(0);
+	await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+	await page.goBack();
+	await rows.first().getByRole('checkbox').check();
+	await bar.getByRole('button', { name: 'Take note away' }).click();
+	await expect(page.getByRole('status')).toContainText('is taken away');
 });
 
 test('results are sorted by any domain and narrowed to those below the line, who can be chosen at once', async ({
@@ -79,8 +143,8 @@ test('results are sorted by any domain and narrowed to those below the line, who
 
 test('a list that is empty says so and offers the way back', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen?scope=class:1&status=set+aside`);
-	await expect(page.getByText('Nobody in Avocet is “set aside”.')).toBeVisible();
+	await page.goto(`${address()}/screen?scope=class:1&status=to+sit+again`);
+	await expect(page.getByText('Nobody in Avocet is “to sit again”.')).toBeVisible();
 	await page.getByRole('link', { name: 'Show everyone' }).click();
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
 });

@@ -2,38 +2,56 @@ import { expect, test } from '@playwright/test';
 import { freePort } from '../../scripts/mariadb.mjs';
 import { serveApp } from '../../scripts/serve.mjs';
 import { DEMO_CLOCK } from '../../scripts/demoServer.mjs';
-import { address, answerSomehow, assignPractice, signInStaff, signInStudent, workThrough } from './people';
+import {
+	address,
+	answerSomehow,
+	assignPractice,
+	expectAccessible,
+	signInStaff,
+	signInStudent,
+	workThrough
+} from './people';
 
 test.use({ viewport: { width: 360, height: 740 }, hasTouch: true });
 
 /** A student who has not started the winter diagnostic: every 41st from the eighth is absent in the demo. */
 const ABSENT = 8;
 
-test('a diagnostic goes on at the same question after the tab is closed, and gives a score at its end', async ({
+test('an adaptive diagnostic goes on at the same question on another device, and gives a score at its end', async ({
 	page,
 	browser
 }) => {
+	test.setTimeout(120_000);
 	await signInStudent(page, ABSENT);
 	await page.getByRole('button', { name: 'Start Winter screening' }).click();
-	await expect(page.getByText('Question 1 of 24')).toBeVisible();
+	// Practice questions first, with feedback; they count for nothing.
+	await expect(page.getByText('Practice question: it does not count')).toBeVisible();
+	await answerSomehow(page);
+	await page.getByRole('button', { name: 'Check' }).click();
+	await expect(page.locator('.feedback')).toContainText(/Right|Not yet/);
+	await page.getByRole('button', { name: 'Skip the practice questions' }).click();
+	await expect(page.getByText('Question 1, about 32 in all')).toBeVisible();
 	for (let i = 0; i < 3; i++) {
-		const saved = page.waitForResponse((reply) => reply.url().endsWith('/answers') && reply.ok());
+		const saved = page.waitForResponse((reply) => reply.url().endsWith('/answers?next') && reply.ok());
 		await answerSomehow(page);
 		await page.getByRole('button', { name: 'Next' }).click();
 		await saved;
 	}
-	await expect(page.getByText('Question 4 of 24')).toBeVisible();
+	await expect(page.getByText('Question 4, about')).toBeVisible();
 	const stem = await page.locator('.stem').innerText();
-	// Nothing of the key reaches the page.
-	expect(await page.content()).not.toMatch(/"?(solutionHtml|expectedErrors|hintHtml)"?:/);
+	await page.getByRole('link', { name: 'Stop for now' }).click();
+	await expect(page.getByText('3 done')).toBeVisible();
 	await page.close();
 
 	const again = await (await browser.newContext({ viewport: { width: 360, height: 740 } })).newPage();
 	await signInStudent(again, ABSENT);
 	await again.getByRole('button', { name: 'Go on with Winter screening' }).click();
-	await expect(again.getByText('Question 4 of 24')).toBeVisible();
+	await expect(again.getByText('Question 4, about')).toBeVisible();
 	expect(await again.locator('.stem').innerText()).toBe(stem);
+	// Nothing of the key reaches the page, nor whether an answer was right.
+	expect(await again.content()).not.toMatch(/"?(solutionHtml|expectedErrors|hintHtml)"?:/);
 	await expect(again.getByText(/right|wrong/i)).toHaveCount(0);
+	await expectAccessible(again);
 	await workThrough(again);
 
 	const staff = await (await browser.newContext()).newPage();
@@ -41,6 +59,48 @@ test('a diagnostic goes on at the same question after the tab is closed, and giv
 	await staff.goto(`${address()}/screen?scope=class:1`);
 	const row = staff.locator(`tr[data-student="${ABSENT}"]`);
 	await expect(row).toContainText(/finished|needs another look/);
+});
+
+test('a student who needs it has questions read aloud, larger type, and fewer a day', async ({ page, browser }) => {
+	const student = ABSENT + 2 * 41;
+	const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+	await signInStaff(staff, 'specialist');
+	await staff.goto(`${address()}/screen/sittings?scope=list:${student}`);
+	await staff.locator(`tr[data-student="${student}"]`).getByRole('checkbox').check();
+	await staff.getByRole('button', { name: 'Accommodations …' }).click();
+	const dialog = staff.getByRole('dialog', { name: 'Accommodations' });
+	await dialog.getByLabel('Read questions aloud on request').check();
+	await dialog.getByLabel('Larger type').check();
+	await dialog.getByLabel('Most questions a day').selectOption('5');
+	await dialog.getByRole('button', { name: 'Set for 1 student' }).click();
+	await expect(staff.locator(`tr[data-student="${student}"]`)).toContainText('read aloud, larger type, 5 a day');
+
+	await page.addInitScript(() => {
+		const said: string[] = [];
+		const voice = { speak: (one: SpeechSynthesisUtterance) => said.push(one.text), cancel: () => {} };
+		Object.defineProperty(window, 'speechSynthesis', { value: voice });
+		Object.defineProperty(window, 'said', { value: said });
+	});
+	await signInStudent(page, student);
+	await page.getByRole('button', { name: 'Start Winter screening' }).click();
+	await page.getByRole('button', { name: 'Skip the practice questions' }).click();
+	await page.getByRole('button', { name: 'Read it to me' }).click();
+	const said = await page.evaluate(() => (window as unknown as { said: string[] }).said);
+	expect(said).toHaveLength(1);
+	expect(said[0].length).toBeGreaterThan(10);
+	expect(await page.locator('.stem').evaluate((stem) => parseFloat(getComputedStyle(stem).fontSize))).toBeGreaterThan(
+		25
+	);
+	expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(360);
+	for (let i = 1; i <= 5; i++) {
+		await expect(page.getByText(`Question ${i}, about`)).toBeVisible();
+		await answerSomehow(page);
+		await page.getByRole('button', { name: 'Next' }).click();
+	}
+	await expect(page.getByRole('heading', { name: 'Enough for today' })).toBeVisible();
+	await page.getByRole('link', { name: 'Back to my page' }).click();
+	await expect(page.getByText('Enough for today. It goes on tomorrow.')).toBeVisible();
+	await expect(page.getByRole('button', { name: /Winter screening/ })).toHaveCount(0);
 });
 
 test('practice tells at once what is right, counts the first try, and resumes', async ({ page, browser }) => {

@@ -3,13 +3,14 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tes
 import { addDays } from '../core/calendar';
 import { readCell } from '../core/mastery';
 import { needleMap } from './needleMap';
-import { cycleDates, peekAt, ribbon, windowInView } from './overview';
-import { screeningWindows } from './store/calendar';
+import { cycleDates, peekAt, ribbon } from './overview';
+import { windowInView } from './screening';
+import { beginDiagnostic } from './store/adaptiveSittings';
 import { adoptGroups } from './store/groups';
 import { findScope, type RosterStudent } from './store/people';
 import { assignSet } from './store/practice';
 import { startProbes } from './store/probes';
-import { beginDiagnostic } from './store/sittings';
+import { screeningWindows } from './store/windows';
 import { skillGraph } from './store/skills';
 import { readStandings } from './store/standings';
 
@@ -35,7 +36,13 @@ const peek = (id: number) =>
 	);
 async function sit(studentId: number, right: (position: number) => boolean) {
 	const [winter] = await screeningWindows(small.database, 1);
-	const sitting = await beginDiagnostic(small.database, { id: studentId, grade: 4 }, winter, 1, small.skills, NOW);
+	const sitting = await beginDiagnostic(
+		small.database,
+		{ id: studentId, grade: 4 },
+		{ window: winter, attempt: 1 },
+		small.skills,
+		NOW
+	);
 	await small.answerAll(studentId, sitting, right);
 }
 

@@ -2,7 +2,9 @@ import { addDays, cycleWeek } from '../core/calendar';
 import { fromPoints } from '../core/measurement';
 import { supposed, type StandingNow } from '../core/mastery';
 import type { Database } from './database/pool';
-import { currentCycle, cutScores, screeningWindows, type School } from './store/calendar';
+import { TO_FINISH } from '../core/screening';
+import { windowInView, windowPlaces } from './screening';
+import { currentCycle, cutScores, type School } from './store/calendar';
 import { currentGroups } from './store/groups';
 import type { RosterStudent } from './store/people';
 import { queuedSets, recentResults } from './store/practice';
@@ -14,13 +16,6 @@ import { domainList, skillList } from './store/skills';
 import { readStandings } from './store/standings';
 
 export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
-
-/** The window that is open, else the last one that was; null before the first. */
-export async function windowInView(database: Database, school: School, wanted?: number) {
-	const windows = await screeningWindows(database, school.id);
-	const begun = windows.filter((window) => window.opensOn <= school.today);
-	return { windows, window: windows.find(({ id }) => id === wanted) ?? begun[0] ?? windows.at(-1) ?? null };
-}
 
 /** What waits in each leg, for the students in scope. */
 export async function ribbon(database: Database, school: School, students: RosterStudent[]) {
@@ -40,13 +35,12 @@ export async function ribbon(database: Database, school: School, students: Roste
 	if (window) {
 		const cuts = await cutScores(database, school.id, window.term);
 		const gradeOf = new Map(students.map(({ id, grade }) => [id, grade]));
-		const [sittings, scores, under] = await Promise.all([
-			windowSittings(database, window.id, ids),
-			windowScores(database, window.id, ids),
+		const [places, under] = await Promise.all([
+			windowPlaces(database, window, students),
 			belowCut(database, window.id, ids, (id) => fromPoints(cuts[gradeOf.get(id)!]))
 		]);
 		below = under.length;
-		toFinish = ids.filter((id) => !scores.has(id) || sittings.get(id)?.trust === 'flagged').length;
+		toFinish = [...places.values()].filter(({ status }) => TO_FINISH.has(status)).length;
 	}
 	const groupsInScope = groups.filter(
 		(group) => group.startsOn <= today && group.studentIds.some((id) => inScope.has(id))

@@ -1,5 +1,5 @@
 import katex from 'katex';
-import type { Figure, Item, PublicItem } from '../core/items';
+import type { Figure, Item, PublicItem, ShownItem } from '../core/items';
 import { misconceptionById } from '../core/items';
 
 /**
@@ -21,13 +21,6 @@ export function mathHtml(text: string): string {
 const CLOSING = /^[.,;:?!%)]+/;
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => escapes[character]);
-
-/** A question ready to show: its texts as HTML. */
-export interface ShownItem extends PublicItem {
-	stemHtml: string;
-	optionsHtml: string[];
-	leftHtml: string[];
-}
 
 export function showItem(item: PublicItem): ShownItem {
 	const { stem, figure, response } = item;

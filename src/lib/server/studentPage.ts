@@ -1,10 +1,14 @@
 import { error } from '@sveltejs/kit';
-import { formLength } from '../core/screening';
-import { findSchool, screeningWindows, type School } from './store/calendar';
+import { dayBegins } from '../core/calendar';
+import { isEnoughForToday } from '../core/screening';
+import { accommodations, NO_ACCOMMODATION } from './store/accommodations';
+import type { DiagnosticPlace } from './store/adaptiveSittings';
+import { findSchool, type School } from './store/calendar';
 import { queuedSets } from './store/practice';
 import { probeSeries } from './store/probes';
-import { isOpen, windowSittings } from './store/sittings';
-import { domainList, skillList } from './store/skills';
+import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
+import { skillList } from './store/skills';
+import { windowsToSit } from './store/windows';
 import type { SignedInStudent } from './viewer';
 
 export function studentContext(locals: App.Locals): SignedInStudent {
@@ -16,24 +20,31 @@ export function studentContext(locals: App.Locals): SignedInStudent {
 export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const { database } = locals;
 	const school: School = await findSchool(database, student.schoolId, locals.at);
-	const [windows, series, sets, skills, domains] = await Promise.all([
-		screeningWindows(database, school.id),
+	const [windows, series, sets, skills] = await Promise.all([
+		windowsToSit(database, student.id, school.today),
 		probeSeries(database, [student.id], school.today),
 		queuedSets(database, [student.id], school.today),
-		skillList(database),
-		domainList(database)
+		skillList(database)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
-	const diagnostics = [];
-	for (const window of windows.filter((one) => isOpen(one, school.today))) {
+	const diagnostics: (DiagnosticPlace & { name: string; answered: number; lastDay: string; enough: boolean })[] = [];
+	const own = (await accommodations(database, [student.id])).get(student.id) ?? NO_ACCOMMODATION;
+	for (const window of windows) {
 		const sitting = (await windowSittings(database, window.id, [student.id])).get(student.id);
-		const again = sitting?.trust === 'set aside';
-		if (sitting && sitting.answered >= sitting.itemCount && !again) continue;
+		const place = sitting && nextAttempt(sitting);
+		if (sitting && !place) continue;
+		const isNew = !sitting || place !== 'go on';
+		const { answers, milliseconds } = isNew
+			? { answers: 0, milliseconds: 0 }
+			: await answersSince(database, sitting.id, dayBegins(locals.at, school.timeZone));
 		diagnostics.push({
 			window,
-			attempt: again ? sitting.attempt + 1 : (sitting?.attempt ?? 1),
-			answered: again ? 0 : (sitting?.answered ?? 0),
-			itemCount: formLength(domains.length)
+			name: window.name,
+			lastDay: window.lastDay,
+			answered: isNew ? 0 : sitting.answered,
+			enough: window.lastDay > school.today && isEnoughForToday({ answers, milliseconds }, own),
+			attempt: isNew ? (sitting?.nextAttempt ?? 1) : sitting.attempt,
+			resit: typeof place === 'object' && place ? place : undefined
 		});
 	}
 	return {
@@ -43,4 +54,12 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		probes: series.filter(({ due }) => due).map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
 		sets: sets.map((set) => ({ ...set, skill: nameOf.get(set.skillId)!, late: set.dueOn < school.today }))
 	};
+}
+
+/** What the newest sitting leaves to do: going on with it, a new one, a domain again; null for nothing. */
+function nextAttempt(sitting: BoardSitting): 'go on' | 'anew' | { sittingId: number; domainId: number } | null {
+	if (sitting.trust === 'open') return 'go on';
+	if (sitting.trust === 'set aside') return 'anew';
+	if (sitting.trust === 'resit') return { sittingId: sitting.id, domainId: sitting.resitDomainId! };
+	return null;
 }

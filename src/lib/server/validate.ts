@@ -2,7 +2,7 @@ import { error, type RequestEvent } from '@sveltejs/kit';
 import Ajv, { type JSONSchemaType, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 
-const ajv = addFormats(new Ajv({ allErrors: false, coerceTypes: 'array', removeAdditional: true }));
+const ajv = addFormats(new Ajv({ allErrors: false, coerceTypes: 'array', removeAdditional: true, useDefaults: true }));
 /** Strict twin for JSON bodies: types must be as sent. */
 const strict = addFormats(new Ajv({ allErrors: false }));
 
@@ -57,3 +57,7 @@ export const id = { type: 'integer', minimum: 1, maximum: 4_294_967_295 } as con
 export const schoolDate = { type: 'string', format: 'date' } as const;
 export const idList = (maxItems: number) =>
 	({ type: 'array', items: id, minItems: 1, maxItems, uniqueItems: true }) as const;
+
+/** Ids as text with commas, as a hidden field carries them; read with `idsOf`. */
+export const idText = { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,1999}$' } as const;
+export const idsOf = (text: string) => [...new Set(text.split(',').map(Number))];

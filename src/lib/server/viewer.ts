@@ -21,6 +21,7 @@ export type Viewer = Staff | SignedInStudent;
 
 export type Action =
 	| 'run screening'
+	| 'note absences'
 	| 'form groups'
 	| 'assign practice'
 	| 'plan probes'
@@ -30,6 +31,7 @@ export type Action =
 
 const allowed: Record<Action, Role[]> = {
 	'run screening': ['coordinator', 'specialist'],
+	'note absences': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'form groups': ['coordinator', 'specialist'],
 	'assign practice': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'plan probes': ['coordinator', 'specialist', 'interventionist'],

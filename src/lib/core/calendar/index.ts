@@ -54,3 +54,15 @@ export function schoolDateOf(instant: Date, timeZone: string): SchoolDate {
 export function cycleWeek(startsOn: SchoolDate, today: SchoolDate): number {
 	return Math.max(0, Math.floor(daysBetween(startsOn, today) / 7) + 1);
 }
+
+/** The instant at which the day of an instant began in a time zone, to the minute. */
+export function dayBegins(instant: Date, timeZone: string): Date {
+	const day = schoolDateOf(instant, timeZone);
+	let [before, after] = [instant.getTime() - 26 * 3_600_000, instant.getTime()];
+	while (after - before > 60_000) {
+		const middle = Math.floor((before + after) / 2);
+		if (schoolDateOf(new Date(middle), timeZone) < day) before = middle;
+		else after = middle;
+	}
+	return new Date(after - (after % 60_000));
+}

@@ -1,7 +1,7 @@
 import { digitsBeyondUsual } from './difficulty';
 import { makeItem, type ItemFamily } from './family';
 import { itemFamilies } from './families';
-import type { Item } from './item';
+import { formatOf, type Item } from './item';
 
 export * from './item';
 export * from './figure';
@@ -28,6 +28,18 @@ export function itemFrom(familyId: string, seed: number): Item {
 	const family = byId.get(familyId);
 	if (!family) throw new RangeError(`no item family ${familyId}`);
 	return makeItem(family, seed);
+}
+
+const formats = new Map<string, ReturnType<typeof formatOf>>();
+
+/**
+ * How a family's items are answered. One item stands for all, always the same: the kind never differs, and only now and
+ * then is an option more or less shown.
+ */
+export function familyFormat(familyId: string): ReturnType<typeof formatOf> {
+	let format = formats.get(familyId);
+	if (!format) formats.set(familyId, (format = formatOf(itemFrom(familyId, 0).response)));
+	return format;
 }
 
 /**

@@ -43,6 +43,13 @@ export interface PublicItem {
 	response: ResponseSpec;
 }
 
+/** A question ready to show: its texts as safe HTML. */
+export interface ShownItem extends PublicItem {
+	stemHtml: string;
+	optionsHtml: string[];
+	leftHtml: string[];
+}
+
 /** A question with all that a teacher, and feedback, need. */
 export interface Item extends PublicItem {
 	familyId: string;

@@ -13,16 +13,16 @@ export interface AbilityEstimate {
 
 const NODES = 121;
 const EDGE = 6;
-const nodes = Array.from({ length: NODES }, (_, i) => -EDGE + (2 * EDGE * i) / (NODES - 1));
 
 /**
  * Ability from answers: mean and standard deviation of the posterior (expected a posteriori, Bock & Mislevy 1982),
- * by quadrature over 121 nodes on −6…6 logits.
+ * by quadrature over 121 nodes from 6 logits under the prior's mean to 6 over it.
  *
  * Without answers it returns the prior.
  */
 export function estimateEap(responses: ScoredResponse[], prior: AbilityPrior = { mean: 0, sd: 1 }): AbilityEstimate {
 	if (responses.length === 0) return { theta: prior.mean, standardError: prior.sd };
+	const nodes = Array.from({ length: NODES }, (_, i) => prior.mean - EDGE + (2 * EDGE * i) / (NODES - 1));
 	const logWeights = nodes.map((node) => {
 		let sum = -0.5 * ((node - prior.mean) / prior.sd) ** 2;
 		for (const { item, correct } of responses) {
@@ -43,35 +43,4 @@ export function estimateEap(responses: ScoredResponse[], prior: AbilityPrior = {
 	});
 	const theta = first / total;
 	return { theta, standardError: Math.sqrt(Math.max(0, second / total - theta * theta)) };
-}
-
-/** How closely abilities in two domains of a subject go together, before any answer. */
-export const DOMAIN_CORRELATION = 0.8;
-
-/**
- * An ability for each domain, each drawing on the answers in the others.
- *
- * The prior of a domain is what its correlation with the rest of the test says: for correlation ρ and the estimate
- * (θ, s) from the other domains, mean μ + ρ(θ − μ) and variance σ²(1 − ρ²) + ρ²s² (bivariate normal regression with
- * the error of the regressor carried over; cf. Wang, Chen & Cheng 2004 on borrowing across subtests).
- *
- * @param responses answers by domain; a domain with no answers is returned with what the others say of it
- */
-export function estimateDomains<Domain extends string | number>(
-	responses: Map<Domain, ScoredResponse[]>,
-	prior: AbilityPrior
-): Map<Domain, AbilityEstimate> {
-	const estimates = new Map<Domain, AbilityEstimate>();
-	for (const [domain, own] of responses) {
-		const others = [...responses].filter(([other]) => other !== domain).flatMap(([, list]) => list);
-		if (others.length === 0) {
-			estimates.set(domain, estimateEap(own, prior));
-			continue;
-		}
-		const rest = estimateEap(others, prior);
-		const mean = prior.mean + DOMAIN_CORRELATION * (rest.theta - prior.mean);
-		const variance = prior.sd ** 2 * (1 - DOMAIN_CORRELATION ** 2) + (DOMAIN_CORRELATION * rest.standardError) ** 2;
-		estimates.set(domain, estimateEap(own, { mean, sd: Math.sqrt(variance) }));
-	}
-	return estimates;
 }

@@ -2,18 +2,13 @@ import { describe, expect, it } from 'vitest';
 import fc from 'fast-check';
 import { seededRandom } from '../random';
 import {
-	estimateDomains,
 	estimateEap,
 	expectedTheta,
 	fromPoints,
 	itemInformation,
-	personFit,
 	probabilityCorrect,
-	reliableChange,
-	responseTimeEffort,
 	startingParameters,
 	toPoints,
-	trustFlags,
 	workingLevel,
 	type ItemParameters,
 	type ScoredResponse
@@ -97,28 +92,6 @@ describe('ability', () => {
 		expect(covered).toBeGreaterThanOrEqual(930);
 		expect(covered).toBeLessThanOrEqual(970);
 	});
-
-	it('lowers the error of a domain by what the other domains say', () => {
-		const responses = simulate(0.5, 8);
-		const byDomain = new Map([0, 1, 2, 3].map((d) => [d, responses.filter((_, i) => i % 4 === d)]));
-		const joint = estimateDomains(byDomain, { mean: 0, sd: 1 });
-		for (const [domain, own] of byDomain) {
-			expect(joint.get(domain)!.standardError).toBeLessThan(estimateEap(own).standardError);
-		}
-	});
-
-	it('describes a domain without answers by the others, with more error', () => {
-		const responses = simulate(1.5, 9);
-		const joint = estimateDomains(
-			new Map([
-				['a', responses],
-				['b', []]
-			]),
-			{ mean: 0, sd: 1 }
-		);
-		expect(joint.get('b')!.theta).toBeGreaterThan(0.3);
-		expect(joint.get('b')!.standardError).toBeGreaterThan(joint.get('a')!.standardError);
-	});
 });
 
 describe('scale', () => {
@@ -141,62 +114,5 @@ describe('scale', () => {
 		expect(startingParameters(level, { kind: 'choice', options: 4 }).guessing).toBe(0.25);
 		expect(startingParameters(level, { kind: 'order', options: 4 }).guessing).toBeCloseTo(1 / 24, 12);
 		expect(startingParameters(level, { kind: 'several', options: 4 }).guessing).toBeCloseTo(1 / 15, 12);
-	});
-});
-
-describe('trust', () => {
-	it('counts the share of answers at or over their threshold', () => {
-		const times = [500, 2_000, 900, undefined].map((milliseconds) => ({ milliseconds }));
-		expect(responseTimeEffort(times, [1_000, 1_000, 900, 1_000])).toBe(0.75);
-		expect(() => responseTimeEffort(times, [1])).toThrow(RangeError);
-	});
-
-	it('gives person fit a mean near 0 and spread near 1 for fitting students at their estimated ability', () => {
-		const random = seededRandom(3);
-		const fits = Array.from({ length: 800 }, (_, n) => {
-			const responses = simulate(random.normal() * 0.8, n);
-			return personFit(responses, estimateEap(responses, { mean: 0, sd: 3 }).theta);
-		});
-		const mean = fits.reduce((a, b) => a + b, 0) / fits.length;
-		const sd = Math.sqrt(fits.reduce((a, b) => a + (b - mean) ** 2, 0) / fits.length);
-		expect(Math.abs(mean)).toBeLessThan(0.15);
-		expect(sd).toBeGreaterThan(0.85);
-		expect(sd).toBeLessThan(1.15);
-	});
-
-	it('finds a pattern turned upside down', () => {
-		const responses = items.map((item) => ({ item, correct: item.difficulty > 0 }));
-		expect(personFit(responses, estimateEap(responses).theta)).toBeLessThan(-2.33);
-	});
-
-	it('calls a change reliable beyond 1.645 errors of the difference', () => {
-		const before = { score: 480, standardError: 6 };
-		expect(reliableChange(before, { score: 494.2, standardError: 6 })).toMatchObject({ reliable: true });
-		expect(reliableChange(before, { score: 493.9, standardError: 6 })).toMatchObject({ reliable: false });
-		expect(reliableChange(before, { score: 480, standardError: 0 }).index).toBe(0);
-	});
-
-	it('flags each kind of doubt with its reason and nothing on an honest sitting', () => {
-		const honest = simulate(0, 21);
-		const estimate = estimateEap(honest);
-		const thresholdsMs = honest.map(() => 1_000);
-		const base = {
-			responses: honest,
-			thresholdsMs,
-			estimate,
-			domainsExpected: 4,
-			domainsAnswered: 4,
-			longestPauseMs: 0
-		};
-		expect(trustFlags(base)).toEqual([]);
-		const doubtful = trustFlags({
-			...base,
-			responses: honest.map((r) => ({ ...r, milliseconds: 300 })),
-			domainsAnswered: 3,
-			longestPauseMs: 30 * 60_000,
-			previous: { theta: estimate.theta + 3, standardError: 0.3 }
-		});
-		expect(doubtful.map((f) => f.flag)).toEqual(['rapid', 'interrupted', 'domainMissing', 'drop']);
-		expect(doubtful[0].reason).toContain('24 of 24');
 	});
 });

@@ -1,5 +1,8 @@
-import { probabilityCorrect, type ScoredResponse } from './itemResponse';
 import type { AbilityEstimate } from './ability';
+import type { ScoredResponse } from './itemResponse';
+import { profileFit } from './personFit';
+import type { Profile } from './profile';
+import { POINTS_PER_LOGIT } from './scale';
 
 /**
  * Share of answers given with effort: at or above the item's time threshold (response time effort,
@@ -17,29 +20,20 @@ export function responseTimeEffort(responses: Pick<ScoredResponse, 'milliseconds
 	return effortful.length / responses.length;
 }
 
+/** A threshold is this share of the median time (Wise & Ma 2012), and never more than the most. */
+const RAPID_SHARE = 0.1;
+const RAPID_MOST_MS = 10_000;
+/** Median time of a question until its own is known: for thinking, and for each word at 150 words a minute. */
+const THINKING_MS = 14_000;
+const WORD_MS = 400;
+
 /**
- * Person fit lz* : the standardized log-likelihood of the answer pattern, corrected for ability having been estimated
- * from the same answers (Snijders 2001; weighted for a maximum-likelihood estimate, r₀ = 0). About standard normal for
- * a fitting pattern; far below 0 when hard items were right and easy ones wrong. 0 for fewer than two answers.
+ * Time (ms) under which an answer was given without reading the question.
  *
- * @param theta ability in logits at which to judge
+ * @param question its words, and the median time of earlier answers where there are enough of them
  */
-export function personFit(responses: ScoredResponse[], theta: number): number {
-	if (responses.length < 2) return 0;
-	const terms = responses.map(({ item, correct }) => {
-		const p = probabilityCorrect(theta, item);
-		const guessing = item.guessing ?? 0;
-		const logistic = (p - guessing) / (1 - guessing);
-		const slope = item.discrimination * (1 - guessing) * logistic * (1 - logistic);
-		return { p, correct, weight: Math.log(p / (1 - p)), slope, score: slope / (p * (1 - p)) };
-	});
-	const sum = (of: (term: (typeof terms)[number]) => number) => terms.reduce((total, term) => total + of(term), 0);
-	const information = sum((t) => t.slope * t.score);
-	const correction = information > 0 ? sum((t) => t.slope * t.weight) / information : 0;
-	const corrected = (t: (typeof terms)[number]) => t.weight - correction * t.score;
-	const deviation = sum((t) => (Number(t.correct) - t.p) * corrected(t));
-	const variance = sum((t) => corrected(t) ** 2 * t.p * (1 - t.p));
-	return variance > 1e-9 ? deviation / Math.sqrt(variance) : 0;
+export function rapidThreshold({ words, medianMs }: { words: number; medianMs?: number }): number {
+	return Math.min(RAPID_MOST_MS, RAPID_SHARE * (medianMs ?? THINKING_MS + WORD_MS * words));
 }
 
 /**
@@ -58,67 +52,100 @@ export function reliableChange(
 
 export type TrustFlag = 'rapid' | 'misfit' | 'interrupted' | 'domainMissing' | 'drop';
 
-/** What a sitting is judged by. `gapsMs` are the pauses between answers within one day. */
-export interface SittingToJudge {
-	responses: ScoredResponse[];
-	thresholdsMs: number[];
-	estimate: AbilityEstimate;
+/** A doubt about a sitting, in words. `domainIds` are the domains it is about, when not all. */
+export interface Doubt<Domain> {
+	flag: TrustFlag;
+	reason: string;
+	domainIds: Domain[];
+}
+
+/** What a sitting is judged by. */
+export interface SittingToJudge<Domain> {
+	answers: (ScoredResponse & { domainId: Domain; rapidMs: number })[];
+	/** With every domain the sitting should have asked. */
+	profile: Profile<Domain>;
+	adaptive: boolean;
+	/** Overall, of the last sitting before. */
 	previous?: AbilityEstimate;
-	domainsExpected: number;
-	domainsAnswered: number;
-	longestPauseMs: number;
+	/** Pauses between two answers within one day, with the domain of the answer after it. */
+	pauses: { milliseconds: number; domainId: Domain }[];
+	nameOf: (domain: Domain) => string;
 }
 
 /** Effort under this share of answers makes a sitting untrustworthy (Wise & Kong 2005 use 0.90). */
 export const EFFORT_LINE = 0.9;
-/** lz* under this is improbable (about 1 in 100) for a fitting pattern. */
-export const MISFIT_LINE = -2.33;
-/** A pause longer than this within a sitting counts as an interruption. */
+/**
+ * Fit over the domains under this is improbable for a fitting pattern: under 1 in 100 honest sittings. In an adaptive
+ * sitting no question is far from the student's level, so the statistic spreads less than a normal one; both lines are
+ * found by simulation (`npm run simulate:screening`).
+ */
+export const MISFIT_LINE = { fixed: -2.45, adaptive: -1.75 };
+/** A pause longer than this within a day counts as an interruption. */
 export const INTERRUPTION_MS = 20 * 60_000;
+/** Share of rapid answers in a domain from which the doubt is about it. */
+const RAPID_DOMAIN = 0.25;
 
 /**
  * Everything about a sitting that a person should look at before its score is used. An empty list means it can be
  * trusted. A drop is a fall of more than two standard errors of the difference since the last sitting.
  */
-export function trustFlags(sitting: SittingToJudge): { flag: TrustFlag; reason: string }[] {
-	const flags: { flag: TrustFlag; reason: string }[] = [];
-	const { responses, estimate, previous } = sitting;
-	const effort = responseTimeEffort(responses, sitting.thresholdsMs);
-	if (effort < EFFORT_LINE) {
-		const rapid = Math.round((1 - effort) * responses.length);
-		flags.push({
+export function trustFlags<Domain>(sitting: SittingToJudge<Domain>): Doubt<Domain>[] {
+	const doubts: Doubt<Domain>[] = [];
+	const { answers, profile, previous, nameOf } = sitting;
+	const domains = [...profile.domains.keys()];
+	const inDomain = (domain: Domain) => answers.filter(({ domainId }) => domainId === domain);
+	const effort = (list: typeof answers) =>
+		responseTimeEffort(
+			list,
+			list.map(({ rapidMs }) => rapidMs)
+		);
+	if (effort(answers) < EFFORT_LINE) {
+		const rapid = Math.round((1 - effort(answers)) * answers.length);
+		const hasty = domains.filter((domain) => 1 - effort(inDomain(domain)) >= RAPID_DOMAIN);
+		doubts.push({
 			flag: 'rapid',
-			reason: `${rapid} of ${responses.length} answers came faster than the question can be read.`
+			reason: `${rapid} of ${answers.length} answers came faster than the question can be read.`,
+			domainIds: hasty.length < domains.length ? hasty : []
 		});
 	}
-	const fit = personFit(responses, estimate.theta);
-	if (fit < MISFIT_LINE) {
-		flags.push({
+	const fit = profileFit(
+		domains.map((domain) => ({ responses: inDomain(domain), theta: profile.domains.get(domain)!.theta }))
+	);
+	if (fit < (sitting.adaptive ? MISFIT_LINE.adaptive : MISFIT_LINE.fixed)) {
+		doubts.push({
 			flag: 'misfit',
-			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${fit.toFixed(1)}).`
+			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${fit.toFixed(1)}).`,
+			domainIds: []
 		});
 	}
-	if (sitting.longestPauseMs > INTERRUPTION_MS) {
-		flags.push({
+	const interruptions = sitting.pauses.filter(({ milliseconds }) => milliseconds > INTERRUPTION_MS);
+	if (interruptions.length) {
+		const longest = Math.max(...interruptions.map(({ milliseconds }) => milliseconds));
+		const inWhich = [...new Set(interruptions.map(({ domainId }) => domainId))];
+		doubts.push({
 			flag: 'interrupted',
-			reason: `A pause of ${Math.round(sitting.longestPauseMs / 60_000)} minutes between two answers.`
+			reason: `A pause of ${Math.round(longest / 60_000)} minutes between two answers, in ${inWhich.map(nameOf).join(', ')}.`,
+			domainIds: inWhich
 		});
 	}
-	if (sitting.domainsAnswered < sitting.domainsExpected) {
-		flags.push({
+	const missing = domains.filter((domain) => inDomain(domain).length === 0);
+	if (missing.length) {
+		doubts.push({
 			flag: 'domainMissing',
-			reason: `${sitting.domainsExpected - sitting.domainsAnswered} of ${sitting.domainsExpected} domains have no answers.`
+			reason: `No answers in ${missing.map(nameOf).join(', ')}.`,
+			domainIds: missing
 		});
 	}
 	if (previous) {
-		const error = Math.hypot(previous.standardError, estimate.standardError);
-		const drop = previous.theta - estimate.theta;
+		const error = Math.hypot(previous.standardError, profile.overall.standardError);
+		const drop = previous.theta - profile.overall.theta;
 		if (drop > 2 * error) {
-			flags.push({
+			doubts.push({
 				flag: 'drop',
-				reason: `${Math.round(drop * 25)} points below the last sitting, more than measurement error explains.`
+				reason: `${Math.round(drop * POINTS_PER_LOGIT)} points below the last sitting, more than measurement error explains.`,
+				domainIds: []
 			});
 		}
 	}
-	return flags;
+	return doubts;
 }

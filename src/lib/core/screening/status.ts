@@ -1,31 +1,60 @@
 /** Where a student is in a screening window. */
 export type ScreeningStatus =
-	'not started' | 'under way' | 'finished' | 'needs another look' | 'set aside' | 'from a file';
+	| 'not started'
+	| 'under way'
+	| 'absent'
+	| 'needs another look'
+	| 'to sit again'
+	| 'excused'
+	| 'finished'
+	| 'from a file'
+	| 'not in this window';
 
 /** All of them, in the order in which they ask for attention. */
 export const SCREENING_STATUSES: ScreeningStatus[] = [
+	'needs another look',
+	'to sit again',
+	'absent',
 	'not started',
 	'under way',
-	'needs another look',
-	'set aside',
+	'excused',
 	'finished',
-	'from a file'
+	'from a file',
+	'not in this window'
 ];
 
+/** Statuses in which the window still waits for the student or for a decision. */
+export const TO_FINISH: ReadonlySet<ScreeningStatus> = new Set([
+	'needs another look',
+	'to sit again',
+	'absent',
+	'not started',
+	'under way'
+]);
+
+/** What a student's status follows from. */
+export interface WindowStanding {
+	/** The newest sitting; absent before the first. */
+	sitting?: { trust: 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit' };
+	/** Of the scores of the window that count; `diagnostic` for our own. */
+	sources: string[];
+	/** What staff noted of the student. */
+	note?: 'absent' | 'excused' | null;
+	/** Whether the window asks the student's class. */
+	asked: boolean;
+}
+
 /**
- * The status from the newest sitting and the sources of the scores that count. A flagged sitting asks for a person before
- * anything else is said; a score from elsewhere stands in for a diagnostic that gave none.
- *
- * @param sitting the newest, undefined before the first
- * @param sources of the scores of the window, `diagnostic` for our own
+ * The status of a student in a window. A flagged sitting asks for a person before anything else is said; a score from
+ * elsewhere stands in for a diagnostic that gave none; a sitting under way says more than an absence noted before it.
  */
-export function screeningStatus(
-	sitting: { trust: 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' } | undefined,
-	sources: string[]
-): ScreeningStatus {
+export function screeningStatus({ sitting, sources, note, asked }: WindowStanding): ScreeningStatus {
 	if (sitting?.trust === 'flagged') return 'needs another look';
 	if (sources.includes('diagnostic')) return 'finished';
 	if (sources.length > 0) return 'from a file';
-	if (!sitting) return 'not started';
-	return sitting.trust === 'set aside' ? 'set aside' : 'under way';
+	if (note === 'excused') return 'excused';
+	if (sitting?.trust === 'set aside' || sitting?.trust === 'resit') return 'to sit again';
+	if (sitting) return 'under way';
+	if (!asked) return 'not in this window';
+	return note === 'absent' ? 'absent' : 'not started';
 }

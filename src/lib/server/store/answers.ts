@@ -1,10 +1,11 @@
 import { schoolDateOf } from '../../core/calendar';
-import { check, itemFrom, type Checked } from '../../core/items';
+import { check, familyFormat, itemFrom, type Checked } from '../../core/items';
 import type { Database, RootDatabase } from '../database/pool';
+import { goOn } from './adaptiveSittings';
 import { finishDiagnostic } from './diagnostics';
 import type { SittingKind } from './sittings';
 import { skillList } from './skills';
-import { addToTraces, responseFormat, STORED_TRACE, type StoredTrace } from './standings';
+import { addToTraces, STORED_TRACE, type StoredTrace } from './standings';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */
@@ -35,6 +36,7 @@ interface Place extends StoredTrace {
 	studentId: number;
 	position: number;
 	kind: SittingKind;
+	adaptive: boolean;
 	itemCount: number;
 	answeredBefore: number;
 	startedAt: Date;
@@ -50,7 +52,8 @@ interface Place extends StoredTrace {
  */
 async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
 	const places = await transaction.rows<Place>(
-		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.started_at AS startedAt,
+		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.adaptive,
+			sitting.started_at AS startedAt,
 			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
 			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
 		FROM sitting_item AS item
@@ -65,7 +68,7 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	return new Map(places.map((place) => [`${place.sittingId} ${place.position}`, place]));
 }
 
-/** Moves sittings on by their new first tries, and ends those in which none is missing. */
+/** Moves sittings on by their new first tries, chooses what adaptive ones ask next, and ends those that are complete. */
 async function moveOn(transaction: Database, firstTries: Place[], answer: SubmittedAnswer): Promise<void> {
 	const bySitting = new Map<number, { place: Place; count: number }>();
 	for (const place of firstTries) {
@@ -76,17 +79,23 @@ async function moveOn(transaction: Database, firstTries: Place[], answer: Submit
 		const ids = moved.filter((one) => one.count === count).map(({ place }) => place.sittingId);
 		await transaction.run('UPDATE sitting SET answered = answered + ? WHERE id IN (?)', [count, ids]);
 	}
+	const diagnostics = moved.filter(({ place }) => place.kind === 'diagnostic');
+	const skills = diagnostics.length ? await skillList(transaction) : [];
+	const adaptive = moved.filter(({ place }) => place.adaptive).map(({ place }) => place.sittingId);
+	const done = new Set(await goOn(transaction, adaptive, skills));
 	const ended = moved
-		.filter(({ place, count }) => place.answeredBefore + count === place.itemCount)
+		.filter(({ place, count }) =>
+			place.adaptive ? done.has(place.sittingId) : place.answeredBefore + count === place.itemCount
+		)
 		.map(({ place }) => place);
 	if (ended.length === 0) return;
 	await transaction.run(
 		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted') WHERE id IN (?)`,
 		[answer.receivedAt, ended.map(({ sittingId }) => sittingId)]
 	);
-	const diagnostics = ended.filter(({ kind }) => kind === 'diagnostic');
-	const skills = diagnostics.length ? await skillList(transaction) : [];
-	for (const { sittingId } of diagnostics) await finishDiagnostic(transaction, sittingId, skills, answer);
+	for (const { sittingId, kind } of ended) {
+		if (kind === 'diagnostic') await finishDiagnostic(transaction, sittingId, skills, answer);
+	}
 }
 
 /**
@@ -156,7 +165,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 						correct: judged.correct,
 						on: schoolDateOf(given, answer.timeZone),
 						at: given,
-						format: responseFormat(place.familyId),
+						format: familyFormat(place.familyId),
 						source: place.kind,
 						sittingId: answer.sittingId
 					}

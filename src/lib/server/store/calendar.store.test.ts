@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { defaultCutScore } from '../../core/screening';
 import { audit } from './audit';
-import { addWindow, currentCycle, cutScores, findSchool, screeningWindows } from './calendar';
+import { currentCycle, cutScores, findSchool } from './calendar';
 import { belowCut, existingImports, importScores, windowScores } from './scores';
 import { domainList, skillGraph } from './skills';
 import { readTraces } from './standings';
@@ -23,30 +23,6 @@ describe('the calendar', () => {
 		expect(await currentCycle(small.database, 1, TODAY)).toMatchObject({ number: 2, endsOn: '2026-12-20' });
 		expect(await currentCycle(small.database, 1, '2027-03-01')).toMatchObject({ number: 2 });
 		expect(await currentCycle(small.database, 1, '2026-10-25')).toBeNull();
-	});
-
-	it('lists windows newest first, each school its own', async () => {
-		await addWindow(
-			small.database,
-			staffAs('coordinator'),
-			{ name: 'Spring', term: 3, opensOn: '2027-03-01', closesOn: '2027-03-12' },
-			NOW
-		);
-		expect((await screeningWindows(small.database, 1)).map(({ name }) => name)).toEqual(['Spring', 'Winter', 'Autumn']);
-		expect(await screeningWindows(small.database, 2)).toEqual([]);
-	});
-
-	it('refuses a window that closes before it opens even past all checks above', async () => {
-		await expect(
-			addWindow(
-				small.database,
-				staffAs('coordinator'),
-				{ name: 'x', term: 3, opensOn: '2027-03-02', closesOn: '2027-03-01' },
-				NOW
-			)
-		).rejects.toThrow();
-		const written = await small.database.rows(`SELECT id FROM audit_entry WHERE action = 'add window'`);
-		expect(written.length).toBe(1);
 	});
 
 	it('uses the school’s own cut scores where set', async () => {

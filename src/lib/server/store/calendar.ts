@@ -1,8 +1,6 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { defaultCutScore } from '../../core/screening';
-import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
-import { audit } from './audit';
+import type { Database } from '../database/pool';
 
 export interface School {
 	id: number;
@@ -38,45 +36,6 @@ export async function currentCycle(database: Database, schoolId: number, today: 
 		[schoolId, today]
 	);
 	return row && { ...row, endsOn: addDays(row.startsOn, 7 * row.weeks - 1) };
-}
-
-export interface ScreeningWindow {
-	id: number;
-	name: string;
-	term: number;
-	opensOn: SchoolDate;
-	closesOn: SchoolDate;
-}
-
-/** The year's windows, newest first. */
-export async function screeningWindows(database: Database, schoolId: number): Promise<ScreeningWindow[]> {
-	return database.rows<ScreeningWindow>(
-		`SELECT id, name, term, opens_on AS opensOn, closes_on AS closesOn FROM screening_window
-		WHERE school_id = ? ORDER BY opens_on DESC`,
-		[schoolId]
-	);
-}
-
-export async function addWindow(
-	database: RootDatabase,
-	staff: Staff,
-	window: Omit<ScreeningWindow, 'id'>,
-	at: Date
-): Promise<number> {
-	return database.transaction(async (transaction) => {
-		const { insertId } = await transaction.run(
-			'INSERT INTO screening_window (school_id, name, term, opens_on, closes_on) VALUES (?, ?, ?, ?, ?)',
-			[staff.schoolId, window.name, window.term, window.opensOn, window.closesOn]
-		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'add window',
-			detail: { window: insertId }
-		});
-		return insertId;
-	});
 }
 
 /** Cut score in points for each grade in a term: the school's own where set, else the default. */

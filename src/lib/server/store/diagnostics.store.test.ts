@@ -1,10 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
-import { screeningWindows } from './calendar';
+import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
-import { beginDiagnostic, isOpen, sittingItems, windowSittings } from './sittings';
+import { sittingItems, windowSittings } from './sittings';
 import { readTraces } from './standings';
+import { screeningWindows } from './windows';
 import type { Staff } from '../viewer';
 
 let small: SmallSchool;
@@ -15,14 +16,14 @@ afterAll(() => small.database.close());
 
 const winter = async () => (await screeningWindows(small.database, 1))[0];
 const sit = async (studentId: number, attempt = 1) =>
-	beginDiagnostic(small.database, { id: studentId, grade: 4 }, await winter(), attempt, small.skills, NOW);
+	beginDiagnostic(small.database, { id: studentId, grade: 4 }, { window: await winter(), attempt }, small.skills, NOW);
 const boardOf = async (studentId: number) => (await windowSittings(small.database, 2, [studentId])).get(studentId)!;
 const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, [studentId])).get(studentId);
 const answersOf = async (studentId: number) =>
 	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
 
 const decideAs = (staff: Staff, sittingId: number, decision: TrustDecision) =>
-	decideTrust(small.database, staff, sittingId, decision, small.skills, small.school, NOW);
+	decideTrust(small.database, staff, { sittingId, decision }, small.skills, small.school, NOW);
 const auditOf = async (sittingId: number) =>
 	(
 		await small.database.rows<{ action: string }>(
@@ -88,19 +89,15 @@ describe('diagnostics', () => {
 
 	it('flag a fall beyond measurement error since the last window', async () => {
 		const earlier = (await screeningWindows(small.database, 1))[1];
-		const first = await beginDiagnostic(small.database, { id: 5, grade: 4 }, earlier, 1, small.skills, NOW);
+		const first = await beginDiagnostic(
+			small.database,
+			{ id: 5, grade: 4 },
+			{ window: earlier, attempt: 1 },
+			small.skills,
+			NOW
+		);
 		await small.answerAll(5, first, () => true);
 		await small.answerAll(5, await sit(5), (position) => position % 6 === 0);
 		expect((await boardOf(5)).flags.map(({ flag }) => flag)).toContain('drop');
-	});
-
-	it('can be sat from the opening through the closing day', () => {
-		const window = { opensOn: '2026-11-16', closesOn: '2026-12-04' };
-		expect(['2026-11-15', '2026-11-16', '2026-12-04', '2026-12-05'].map((day) => isOpen(window, day))).toEqual([
-			false,
-			true,
-			true,
-			false
-		]);
 	});
 });

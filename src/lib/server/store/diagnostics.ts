@@ -1,83 +1,17 @@
 import { schoolDateOf } from '../../core/calendar';
-import { extraDigits, formatOf, itemFrom } from '../../core/items';
-import {
-	estimateDomains,
-	estimateEap,
-	expectedTheta,
-	startingParameters,
-	trustFlags,
-	type ScoredResponse
-} from '../../core/measurement';
+import type { AbilityEstimate } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
+import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import type { Trust } from './sittings';
-import type { Skill } from './skills';
+import { domainList, type Skill } from './skills';
 import { rebuildTraces } from './standings';
 
-interface ScoredRow {
-	familyId: string;
-	seed: number;
-	skillId: number;
-	correct: boolean;
-	milliseconds: number;
-	answeredAt: Date;
-}
-
-async function scoredAnswers(database: Database, sittingId: number): Promise<ScoredRow[]> {
-	return database.rows<ScoredRow>(
-		`SELECT item.family_id AS familyId, item.seed, item.skill_id AS skillId, answer.correct, answer.milliseconds,
-			answer.answered_at AS answeredAt
-		FROM answer
-		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
-		WHERE answer.sitting_id = ? AND answer.attempt = 1
-		ORDER BY answer.answered_at, answer.position`,
-		[sittingId]
-	);
-}
-
-/** Until items have median times of their own, 10% of half a minute. */
-const RAPID_MS = 3_000;
-
-/** Spread (logits) of ability around the grade's median, before any answer. */
-export const PRIOR_SD = 1.1;
-
-/** Scores a finished diagnostic from its answers, and says what about it is doubtful. */
-export function scoreDiagnostic(
-	answers: ScoredRow[],
-	student: { grade: number },
-	window: { term: number },
-	skills: Skill[],
-	previous?: { theta: number; standardError: number }
-) {
-	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
-	const prior = { mean: expectedTheta({ grade: student.grade, term: window.term }), sd: PRIOR_SD };
-	const responses: (ScoredResponse & { domainId: number })[] = answers.map((answer) => {
-		const skill = bySkill.get(answer.skillId)!;
-		const asked = itemFrom(answer.familyId, answer.seed);
-		const item = startingParameters(skill, formatOf(asked.response), extraDigits(asked));
-		return { item, correct: answer.correct, milliseconds: answer.milliseconds, domainId: skill.domainId };
-	});
-	const domainIds = [...new Set(skills.map((skill) => skill.domainId))];
-	const byDomain = new Map(domainIds.map((id) => [id, responses.filter((response) => response.domainId === id)]));
-	const overall = estimateEap(responses, prior);
-	const pauses = answers
-		.slice(1)
-		.map((answer, i) => answer.answeredAt.getTime() - answers[i].answeredAt.getTime() - answer.milliseconds);
-	const flags = trustFlags({
-		responses,
-		thresholdsMs: responses.map(() => RAPID_MS),
-		estimate: overall,
-		previous,
-		domainsExpected: domainIds.length,
-		domainsAnswered: [...byDomain.values()].filter((list) => list.length > 0).length,
-		longestPauseMs: Math.max(0, ...pauses)
-	});
-	return { overall, domains: estimateDomains(byDomain, prior), flags };
-}
-
+/** A finished sitting of a diagnostic; of a resit, the sitting it belongs to is `baseId`. */
 interface Diagnostic {
 	id: number;
+	baseId: number;
 	studentId: number;
 	windowId: number;
 	/** Of the student. */
@@ -85,21 +19,64 @@ interface Diagnostic {
 	/** Of the window. */
 	term: number;
 	trust: Trust;
+	/** Whether the sitting it belongs to is. */
+	adaptive: boolean;
 	finishedAt: Date;
+	/** Which domain a resit repeats. */
+	domainId: number | null;
 }
 
-/** A finished diagnostic, locked until the end of the transaction; null while answers are missing. */
+/** A finished diagnostic, locked until the end of the transaction with the sitting it belongs to; null while answers are missing. */
 async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
 	return database.row<Diagnostic>(
-		`SELECT sitting.id, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
-			screening_window.term, sitting.trust, sitting.finished_at AS finishedAt
+		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
+			screening_window.term, sitting.trust, base.adaptive, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
 		FROM sitting
+		JOIN sitting AS base ON base.id = COALESCE(sitting.resits_id, sitting.id)
 		JOIN student ON student.id = sitting.student_id
 		JOIN screening_window ON screening_window.id = sitting.window_id
-		WHERE sitting.id = ? AND sitting.answered = sitting.item_count
+		WHERE sitting.id = ? AND sitting.finished_at IS NOT NULL
 		FOR UPDATE`,
 		[sittingId]
 	);
+}
+
+/** The overall ability of a student's last scored window but this. */
+export async function previousAbility(
+	database: Database,
+	studentId: number,
+	windowId: number
+): Promise<AbilityEstimate | undefined> {
+	const row = await database.row<AbilityEstimate>(
+		`SELECT theta, standard_error AS standardError FROM score
+		WHERE student_id = ? AND window_id <> ? AND domain_id = 0 AND source = 'diagnostic'
+		ORDER BY taken_on DESC, id DESC LIMIT 1`,
+		[studentId, windowId]
+	);
+	return row ?? undefined;
+}
+
+async function result(
+	database: Database,
+	diagnostic: Diagnostic,
+	skills: Skill[],
+	timeZone: string
+): Promise<DiagnosticResult> {
+	return scoreDiagnostic(await diagnosticAnswers(database, diagnostic.baseId), {
+		...diagnostic,
+		skills,
+		domains: await domainList(database),
+		timeZone,
+		previous: await previousAbility(database, diagnostic.studentId, diagnostic.windowId)
+	});
+}
+
+async function setTrust(database: Database, sittingId: number, trust: Trust, resitDomainId: number | null = null) {
+	await database.run('UPDATE sitting SET trust = ?, resit_domain_id = ? WHERE id = ?', [
+		trust,
+		resitDomainId,
+		sittingId
+	]);
 }
 
 /**
@@ -118,27 +95,23 @@ export async function finishDiagnostic(
 ): Promise<void> {
 	const diagnostic = await lockFinished(database, sittingId);
 	if (!diagnostic || diagnostic.trust !== 'open') return;
-	const previous = await database.row<{ theta: number; standardError: number }>(
-		`SELECT theta, standard_error AS standardError FROM score
-		WHERE student_id = ? AND window_id <> ? AND domain_id = 0 ORDER BY taken_on DESC, id DESC LIMIT 1`,
-		[diagnostic.studentId, diagnostic.windowId]
-	);
-	const answers = await scoredAnswers(database, sittingId);
-	const result = scoreDiagnostic(answers, diagnostic, diagnostic, skills, previous ?? undefined);
+	const found = await result(database, diagnostic, skills, school.timeZone);
+	const trust: Trust = found.doubts.length ? 'flagged' : 'trusted';
 	await database.run('UPDATE sitting SET trust = ?, flags = ? WHERE id = ?', [
-		result.flags.length ? 'flagged' : 'trusted',
-		JSON.stringify(result.flags),
+		trust,
+		JSON.stringify(found.doubts),
 		sittingId
 	]);
-	if (result.flags.length > 0) return;
-	await writeScores(database, diagnostic, result, school);
+	if (trust === 'flagged') return;
+	if (diagnostic.baseId !== sittingId) await setTrust(database, diagnostic.baseId, 'kept');
+	await writeScores(database, diagnostic, found, school);
 	if (rebuild) await rebuildTraces(database, [diagnostic.studentId], skills, school.timeZone);
 }
 
 async function writeScores(
 	database: Database,
-	{ id, studentId, windowId, finishedAt }: Diagnostic,
-	{ overall, domains }: Pick<ReturnType<typeof scoreDiagnostic>, 'overall' | 'domains'>,
+	{ baseId, studentId, windowId, finishedAt }: Diagnostic,
+	{ profile }: DiagnosticResult,
 	school: { timeZone: string }
 ): Promise<void> {
 	const takenOn = schoolDateOf(finishedAt, school.timeZone);
@@ -146,10 +119,10 @@ async function writeScores(
 		`INSERT INTO score (student_id, window_id, sitting_id, source, domain_id, theta, standard_error, taken_on)
 		VALUES ? ON DUPLICATE KEY UPDATE sitting_id = VALUES(sitting_id), theta = VALUES(theta),
 			standard_error = VALUES(standard_error), taken_on = VALUES(taken_on)`,
-		[[0, overall] as const, ...domains].map(([domainId, { theta, standardError }]) => [
+		[[0, profile.overall] as const, ...profile.domains].map(([domainId, { theta, standardError }]) => [
 			studentId,
 			windowId,
-			id,
+			baseId,
 			'diagnostic',
 			domainId,
 			theta,
@@ -159,19 +132,83 @@ async function writeScores(
 	);
 }
 
-export type TrustDecision = 'kept' | 'set aside' | 'flagged';
+/** What a person can say of a flagged sitting; `flagged` takes it back. */
+export type TrustDecision = 'kept' | 'set aside' | 'resit' | 'flagged';
 
 /**
- * What a person decided about a flagged sitting. Kept sittings count from now; set-aside ones feed nothing, and the
- * student can sit a new form while the window is open; flagged takes a decision back.
+ * What a person decided about a flagged sitting. Kept: it counts from now. Set aside: it feeds nothing, and the student
+ * can sit a new one while the window is open; a resit set aside leaves its sitting flagged. Resit: one domain is sat
+ * again, and until then nothing counts. Everything that follows from answers is worked out anew.
  *
- * @returns null when there is no flagged sitting of that id in the school
+ * @param domainId to be sat again
+ * @returns null when there is no such sitting to decide about in the school, or the resit has already begun
  */
 export async function decideTrust(
 	database: RootDatabase,
 	staff: Staff,
+	{ sittingId, decision, domainId = null }: { sittingId: number; decision: TrustDecision; domainId?: number | null },
+	skills: Skill[],
+	school: { timeZone: string },
+	at: Date
+): Promise<{ studentId: number } | null> {
+	return database.transaction(async (transaction) => {
+		const mine = await transaction.row<{ id: number }>(
+			`SELECT sitting.id FROM sitting JOIN student ON student.id = sitting.student_id
+			WHERE sitting.id = ? AND student.school_id = ? AND sitting.trust IN ('flagged', 'kept', 'set aside', 'resit')`,
+			[sittingId, staff.schoolId]
+		);
+		const diagnostic = mine ? await lockFinished(transaction, sittingId) : null;
+		if (!diagnostic) return null;
+		const { baseId, studentId } = diagnostic;
+		const isResit = baseId !== sittingId;
+		const later = await transaction.row(
+			`SELECT id FROM sitting WHERE window_id = ? AND student_id = ? AND id > ?
+				AND NOT (resits_id IS NOT NULL AND trust = 'set aside') LIMIT 1`,
+			[diagnostic.windowId, studentId, sittingId]
+		);
+		if (later) return null;
+		if (decision === 'resit') {
+			if (domainId === null) return null;
+			if (isResit) await setTrust(transaction, sittingId, 'set aside');
+			await setTrust(transaction, baseId, 'resit', domainId);
+		} else {
+			await setTrust(transaction, sittingId, decision);
+			if (isResit && decision === 'kept') await setTrust(transaction, baseId, 'kept');
+			if (isResit && decision === 'set aside') await setTrust(transaction, baseId, 'flagged');
+			if (isResit && decision === 'flagged') await setTrust(transaction, baseId, 'resit', diagnostic.domainId);
+		}
+		if (decision === 'kept') {
+			await writeScores(
+				transaction,
+				diagnostic,
+				await result(transaction, diagnostic, skills, school.timeZone),
+				school
+			);
+		} else {
+			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [baseId]);
+		}
+		await rebuildTraces(transaction, [studentId], skills, school.timeZone);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: `sitting ${decision}`,
+			detail: { sitting: sittingId, domain: domainId ?? undefined }
+		});
+		return { studentId };
+	});
+}
+
+/**
+ * Ends a sitting that is under way, with what was answered so far, as when a window closes on it. It is scored like any
+ * other; what was not asked is flagged.
+ *
+ * @returns null when there is no sitting under way with that id in the school, or nothing was answered
+ */
+export async function endSitting(
+	database: RootDatabase,
+	staff: Staff,
 	sittingId: number,
-	decision: TrustDecision,
 	skills: Skill[],
 	school: { timeZone: string },
 	at: Date
@@ -179,27 +216,21 @@ export async function decideTrust(
 	return database.transaction(async (transaction) => {
 		const sitting = await transaction.row<{ studentId: number }>(
 			`SELECT sitting.student_id AS studentId FROM sitting JOIN student ON student.id = sitting.student_id
-			WHERE sitting.id = ? AND student.school_id = ? AND sitting.trust IN ('flagged', 'kept', 'set aside')
+			WHERE sitting.id = ? AND student.school_id = ? AND sitting.kind = 'diagnostic' AND sitting.trust = 'open'
+				AND sitting.finished_at IS NULL AND sitting.answered > 0
 			FOR UPDATE`,
 			[sittingId, staff.schoolId]
 		);
 		if (!sitting) return null;
-		await transaction.run('UPDATE sitting SET trust = ? WHERE id = ?', [decision, sittingId]);
-		if (decision === 'kept') {
-			const diagnostic = (await lockFinished(transaction, sittingId))!;
-			const result = scoreDiagnostic(await scoredAnswers(transaction, sittingId), diagnostic, diagnostic, skills);
-			await writeScores(transaction, diagnostic, result, school);
-		} else {
-			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [sittingId]);
-		}
-		await rebuildTraces(transaction, [sitting.studentId], skills, school.timeZone);
+		await transaction.run('UPDATE sitting SET item_count = answered, finished_at = ? WHERE id = ?', [at, sittingId]);
 		await audit(transaction, {
 			schoolId: staff.schoolId,
 			accountId: staff.id,
 			at,
-			action: `sitting ${decision}`,
+			action: 'end sitting',
 			detail: { sitting: sittingId }
 		});
+		await finishDiagnostic(transaction, sittingId, skills, school);
 		return sitting;
 	});
 }

@@ -132,6 +132,14 @@ export async function scopeChoices(database: Database, staff: Staff, today: Scho
 	];
 }
 
+/** All classes of a school, youngest first. */
+export async function classList(
+	database: Database,
+	schoolId: number
+): Promise<{ id: number; name: string; grade: number; code: string }[]> {
+	return database.rows('SELECT id, name, grade, code FROM class WHERE school_id = ? ORDER BY grade, name', [schoolId]);
+}
+
 /** Those of the ids that the staff member may see, as roster rows. */
 export async function visibleAmong(
 	database: Database,

@@ -1,13 +1,11 @@
-import type { SchoolDate } from '../../core/calendar';
 import { itemsForSkill, type ItemSeed } from '../../core/items';
-import type { TrustFlag } from '../../core/measurement';
-import { fixedForm } from '../../core/screening';
+import type { Doubt } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
-import type { ScreeningWindow } from './calendar';
 import type { Skill } from './skills';
 
 export type SittingKind = 'diagnostic' | 'practice' | 'probe';
-export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside';
+/** `resit`: one domain waits to be sat again. */
+export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit';
 
 /** Items in a weekly probe. */
 export const PROBE_ITEMS = 8;
@@ -16,15 +14,17 @@ export interface Sitting {
 	id: number;
 	studentId: number;
 	kind: SittingKind;
+	/** Of an adaptive sitting under way: the most there can be. */
 	itemCount: number;
 	answered: number;
+	adaptive: boolean;
 	startedAt: Date;
 	finishedAt: Date | null;
 	setId: number | null;
 	windowId: number | null;
 }
 
-const SITTING = `id, student_id AS studentId, kind, item_count AS itemCount, answered, started_at AS startedAt,
+const SITTING = `id, student_id AS studentId, kind, item_count AS itemCount, answered, adaptive, started_at AS startedAt,
 	finished_at AS finishedAt, set_id AS setId, window_id AS windowId`;
 
 /** A sitting of this student, or null. */
@@ -32,70 +32,94 @@ export async function findSitting(database: Database, studentId: number, id: num
 	return database.row<Sitting>(`SELECT ${SITTING} FROM sitting WHERE id = ? AND student_id = ?`, [id, studentId]);
 }
 
-type Origin = { windowId: number; attempt: number } | { setId: number } | { planId: number; week: number };
+type Origin =
+	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
+	| { setId: number }
+	| { planId: number; week: number };
+
+export interface Beginning {
+	studentId: number;
+	kind: SittingKind;
+	origin: Origin;
+	itemCount: number;
+	adaptive?: boolean;
+	at: Date;
+}
 
 /**
  * Begins a sitting, or finds the one already begun: starting twice, from two tabs or after a lost reply, gives the
- * same sitting.
+ * same sitting. Belongs into one transaction with the writing of its questions.
  */
-async function begin(
+export async function openSitting(
+	transaction: Database,
+	{ studentId, kind, origin, itemCount, adaptive = false, at }: Beginning
+): Promise<{ id: number; isNew: boolean }> {
+	const columns = {
+		windowId: null,
+		setId: null,
+		planId: null,
+		week: null,
+		attempt: 1,
+		resitsId: null,
+		domainId: null,
+		...origin
+	};
+	const { insertId, affected } = await transaction.run(
+		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, attempt, resits_id, domain_id, item_count,
+			adaptive, started_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
+		[
+			studentId,
+			kind,
+			columns.windowId,
+			columns.setId,
+			columns.planId,
+			columns.week,
+			columns.attempt,
+			columns.resitsId,
+			columns.domainId,
+			itemCount,
+			adaptive,
+			at
+		]
+	);
+	return { id: insertId, isNew: affected === 1 };
+}
+
+/** Writes the questions of a sitting, from a position on. What is written already stays. */
+export async function writeItems(
+	transaction: Database,
+	sittingId: number,
+	from: number,
+	items: (Omit<ItemSeed, 'skillCode'> & { skillId: number })[]
+): Promise<void> {
+	await transaction.insertMany(
+		'INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed) VALUES ?',
+		items.map((item, i) => [sittingId, from + i, item.skillId, item.familyId, item.seed])
+	);
+}
+
+/** Begins a sitting whose questions are all known. */
+export async function beginFixed(
 	database: RootDatabase,
-	studentId: number,
-	kind: SittingKind,
-	origin: Origin,
-	items: (ItemSeed & { skillId: number })[],
-	at: Date
+	beginning: Omit<Beginning, 'itemCount' | 'adaptive'>,
+	items: (ItemSeed & { skillId: number })[]
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
-		const columns = { windowId: null, setId: null, planId: null, week: null, attempt: 1, ...origin };
-		const { insertId, affected } = await transaction.run(
-			`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, attempt, item_count, started_at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
-			[
-				studentId,
-				kind,
-				columns.windowId,
-				columns.setId,
-				columns.planId,
-				columns.week,
-				columns.attempt,
-				items.length,
-				at
-			]
-		);
-		if (affected === 1) {
-			await transaction.insertMany(
-				'INSERT INTO sitting_item (sitting_id, position, skill_id, family_id, seed) VALUES ?',
-				items.map((item, position) => [insertId, position, item.skillId, item.familyId, item.seed])
-			);
-		}
-		return insertId;
+		const { id, isNew } = await openSitting(transaction, { ...beginning, itemCount: items.length });
+		if (isNew) await writeItems(transaction, id, 0, items);
+		return id;
 	});
 }
 
-function withSkillIds(seeds: ItemSeed[], skills: Skill[]): (ItemSeed & { skillId: number })[] {
+export function withSkillIds(seeds: ItemSeed[], skills: Skill[]): (ItemSeed & { skillId: number })[] {
 	const ids = new Map(skills.map(({ code, id }) => [code, id]));
 	return seeds.map((seed) => ({ ...seed, skillId: ids.get(seed.skillCode)! }));
 }
 
 /** Seeds of a plan's weekly probe: no week shares an item with another, nor with practice. */
 export const probeSeed = (planId: number, week: number) => 500_000 + planId * 1_000 + week * PROBE_ITEMS;
-
-/** Seeds of a window's form: far enough apart that windows and attempts share no item. */
-export const formSeed = (windowId: number, attempt: number) => windowId * 10_000 + attempt * 1_000;
-
-export async function beginDiagnostic(
-	database: RootDatabase,
-	student: { id: number; grade: number },
-	window: ScreeningWindow,
-	attempt: number,
-	skills: Skill[],
-	at: Date
-): Promise<number> {
-	const form = fixedForm(skills, { grade: student.grade, term: window.term }, formSeed(window.id, attempt));
-	return begin(database, student.id, 'diagnostic', { windowId: window.id, attempt }, withSkillIds(form, skills), at);
-}
 
 export async function beginPractice(
 	database: RootDatabase,
@@ -105,7 +129,7 @@ export async function beginPractice(
 	at: Date
 ): Promise<number> {
 	const items = withSkillIds(itemsForSkill(set.skillCode, set.itemCount, set.firstSeed), skills);
-	return begin(database, studentId, 'practice', { setId: set.id }, items, at);
+	return beginFixed(database, { studentId, kind: 'practice', origin: { setId: set.id }, at }, items);
 }
 
 export async function beginProbe(
@@ -116,7 +140,8 @@ export async function beginProbe(
 	at: Date
 ): Promise<number> {
 	const items = withSkillIds(itemsForSkill(plan.skillCode, PROBE_ITEMS, probeSeed(plan.id, week)), skills);
-	return begin(database, plan.studentId, 'probe', { planId: plan.id, week }, items, at);
+	const origin = { planId: plan.id, week };
+	return beginFixed(database, { studentId: plan.studentId, kind: 'probe', origin, at }, items);
 }
 
 export interface SittingItem {
@@ -149,33 +174,74 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 	}));
 }
 
+/** The first question of a sitting that nobody has answered, or null. */
+export async function openItem(
+	database: Database,
+	sittingId: number
+): Promise<{ position: number; familyId: string; seed: number } | null> {
+	return database.row(
+		`SELECT item.position, item.family_id AS familyId, item.seed
+		FROM sitting_item AS item
+		LEFT JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
+		WHERE item.sitting_id = ? AND answer.id IS NULL
+		ORDER BY item.position LIMIT 1`,
+		[sittingId]
+	);
+}
+
 export interface BoardSitting {
 	id: number;
 	studentId: number;
 	attempt: number;
 	itemCount: number;
 	answered: number;
+	adaptive: boolean;
 	trust: Trust;
-	flags: { flag: TrustFlag; reason: string }[];
+	flags: Doubt<number>[];
 	startedAt: Date;
+	lastAt: Date | null;
+	/** The sitting of which this one repeats a domain, and the domain. */
+	resitsId: number | null;
+	domainId: number | null;
+	/** The domain that waits to be sat again. */
+	resitDomainId: number | null;
+	/** The number of the student's next sitting in the window. */
+	nextAttempt: number;
 }
 
-/** The newest sitting of each student in a window. */
+/** The newest sitting of each student in a window; a resit that was set aside leaves the sitting it belongs to. */
 export async function windowSittings(
 	database: Database,
 	windowId: number,
 	studentIds: number[]
 ): Promise<Map<number, BoardSitting>> {
 	if (studentIds.length === 0) return new Map();
-	const rows = await database.rows<Omit<BoardSitting, 'flags'> & { flags: string | null }>(
-		`SELECT id, student_id AS studentId, attempt, item_count AS itemCount, answered, trust, flags, started_at AS startedAt
+	const rows = await database.rows<Omit<BoardSitting, 'flags' | 'nextAttempt'> & { flags: string | null }>(
+		`SELECT id, student_id AS studentId, attempt, item_count AS itemCount, answered, adaptive, trust, flags,
+			started_at AS startedAt, resits_id AS resitsId, domain_id AS domainId, resit_domain_id AS resitDomainId,
+			(SELECT MAX(answered_at) FROM answer WHERE answer.sitting_id = sitting.id) AS lastAt
 		FROM sitting WHERE window_id = ? AND student_id IN (?) ORDER BY attempt`,
 		[windowId, studentIds]
 	);
-	return new Map(rows.map((row) => [row.studentId, { ...row, flags: JSON.parse(row.flags ?? '[]') }]));
+	const newest = new Map<number, BoardSitting>();
+	for (const row of rows) {
+		const isDropped = row.resitsId !== null && row.trust === 'set aside';
+		const kept = isDropped ? newest.get(row.studentId)! : { ...row, flags: JSON.parse(row.flags ?? '[]') };
+		newest.set(row.studentId, { ...kept, nextAttempt: row.attempt + 1 });
+	}
+	return newest;
 }
 
-/** Whether students can sit: from the opening through the closing day. */
-export function isOpen(window: { opensOn: SchoolDate; closesOn: SchoolDate }, today: SchoolDate): boolean {
-	return window.opensOn <= today && today <= window.closesOn;
+/** First tries of a sitting since an instant: how many, and the time (ms) they took. */
+export async function answersSince(
+	database: Database,
+	sittingId: number,
+	since: Date
+): Promise<{ answers: number; milliseconds: number }> {
+	const row = await database.row<{ answers: number; milliseconds: number | null }>(
+		`SELECT COUNT(*) AS answers, SUM(milliseconds) AS milliseconds FROM answer
+		WHERE sitting_id = ? AND attempt = 1 AND answered_at >= ?`,
+		[sittingId, since]
+	);
+	return { answers: Number(row!.answers), milliseconds: Number(row!.milliseconds ?? 0) };
 }

@@ -27,6 +27,12 @@ export async function domainList(database: Database): Promise<Domain[]> {
 	return database.rows<Domain>('SELECT id, code, name FROM domain ORDER BY position');
 }
 
+/** Subjects that the framework has domains of. */
+export async function subjectList(database: Database): Promise<string[]> {
+	const rows = await database.rows<{ subject: string }>('SELECT DISTINCT subject FROM domain ORDER BY subject');
+	return rows.map(({ subject }) => subject);
+}
+
 /** All skills in teaching order, domain by domain. */
 export async function skillList(database: Database): Promise<Skill[]> {
 	return database.rows<Skill>(

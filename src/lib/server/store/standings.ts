@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../core/calendar';
-import { formatOf, itemFrom } from '../../core/items';
+import { familyFormat } from '../../core/items';
 import {
 	advance,
 	priorKnown,
@@ -14,12 +14,18 @@ import { schoolDateOf } from '../../core/calendar';
 import type { Database } from '../database/pool';
 import type { Skill } from './skills';
 
-/** Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept. */
+/**
+ * Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept and whose domain
+ * was not sat again.
+ */
 const EVIDENCE = `
 	FROM answer
 	JOIN sitting ON sitting.id = answer.sitting_id
 	JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
-	WHERE answer.attempt = 1 AND (sitting.kind <> 'diagnostic' OR sitting.trust IN ('trusted', 'kept'))`;
+	WHERE answer.attempt = 1 AND (sitting.kind <> 'diagnostic' OR (
+		sitting.trust IN ('trusted', 'kept') AND NOT EXISTS (
+			SELECT 1 FROM sitting AS resit JOIN skill ON skill.domain_id = resit.domain_id
+			WHERE resit.resits_id = sitting.id AND resit.trust IN ('trusted', 'kept') AND skill.id = answer.skill_id)))`;
 
 interface EvidenceRow {
 	studentId: number;
@@ -49,24 +55,12 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 			correct: row.correct,
 			at: row.answeredAt,
 			on: schoolDateOf(row.answeredAt, timeZone),
-			format: responseFormat(row.familyId),
+			format: familyFormat(row.familyId),
 			source: row.kind,
 			sittingId: row.sittingId
 		});
 	}
 	return byStudentSkill;
-}
-
-const formats = new Map<string, ReturnType<typeof formatOf>>();
-
-/**
- * How a family's items are answered. One item stands for all, always the same, so that traces worked out anew are equal:
- * the kind never differs, and only now and then is an option more or less shown.
- */
-export function responseFormat(familyId: string) {
-	let format = formats.get(familyId);
-	if (!format) formats.set(familyId, (format = formatOf(itemFrom(familyId, 0).response)));
-	return format;
 }
 
 /** Each student's newest usable ability for each domain. */

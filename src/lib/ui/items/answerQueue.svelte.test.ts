@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { AnswerQueue, type QueuedAnswer } from './answerQueue.svelte';
+import { AnswerQueue, type Progress, type QueuedAnswer } from './answerQueue.svelte';
 
 const KEY = 'answers of sitting 7';
 let stored: Map<string, string>;
@@ -19,11 +19,11 @@ beforeEach(() => {
 		removeItem: (key: string) => stored.delete(key)
 	});
 	vi.stubGlobal('fetch', async (path: string, { body }: { body: string }) => {
-		expect(path).toBe('/api/sittings/7/answers');
+		expect(path).toMatch(/^\/api\/sittings\/7\/answers(\?next)?$/);
 		const status = server.length ? server.shift()! : 200;
 		if (status === null) throw new TypeError('fetch failed');
 		received.push(JSON.parse(body).answers);
-		return { ok: status < 300, status };
+		return { ok: status < 300, status, json: async () => ({ next: null, enough: path.endsWith('next') }) };
 	});
 });
 afterEach(() => {
@@ -124,5 +124,16 @@ describe('the queue of answers', () => {
 		give(0);
 		await settle();
 		expect(received.length).toBe(1);
+	});
+
+	it('hands on what comes next, once the server has every answer', async () => {
+		const told: Progress[] = [];
+		server = [null];
+		queue = new AnswerQueue(7, (progress) => told.push(progress));
+		give(0);
+		await settle();
+		expect(told).toEqual([]);
+		await vi.advanceTimersByTimeAsync(1_000);
+		expect(told).toEqual([{ next: null, enough: true }]);
 	});
 });

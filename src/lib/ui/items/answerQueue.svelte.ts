@@ -1,4 +1,4 @@
-import type { Answer } from '$lib/core/items';
+import type { Answer, ShownItem } from '$lib/core/items';
 
 /** An answer on its way to the server. */
 export interface QueuedAnswer {
@@ -8,6 +8,14 @@ export interface QueuedAnswer {
 	response: Answer;
 	milliseconds: number;
 	answeredAt: string;
+}
+
+/** What comes after an answer in a diagnostic. */
+export interface Progress {
+	/** Null when the sitting is done. */
+	next: { position: number; item: ShownItem; spoken: string } | null;
+	/** Whether the rest is better left for another day. */
+	enough: boolean;
 }
 
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000];
@@ -36,7 +44,13 @@ export class AnswerQueue {
 	private timer: ReturnType<typeof setTimeout> | undefined;
 	private readonly key: string;
 
-	constructor(private readonly sittingId: number) {
+	/**
+	 * @param next given for a diagnostic: called with what the server says comes next, once all answers are there
+	 */
+	constructor(
+		private readonly sittingId: number,
+		private readonly next?: (progress: Progress) => void
+	) {
 		this.key = `answers of sitting ${sittingId}`;
 		this.waiting = this.kept();
 		if (this.waiting.length) void this.send();
@@ -77,7 +91,7 @@ export class AnswerQueue {
 		clearTimeout(this.timer);
 		const answers = this.waiting.slice(0, 50);
 		try {
-			const reply = await fetch(`/api/sittings/${this.sittingId}/answers`, {
+			const reply = await fetch(`/api/sittings/${this.sittingId}/answers${this.next ? '?next' : ''}`, {
 				method: 'POST',
 				headers: { 'Content-Type': 'application/json' },
 				body: JSON.stringify({ answers })
@@ -88,6 +102,7 @@ export class AnswerQueue {
 				this.offline = false;
 				this.tries = 0;
 				this.keep();
+				if (this.next && this.waiting.length === 0) this.next(await reply.json());
 			} else if (reply.status < 500 && reply.status !== 429) {
 				this.refused = 'These answers could not be taken. They are kept on this device; tell your teacher.';
 			} else throw new Error(`status ${reply.status}`);

@@ -1,10 +1,11 @@
-<!-- Sittings that must be looked at before their scores are used: why, and what to do. -->
+<!-- Sittings that must be looked at before their scores are used: why, and what can be done about each. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { withState } from '../shell/address';
-	import type { ScreenRow } from './rows';
+	import type { SittingRow } from './sittingRows';
 
-	let { rows, open }: { rows: ScreenRow[]; open: boolean } = $props();
+	let { rows, domains, open }: { rows: SittingRow[]; domains: { id: number; name: string }[]; open: boolean } =
+		$props();
 </script>
 
 <details {open}>
@@ -13,15 +14,22 @@
 		{rows.length === 1 ? 'sitting needs' : 'sittings need'} another look before the scores are used</summary
 	>
 	<ul>
-		{#each rows as row (row.id)}
+		{#each rows as { id, givenName, familyName, className, sitting } (id)}
+			{@const doubtful = sitting?.flags.find(({ domainIds }) => domainIds.length)?.domainIds[0]}
 			<li>
-				<a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
-				<span class="soft">{row.className}</span>
-				<span>{row.flags.map((flag) => flag.reason).join(' ')}</span>
+				<a href={withState({ student: id })}>{givenName} {familyName}</a>
+				<span class="soft">{className}</span>
+				<span class="why">{sitting?.flags.map(({ reason }) => reason).join(' ')}</span>
 				<form method="POST" action="?/trust" use:enhance>
-					<input type="hidden" name="sitting" value={row.sittingId} />
+					<input type="hidden" name="sitting" value={sitting?.id} />
 					<button name="decision" value="kept">Keep</button>
-					<button name="decision" value="set aside">Set aside, sit again</button>
+					<button name="decision" value="set aside">Set aside, sit all again</button>
+					<select name="domain" aria-label="Domain to sit again">
+						{#each domains as domain (domain.id)}
+							<option value={domain.id} selected={domain.id === doubtful}>{domain.name}</option>
+						{/each}
+					</select>
+					<button name="decision" value="resit">Sit this domain again</button>
 				</form>
 			</li>
 		{/each}
@@ -53,9 +61,13 @@
 		border-top: 1px solid var(--rule);
 		padding: 6px 0;
 	}
+	.why {
+		flex: 1 1 320px;
+	}
 	form {
 		margin-left: auto;
 		display: flex;
+		flex-wrap: wrap;
 		gap: 6px;
 	}
 </style>

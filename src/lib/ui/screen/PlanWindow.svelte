@@ -1,19 +1,40 @@
-<!-- Plans a screening window. -->
+<!-- Plans a screening window: what, how, when and for whom. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import Dialog from '../shell/Dialog.svelte';
 
 	interface Props {
-		school: { name: string; today: string };
+		today: string;
+		subjects: string[];
+		modes: string[];
+		classes: { id: number; name: string; grade: number }[];
 		onclose: () => void;
 	}
-	let { school, onclose }: Props = $props();
+	let { today, subjects, modes, classes, onclose }: Props = $props();
+
+	// svelte-ignore state_referenced_locally
+	let chosen = $state(classes.map(({ id }) => id));
+	let mode = $state('adaptive');
+	let measure = $state('reading aloud');
+	const grades = $derived([...new Set(classes.map(({ grade }) => grade))]);
+	const about: Record<string, string> = {
+		adaptive:
+			'Each question is chosen by the answers before it. About 32 questions and 35 minutes, on one day or several.',
+		'fixed form': 'The same 24 questions for everybody of a grade. About 25 minutes.',
+		'teacher-given': 'A teacher gives it to one student at a time, with a timer and a sheet to tap.',
+		'imported score': 'Nothing for students to do: scores are brought in as a file.'
+	};
+
+	function toggleGrade(grade: number, on: boolean) {
+		const ids = classes.filter((one) => one.grade === grade).map(({ id }) => id);
+		chosen = on ? [...new Set([...chosen, ...ids])] : chosen.filter((id) => !ids.includes(id));
+	}
 </script>
 
 <Dialog title="Plan a screening window" {onclose}>
 	<form
 		method="POST"
-		action="?/window"
+		action="?/plan"
 		use:enhance={() =>
 			async ({ update }) => {
 				onclose();
@@ -22,16 +43,68 @@
 	>
 		<label for="name">Name</label>
 		<input id="name" name="name" required maxlength="80" placeholder="Spring screening" />
-		<label for="term">Term whose benchmarks count</label>
-		<select id="term" name="term"><option>1</option><option>2</option><option selected>3</option></select>
-		<label for="opensOn">Opens</label>
-		<input id="opensOn" name="opensOn" type="date" required value={school.today} />
-		<label for="closesOn">Closes</label>
-		<input id="closesOn" name="closesOn" type="date" required value={school.today} />
-		<p class="soft">
-			All {school.name} students see the diagnostic on their page from the first day through the last.
-		</p>
-		<button class="primary">Plan the window</button>
+		<div class="pair">
+			<div>
+				<label for="subject">Subject</label>
+				<select id="subject" name="subject"
+					>{#each subjects as subject (subject)}<option>{subject}</option>{/each}</select
+				>
+			</div>
+			<div>
+				<label for="term">Term whose benchmarks count</label>
+				<select id="term" name="term"><option>1</option><option>2</option><option selected>3</option></select>
+			</div>
+		</div>
+		<label for="mode">How</label>
+		<select id="mode" name="mode" bind:value={mode}
+			>{#each modes as one (one)}<option>{one}</option>{/each}</select
+		>
+		<p class="soft">{about[mode]}</p>
+		{#if mode === 'teacher-given'}
+			<label for="measure">What the teacher gives</label>
+			<select id="measure" name="measure" bind:value={measure}
+				><option>reading aloud</option><option>number fluency</option></select
+			>
+		{/if}
+		<div class="pair">
+			<div>
+				<label for="opensOn">Opens</label>
+				<input id="opensOn" name="opensOn" type="date" required value={today} />
+			</div>
+			<div>
+				<label for="closesOn">Closes</label>
+				<input id="closesOn" name="closesOn" type="date" required value={today} />
+			</div>
+		</div>
+		{#if classes.length === 0}
+			<p>There are no classes yet. Once the roster is in, a window can ask them.</p>
+		{/if}
+		<fieldset hidden={classes.length === 0}>
+			<legend>Who: {chosen.length} of {classes.length} classes</legend>
+			{#each grades as grade (grade)}
+				{@const own = classes.filter((one) => one.grade === grade)}
+				<div class="grade">
+					<label
+						><input
+							type="checkbox"
+							checked={own.every(({ id }) => chosen.includes(id))}
+							onchange={(event) => toggleGrade(grade, event.currentTarget.checked)}
+						/> <strong>Grade {grade}</strong></label
+					>
+					{#each own as one (one.id)}
+						<label><input type="checkbox" name="classes" value={one.id} bind:group={chosen} /> {one.name}</label>
+					{/each}
+				</div>
+			{/each}
+		</fieldset>
+		{#if mode === 'adaptive' || mode === 'fixed form'}
+			<p class="soft">
+				All students of these classes see the diagnostic on their page from the first day through the last.
+			</p>
+		{/if}
+		<button class="primary" disabled={chosen.length === 0}
+			>Plan the window for {chosen.length} {chosen.length === 1 ? 'class' : 'classes'}</button
+		>
 	</form>
 </Dialog>
 
@@ -39,7 +112,28 @@
 	form {
 		display: grid;
 		gap: 6px;
-		min-width: 320px;
+		min-width: min(480px, 84vw);
+	}
+	.pair {
+		display: grid;
+		grid-template-columns: 1fr 1fr;
+		gap: 12px;
+	}
+	.pair div {
+		display: grid;
+		gap: 6px;
+	}
+	fieldset {
+		border: 1px solid var(--rule);
+		border-radius: var(--corner);
+		padding: 6px 12px;
+	}
+	.grade {
+		display: flex;
+		gap: 18px;
+	}
+	.grade label {
+		min-width: 96px;
 	}
 	button {
 		margin-top: 8px;

@@ -60,7 +60,7 @@
 				<td>{row.className}</td>
 				<td><TierBars tier={row.tier} /></td>
 				<td class:soft={row.status === 'finished'}>
-					{row.status}{row.status === 'under way' ? `, ${row.answered} of ${row.itemCount}` : ''}
+					{row.status}{row.status === 'under way' ? `, ${row.answered} answered` : ''}
 				</td>
 				{#if row.overall}
 					<td class="number"

@@ -14,10 +14,7 @@ export interface ScreenRow {
 	className: string;
 	tier: number;
 	status: ScreeningStatus;
-	sittingId: number | null;
 	answered: number;
-	itemCount: number;
-	flags: { flag: string; reason: string }[];
 	overall: PointsWithError | null;
 	/** The line for the student's grade, in points. */
 	cut: number;

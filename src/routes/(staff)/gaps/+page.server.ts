@@ -1,8 +1,8 @@
 import { describeAnswer, itemFrom, misconceptionById } from '$lib/core/items';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
-import { windowInView } from '$lib/server/overview';
 import { mathHtml } from '$lib/server/presentItem';
+import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { evidenceFor } from '$lib/server/store/standings';

@@ -1,25 +1,21 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { SCREENING_STATUSES } from '$lib/core/screening';
-	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
-	import PlanWindow from '$lib/ui/screen/PlanWindow.svelte';
 	import ResultsTable from '$lib/ui/screen/ResultsTable.svelte';
 	import { arrangeRows, bandWords, pointsAxis } from '$lib/ui/screen/rows';
+	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/ui/shell/dates';
-	import Notice from '$lib/ui/shell/Notice.svelte';
 	import { countBy } from '$lib/ui/table/countBy';
 
-	let { data, form } = $props();
+	let { data } = $props();
 
 	let selected = $state<number[]>([]);
-	let planning = $state(false);
 
 	const sort = $derived(page.url.searchParams.get('sort') ?? 'overall');
 	const status = $derived(page.url.searchParams.get('status') ?? 'all');
 	const counts = $derived(countBy(data.rows, (row) => row.status));
-	const flagged = $derived(data.rows.filter((row) => row.status === 'needs another look'));
+	const flagged = $derived(data.rows.filter((row) => row.status === 'needs another look').length);
 	const inScope = $derived(selected.filter((id) => data.rows.some((row) => row.id === id)));
 	const belowTheLine = $derived(data.rows.filter(({ overall, cut }) => overall && overall.points < cut));
 </script>
@@ -32,24 +28,12 @@
 		No screening window is planned yet. Plan one to let students sit the diagnostic, or bring in scores from elsewhere.
 	</p>
 	{#if data.can.screen}<p class="row">
-			<button class="primary" onclick={() => (planning = true)}>Plan a window</button>
+			<a class="button primary" href={keepingScope('/screen/windows')}>Plan a window</a>
 		</p>{/if}
 {:else}
-	<div class="head">
-		<h1>{data.window.name}</h1>
-		<p class="soft">
-			{sayDate(data.window.opensOn)} to {sayDate(data.window.closesOn)} · {data.formItems}-question diagnostic ·
-			{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{list} {name}{/each}
-		</p>
-		<div class="tools">
-			<label>
-				Window
-				<select onchange={(event) => setState({ window: event.currentTarget.value })}>
-					{#each data.windows as window (window.id)}
-						<option value={window.id} selected={window.id === data.window.id}>{window.name}</option>
-					{/each}
-				</select>
-			</label>
+	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
+		{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{list} {name}{/each}
+		{#snippet tools()}
 			<label>
 				Show
 				<select
@@ -68,13 +52,20 @@
 			<button onclick={() => (selected = belowTheLine.map(({ id }) => id))}>Select all below the line</button>
 			{#if data.can.screen}
 				<a class="button" href={keepingScope('/screen/import', { window: data.window.id })}>Bring in scores</a>
-				<button onclick={() => (planning = true)}>Plan a window</button>
 			{/if}
-		</div>
-	</div>
+		{/snippet}
+	</ScreenHead>
 
-	{#if flagged.length && data.can.screen}
-		<FlaggedSittings rows={flagged} open={status === 'needs another look'} />
+	{#if flagged && data.can.screen}
+		<p class="look">
+			<a
+				href={keepingScope('/screen/sittings', {
+					window: page.url.searchParams.get('window'),
+					status: 'needs another look'
+				})}>{flagged} {flagged === 1 ? 'sitting needs' : 'sittings need'} another look</a
+			>
+			before {flagged === 1 ? 'its' : 'their'} scores are used.
+		</p>
 	{/if}
 
 	<ResultsTable
@@ -98,22 +89,15 @@
 	{/if}
 {/if}
 
-{#if planning}<PlanWindow school={data.school} onclose={() => (planning = false)} />{/if}
-<Notice outcome={form} />
-
 <style>
-	.head {
-		display: grid;
-		gap: 6px;
-		margin-bottom: 12px;
-	}
-	.tools {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 10px;
-		align-items: center;
-	}
 	.row {
 		margin-top: 12px;
+	}
+	.look {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		border-left: 3px solid var(--slipping-ink);
+		padding: 8px 12px;
+		margin-bottom: 12px;
 	}
 </style>

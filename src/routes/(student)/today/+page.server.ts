@@ -1,6 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/staffPage';
-import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
+import { beginDiagnostic } from '$lib/server/store/adaptiveSittings';
+import { beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
 import { studentContext, workFor } from '$lib/server/studentPage';
 import { formCheck, id, readForm } from '$lib/server/validate';
 
@@ -8,15 +9,17 @@ export async function load({ locals }) {
 	const { diagnostics, probes, sets } = await workFor(locals, studentContext(locals));
 	return {
 		work: [
-			...diagnostics.map(({ window, answered, itemCount }) => ({
+			...diagnostics.map(({ window, name, answered, enough, lastDay, resit }) => ({
 				kind: 'diagnostic',
 				id: window.id,
-				title: window.name,
-				note: 'Show what you know',
+				title: name,
+				note: resit ? 'A few questions again' : 'Show what you know: about 35 minutes, on one day or several',
 				answered,
-				itemCount,
-				dueOn: window.closesOn,
-				late: false
+				// Of a diagnostic nobody can say how many are left.
+				itemCount: null,
+				dueOn: lastDay,
+				late: false,
+				tomorrow: enough
 			})),
 			...probes.map((plan) => ({
 				kind: 'probe',
@@ -26,7 +29,8 @@ export async function load({ locals }) {
 				answered: 0,
 				itemCount: PROBE_ITEMS,
 				dueOn: null,
-				late: false
+				late: false,
+				tomorrow: false
 			})),
 			...sets.map((set) => ({
 				kind: 'practice',
@@ -36,7 +40,8 @@ export async function load({ locals }) {
 				answered: set.answered ?? 0,
 				itemCount: set.itemCount,
 				dueOn: set.dueOn,
-				late: set.late
+				late: set.late,
+				tomorrow: false
 			}))
 		]
 	};
@@ -60,8 +65,7 @@ export const actions = {
 		const probe = form.value.kind === 'probe' && probes.find((plan) => plan.id === form.value.id);
 		const set = form.value.kind === 'practice' && sets.find((one) => one.id === form.value.id);
 		let sitting: number;
-		if (diagnostic)
-			sitting = await beginDiagnostic(database, student, diagnostic.window, diagnostic.attempt, skills, at);
+		if (diagnostic) sitting = await beginDiagnostic(database, student, diagnostic, skills, at);
 		else if (probe) sitting = await beginProbe(database, probe, probe.weekNow, skills, at);
 		else if (set) sitting = await beginPractice(database, student.id, set, skills, at);
 		else error(404, 'This is not on your page any more.');

@@ -17,20 +17,22 @@
 				<div>
 					<strong>{one.title}</strong>
 					<p class="soft">
-						{one.answered ? `${one.answered} of ${one.itemCount} done` : one.note}{#if one.dueOn}, {one.late
-								? 'was due'
-								: 'due'}
+						{one.answered
+							? `${one.answered}${one.itemCount === null ? '' : ` of ${one.itemCount}`} done`
+							: one.note}{#if one.dueOn}, {one.late ? 'was due' : 'due'}
 							{sayDate(one.dueOn)}{/if}
 						{#if one.late}· still open, counts as late{/if}
 					</p>
 				</div>
-				<form method="POST" action="?/start">
-					<input type="hidden" name="kind" value={one.kind} />
-					<input type="hidden" name="id" value={one.id} />
-					<button class="primary" aria-label="{one.answered ? 'Go on with' : 'Start'} {one.title}"
-						>{one.answered ? 'Go on' : 'Start'}</button
-					>
-				</form>
+				{#if one.tomorrow}
+					<p class="soft">Enough for today. It goes on tomorrow.</p>
+				{:else}<form method="POST" action="?/start">
+						<input type="hidden" name="kind" value={one.kind} />
+						<input type="hidden" name="id" value={one.id} />
+						<button class="primary" aria-label="{one.answered ? 'Go on with' : 'Start'} {one.title}"
+							>{one.answered ? 'Go on' : 'Start'}</button
+						>
+					</form>{/if}
 			</li>
 		{/each}
 	</ul>

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
 import { ASSUMED_ERROR, planScoreImport, proposeRoles, type ColumnRole } from '$lib/core/interchange/scoreImport';
 import { fromPoints, toPoints } from '$lib/core/measurement';
-import { windowInView } from '$lib/server/overview';
+import { windowInView } from '$lib/server/screening';
 import { refuse, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/store/people';
 import { existingImports, importScores } from '$lib/server/store/scores';

@@ -1,7 +1,10 @@
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
+import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
 import { showItem, showItemWithKey } from '$lib/server/presentItem';
+import { accommodationOf, diagnosticProgress, spokenText } from '$lib/server/sittingPage';
 import { findSitting, sittingItems } from '$lib/server/store/sittings';
+import { skillList } from '$lib/server/store/skills';
 import { studentContext } from '$lib/server/studentPage';
 
 export async function load({ locals, params }) {
@@ -10,10 +13,39 @@ export async function load({ locals, params }) {
 		? await findSitting(locals.database, student.id, Number(params.sitting))
 		: null;
 	if (!sitting) error(404, 'This is not on your page.');
-	const items = await sittingItems(locals.database, sitting.id);
+	const isDiagnostic = sitting.kind === 'diagnostic';
 	const practice = sitting.kind === 'practice';
+	const [items, accommodation, progress] = await Promise.all([
+		sittingItems(locals.database, sitting.id),
+		accommodationOf(locals, student),
+		isDiagnostic ? diagnosticProgress(locals, student, sitting) : null
+	]);
+	const warmUp =
+		isDiagnostic && sitting.answered === 0
+			? warmUpItems(await skillList(locals.database), { grade: student.grade, term: 2 }, student.id)
+			: [];
 	return {
-		sitting: { id: sitting.id, kind: sitting.kind, itemCount: sitting.itemCount },
+		sitting: {
+			id: sitting.id,
+			kind: sitting.kind,
+			adaptive: sitting.adaptive,
+			// Of an adaptive sitting: about how many.
+			itemCount: sitting.adaptive ? Math.min(USUAL_LENGTH, Math.max(sitting.itemCount, RESIT_ITEMS)) : sitting.itemCount
+		},
+		readAloud: accommodation.readAloud,
+		largerType: accommodation.largerType,
+		enough: progress?.enough ?? false,
+		// Practice questions before a diagnostic; with their keys, as they count for nothing.
+		warmUp: warmUp.map(({ familyId, seed }, position) => {
+			const item = itemFrom(familyId, seed);
+			return {
+				position,
+				correct: null,
+				done: false,
+				item: { ...showItemWithKey(item), practice: true as const },
+				spoken: spokenText(item)
+			};
+		}),
 		// Keys travel only with practice, where feedback is immediate.
 		items: items.map((place) => {
 			const item = itemFrom(place.familyId, place.seed);
@@ -24,7 +56,8 @@ export async function load({ locals, params }) {
 				position: place.position,
 				correct: practice ? place.correct : null,
 				done: place.attempts > 0,
-				item: shown
+				item: shown,
+				spoken: spokenText(item)
 			};
 		})
 	};

@@ -1,157 +1,160 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
-	import { check, isReadable, type Answer } from '$lib/core/items';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import { askAgain } from '$lib/ui/items/answers/answering';
 	import { AnswerQueue } from '$lib/ui/items/answerQueue.svelte';
 	import Figure from '$lib/ui/items/Figure.svelte';
+	import ReadAloud from '$lib/ui/sitting/ReadAloud.svelte';
+	import { SittingState } from '$lib/ui/sitting/sittingState.svelte';
 
 	let { data } = $props();
 
 	let queue = $state<AnswerQueue | null>(null);
 	// svelte-ignore state_referenced_locally
-	let done = $state(new Set(data.items.filter((place) => place.done).map(({ position }) => position)));
-	// svelte-ignore state_referenced_locally
-	let right = $state(data.items.filter((place) => place.correct).length);
-	let answer = $state<Answer | null>(null);
-	let attempt = $state(1);
-	let feedback = $state<'right' | 'try again' | 'shown' | 'unreadable' | null>(null);
-	let shownAt = 0;
+	const sitting = new SittingState({ ...data, adaptive: data.sitting.adaptive }, () => performance.now());
 	let heading = $state<HTMLElement>();
 
-	const place = $derived(data.items.find(({ position }) => !done.has(position)) ?? null);
-	let held = $state<(typeof data.items)[number] | null>(null);
-	/** The question on the page: it stays while its feedback is read. */
-	const current = $derived(held ?? place);
-	const finished = $derived(current === null);
+	const isDiagnostic = $derived(data.sitting.kind === 'diagnostic');
+	const current = $derived(sitting.current);
+	const total = $derived(Math.max(data.sitting.itemCount, sitting.number));
+	const where = $derived(
+		sitting.isWarmUp
+			? 'Practice question: it does not count'
+			: data.sitting.adaptive
+				? `Question ${sitting.number}, about ${total} in all`
+				: `Question ${sitting.number} of ${total}`
+	);
 
 	onMount(() => {
-		queue = new AnswerQueue(data.sitting.id);
-		// Answers that never reached the server are still on this device.
-		for (const waiting of queue.waiting) done = new Set([...done, waiting.position]);
-		shownAt = performance.now();
+		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? sitting.goOn : undefined);
+		sitting.queue = queue;
+		sitting.resume(queue.waiting.map(({ position }) => position));
 		return () => queue?.stop();
 	});
 
 	function submit() {
-		if (!current || answer === null || feedback === 'right' || feedback === 'shown') return;
-		const { item, position } = current;
-		if (!isReadable(item, answer)) {
-			feedback = 'unreadable';
-			return;
-		}
-		const judged = item.practice ? check(item, answer) : null;
-		queue?.add({
-			position,
-			attempt,
-			response: $state.snapshot(answer),
-			milliseconds: Math.min(86_400_000, Math.round(performance.now() - shownAt))
-		});
-		// Held before it counts as done, or the next question would take its place under its feedback.
-		if (judged) held = current;
-		done = new Set([...done, position]);
-		if (!judged) return next();
-		if (judged.correct && attempt === 1) right++;
-		feedback = judged.correct ? 'right' : attempt === 1 ? 'try again' : 'shown';
-		attempt++;
+		if (sitting.submit()) next();
 	}
 
 	async function next() {
-		held = null;
-		answer = null;
-		attempt = 1;
-		feedback = null;
-		shownAt = performance.now();
+		sitting.next();
+		await tick();
+		heading?.focus();
+	}
+
+	async function skipWarmUp() {
+		sitting.skipWarmUp();
 		await tick();
 		heading?.focus();
 	}
 </script>
 
-<svelte:head
-	><title
-		>{finished ? 'Done' : `Question ${done.size + (held ? 0 : 1)} of ${data.sitting.itemCount}`} · Orderly Compass</title
-	></svelte:head
->
+<svelte:head><title>{sitting.isFinished ? 'Done' : where} · Orderly Compass</title></svelte:head>
 
 {#if queue?.offline}
 	<p class="away" role="status">
-		The school’s server cannot be reached. Your answers are kept on this device and will be sent when it is back. You
-		can go on.
+		The school’s server cannot be reached. Your answers are kept on this device and will be sent when it is back.
+		{data.sitting.adaptive ? 'The next question comes then.' : 'You can go on.'}
 	</p>
 {:else if queue?.refused}
 	<p class="away" role="alert">{queue.refused}</p>
 {/if}
 
-{#if finished}
-	<h1>All done</h1>
-	{#if data.sitting.kind === 'practice'}
-		<p>You got <strong>{right} of {data.sitting.itemCount}</strong> right at the first try.</p>
-	{:else}
-		<p>Thank you. Your answers help your teacher see what to do next.</p>
-	{/if}
-	<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
-{:else if current}
-	{@const number = current.position + 1}
-	<p class="where" bind:this={heading} tabindex="-1">Question {number} of {data.sitting.itemCount}</p>
-	<svg class="progress" width="100%" height="6" aria-hidden="true"
-		><rect width="100%" height="6" /><rect
-			class="part"
-			width="{(100 * (number - 1)) / data.sitting.itemCount}%"
-			height="6"
-		/></svg
-	>
-
-	<form
-		onsubmit={(event) => {
-			event.preventDefault();
-			submit();
-		}}
-	>
-		<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-		<h1 class="stem">{@html current.item.stemHtml}</h1>
-		{#if current.item.figure}<Figure figure={current.item.figure} />{/if}
-		{#key current.position}
-			<AnswerField
-				response={current.item.response}
-				optionsHtml={current.item.optionsHtml}
-				leftHtml={current.item.leftHtml}
-				bind:answer
-				disabled={feedback === 'right' || feedback === 'shown'}
-				onenter={submit}
-			/>
-		{/key}
-
-		<div class="feedback" aria-live="polite">
-			{#if feedback === 'unreadable'}
-				<p>{askAgain(current.item.response.kind)}</p>
-			{:else if feedback === 'right'}
-				<p><strong>Right.</strong></p>
-			{:else if feedback === 'try again' && current.item.practice}
-				<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-				<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
-			{:else if feedback === 'shown' && current.item.practice}
-				<p><strong>Here is how:</strong></p>
-				<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-				{#each current.item.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
-				{#if current.item.solutionFigure}<Figure figure={current.item.solutionFigure} />{/if}
-			{/if}
-		</div>
-
-		{#if feedback === 'right' || feedback === 'shown'}
-			<button type="button" class="primary go" onclick={next}>Next</button>
+<div class:larger={data.largerType}>
+	{#if sitting.isFinished}
+		<h1>All done</h1>
+		{#if data.sitting.kind === 'practice'}
+			<p>You got <strong>{sitting.right} of {data.sitting.itemCount}</strong> right at the first try.</p>
 		{:else}
-			<button class="primary go" disabled={answer === null}
-				>{feedback === 'try again' ? 'Try again' : data.sitting.kind === 'practice' ? 'Check' : 'Next'}</button
-			>
+			<p>Thank you. Your answers help your teacher see what to do next.</p>
 		{/if}
-	</form>
-{/if}
+		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if sitting.enough}
+		<h1>Enough for today</h1>
+		<p>You have answered {sitting.answered} questions. They are kept. You can go on tomorrow.</p>
+		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if current}
+		<p class="where" bind:this={heading} tabindex="-1">{where}</p>
+		<svg class="progress" width="100%" height="6" aria-hidden="true"
+			><rect width="100%" height="6" /><rect
+				class="part"
+				width="{sitting.isWarmUp ? 0 : (100 * (sitting.number - 1)) / total}%"
+				height="6"
+			/></svg
+		>
+
+		<form
+			onsubmit={(event) => {
+				event.preventDefault();
+				submit();
+			}}
+		>
+			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+			<h1 class="stem">{@html current.item.stemHtml}</h1>
+			{#if data.readAloud}<ReadAloud text={current.spoken} />{/if}
+			{#if current.item.figure}<Figure figure={current.item.figure} />{/if}
+			{#key current}
+				<AnswerField
+					response={current.item.response}
+					optionsHtml={current.item.optionsHtml}
+					leftHtml={current.item.leftHtml}
+					bind:answer={sitting.answer}
+					disabled={sitting.feedback === 'right' || sitting.feedback === 'shown'}
+					onenter={submit}
+				/>
+			{/key}
+
+			<div class="feedback" aria-live="polite">
+				{#if sitting.feedback === 'unreadable'}
+					<p>{askAgain(current.item.response.kind)}</p>
+				{:else if sitting.feedback === 'right'}
+					<p><strong>Right.</strong></p>
+				{:else if sitting.feedback === 'try again' && current.item.practice}
+					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+					<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
+				{:else if sitting.feedback === 'shown' && current.item.practice}
+					<p><strong>Here is how:</strong></p>
+					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+					{#each current.item.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+					{#if current.item.solutionFigure}<Figure figure={current.item.solutionFigure} />{/if}
+				{/if}
+			</div>
+
+			{#if sitting.feedback === 'right' || sitting.feedback === 'shown'}
+				<button type="button" class="primary go" onclick={next}>Next</button>
+			{:else}
+				<button class="primary go" disabled={sitting.answer === null}
+					>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
+				>
+			{/if}
+		</form>
+		{#if sitting.isWarmUp}
+			<p class="aside"><button class="plain" onclick={skipWarmUp}>Skip the practice questions</button></p>
+		{:else if isDiagnostic}
+			<p class="aside"><a href="/today">Stop for now</a></p>
+		{/if}
+	{:else}
+		<p class="where waiting" bind:this={heading} tabindex="-1" role="status">The next question is coming …</p>
+	{/if}
+</div>
 
 <style>
 	.where {
 		font-size: 0.85em;
 		color: var(--ink-soft);
 		outline: none;
+	}
+	.waiting {
+		/* Nothing is said of a wait under a second. */
+		animation: appear 0s 1s both;
+	}
+	@keyframes appear {
+		from {
+			visibility: hidden;
+		}
+	}
+	.larger {
+		font-size: 25px;
 	}
 	.progress {
 		display: block;
@@ -168,8 +171,7 @@
 		gap: 16px;
 	}
 	.stem {
-		font-size: 1.15rem;
-		font-size: 21px;
+		font-size: 1.1em;
 		font-weight: 500;
 		line-height: 1.4;
 	}
@@ -181,6 +183,17 @@
 	.go {
 		min-height: 52px;
 		font-size: 1em;
+	}
+	.aside {
+		margin-top: 18px;
+		text-align: center;
+	}
+	.aside a,
+	.aside button {
+		display: inline-flex;
+		align-items: center;
+		min-height: 44px;
+		font-size: 0.85em;
 	}
 	.away {
 		background: var(--sheet);

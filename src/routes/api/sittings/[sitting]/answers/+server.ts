@@ -1,7 +1,9 @@
 import { error, json } from '@sveltejs/kit';
 import { AnswerDesk } from '$lib/server/answerDesk';
 import type { IncomingAnswer } from '$lib/server/store/answers';
+import { diagnosticProgress } from '$lib/server/sittingPage';
 import { findSchool } from '$lib/server/store/calendar';
+import { findSitting } from '$lib/server/store/sittings';
 import { jsonCheck, readJson } from '$lib/server/validate';
 
 const check = jsonCheck<{ answers: IncomingAnswer[] }>({
@@ -57,5 +59,9 @@ export async function POST(event) {
 	const rest = kept ? `The other ${kept} ${kept === 1 ? 'answer was' : 'answers were'} stored.` : 'Nothing was stored.';
 	if (results.includes('unknown')) error(404, `There is no such question for you. ${rest}`);
 	if (results.includes('unreadable')) error(400, `An answer does not fit its question. ${rest}`);
-	return json({ results: answers.map(({ id }, i) => ({ id, status: results[i] })) });
+	const stored = answers.map(({ id }, i) => ({ id, status: results[i] }));
+	// A diagnostic asks for its next question with the answer to the last.
+	if (!event.url.searchParams.has('next')) return json({ results: stored });
+	const sitting = await findSitting(database, viewer.id, sittingId);
+	return json({ results: stored, ...(sitting && (await diagnosticProgress(event.locals, viewer, sitting))) });
 }

@@ -1,0 +1,3 @@
+export * from './problem';
+export { calibrate, type CalibratedItem, type Calibration } from './calibrate';
+export { calibrateTwoParameter } from './twoParameter';

@@ -1,0 +1,60 @@
+/** Ability of students of a grade in a week of the school year (1 is its first): logits. */
+export interface Norm {
+	grade: number;
+	week: number;
+	median: number;
+	/** Spread, of a normal distribution around the median. */
+	spread: number;
+}
+
+/** Weeks of a school year; each of its three terms has twelve. */
+export const WEEKS_A_YEAR = 36;
+const WEEKS_A_TERM = WEEKS_A_YEAR / 3;
+
+/** The week in the middle of a term, 1–3. */
+export const midTermWeek = (term: number) => (term - 0.5) * WEEKS_A_TERM;
+
+/**
+ * Made-up norms, until a school has its own: the median grows a third of a logit a term and passes `expectedTheta` in
+ * the middle of each; the spread is 1.1 logits.
+ */
+export function shippedNorm(grade: number, week: number): Norm {
+	const within = Math.min(WEEKS_A_YEAR, Math.max(0, week));
+	return { grade, week, median: grade - 4 + (within - WEEKS_A_YEAR / 2) / WEEKS_A_YEAR, spread: 1.1 };
+}
+
+/**
+ * Percentile of an ability among students of its grade and week: the share below it, 1 to 99.
+ *
+ * @param theta logits
+ */
+export function percentile(theta: number, norm: Pick<Norm, 'median' | 'spread'>): number {
+	return clampPercentile(100 * normalShareBelow((theta - norm.median) / norm.spread));
+}
+
+/** Students needed before a school's own scores are called a norm. */
+export const LOCAL_NORM_LEAST = 30;
+
+/**
+ * Percentile among a school's own scores: those below and half of those equal, 1 to 99 (percentile rank).
+ *
+ * @param peers abilities of the students of the same grade and window, this one among them
+ * @returns null with fewer than 30 peers
+ */
+export function localPercentile(theta: number, peers: number[]): number | null {
+	if (peers.length < LOCAL_NORM_LEAST) return null;
+	const below = peers.filter((peer) => peer < theta).length;
+	const equal = peers.filter((peer) => peer === theta).length;
+	return clampPercentile((100 * (below + equal / 2)) / peers.length);
+}
+
+const clampPercentile = (share: number) => Math.min(99, Math.max(1, Math.round(share)));
+
+/** Share of a standard normal distribution below z, to 1.5e-7 (Abramowitz & Stegun 7.1.26). */
+export function normalShareBelow(z: number): number {
+	const x = Math.abs(z) / Math.SQRT2;
+	const t = 1 / (1 + 0.3275911 * x);
+	const series = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+	const above = 0.5 * series * Math.exp(-x * x);
+	return z >= 0 ? 1 - above : above;
+}

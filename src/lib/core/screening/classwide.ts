@@ -1,0 +1,25 @@
+/** Share of a class lacking a skill from which it is taught to the whole class, and from which the advice is firm. */
+export const CLASSWIDE_SHARE = 0.6;
+export const CLASSWIDE_FIRM_SHARE = 0.8;
+const CLASSWIDE_MINIMUM = 5;
+
+/**
+ * Whether a skill belongs to whole-class teaching, from the standings of one class on it. Students without evidence do
+ * not count; under 5 with evidence nothing is said.
+ */
+export function classwideNeed(standings: ('gap' | 'forming' | 'secure' | 'slipping' | 'unseen')[]): {
+	lacking: number;
+	withEvidence: number;
+	advice: 'none' | 'whole class' | 'whole class, firm';
+} {
+	const seen = standings.filter((standing) => standing !== 'unseen');
+	const lacking = seen.filter((standing) => standing === 'gap').length;
+	const share = seen.length === 0 ? 0 : lacking / seen.length;
+	const advice =
+		seen.length < CLASSWIDE_MINIMUM || share < CLASSWIDE_SHARE
+			? 'none'
+			: share >= CLASSWIDE_FIRM_SHARE
+				? 'whole class, firm'
+				: 'whole class';
+	return { lacking, withEvidence: seen.length, advice };
+}

@@ -1,0 +1,76 @@
+import {
+	ADAPTIVE_RULES,
+	chooseItem,
+	estimateProfile,
+	expectedTheta,
+	isAdaptiveDone,
+	type AbilityEstimate,
+	type AbilityPrior,
+	type GradeTerm,
+	type PoolItem,
+	type ScoredResponse
+} from '../measurement';
+import { seededRandom, seedFrom } from '../random';
+
+/** Spread (logits) of ability in a domain around the grade's median. */
+export const PRIOR_SD = 1.1;
+
+/** What is believed of a student of a grade and term before any answer. */
+export const gradePrior = (level: GradeTerm): AbilityPrior => ({ mean: expectedTheta(level), sd: PRIOR_SD });
+
+/** How far (logits) a student may have moved since the last sitting. */
+const MOVED_SINCE = 0.5;
+
+/**
+ * Where a sitting begins to look for a student: at the last sitting's ability, else at the grade's median. Scores never
+ * use the last sitting, or two scores would not be independent and their change could not be judged.
+ */
+export function startingPrior(level: GradeTerm, previous?: AbilityEstimate): AbilityPrior {
+	if (!previous) return gradePrior(level);
+	return { mean: previous.theta, sd: Math.min(PRIOR_SD, Math.hypot(previous.standardError, MOVED_SINCE)) };
+}
+
+/** Questions an adaptive sitting has on average, by `npm run simulate:screening`: what a student is told to expect. */
+export const USUAL_LENGTH = 32;
+
+/** Questions in a resit of one domain. */
+export const RESIT_ITEMS = 8;
+const RESIT_RULES = { ...ADAPTIVE_RULES, minimum: RESIT_ITEMS, maximum: RESIT_ITEMS };
+
+/** An adaptive sitting under way. */
+export interface AdaptiveSitting {
+	id: number;
+	level: GradeTerm;
+	previous?: AbilityEstimate;
+	/** All families it could draw from: of one domain for a resit. */
+	pool: PoolItem<number>[];
+	isResit: boolean;
+	/** What was asked and answered, in order. */
+	answers: { familyId: string; skillCode: string; domainId: number; response: ScoredResponse }[];
+}
+
+/**
+ * The next question of a sitting, or null when it is done. The same sitting always goes on in the same way, whichever
+ * process is asked.
+ */
+export function nextQuestion({
+	id,
+	level,
+	previous,
+	pool,
+	isResit,
+	answers
+}: AdaptiveSitting): PoolItem<number> | null {
+	const rules = isResit ? RESIT_RULES : ADAPTIVE_RULES;
+	const domains = [...new Set(pool.map(({ domainId }) => domainId))];
+	if (domains.length === 0) return null;
+	const byDomain = new Map(
+		domains.map((domain) => [
+			domain,
+			answers.filter(({ domainId }) => domainId === domain).map(({ response }) => response)
+		])
+	);
+	if (isAdaptiveDone(answers.length, estimateProfile(byDomain, gradePrior(level)), rules)) return null;
+	const profile = estimateProfile(byDomain, startingPrior(level, previous));
+	return chooseItem(pool, answers, profile, seededRandom(seedFrom('sitting', id, answers.length)), rules);
+}

@@ -1,0 +1,51 @@
+import { screeningStatus, type ScreeningStatus } from '../core/screening';
+import type { Database } from './database/pool';
+import { screeningWindows, windowClasses, windowNotes, type ScreeningWindow, type WindowNote } from './store/windows';
+import type { School } from './store/calendar';
+import type { RosterStudent } from './store/people';
+import { windowScores, type Score } from './store/scores';
+import { windowSittings, type BoardSitting } from './store/sittings';
+
+/** The school's windows, and the one in view: the wanted one, else the last that opened, else the next to open. */
+export async function windowInView(database: Database, school: School, wanted?: number) {
+	const windows = await screeningWindows(database, school.id);
+	const begun = windows.filter((window) => window.opensOn <= school.today);
+	return { windows, window: windows.find(({ id }) => id === wanted) ?? begun[0] ?? windows.at(-1) ?? null };
+}
+
+/** Where a student is in a window. */
+export interface WindowPlace {
+	status: ScreeningStatus;
+	sitting: BoardSitting | null;
+	note: WindowNote | null;
+	scores: Score[];
+}
+
+/** Where each student is in a window: every one of them, asked or not. */
+export async function windowPlaces(
+	database: Database,
+	window: ScreeningWindow,
+	students: RosterStudent[]
+): Promise<Map<number, WindowPlace>> {
+	const ids = students.map(({ id }) => id);
+	const [sittings, scores, notes, classes] = await Promise.all([
+		windowSittings(database, window.id, ids),
+		windowScores(database, window.id, ids),
+		windowNotes(database, window.id, ids),
+		windowClasses(database, window.id)
+	]);
+	return new Map(
+		students.map(({ id, classId }) => {
+			const sitting = sittings.get(id) ?? null;
+			const own = scores.get(id) ?? [];
+			const note = notes.get(id) ?? null;
+			const status = screeningStatus({
+				sitting: sitting ?? undefined,
+				sources: own.map(({ source }) => source),
+				note: note?.kind,
+				asked: classes.has(classId)
+			});
+			return [id, { status, sitting, note, scores: own }];
+		})
+	);
+}

@@ -1,0 +1,62 @@
+import { dayBegins } from '../core/calendar';
+import { inWords, itemFrom, type Item, type ShownItem } from '../core/items';
+import { isEnoughForToday } from '../core/screening';
+import { showItem } from './presentItem';
+import { accommodations, NO_ACCOMMODATION, type Accommodation } from './store/accommodations';
+import { findSchool } from './store/calendar';
+import { answersSince, openItem, type Sitting } from './store/sittings';
+import { windowsToSit } from './store/windows';
+import type { SignedInStudent } from './viewer';
+
+/** A question of a diagnostic as a student gets it: without its key. */
+export interface AskedItem {
+	position: number;
+	item: ShownItem;
+	/** The question and its options for reading aloud. */
+	spoken: string;
+}
+
+/** What is read aloud of a question: its text, then its options by letter. */
+export function spokenText({ stem, response }: Pick<Item, 'stem' | 'response'>): string {
+	const options = 'options' in response ? response.options : [];
+	return [inWords(stem), ...options.map((option, i) => `${String.fromCharCode(65 + i)}: ${inWords(option)}.`)].join(
+		' '
+	);
+}
+
+export function askedItem({
+	position,
+	familyId,
+	seed
+}: {
+	position: number;
+	familyId: string;
+	seed: number;
+}): AskedItem {
+	const item = itemFrom(familyId, seed);
+	return { position, item: showItem(item), spoken: spokenText(item) };
+}
+
+export async function accommodationOf(locals: App.Locals, student: SignedInStudent): Promise<Accommodation> {
+	return (await accommodations(locals.database, [student.id])).get(student.id) ?? NO_ACCOMMODATION;
+}
+
+/** Where a diagnostic is: the question that waits, and whether it is enough for today. */
+export async function diagnosticProgress(
+	locals: App.Locals,
+	student: SignedInStudent,
+	sitting: Sitting
+): Promise<{ next: AskedItem | null; enough: boolean }> {
+	const { database, at } = locals;
+	const waiting = await openItem(database, sitting.id);
+	if (!waiting) return { next: null, enough: false };
+	const school = await findSchool(database, student.schoolId, at);
+	const [today, own, windows] = await Promise.all([
+		answersSince(database, sitting.id, dayBegins(at, school.timeZone)),
+		accommodationOf(locals, student),
+		windowsToSit(database, student.id, school.today)
+	]);
+	// On the last day there is no tomorrow to put it off to.
+	const goesOn = windows.some(({ id, lastDay }) => id === sitting.windowId && lastDay > school.today);
+	return { next: askedItem(waiting), enough: goesOn && isEnoughForToday(today, own) };
+}

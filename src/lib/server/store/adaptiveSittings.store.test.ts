@@ -1,0 +1,170 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { itemFrom } from '../../core/items';
+import { RESIT_ITEMS } from '../../core/screening';
+import { beginDiagnostic } from './adaptiveSittings';
+import { decideTrust, endSitting, type TrustDecision } from './diagnostics';
+import { windowScores } from './scores';
+import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
+import { readTraces, rebuildTraces } from './standings';
+
+let small: SmallSchool;
+beforeAll(async () => {
+	small = await smallSchool('adaptive');
+});
+afterAll(() => small.database.close());
+
+const window = { id: 2, term: 2, mode: 'adaptive' as const };
+const specialist = staffAs('specialist');
+const begin = (studentId: number, attempt = 1, resit?: { sittingId: number; domainId: number }) =>
+	beginDiagnostic(small.database, { id: studentId, grade: 4 }, { window, attempt, resit }, small.skills, NOW);
+const board = async (studentId: number) => (await windowSittings(small.database, 2, [studentId])).get(studentId)!;
+const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, [studentId])).get(studentId);
+const domainScore = async (studentId: number, domainId: number) =>
+	(await scoresOf(studentId))!.find((score) => score.domainId === domainId)!.theta;
+const evidenceOf = async (studentId: number) =>
+	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
+const decide = (sittingId: number, decision: TrustDecision, domainId?: number) =>
+	decideTrust(small.database, specialist, { sittingId, decision, domainId }, small.skills, small.school, NOW);
+const domainOf = new Map<string, number>();
+beforeAll(() => small.skills.forEach(({ code, domainId }) => domainOf.set(code, domainId)));
+async function domainsAskedIn(sittingId: number) {
+	const items = await sittingItems(small.database, sittingId);
+	return items.map(({ familyId, seed }) => domainOf.get(itemFrom(familyId, seed).skillCode)!);
+}
+
+describe('an adaptive diagnostic', () => {
+	it('has one question until it is answered, then the next, and is scored at its end', async () => {
+		const sitting = await begin(1);
+		expect((await sittingItems(small.database, sitting)).length).toBe(1);
+		expect(await begin(1)).toBe(sitting);
+		await small.answerAll(1, sitting, (position) => position % 3 > 0);
+		const { answered, itemCount, trust } = await board(1);
+		expect(trust).toBe('trusted');
+		expect(answered).toBe(itemCount);
+		expect(answered).toBeGreaterThanOrEqual(25);
+		expect(answered).toBeLessThanOrEqual(40);
+		expect((await sittingItems(small.database, sitting)).length).toBe(answered);
+		expect((await scoresOf(1))!.length).toBe(7);
+		expect(await evidenceOf(1)).toBe(answered);
+		expect(await answersSince(small.database, sitting, new Date(0))).toEqual({
+			answers: answered,
+			milliseconds: 9_000 * answered
+		});
+	});
+
+	it('asks harder of a student who is right, and places her higher', async () => {
+		await small.answerAll(2, await begin(2), () => true);
+		await small.answerAll(3, await begin(3), () => false);
+		const gradeOf = async (studentId: number) => {
+			const items = await sittingItems(small.database, (await board(studentId)).id);
+			const skills = new Map(small.skills.map((skill) => [skill.code, skill.grade]));
+			const last = items.slice(-10).map(({ familyId, seed }) => skills.get(itemFrom(familyId, seed).skillCode)!);
+			return last.reduce((sum, grade) => sum + grade, 0) / last.length;
+		};
+		expect(await gradeOf(2)).toBeGreaterThan((await gradeOf(3)) + 2);
+		expect(await domainScore(2, 0)).toBeGreaterThan((await domainScore(3, 0)) + 2);
+	});
+
+	it('is not moved on twice by an answer sent twice, nor by one to a question long answered', async () => {
+		const sitting = await begin(4);
+		const first = (await openItem(small.database, sitting))!;
+		const { key } = itemFrom(first.familyId, first.seed);
+		const answer = { id: 'a0a0a0a0-0000-4000-8000-000000000001', position: 0, response: key };
+		expect(await small.answer(4, sitting, answer)).toBe('stored');
+		expect(await small.answer(4, sitting, answer)).toBe('already stored');
+		expect(await small.answer(4, sitting, { ...answer, id: 'a0a0a0a0-0000-4000-8000-000000000002' })).toBe(
+			'already stored'
+		);
+		expect((await sittingItems(small.database, sitting)).length).toBe(2);
+		expect(await board(4)).toMatchObject({ answered: 1, trust: 'open' });
+	});
+
+	it('never asks two students the same question', async () => {
+		const faces = async (studentId: number) =>
+			(await sittingItems(small.database, (await board(studentId)).id)).map(
+				({ familyId, seed }) => `${familyId} ${seed}`
+			);
+		const first = new Set(await faces(2));
+		expect((await faces(3)).some((face) => first.has(face))).toBe(false);
+	});
+
+	it('ended early is scored with what was answered, and says what was not asked', async () => {
+		const { id } = await board(4);
+		expect(
+			await endSitting(small.database, { ...specialist, schoolId: 2 }, id, small.skills, small.school, NOW)
+		).toBeNull();
+		expect(await endSitting(small.database, specialist, id, small.skills, small.school, NOW)).toEqual({ studentId: 4 });
+		const { trust, flags } = await board(4);
+		expect(trust).toBe('flagged');
+		expect(flags.map(({ flag }) => flag)).toContain('domainMissing');
+		expect(await endSitting(small.database, specialist, id, small.skills, small.school, NOW)).toBeNull();
+	});
+});
+
+describe('a domain sat again', () => {
+	it('takes the place of the domain in its sitting, and everything follows', async () => {
+		const sitting = await begin(5);
+		await small.answerAll(5, sitting, () => false, 600);
+		expect((await board(5)).trust).toBe('flagged');
+		const [domainId] = await domainsAskedIn(sitting);
+		const inDomain = (await domainsAskedIn(sitting)).filter((one) => one === domainId).length;
+		const total = (await board(5)).answered;
+
+		await decide(sitting, 'kept');
+		const low = await domainScore(5, domainId);
+		expect(await evidenceOf(5)).toBe(total);
+		await decide(sitting, 'resit', domainId);
+		expect(await scoresOf(5)).toBeUndefined();
+		expect(await evidenceOf(5)).toBe(0);
+		expect(await board(5)).toMatchObject({ trust: 'resit', resitDomainId: domainId, nextAttempt: 2 });
+
+		const again = await begin(5, 2, { sittingId: sitting, domainId });
+		await small.answerAll(5, again, () => true);
+		expect(new Set(await domainsAskedIn(again))).toEqual(new Set([domainId]));
+		expect((await sittingItems(small.database, again)).length).toBe(RESIT_ITEMS);
+		// The other domains were rushed, so the whole still waits for a person.
+		expect(await board(5)).toMatchObject({ id: again, trust: 'flagged' });
+		await decide(again, 'kept');
+		expect(await domainScore(5, domainId)).toBeGreaterThan(low + 0.5);
+		expect(await evidenceOf(5)).toBe(total - inDomain + RESIT_ITEMS);
+		await rebuildTraces(small.database, [5], small.skills, small.school.timeZone);
+		expect(await evidenceOf(5)).toBe(total - inDomain + RESIT_ITEMS);
+	});
+
+	it('set aside leaves its sitting to be decided about', async () => {
+		const again = (await board(5)).id;
+		await decide(again, 'set aside');
+		expect(await scoresOf(5)).toBeUndefined();
+		const base = await board(5);
+		expect(base).toMatchObject({ trust: 'flagged', attempt: 1, nextAttempt: 3 });
+		await decide(base.id, 'kept');
+		expect((await scoresOf(5))!.length).toBe(7);
+	});
+
+	it('cannot be taken back once it has begun', async () => {
+		const sitting = await begin(6);
+		await small.answerAll(6, sitting, () => true, 600);
+		const [domainId] = await domainsAskedIn(sitting);
+		await decide(sitting, 'resit', domainId);
+		expect(await decide(sitting, 'flagged')).not.toBeNull();
+		await decide(sitting, 'resit', domainId);
+		await begin(6, 2, { sittingId: sitting, domainId });
+		expect(await decide(sitting, 'flagged')).toBeNull();
+		expect(await decide(sitting, 'resit')).toBeNull();
+	});
+
+	it('counts at once when nothing about it or the rest is doubtful', async () => {
+		const sitting = await begin(7);
+		const domainsOf = async () => domainsAskedIn(sitting);
+		await small.answerAll(7, sitting, (position) => position % 3 > 0);
+		// As if the first domain had been rushed, and noticed.
+		await small.database.run(`UPDATE sitting SET trust = 'flagged' WHERE id = ?`, [sitting]);
+		const [domainId] = await domainsOf();
+		await decide(sitting, 'resit', domainId);
+		const again = await begin(7, 2, { sittingId: sitting, domainId });
+		await small.answerAll(7, again, (position) => position % 2 === 0);
+		expect(await board(7)).toMatchObject({ id: again, trust: 'trusted' });
+		expect((await scoresOf(7))!.length).toBe(7);
+	});
+});

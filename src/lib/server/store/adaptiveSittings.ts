@@ -1,0 +1,134 @@
+import { familiesFor } from '../../core/items';
+import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../core/screening';
+import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
+import type { Database, RootDatabase } from '../database/pool';
+import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
+import type { Skill } from './skills';
+import type { ScreeningWindow } from './windows';
+
+/** Seeds of a window's form: far enough apart that windows and attempts share no item. */
+export const formSeed = (windowId: number, attempt: number) => windowId * 10_000 + attempt * 1_000;
+
+/** Seeds of adaptive sittings lie above all others; each question of each sitting has its own. */
+export const adaptiveSeed = (sittingId: number, position: number) =>
+	1_000_000 + (sittingId % 80_000_000) * 50 + position;
+
+/** What a student sits: the whole diagnostic, or a domain of an earlier sitting again. */
+export interface DiagnosticPlace {
+	window: Pick<ScreeningWindow, 'id' | 'term' | 'mode'>;
+	attempt: number;
+	resit?: { sittingId: number; domainId: number };
+}
+
+/** Begins a diagnostic, or finds it begun. */
+export async function beginDiagnostic(
+	database: RootDatabase,
+	student: { id: number; grade: number },
+	{ window, attempt, resit }: DiagnosticPlace,
+	skills: Skill[],
+	at: Date
+): Promise<number> {
+	const origin = { windowId: window.id, attempt };
+	if (window.mode === 'fixed form' && !resit) {
+		const form = fixedForm(skills, { grade: student.grade, term: window.term }, formSeed(window.id, attempt));
+		return beginFixed(database, { studentId: student.id, kind: 'diagnostic', origin, at }, withSkillIds(form, skills));
+	}
+	return database.transaction(async (transaction) => {
+		const { id, isNew } = await openSitting(transaction, {
+			studentId: student.id,
+			kind: 'diagnostic',
+			origin: resit ? { ...origin, resitsId: resit.sittingId, domainId: resit.domainId } : origin,
+			itemCount: resit ? RESIT_ITEMS : ADAPTIVE_RULES.maximum,
+			adaptive: true,
+			at
+		});
+		if (isNew) await goOn(transaction, [id], skills);
+		return id;
+	});
+}
+
+interface SittingRow {
+	id: number;
+	grade: number;
+	term: number;
+	domainId: number | null;
+	theta: number | null;
+	standardError: number | null;
+}
+
+interface AskedRow {
+	sittingId: number;
+	position: number;
+	skillId: number;
+	familyId: string;
+	seed: number;
+	correct: boolean | null;
+}
+
+/**
+ * Chooses the next question of adaptive sittings from what was answered, and writes it down; a sitting that has told
+ * enough gets its final length instead. A sitting that already has an unanswered question is left alone.
+ *
+ * @returns ids of the sittings that are done
+ */
+export async function goOn(transaction: Database, sittingIds: number[], skills: Skill[]): Promise<number[]> {
+	if (sittingIds.length === 0) return [];
+	const [sittings, asked] = await Promise.all([
+		transaction.rows<SittingRow>(
+			`SELECT sitting.id, student.grade, screening_window.term, sitting.domain_id AS domainId,
+				last.theta, last.standard_error AS standardError
+			FROM sitting
+			JOIN student ON student.id = sitting.student_id
+			JOIN screening_window ON screening_window.id = sitting.window_id
+			LEFT JOIN score AS last ON last.id = (
+				SELECT score.id FROM score
+				WHERE score.student_id = sitting.student_id AND score.window_id <> sitting.window_id
+					AND score.domain_id = 0 AND score.source = 'diagnostic'
+				ORDER BY score.taken_on DESC, score.id DESC LIMIT 1)
+			WHERE sitting.id IN (?)`,
+			[sittingIds]
+		),
+		transaction.rows<AskedRow>(
+			`SELECT item.sitting_id AS sittingId, item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed,
+				answer.correct
+			FROM sitting_item AS item
+			LEFT JOIN answer
+				ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
+			WHERE item.sitting_id IN (?)
+			ORDER BY item.sitting_id, item.position`,
+			[sittingIds]
+		)
+	]);
+	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
+	const idOf = new Map(skills.map(({ code, id }) => [code, id]));
+	const pool = itemPool(skills.filter(({ code }) => familiesFor(code).length > 0));
+	const done: number[] = [];
+	for (const sitting of sittings) {
+		const own = asked.filter(({ sittingId }) => sittingId === sitting.id);
+		if (own.some(({ correct }) => correct === null)) continue;
+		const previous: AbilityEstimate | undefined =
+			sitting.theta === null ? undefined : { theta: sitting.theta, standardError: sitting.standardError! };
+		const next = nextQuestion({
+			id: sitting.id,
+			level: sitting,
+			previous,
+			pool: sitting.domainId === null ? pool : pool.filter(({ domainId }) => domainId === sitting.domainId),
+			isResit: sitting.domainId !== null,
+			answers: own.map(({ familyId, seed, skillId, correct }) => {
+				const skill = bySkill.get(skillId)!;
+				const response = { item: itemParameters(familyId, seed, skill), correct: correct! };
+				return { familyId, skillCode: skill.code, domainId: skill.domainId, response };
+			})
+		});
+		if (!next) {
+			done.push(sitting.id);
+			continue;
+		}
+		const position = own.length;
+		await writeItems(transaction, sitting.id, position, [
+			{ familyId: next.familyId, seed: adaptiveSeed(sitting.id, position), skillId: idOf.get(next.skillCode)! }
+		]);
+	}
+	if (done.length) await transaction.run('UPDATE sitting SET item_count = answered WHERE id IN (?)', [done]);
+	return done;
+}

@@ -1,0 +1,109 @@
+import { schoolDateOf } from '../../core/calendar';
+import { hasItems, itemFrom } from '../../core/items';
+import {
+	estimateProfile,
+	rapidThreshold,
+	trustFlags,
+	type AbilityEstimate,
+	type Doubt,
+	type Profile,
+	type ScoredResponse
+} from '../../core/measurement';
+import { gradePrior, itemParameters } from '../../core/screening';
+import type { Database } from '../database/pool';
+import type { Domain, Skill } from './skills';
+
+/** A first try in a diagnostic. */
+export interface DiagnosticAnswer {
+	sittingId: number;
+	/** Of a resit; null in a sitting of all domains. */
+	resitOf: number | null;
+	familyId: string;
+	seed: number;
+	skillId: number;
+	correct: boolean;
+	milliseconds: number;
+	answeredAt: Date;
+}
+
+/** First tries of a sitting and of the resits of its domains that count or have just been finished, in time. */
+export async function diagnosticAnswers(database: Database, sittingId: number): Promise<DiagnosticAnswer[]> {
+	return database.rows<DiagnosticAnswer>(
+		`SELECT sitting.id AS sittingId, sitting.domain_id AS resitOf, item.family_id AS familyId, item.seed,
+			item.skill_id AS skillId, answer.correct, answer.milliseconds, answer.answered_at AS answeredAt
+		FROM sitting
+		JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+		WHERE sitting.id = ? OR (sitting.resits_id = ? AND sitting.finished_at IS NOT NULL AND sitting.trust <> 'set aside')
+		ORDER BY answer.answered_at, answer.position`,
+		[sittingId, sittingId]
+	);
+}
+
+/** What a diagnostic is scored with. */
+export interface ScoringContext {
+	grade: number;
+	term: number;
+	adaptive: boolean;
+	skills: Skill[];
+	domains: Domain[];
+	timeZone: string;
+	/** Overall, of the sitting before. */
+	previous?: AbilityEstimate;
+}
+
+export interface DiagnosticResult {
+	profile: Profile<number>;
+	doubts: Doubt<number>[];
+}
+
+/** Domains a diagnostic asks: those with questions. */
+export const domainsAsked = (skills: Skill[]) => [
+	...new Set(skills.filter(({ code }) => hasItems(code)).map(({ domainId }) => domainId))
+];
+
+/** Scores a finished diagnostic from its answers, and says what about it is doubtful. */
+export function scoreDiagnostic(answers: DiagnosticAnswer[], context: ScoringContext): DiagnosticResult {
+	const { grade, term, adaptive, skills, domains, timeZone, previous } = context;
+	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
+	// The last resit of a domain stands for it.
+	const standsFor = new Map<number, number>();
+	for (const { sittingId, resitOf } of answers) if (resitOf !== null) standsFor.set(resitOf, sittingId);
+	const counting = answers.filter(({ sittingId, skillId, resitOf }) => {
+		const { domainId } = bySkill.get(skillId)!;
+		return standsFor.has(domainId) ? standsFor.get(domainId) === sittingId : resitOf === null;
+	});
+	const responses = counting.map((answer) => {
+		const skill = bySkill.get(answer.skillId)!;
+		const { stem } = itemFrom(answer.familyId, answer.seed);
+		return {
+			item: itemParameters(answer.familyId, answer.seed, skill),
+			correct: answer.correct,
+			milliseconds: answer.milliseconds,
+			domainId: skill.domainId,
+			rapidMs: rapidThreshold({ words: stem.split(/\s+/).length })
+		};
+	});
+	const asked = domainsAsked(skills);
+	const byDomain = new Map<number, ScoredResponse[]>(
+		asked.map((id) => [id, responses.filter(({ domainId }) => domainId === id)])
+	);
+	const profile = estimateProfile(byDomain, gradePrior({ grade, term }));
+	const dayOf = (at: Date) => schoolDateOf(at, timeZone);
+	const pauses = counting.slice(1).flatMap((answer, i) => {
+		const before = counting[i];
+		if (before.sittingId !== answer.sittingId || dayOf(before.answeredAt) !== dayOf(answer.answeredAt)) return [];
+		const milliseconds = answer.answeredAt.getTime() - before.answeredAt.getTime() - answer.milliseconds;
+		return [{ milliseconds, domainId: bySkill.get(answer.skillId)!.domainId }];
+	});
+	const names = new Map(domains.map(({ id, name }) => [id, name]));
+	const doubts = trustFlags({
+		answers: responses,
+		profile,
+		adaptive,
+		previous,
+		pauses,
+		nameOf: (domain) => names.get(domain) ?? 'an unknown domain'
+	});
+	return { profile, doubts };
+}

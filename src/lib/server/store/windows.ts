@@ -1,0 +1,265 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+/** How students are screened in a window. */
+export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';
+export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'teacher-given', 'imported score'];
+
+/** What a teacher gives, in a teacher-given window. */
+export type Measure = 'reading aloud' | 'number fluency';
+
+export interface ScreeningWindow {
+	id: number;
+	name: string;
+	subject: string;
+	mode: ScreeningMode;
+	measure: Measure | null;
+	/** Whose benchmarks count. */
+	term: number;
+	opensOn: SchoolDate;
+	closesOn: SchoolDate;
+}
+
+const WINDOW = `screening_window.id, screening_window.name, screening_window.subject, screening_window.mode,
+	screening_window.measure, screening_window.term, screening_window.opens_on AS opensOn,
+	screening_window.closes_on AS closesOn`;
+
+/** The school's windows, newest first. */
+export async function screeningWindows(database: Database, schoolId: number): Promise<ScreeningWindow[]> {
+	return database.rows<ScreeningWindow>(
+		`SELECT ${WINDOW} FROM screening_window
+		WHERE school_id = ? AND withdrawn_at IS NULL
+		ORDER BY opens_on DESC, id DESC`,
+		[schoolId]
+	);
+}
+
+/** Classes whose students a window asks. */
+export async function windowClasses(database: Database, windowId: number): Promise<Set<number>> {
+	const rows = await database.rows<{ classId: number }>(
+		'SELECT class_id AS classId FROM window_class WHERE window_id = ?',
+		[windowId]
+	);
+	return new Set(rows.map(({ classId }) => classId));
+}
+
+/** For each window of a school: how many students it asks today, and how many of them have sat or have a score. */
+export async function windowCounts(
+	database: Database,
+	schoolId: number,
+	today: SchoolDate
+): Promise<Map<number, { classes: number; students: number; begun: number; scored: number }>> {
+	const rows = await database.rows<{ id: number; classes: number; students: number; begun: number; scored: number }>(
+		`SELECT screening_window.id,
+			(SELECT COUNT(*) FROM window_class WHERE window_class.window_id = screening_window.id) AS classes,
+			(SELECT COUNT(*) FROM window_class
+				JOIN class_membership AS membership ON membership.class_id = window_class.class_id
+					AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
+				WHERE window_class.window_id = screening_window.id) AS students,
+			(SELECT COUNT(DISTINCT sitting.student_id) FROM sitting WHERE sitting.window_id = screening_window.id) AS begun,
+			(SELECT COUNT(DISTINCT score.student_id) FROM score WHERE score.window_id = screening_window.id) AS scored
+		FROM screening_window
+		WHERE screening_window.school_id = ? AND screening_window.withdrawn_at IS NULL`,
+		[today, today, schoolId]
+	);
+	return new Map(
+		rows.map(({ id, ...counts }) => [
+			id,
+			{
+				classes: Number(counts.classes),
+				students: Number(counts.students),
+				begun: Number(counts.begun),
+				scored: Number(counts.scored)
+			}
+		])
+	);
+}
+
+export interface NewWindow extends Omit<ScreeningWindow, 'id'> {
+	classIds: number[];
+}
+
+/** Plans a window. Classes of other schools are left out. @returns null when no class is left */
+export async function addWindow(
+	database: RootDatabase,
+	staff: Staff,
+	window: NewWindow,
+	at: Date
+): Promise<number | null> {
+	return database.transaction(async (transaction) => {
+		const classes = window.classIds.length
+			? await transaction.rows<{ id: number }>('SELECT id FROM class WHERE school_id = ? AND id IN (?)', [
+					staff.schoolId,
+					window.classIds
+				])
+			: [];
+		if (classes.length === 0) return null;
+		const { insertId } = await transaction.run(
+			`INSERT INTO screening_window (school_id, name, subject, mode, measure, term, opens_on, closes_on)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+			[
+				staff.schoolId,
+				window.name,
+				window.subject,
+				window.mode,
+				window.measure,
+				window.term,
+				window.opensOn,
+				window.closesOn
+			]
+		);
+		await transaction.insertMany(
+			'INSERT INTO window_class (window_id, class_id) VALUES ?',
+			classes.map(({ id }) => [insertId, id])
+		);
+		await auditWindow(transaction, staff, at, 'add window', { window: insertId, classes: classes.length });
+		return insertId;
+	});
+}
+
+/**
+ * Moves a window's days, as to open or close it early. @returns the days before, or null for no such window
+ */
+export async function moveWindow(
+	database: RootDatabase,
+	staff: Staff,
+	windowId: number,
+	days: { opensOn: SchoolDate; closesOn: SchoolDate },
+	at: Date
+): Promise<{ opensOn: SchoolDate; closesOn: SchoolDate } | null> {
+	return database.transaction(async (transaction) => {
+		const before = await lockWindow(transaction, staff, windowId);
+		if (!before) return null;
+		await transaction.run('UPDATE screening_window SET opens_on = ?, closes_on = ? WHERE id = ?', [
+			days.opensOn,
+			days.closesOn,
+			windowId
+		]);
+		await auditWindow(transaction, staff, at, 'move window', { window: windowId, from: before, to: days });
+		return before;
+	});
+}
+
+async function lockWindow(transaction: Database, staff: Staff, windowId: number) {
+	return transaction.row<{ opensOn: SchoolDate; closesOn: SchoolDate }>(
+		`SELECT opens_on AS opensOn, closes_on AS closesOn FROM screening_window
+		WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL
+		FOR UPDATE`,
+		[windowId, staff.schoolId]
+	);
+}
+
+/** Takes a planned window away while nothing has come of it yet. @returns whether it could be taken away */
+export async function withdrawWindow(
+	database: RootDatabase,
+	staff: Staff,
+	windowId: number,
+	at: Date
+): Promise<boolean> {
+	return database.transaction(async (transaction) => {
+		if (!(await lockWindow(transaction, staff, windowId))) return false;
+		const used = await transaction.row(
+			`SELECT 1 FROM sitting WHERE window_id = ? UNION SELECT 1 FROM score WHERE window_id = ? LIMIT 1`,
+			[windowId, windowId]
+		);
+		if (used) return false;
+		await transaction.run('UPDATE screening_window SET withdrawn_at = ? WHERE id = ?', [at, windowId]);
+		await auditWindow(transaction, staff, at, 'withdraw window', { window: windowId });
+		return true;
+	});
+}
+
+/** What staff noted of a student in a window. */
+export interface WindowNote {
+	kind: 'absent' | 'excused' | null;
+	reason: string;
+	/** Until when the student may still sit after the window has closed. */
+	makeUpUntil: SchoolDate | null;
+}
+
+/** Notes of a window by student; students without one are absent from the map. */
+export async function windowNotes(
+	database: Database,
+	windowId: number,
+	studentIds: number[]
+): Promise<Map<number, WindowNote>> {
+	if (studentIds.length === 0) return new Map();
+	const rows = await database.rows<WindowNote & { studentId: number }>(
+		`SELECT student_id AS studentId, kind, reason, make_up_until AS makeUpUntil FROM window_student
+		WHERE window_id = ? AND student_id IN (?)`,
+		[windowId, studentIds]
+	);
+	return new Map(rows.map(({ studentId, ...note }) => [studentId, note]));
+}
+
+/**
+ * Notes something of students of a window: absent, excused with a reason, or until when they can make up for it. A note
+ * that says nothing takes away what was noted.
+ *
+ * @param notes by student, of those that the staff member may see
+ * @returns what was noted of them before, or null for no such window
+ */
+export async function noteStudents(
+	database: RootDatabase,
+	staff: Staff,
+	windowId: number,
+	notes: Map<number, WindowNote>,
+	at: Date
+): Promise<Map<number, WindowNote> | null> {
+	return database.transaction(async (transaction) => {
+		if (!(await lockWindow(transaction, staff, windowId))) return null;
+		const before = await windowNotes(transaction, windowId, [...notes.keys()]);
+		const [empty, said]: [number[], [number, WindowNote][]] = [[], []];
+		for (const [id, note] of notes) {
+			if (note.kind === null && note.makeUpUntil === null) empty.push(id);
+			else said.push([id, note]);
+		}
+		if (empty.length) {
+			await transaction.run('DELETE FROM window_student WHERE window_id = ? AND student_id IN (?)', [windowId, empty]);
+		}
+		await transaction.insertMany(
+			`INSERT INTO window_student (window_id, student_id, kind, reason, make_up_until, noted_by, noted_at) VALUES ?
+			ON DUPLICATE KEY UPDATE kind = VALUES(kind), reason = VALUES(reason), make_up_until = VALUES(make_up_until),
+				noted_by = VALUES(noted_by), noted_at = VALUES(noted_at)`,
+			said.map(([id, { kind, reason, makeUpUntil }]) => [windowId, id, kind, reason, makeUpUntil, staff.id, at])
+		);
+		await auditWindow(transaction, staff, at, 'note in window', { window: windowId, notes: [...notes] });
+		return before;
+	});
+}
+
+async function auditWindow(
+	transaction: Database,
+	staff: Staff,
+	at: Date,
+	action: string,
+	detail: Record<string, unknown>
+): Promise<void> {
+	await audit(transaction, { schoolId: staff.schoolId, accountId: staff.id, at, action, detail });
+}
+
+/** Windows in which a student can sit a diagnostic of ours today, her make-ups among them. */
+export async function windowsToSit(
+	database: Database,
+	studentId: number,
+	today: SchoolDate
+): Promise<(ScreeningWindow & { lastDay: SchoolDate })[]> {
+	return database.rows<ScreeningWindow & { lastDay: SchoolDate }>(
+		`SELECT ${WINDOW}, GREATEST(screening_window.closes_on, COALESCE(note.make_up_until, screening_window.closes_on)) AS lastDay
+		FROM class_membership AS membership
+		JOIN window_class ON window_class.class_id = membership.class_id
+		JOIN screening_window ON screening_window.id = window_class.window_id
+		LEFT JOIN window_student AS note
+			ON note.window_id = screening_window.id AND note.student_id = membership.student_id
+		WHERE membership.student_id = ? AND membership.from_on <= ?
+			AND (membership.until_on IS NULL OR membership.until_on > ?)
+			AND screening_window.withdrawn_at IS NULL AND screening_window.mode IN ('adaptive', 'fixed form')
+			AND screening_window.opens_on <= ?
+			AND (screening_window.closes_on >= ? OR note.make_up_until >= ?)
+			AND (note.kind IS NULL OR note.kind <> 'excused')
+		ORDER BY screening_window.closes_on`,
+		[studentId, today, today, today, today, today]
+	);
+}

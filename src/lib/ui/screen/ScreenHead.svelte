@@ -1,0 +1,96 @@
+<!-- Top of the pages on a screening window: which one, its days, and the ways to look at it. -->
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { page } from '$app/state';
+	import { keepingScope, setState } from '../shell/address';
+	import { sayDate } from '../shell/dates';
+
+	interface Props {
+		window: { id: number; name: string; opensOn: string; closesOn: string; mode: string };
+		windows: { id: number; name: string }[];
+		today: string;
+		/** What is said under the heading. */
+		children: Snippet;
+		tools?: Snippet;
+	}
+	let { window, windows, today, children, tools }: Props = $props();
+
+	const views = [
+		['/screen', 'Results'],
+		['/screen/sittings', 'Sittings'],
+		['/screen/windows', 'Windows of the year']
+	];
+	const state = $derived(
+		today < window.opensOn
+			? 'opens later'
+			: today > window.closesOn
+				? 'closed'
+				: today === window.closesOn
+					? 'open, last day'
+					: 'open'
+	);
+</script>
+
+<div class="head">
+	<div class="line">
+		<h1>{window.name}</h1>
+		<nav aria-label="Screening">
+			{#each views as [path, name] (path)}
+				<a
+					href={keepingScope(path, { window: page.url.searchParams.get('window') })}
+					aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a
+				>
+			{/each}
+		</nav>
+	</div>
+	<p class="soft">
+		{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {state} · {window.mode} · {@render children()}
+	</p>
+	<div class="tools">
+		<label>
+			Window
+			<select onchange={(event) => setState({ window: event.currentTarget.value })}>
+				{#each windows as one (one.id)}
+					<option value={one.id} selected={one.id === window.id}>{one.name}</option>
+				{/each}
+			</select>
+		</label>
+		{@render tools?.()}
+	</div>
+</div>
+
+<style>
+	.head {
+		display: grid;
+		gap: 6px;
+		margin-bottom: 12px;
+	}
+	.line {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: baseline;
+		gap: 6px 28px;
+	}
+	nav {
+		display: flex;
+		gap: 18px;
+	}
+	nav a {
+		color: var(--ink-soft);
+		text-decoration: none;
+		padding-block: 4px;
+	}
+	nav a:hover {
+		color: var(--verdigris);
+	}
+	nav a[aria-current] {
+		color: var(--ink);
+		box-shadow: 0 2px 0 var(--verdigris);
+	}
+	.tools {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 10px;
+		align-items: center;
+	}
+</style>

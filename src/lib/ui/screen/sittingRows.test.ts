@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { arrangeSittings, sayAccommodation, sayPlace, tallyByClass, type SittingRow } from './sittingRows';
+
+const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
+	id,
+	givenName: `Given ${id}`,
+	familyName: 'Family',
+	classId: 1,
+	className: 'Avocet',
+	grade: 4,
+	status: 'not started',
+	note: null,
+	accommodation: { readAloud: false, largerType: false, timeFactor: 1, itemsADay: null },
+	sitting: null,
+	...change
+});
+const sitting = { id: 1, trust: 'open', answered: 7, of: null, lastAt: null, flags: [], resitOf: null };
+
+describe('the board of sittings', () => {
+	const rows = [
+		row(1, { status: 'finished' }),
+		row(2),
+		row(3, { status: 'needs another look' }),
+		row(4, { status: 'finished', classId: 2, className: 'Curlew' })
+	];
+
+	it('puts what asks for attention first and keeps everybody', () => {
+		expect(arrangeSittings(rows, 'all').map(({ id }) => id)).toEqual([3, 2, 1, 4]);
+		expect(arrangeSittings(rows, 'finished').map(({ id }) => id)).toEqual([1, 4]);
+		expect(rows.map(({ id }) => id)).toEqual([1, 2, 3, 4]);
+	});
+
+	it('counts each class, with all of its students', () => {
+		const tallies = tallyByClass(rows);
+		expect(tallies.map(({ className, students }) => [className, students])).toEqual([
+			['Avocet', 3],
+			['Curlew', 1]
+		]);
+		for (const { students, counts } of tallies)
+			expect([...counts.values()].reduce((sum, count) => sum + count, 0)).toBe(students);
+	});
+
+	it('says how far a sitting is, and of how many only where that is known', () => {
+		expect(sayPlace(row(1, { status: 'under way', sitting }))).toBe('7 answered');
+		expect(sayPlace(row(1, { status: 'under way', sitting: { ...sitting, of: 24 } }))).toBe('7 of 24 answered');
+		expect(sayPlace(row(1, { status: 'to sit again', sitting: { ...sitting, resitOf: 'Geometry' } }))).toBe(
+			'Geometry again'
+		);
+		expect(sayPlace(row(1))).toBe('');
+	});
+
+	it('says why a student is missing and until when she can make up', () => {
+		const note = { kind: 'excused' as const, reason: 'moved away', makeUpUntil: null };
+		expect(sayPlace(row(1, { status: 'excused', note }))).toBe('moved away');
+		const later = { kind: null, reason: '', makeUpUntil: '2026-12-11' };
+		expect(sayPlace(row(1, { note: later }))).toBe('can make up until 2026-12-11');
+	});
+
+	it('lists accommodations in few words', () => {
+		expect(sayAccommodation(row(1).accommodation)).toBe('');
+		expect(sayAccommodation({ readAloud: true, largerType: true, timeFactor: 1.5, itemsADay: 10 })).toBe(
+			'read aloud, larger type, time × 1.5, 10 a day'
+		);
+	});
+});

@@ -1,0 +1,83 @@
+import { SCREENING_STATUSES, type ScreeningStatus } from '$lib/core/screening';
+
+/** A student on the board of sittings. */
+export interface SittingRow {
+	id: number;
+	givenName: string;
+	familyName: string;
+	classId: number;
+	className: string;
+	grade: number;
+	status: ScreeningStatus;
+	note: { kind: 'absent' | 'excused' | null; reason: string; makeUpUntil: string | null } | null;
+	accommodation: { readAloud: boolean; largerType: boolean; timeFactor: number; itemsADay: number | null };
+	sitting: {
+		id: number;
+		trust: string;
+		answered: number;
+		/** How many questions there are; null while an adaptive sitting is under way. */
+		of: number | null;
+		lastAt: string | null;
+		flags: { flag: string; reason: string; domainIds: number[] }[];
+		/** The domain that is or will be sat again. */
+		resitOf: string | null;
+	} | null;
+}
+
+/** How a class stands in a window: so many students in each status. */
+export interface ClassTally {
+	classId: number;
+	className: string;
+	grade: number;
+	students: number;
+	counts: Map<ScreeningStatus, number>;
+}
+
+/** A tally for each class, in the order of the rows. */
+export function tallyByClass(rows: SittingRow[]): ClassTally[] {
+	const tallies = new Map<number, ClassTally>();
+	for (const { classId, className, grade, status } of rows) {
+		const tally = tallies.get(classId) ?? { classId, className, grade, students: 0, counts: new Map() };
+		tally.students++;
+		tally.counts.set(status, (tally.counts.get(status) ?? 0) + 1);
+		tallies.set(classId, tally);
+	}
+	return [...tallies.values()];
+}
+
+/** Rows narrowed to a status (or `all`), those that ask for attention first, else as they come. */
+export function arrangeSittings(rows: SittingRow[], show: string): SittingRow[] {
+	const urgency = new Map(SCREENING_STATUSES.map((status, i) => [status, i]));
+	return rows
+		.filter(({ status }) => show === 'all' || status === show)
+		.sort((a, b) => urgency.get(a.status)! - urgency.get(b.status)!);
+}
+
+/** What a student's place in the window is, beyond its status, in words; empty where the status says all. */
+export function sayPlace({ status, sitting, note }: SittingRow): string {
+	const parts: string[] = [];
+	if (sitting && (status === 'under way' || status === 'needs another look')) {
+		parts.push(`${sitting.answered}${sitting.of === null ? '' : ` of ${sitting.of}`} answered`);
+	}
+	if (sitting?.resitOf) parts.push(`${sitting.resitOf} again`);
+	if (note?.reason) parts.push(note.reason);
+	if (note?.makeUpUntil) parts.push(`can make up until ${note.makeUpUntil}`);
+	return parts.join(' · ');
+}
+
+/** Accommodations in few words; empty for none. */
+export function sayAccommodation({
+	readAloud,
+	largerType,
+	timeFactor,
+	itemsADay
+}: SittingRow['accommodation']): string {
+	return [
+		readAloud && 'read aloud',
+		largerType && 'larger type',
+		timeFactor !== 1 && `time × ${timeFactor}`,
+		itemsADay !== null && `${itemsADay} a day`
+	]
+		.filter(Boolean)
+		.join(', ');
+}

@@ -1,0 +1,149 @@
+import { check, isReadable, type Answer, type Item, type ShownItem } from '$lib/core/items';
+import type { AnswerQueue, Progress } from '../items/answerQueue.svelte';
+
+/** A question in a sitting. With its key where feedback is immediate: in practice and in the warm-up. */
+export interface Place {
+	position: number;
+	correct: boolean | null;
+	done: boolean;
+	spoken: string;
+	item:
+		| (ShownItem & { practice: false })
+		| (ShownItem &
+				Pick<Item, 'key' | 'alsoRight' | 'expectedErrors' | 'solutionFigure'> & {
+					practice: true;
+					hintHtml: string;
+					solutionHtml: string[];
+				});
+}
+
+export type Feedback = 'right' | 'try again' | 'shown' | 'unreadable' | null;
+
+interface Beginning {
+	adaptive: boolean;
+	warmUp: Place[];
+	items: Place[];
+	enough: boolean;
+}
+
+/**
+ * A student's way through a sitting: practice questions first where there are some, then each question once, its
+ * feedback in practice, and in an adaptive sitting the wait for what comes next.
+ *
+ * @example
+ * const sitting = new SittingState(data, () => performance.now());
+ * sitting.queue = new AnswerQueue(id, sitting.goOn);
+ */
+export class SittingState {
+	queue: AnswerQueue | null = null;
+	answer = $state<Answer | null>(null);
+	feedback = $state<Feedback>(null);
+	/** Whether the rest is better left for another day. */
+	enough = $state(false);
+	/** Right at the first try. */
+	right = $state(0);
+	private attempt = 1;
+	private shownAt = 0;
+	private places = $state<Place[]>([]);
+	private done = $state(new Set<number>());
+	private warmUp = $state<Place[]>([]);
+	private held = $state<Place | null>(null);
+	private ended = $state(false);
+	private readonly adaptive: boolean;
+
+	/** @param clock milliseconds, ever growing */
+	constructor(
+		{ adaptive, warmUp, items, enough }: Beginning,
+		private readonly clock: () => number
+	) {
+		this.adaptive = adaptive;
+		this.warmUp = warmUp;
+		this.places = items;
+		this.enough = enough;
+		this.done = new Set(items.filter((place) => place.done).map(({ position }) => position));
+		this.right = items.filter((place) => place.correct).length;
+		this.ended = items.every((place) => place.done);
+		this.shownAt = clock();
+	}
+
+	/** Whether practice questions come before those that count. */
+	readonly isWarmUp = $derived.by(() => this.warmUp.length > 0);
+	/** The question on the page: it stays while its feedback is read. Null when done, or while the next is on its way. */
+	readonly current = $derived.by(
+		() => this.held ?? this.warmUp[0] ?? this.places.find(({ position }) => !this.done.has(position)) ?? null
+	);
+	readonly isFinished = $derived.by(() => this.current === null && (!this.adaptive || this.ended));
+	/** Questions answered. */
+	readonly answered = $derived.by(() => this.done.size);
+	/** The question on the page, counted from 1. */
+	readonly number = $derived.by(() => this.answered + (this.held && !this.isWarmUp ? 0 : 1));
+
+	/** Answers that never reached the server are still on this device. */
+	resume(positions: number[]): void {
+		if (positions.length) this.skipWarmUp();
+		this.done = new Set([...this.done, ...positions]);
+	}
+
+	skipWarmUp(): void {
+		this.warmUp = [];
+		this.begin();
+	}
+
+	/** Takes what the server says comes next. */
+	goOn = ({ next, enough }: Progress): void => {
+		this.enough = enough;
+		if (!this.adaptive) return;
+		if (!next) this.ended = true;
+		else if (!this.places.some(({ position }) => position === next.position)) {
+			const item = { ...next.item, practice: false as const };
+			this.places.push({ ...next, item, correct: null, done: false });
+			this.ended = false;
+			this.shownAt = this.clock();
+		}
+	};
+
+	/** Gives the answer. @returns whether the next question can be shown */
+	submit(): boolean {
+		const { current, answer } = this;
+		if (!current || answer === null || this.feedback === 'right' || this.feedback === 'shown') return false;
+		const { item, position } = current;
+		if (!isReadable(item, answer)) {
+			this.feedback = 'unreadable';
+			return false;
+		}
+		const judged = item.practice ? check(item, answer) : null;
+		if (!this.isWarmUp) {
+			this.queue?.add({
+				position,
+				attempt: this.attempt,
+				response: $state.snapshot(answer),
+				milliseconds: Math.min(86_400_000, Math.round(this.clock() - this.shownAt))
+			});
+		}
+		// Held before it counts as done, or the next question would take its place under its feedback.
+		if (judged) this.held = current;
+		if (!this.isWarmUp) this.done = new Set([...this.done, position]);
+		if (!judged) return true;
+		if (judged.correct && this.attempt === 1) this.right++;
+		this.feedback = judged.correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
+		this.attempt++;
+		return false;
+	}
+
+	/** Leaves the feedback for the next question. */
+	next(): void {
+		if (this.isWarmUp) {
+			this.right = 0;
+			this.warmUp = this.warmUp.slice(1);
+		}
+		this.begin();
+	}
+
+	private begin(): void {
+		this.held = null;
+		this.answer = null;
+		this.attempt = 1;
+		this.feedback = null;
+		this.shownAt = this.clock();
+	}
+}

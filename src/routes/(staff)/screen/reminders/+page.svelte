@@ -1,0 +1,85 @@
+<script lang="ts">
+	import { keepingScope } from '$lib/ui/shell/address';
+	import { sayDate } from '$lib/ui/shell/dates';
+
+	let { data } = $props();
+	const total = $derived(data.classes.reduce((sum, { students }) => sum + students.length, 0));
+</script>
+
+<svelte:head><title>Reminders · Orderly Compass</title></svelte:head>
+
+<div class="no-print">
+	<p><a href={keepingScope('/screen/sittings', { window: data.window.id })}>Back to the sittings</a></p>
+	<h1>Reminders: {data.window.name}</h1>
+	{#if total}
+		<p>
+			{total}
+			{total === 1 ? 'student is' : 'students are'} still to finish, in {data.classes.length}
+			{data.classes.length === 1 ? 'class' : 'classes'}. Each class prints on a sheet of its own, for its teacher.
+			Teachers see the same on their own Screen page.
+		</p>
+		<p><button class="primary" onclick={() => print()}>Print {data.classes.length} sheets</button></p>
+	{:else}
+		<p>Everybody in {data.scope.label} has finished or is excused. There is nobody to remind.</p>
+	{/if}
+</div>
+
+{#each data.classes as { id, name, grade, code, students } (id)}
+	<section>
+		<h2>{name} <span class="soft">grade {grade}</span></h2>
+		<p>
+			Still to finish in {data.window.name}: {students.length}. Last day {sayDate(data.window.closesOn)}. Students sign
+			in with the class code <strong>{code}</strong> and go on where they stopped.
+		</p>
+		<table>
+			<thead><tr><th>Student</th><th>Status</th><th>Day and time</th></tr></thead>
+			<tbody>
+				{#each students as student (student.id)}
+					<tr>
+						<th scope="row">{student.givenName} {student.familyName}</th>
+						<td
+							>{student.status}{student.answered ? `, ${student.answered} answered` : ''}{student.makeUpUntil
+								? `, until ${sayDate(student.makeUpUntil)}`
+								: ''}</td
+						>
+						<td class="blank"></td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</section>
+{/each}
+
+<style>
+	section {
+		background: var(--sheet);
+		border: 1px solid var(--rule);
+		padding: 14px 18px;
+		margin-top: 14px;
+		max-width: 720px;
+		break-inside: avoid;
+		break-after: page;
+	}
+	section p {
+		margin: 6px 0 10px;
+	}
+	table {
+		width: 100%;
+	}
+	tbody th {
+		font-weight: 500;
+	}
+	.blank {
+		border-bottom: 1px solid var(--rule-strong);
+		width: 30%;
+	}
+	.no-print {
+		display: grid;
+		gap: 8px;
+	}
+	@media print {
+		section {
+			border: 0;
+		}
+	}
+</style>

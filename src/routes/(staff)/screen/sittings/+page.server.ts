@@ -1,0 +1,250 @@
+import { addDays, isSchoolDate } from '$lib/core/calendar';
+import { windowInView, windowPlaces } from '$lib/server/screening';
+import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
+import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
+import { visibleAmong } from '$lib/server/store/people';
+import { domainList, skillList } from '$lib/server/store/skills';
+import { noteStudents, type WindowNote } from '$lib/server/store/windows';
+import { formCheck, id, idsOf, idText, jsonCheck, readForm, schoolDate } from '$lib/server/validate';
+import { may } from '$lib/server/viewer';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const { database } = locals;
+	const { windows, window } = await windowInView(database, school, Number(url.searchParams.get('window')) || undefined);
+	if (!window) return { window: null, windows, rows: [], domains: [], today: school.today };
+	const [places, domains, own] = await Promise.all([
+		windowPlaces(database, window, scope.students),
+		domainList(database),
+		accommodations(
+			database,
+			scope.students.map((student) => student.id)
+		)
+	]);
+	const nameOf = new Map(domains.map((domain) => [domain.id, domain.name]));
+	const rows = scope.students.map((student) => {
+		const { status, sitting, note } = places.get(student.id)!;
+		return {
+			id: student.id,
+			givenName: student.givenName,
+			familyName: student.familyName,
+			classId: student.classId,
+			className: student.className,
+			grade: student.grade,
+			status,
+			note,
+			accommodation: own.get(student.id) ?? NO_ACCOMMODATION,
+			sitting: sitting && {
+				id: sitting.id,
+				trust: sitting.trust,
+				answered: sitting.answered,
+				// How many more there are is known of a fixed form only.
+				of: sitting.adaptive && sitting.trust === 'open' ? null : sitting.itemCount,
+				lastAt: sitting.lastAt?.toISOString() ?? null,
+				flags: sitting.flags,
+				resitOf: nameOf.get(sitting.domainId ?? sitting.resitDomainId ?? 0) ?? null
+			}
+		};
+	});
+	return { window, windows, rows, domains, today: school.today };
+}
+
+const trustForm = formCheck<{ sitting: number; decision: TrustDecision; domain?: number }>({
+	type: 'object',
+	properties: { sitting: id, decision: { enum: ['kept', 'set aside', 'resit', 'flagged'] }, domain: id },
+	required: ['sitting', 'decision']
+});
+const sittingForm = formCheck<{ sitting: number }>({
+	type: 'object',
+	properties: { sitting: id },
+	required: ['sitting']
+});
+const noteForm = formCheck<{
+	window: number;
+	students: string;
+	kind: 'absent' | 'excused' | 'make-up' | 'nothing';
+	reason: string;
+	makeUp: string;
+}>({
+	type: 'object',
+	properties: {
+		window: id,
+		students: idText,
+		kind: { enum: ['absent', 'excused', 'make-up', 'nothing'] },
+		reason: { type: 'string', maxLength: 200, default: '' },
+		makeUp: { type: 'string', maxLength: 10, default: '' }
+	},
+	required: ['window', 'students', 'kind']
+});
+const restoreForm = formCheck<{ window: number; notes: string }>({
+	type: 'object',
+	properties: { window: id, notes: { type: 'string', maxLength: 400_000 } },
+	required: ['window', 'notes']
+});
+const notesCheck = jsonCheck<[number, WindowNote][]>({
+	type: 'array',
+	minItems: 1,
+	maxItems: 2_000,
+	items: {
+		type: 'array',
+		minItems: 2,
+		maxItems: 2,
+		items: [
+			id,
+			{
+				type: 'object',
+				additionalProperties: false,
+				properties: {
+					kind: { enum: ['absent', 'excused', null] },
+					reason: { type: 'string', maxLength: 200 },
+					makeUpUntil: { anyOf: [schoolDate, { type: 'null' }] }
+				},
+				required: ['kind', 'reason', 'makeUpUntil']
+			}
+		]
+	}
+});
+
+function readNotes(text: string): Map<number, WindowNote> | null {
+	try {
+		const result = notesCheck(JSON.parse(text));
+		return 'problem' in result ? null : new Map(result.value);
+	} catch {
+		return null;
+	}
+}
+
+const accommodationForm = formCheck<{
+	students: string;
+	readAloud: string;
+	largerType: string;
+	timeFactor: number;
+	itemsADay: string;
+}>({
+	type: 'object',
+	properties: {
+		students: idText,
+		readAloud: { enum: ['on', ''], default: '' },
+		largerType: { enum: ['on', ''], default: '' },
+		timeFactor: { type: 'number', enum: [1, 1.5, 2] },
+		itemsADay: { enum: ['', '5', '10', '15', '20'], default: '' }
+	},
+	required: ['students', 'timeFactor']
+});
+
+const said: Record<TrustDecision, string> = {
+	kept: 'The sitting is kept: its scores and answers count from now on.',
+	'set aside': 'The sitting is set aside. It feeds nothing; the student can sit again while the window is open.',
+	resit: 'The domain is to be sat again. Until then nothing of the sitting counts.',
+	flagged: 'Taken back: the sitting waits for another look.'
+};
+const counted = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+const FAR_MAKE_UP = 60;
+const NOTHING_NOTED: WindowNote = { kind: null, reason: '', makeUpUntil: null };
+const ONLY_SPECIALIST = 'Only a specialist or coordinator excuses students or lets them make up';
+
+export const actions = {
+	trust: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, trustForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { sitting, decision, domain } = form.value;
+		const { database, at } = event.locals;
+		if (decision === 'resit' && !(await domainList(database)).some((one) => one.id === domain))
+			return refuse('Say which domain is to be sat again');
+		const decided = await decideTrust(
+			database,
+			staff,
+			{ sittingId: sitting, decision, domainId: domain },
+			await skillList(database),
+			school,
+			at
+		);
+		if (!decided) return refuse('This sitting is not waiting for a decision any more');
+		const undo =
+			decision === 'flagged'
+				? undefined
+				: { action: '?/trust', fields: { sitting: String(sitting), decision: 'flagged' } };
+		return { done: said[decision], undo };
+	},
+	end: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, sittingForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { database, at } = event.locals;
+		const ended = await endSitting(database, staff, form.value.sitting, await skillList(database), school, at);
+		if (!ended) return refuse('This sitting is not under way any more');
+		return { done: 'The sitting has ended and is scored with what was answered.' };
+	},
+	note: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'note absences');
+		const form = await readForm(event, noteForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { window, kind, makeUp } = form.value;
+		const students = idsOf(form.value.students);
+		const reason = form.value.reason.trim();
+		const { database, at } = event.locals;
+		const seen = await visibleAmong(database, staff, students, school.today);
+		if (seen.length !== students.length) return refuse('Some of these students are not yours to see');
+		if ((kind === 'excused' || kind === 'make-up') && !may(staff.role, 'run screening')) return refuse(ONLY_SPECIALIST);
+		if (kind === 'excused' && !reason) return refuse('Say why they are excused');
+		if (kind === 'make-up') {
+			if (!isSchoolDate(makeUp) || makeUp < school.today) return refuse('Say until which day, today or later');
+			if (makeUp > addDays(school.today, FAR_MAKE_UP)) return refuse('A make-up lies at most 60 days ahead');
+		}
+		const note: WindowNote = {
+			kind: kind === 'absent' || kind === 'excused' ? kind : null,
+			reason,
+			makeUpUntil: kind === 'make-up' ? makeUp : null
+		};
+		const before = await noteStudents(database, staff, window, new Map(students.map((one) => [one, note])), at);
+		if (!before) return refuse('There is no such window');
+		const who = counted(students.length);
+		const done = {
+			absent: `${who} noted as absent. They can still sit while the window is open.`,
+			excused: `${who} excused: ${reason}. The window does not ask them any more.`,
+			'make-up': `${who} can sit until ${makeUp}, also after the window has closed.`,
+			nothing: `What was noted of ${who} is taken away.`
+		}[kind];
+		const earlier = students.map((one) => [one, before.get(one) ?? NOTHING_NOTED]);
+		return {
+			done,
+			undo: { action: '?/restoreNotes', fields: { window: String(window), notes: JSON.stringify(earlier) } }
+		};
+	},
+	restoreNotes: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'note absences');
+		const form = await readForm(event, restoreForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { database, at } = event.locals;
+		const notes = readNotes(form.value.notes);
+		if (!notes) return refuse('What was noted before could not be read');
+		const seen = await visibleAmong(database, staff, [...notes.keys()], school.today);
+		if (seen.length !== notes.size) return refuse('Some of these students are not yours to see');
+		const mayExcuse = may(staff.role, 'run screening');
+		if (!mayExcuse && [...notes.values()].some(({ kind, makeUpUntil }) => kind === 'excused' || makeUpUntil))
+			return refuse(ONLY_SPECIALIST);
+		if (!(await noteStudents(database, staff, form.value.window, notes, at))) return refuse('There is no such window');
+		return { done: `Taken back for ${counted(notes.size)}.` };
+	},
+	accommodate: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, accommodationForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { readAloud, largerType, timeFactor, itemsADay } = form.value;
+		const students = idsOf(form.value.students);
+		const { database, at } = event.locals;
+		const seen = await visibleAmong(database, staff, students, school.today);
+		if (seen.length !== students.length) return refuse('Some of these students are not yours to see');
+		const accommodation = {
+			readAloud: readAloud === 'on',
+			largerType: largerType === 'on',
+			timeFactor,
+			itemsADay: itemsADay ? Number(itemsADay) : null
+		};
+		await setAccommodations(database, staff, students, accommodation, at);
+		return { done: `Accommodations are set for ${counted(students.length)}, from their next question on.` };
+	}
+};

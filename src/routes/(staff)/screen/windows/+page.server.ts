@@ -1,0 +1,120 @@
+import { addDays } from '$lib/core/calendar';
+import { windowInView } from '$lib/server/screening';
+import { refuse, staffContext, staffWho } from '$lib/server/staffPage';
+import { subjectList } from '$lib/server/store/skills';
+import { classList } from '$lib/server/store/people';
+import {
+	addWindow,
+	moveWindow,
+	SCREENING_MODES,
+	windowCounts,
+	withdrawWindow,
+	type Measure,
+	type ScreeningMode
+} from '$lib/server/store/windows';
+import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
+
+export async function load({ locals, url }) {
+	const { school } = await staffContext(locals);
+	const { database } = locals;
+	const [{ windows, window }, counts, classes, subjects] = await Promise.all([
+		windowInView(database, school, Number(url.searchParams.get('window')) || undefined),
+		windowCounts(database, school.id, school.today),
+		classList(database, school.id),
+		subjectList(database)
+	]);
+	return {
+		today: school.today,
+		window,
+		windows: windows.map((one) => ({ ...one, ...counts.get(one.id)! })),
+		classes,
+		subjects,
+		modes: SCREENING_MODES
+	};
+}
+
+interface WindowForm {
+	name: string;
+	subject: string;
+	mode: ScreeningMode;
+	measure: Measure | '';
+	term: number;
+	opensOn: string;
+	closesOn: string;
+	classes: number[];
+}
+const windowForm = formCheck<WindowForm>({
+	type: 'object',
+	properties: {
+		name: { type: 'string', minLength: 1, maxLength: 80 },
+		subject: { type: 'string', minLength: 1, maxLength: 60 },
+		mode: { enum: SCREENING_MODES },
+		measure: { enum: ['reading aloud', 'number fluency', ''], default: '' },
+		term: { type: 'integer', minimum: 1, maximum: 3 },
+		opensOn: schoolDate,
+		closesOn: schoolDate,
+		classes: idList(500)
+	},
+	required: ['name', 'subject', 'mode', 'term', 'opensOn', 'closesOn', 'classes']
+});
+const moveForm = formCheck<{ window: number; opensOn: string; closesOn: string }>({
+	type: 'object',
+	properties: { window: id, opensOn: schoolDate, closesOn: schoolDate },
+	required: ['window', 'opensOn', 'closesOn']
+});
+const withdrawForm = formCheck<{ window: number }>({
+	type: 'object',
+	properties: { window: id },
+	required: ['window']
+});
+
+/** What is wrong with a window's days; null when nothing is. */
+function wrongDays({ opensOn, closesOn }: { opensOn: string; closesOn: string }, today: string): string | null {
+	if (closesOn < opensOn) return 'The window closes before it opens';
+	if (closesOn > addDays(today, 400)) return 'The window lies more than a year ahead';
+	return null;
+}
+
+export const actions = {
+	plan: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, windowForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { name, mode, opensOn, closesOn, classes, measure } = form.value;
+		const wrong = wrongDays(form.value, school.today);
+		if (wrong) return refuse(wrong);
+		if (mode === 'teacher-given' && !measure) return refuse('Say what the teacher gives');
+		const { database, at } = event.locals;
+		const given = { ...form.value, measure: mode === 'teacher-given' ? (measure as Measure) : null, classIds: classes };
+		const added = await addWindow(database, staff, given, at);
+		if (added === null) return refuse('None of these classes is of your school');
+		return {
+			done: `${name} is planned for ${classes.length} ${classes.length === 1 ? 'class' : 'classes'}: ${opensOn} to ${closesOn}.`,
+			undo: { action: '?/withdraw', fields: { window: String(added) } }
+		};
+	},
+	move: async (event) => {
+		const { staff, school } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, moveForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { window, opensOn, closesOn } = form.value;
+		const wrong = wrongDays(form.value, school.today);
+		if (wrong) return refuse(wrong);
+		const { database, at } = event.locals;
+		const before = await moveWindow(database, staff, window, { opensOn, closesOn }, at);
+		if (!before) return refuse('There is no such window');
+		return {
+			done: `The window is open from ${opensOn} through ${closesOn}.`,
+			undo: { action: '?/move', fields: { window: String(window), ...before } }
+		};
+	},
+	withdraw: async (event) => {
+		const { staff } = await staffWho(event.locals, 'run screening');
+		const form = await readForm(event, withdrawForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { database, at } = event.locals;
+		if (!(await withdrawWindow(database, staff, form.value.window, at)))
+			return refuse('Students have sat in this window, or it is gone already; close it instead');
+		return { done: 'The window is taken away. No student sees it.' };
+	}
+};

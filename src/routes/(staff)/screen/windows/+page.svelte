@@ -1,0 +1,156 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { addDays } from '$lib/core/calendar';
+	import PlanWindow from '$lib/ui/screen/PlanWindow.svelte';
+	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
+	import { withState } from '$lib/ui/shell/address';
+	import { sayDate } from '$lib/ui/shell/dates';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+
+	let planning = $state(false);
+	type Window = (typeof data.windows)[number];
+
+	const stateOf = ({ opensOn, closesOn }: Window) =>
+		data.today < opensOn ? 'opens later' : data.today > closesOn ? 'closed' : 'open';
+	/** What one press does to a window's days: open it today, close it after today, open it again for a week. */
+	function oneStep(window: Window): { says: string; opensOn: string; closesOn: string } {
+		if (data.today < window.opensOn) return { says: 'Open today', opensOn: data.today, closesOn: window.closesOn };
+		if (data.today > window.closesOn)
+			return { says: 'Open a week more', opensOn: window.opensOn, closesOn: addDays(data.today, 7) };
+		return { says: 'Close after today', opensOn: window.opensOn, closesOn: data.today };
+	}
+</script>
+
+<svelte:head><title>Windows of the year · Orderly Compass</title></svelte:head>
+
+{#if data.window}
+	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
+		{data.windows.length}
+		{data.windows.length === 1 ? 'window' : 'windows'} planned
+		{#snippet tools()}
+			{#if data.can.screen}<button class="primary" onclick={() => (planning = true)}>Plan a window</button>{/if}
+		{/snippet}
+	</ScreenHead>
+	<table>
+		<thead>
+			<tr>
+				<th>Window</th>
+				<th>Subject</th>
+				<th>How</th>
+				<th>Days</th>
+				<th></th>
+				<th class="number">Classes</th>
+				<th class="number">Students</th>
+				<th class="number">Begun</th>
+				<th class="number">With scores</th>
+				<th></th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each data.windows as window (window.id)}
+				{@const step = oneStep(window)}
+				<tr class:current={window.id === data.window.id}>
+					<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
+					<td>{window.subject}</td>
+					<td>{window.mode}{window.measure ? `: ${window.measure}` : ''}</td>
+					<td>
+						{#if data.can.screen}
+							<form
+								method="POST"
+								action="?/move"
+								use:enhance={() =>
+									({ update }) =>
+										update({ reset: false })}
+							>
+								<input type="hidden" name="window" value={window.id} />
+								<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
+								<span class="soft">to</span>
+								<input type="date" name="closesOn" value={window.closesOn} required aria-label="{window.name} closes" />
+								<button class="small">Set</button>
+							</form>
+						{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
+					</td>
+					<td>{stateOf(window)}</td>
+					<td class="number">{window.classes}</td>
+					<td class="number">{window.students}</td>
+					<td class="number">{window.begun}</td>
+					<td class="number">{window.scored}</td>
+					<td>
+						{#if data.can.screen}
+							<span class="steps">
+								<form
+									method="POST"
+									action="?/move"
+									use:enhance={() =>
+										({ update }) =>
+											update({ reset: false })}
+								>
+									<input type="hidden" name="window" value={window.id} />
+									<input type="hidden" name="opensOn" value={step.opensOn} />
+									<input type="hidden" name="closesOn" value={step.closesOn} />
+									<button class="small" aria-label="{step.says}: {window.name}">{step.says}</button>
+								</form>
+								{#if window.begun === 0 && window.scored === 0}
+									<form method="POST" action="?/withdraw" use:enhance>
+										<input type="hidden" name="window" value={window.id} />
+										<button class="small" aria-label="Take away {window.name}">Take away</button>
+									</form>
+								{/if}
+							</span>
+						{/if}
+					</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+{:else}
+	<h1>Windows of the year</h1>
+	<p>
+		No window is planned yet. A window says which classes are screened from when to when; students see their diagnostic
+		only while it is open.
+	</p>
+	{#if data.can.screen}<p><button class="primary" onclick={() => (planning = true)}>Plan a window</button></p>{/if}
+{/if}
+
+{#if planning}
+	<PlanWindow
+		today={data.today}
+		subjects={data.subjects}
+		modes={data.modes}
+		classes={data.classes}
+		onclose={() => (planning = false)}
+	/>
+{/if}
+<Notice outcome={form} />
+
+<style>
+	table {
+		width: 100%;
+		background: var(--sheet);
+	}
+	td,
+	th {
+		white-space: nowrap;
+	}
+	tbody th {
+		font-weight: 500;
+	}
+	form,
+	.steps {
+		display: flex;
+		gap: 6px;
+		align-items: center;
+	}
+	.number {
+		text-align: right;
+	}
+	.small {
+		min-height: 28px;
+		padding: 0 8px;
+	}
+	tr.current {
+		background: var(--verdigris-wash);
+	}
+</style>
