@@ -50,7 +50,7 @@ test('a skill that a whole class lacks is named as a lesson for the class, not a
 	await page.goto(`${address()}/gaps`);
 	const notice = page.locator('.classwide').filter({ hasText: 'Phalarope: Remainders' });
 	await expect(notice).toContainText(/\d+ of 2[0-2] with evidence lack it/);
-	await expect(notice).toContainText('a lesson for the whole class, not a group.');
+	await expect(notice).toContainText('a lesson for the whole class');
 });
 
 test('rows, columns and tint of the map are chosen, and the address keeps them', async ({ page }) => {

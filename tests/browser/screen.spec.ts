@@ -124,9 +124,9 @@ test('results are sorted by any domain and narrowed to those below the line, who
 	await page.goto(`${address()}/screen?scope=grade:5`);
 	const rows = page.locator('tbody tr[data-student]');
 	await expect(rows).toHaveCount(44);
-	await page.getByRole('link', { name: 'Fractions' }).click();
+	await page.getByRole('columnheader').getByRole('link', { name: 'Fractions' }).click();
 	await expect(page).toHaveURL(/sort=\d+/);
-	const column = (await rows.locator('td.number:nth-child(9)').allInnerTexts())
+	const column = (await rows.locator('td.number:nth-child(10)').allInnerTexts())
 		.map((text) => parseInt(text))
 		.filter((points) => !Number.isNaN(points));
 	expect(column.length).toBeGreaterThan(30);
@@ -139,6 +139,60 @@ test('results are sorted by any domain and narrowed to those below the line, who
 	expect(await rows.count()).toBeLessThanOrEqual(chosen);
 	await bar.getByRole('link', { name: 'See their gaps' }).click();
 	await expect(page.getByRole('heading', { name: `Gaps in ${chosen} chosen students` })).toBeVisible();
+});
+
+test('a school is read from grades over classes to students, on any domain, with what changed beyond error', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen`);
+	const classes = page.getByRole('table').first();
+	await expect(classes.locator('tbody tr')).toHaveCount(18);
+	await page.getByLabel('On', { exact: true }).selectOption({ label: 'Measurement' });
+	await expect(page).toHaveURL(/on=4/);
+	const grade = classes.getByRole('row', { name: /^Grade 5/ });
+	const below = Number(await grade.getByRole('cell').nth(3).innerText());
+	const parts = await Promise.all(
+		['Phalarope', 'Plover'].map((name) =>
+			classes
+				.getByRole('row', { name: new RegExp(`^${name}`) })
+				.getByRole('cell')
+				.nth(3)
+				.innerText()
+		)
+	);
+	expect(parts.map(Number).reduce((sum, count) => sum + count, 0)).toBe(below);
+	await classes.getByRole('link', { name: 'Phalarope' }).click();
+	const rows = page.locator('tbody tr[data-student]');
+	await expect(rows).toHaveCount(22);
+	await expect(page).toHaveURL(/on=4/);
+	await page.getByLabel('Since autumn').selectOption('no earlier score');
+	const without = await rows.count();
+	await page.getByLabel('Since autumn').selectOption('all');
+	await page.getByLabel('Tier').selectOption('2');
+	await expect(rows.first()).toBeVisible();
+	expect(await rows.count()).toBeLessThan(22);
+	expect(without).toBeLessThan(22);
+});
+
+test('one step from a domain score shows where each student of the class is ready next', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen?scope=class:8`);
+	const row = page.locator('tbody tr[data-student]').first();
+	const name = await row.getByRole('rowheader').innerText();
+	await row.locator('a.score').first().click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/: where each of Plover is ready next$/);
+	const chips = page.locator('.chip');
+	await expect(chips).toHaveCount(22);
+	await expect(page.locator('.chip.current')).toContainText(name);
+	await page.getByLabel('Domain').selectOption({ label: 'Measurement' });
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Measurement:/);
+	await expect(chips).toHaveCount(22);
+	await page
+		.getByRole('link', { name: /^practice for these \d+/ })
+		.first()
+		.click();
+	await expect(page.getByRole('heading', { name: /^Who: \d+ students/ })).toBeVisible();
 });
 
 test('a list that is empty says so and offers the way back', async ({ page }) => {

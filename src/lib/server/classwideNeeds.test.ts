@@ -57,8 +57,11 @@ describe('class-wide needs', () => {
 
 	it('need evidence: students nothing is known of do not count', () => {
 		const { students, standings } = school({ 1: { 1: 10 } });
-		students.slice(4).forEach(({ id }) => standings.set(id, new Map()));
-		expect(classwideNeeds(students, skills, standings, 2)).toEqual([]);
+		students.slice(5).forEach(({ id }) => standings.set(id, new Map()));
+		expect(classwideNeeds(students, skills, standings, 2)).toMatchObject([{ lacking: 5, withEvidence: 5 }]);
+		const more = [student(110, 1), student(111, 1)];
+		more.forEach(({ id }) => standings.set(id, new Map()));
+		expect(classwideNeeds([...students, ...more], skills, standings, 2)).toEqual([]);
 		expect(classwideNeeds([], skills, standings, 2)).toEqual([]);
 	});
 });

@@ -12,6 +12,9 @@ export interface ClasswideNeed extends ReturnType<typeof classwideNeed> {
 	skillName: string;
 }
 
+/** Share of a class that must have evidence on a skill before anything is said of the class. */
+const EVIDENCE_SHARE = 0.5;
+
 /**
  * Class-wide needs, the largest share first. A skill that a class meets only later in the year is no need, so only
  * skills at or under the level of its grade and the term count.
@@ -27,16 +30,19 @@ export function classwideNeeds(
 	const needs = [...new Set(students.map(({ classId }) => classId))].flatMap((classId) => {
 		const members = students.filter((student) => student.classId === classId);
 		const [{ className, grade }] = members;
-		return skills
-			.filter((skill) => expectedTheta(skill) <= expectedTheta({ grade, term }))
-			.map((skill) => ({
-				classId,
-				className,
-				skillId: skill.id,
-				skillName: skill.shortName,
-				...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)?.standing ?? 'unseen'))
-			}))
-			.filter(({ advice }) => advice !== 'none');
+		return (
+			skills
+				.filter((skill) => expectedTheta(skill) <= expectedTheta({ grade, term }))
+				.map((skill) => ({
+					classId,
+					className,
+					skillId: skill.id,
+					skillName: skill.shortName,
+					...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)?.standing ?? 'unseen'))
+				}))
+				// Questions chosen by what a student can do are asked of those who are weak: few answers are not the class.
+				.filter(({ advice, withEvidence }) => advice !== 'none' && withEvidence >= EVIDENCE_SHARE * members.length)
+		);
 	});
 	return needs.sort((a, b) => b.lacking / b.withEvidence - a.lacking / a.withEvidence);
 }

@@ -7,4 +7,5 @@ export * from './roc';
 export * from './sitting';
 export * from './simulation';
 export * from './status';
+export * from './summary';
 export * from './warmUp';

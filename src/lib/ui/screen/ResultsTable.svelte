@@ -2,15 +2,16 @@
 <script lang="ts">
 	import ScoreBand from '../charts/ScoreBand.svelte';
 	import TierBars from '../glyphs/TierBars.svelte';
-	import { withState } from '../shell/address';
-	import { bandWords, type ScreenRow } from './rows';
+	import { keepingScope, withState } from '../shell/address';
+	import { bandOf, bandWords, changeOf, OVERALL, type ScreenRow, type SortKey } from './rows';
 
 	interface Props {
 		rows: ScreenRow[];
 		domains: { id: number; name: string }[];
 		axis: { from: number; to: number };
-		/** `overall`, `name`, or a domain id. */
-		sort: string;
+		/** The measure whose bands and changes are shown. */
+		measure: number;
+		sort: SortKey;
 		/** What the rows are narrowed to, in words. */
 		show: string;
 		scopeLabel: string;
@@ -19,34 +20,47 @@
 		/** Ids of students that are ticked. */
 		selected: number[];
 	}
-	let { rows, domains, axis, sort, show, scopeLabel, studentId, selected = $bindable() }: Props = $props();
+	let { rows, domains, axis, measure, sort, show, scopeLabel, studentId, selected = $bindable() }: Props = $props();
+
+	const measures = $derived([{ id: OVERALL, name: 'Overall' }, ...domains]);
+	const classes = $derived(new Set(rows.map(({ classId }) => classId)).size);
+	const shortName = (name: string) => name.split(/[ ,]/)[0];
+	const signed = (points: number) => `${points > 0 ? '+' : ''}${Math.round(points)}`.replace('-', '−');
 </script>
+
+{#snippet head(key: SortKey, label: string, title?: string)}
+	<a href={withState({ sort: key })} {title}>{label}</a>
+{/snippet}
 
 <table>
 	<thead>
 		<tr>
 			<th><span class="visually-hidden">Select</span></th>
-			<th aria-sort={sort === 'name' ? 'ascending' : undefined}><a href={withState({ sort: 'name' })}>Student</a></th>
-			<th>Class</th>
-			<th>Tier</th>
-			<th>Status</th>
-			<th class="number" aria-sort={sort === 'overall' ? 'ascending' : undefined}
-				><a href={withState({ sort: null })}>Overall</a></th
-			>
+			<th aria-sort={sort === 'name' ? 'ascending' : undefined}>{@render head('name', 'Student')}</th>
+			{#if classes > 1}<th aria-sort={sort === 'class' ? 'ascending' : undefined}>{@render head('class', 'Class')}</th
+				>{/if}
+			<th aria-sort={sort === 'tier' ? 'ascending' : undefined}>{@render head('tier', 'Tier')}</th>
+			<th aria-sort={sort === 'status' ? 'ascending' : undefined}>{@render head('status', 'Status')}</th>
 			<th>
 				<span class="axis soft"
-					><span>{axis.from}</span><span>points, ± 1 error; dashes: the line</span><span>{axis.to}</span></span
+					><span>{axis.from}</span><span>{shortName(measures.find(({ id }) => id === measure)!.name)}</span><span
+						>{axis.to}</span
+					></span
 				>
 			</th>
-			{#each domains as domain (domain.id)}
-				<th class="number" aria-sort={sort === String(domain.id) ? 'ascending' : undefined}>
-					<a href={withState({ sort: domain.id })} title={domain.name}>{domain.name.split(/[ ,]/)[0]}</a>
-				</th>
+			<th class="number" aria-sort={sort === 'change' ? 'ascending' : undefined}>{@render head('change', 'Change')}</th>
+			{#each measures as { id, name } (id)}
+				<th class="number" aria-sort={sort === String(id) ? 'ascending' : undefined}
+					>{@render head(String(id), shortName(name), name)}</th
+				>
 			{/each}
 		</tr>
 	</thead>
 	<tbody>
 		{#each rows as row (row.id)}
+			{@const score = row.scores[measure]}
+			{@const band = bandOf(row, measure)}
+			{@const change = changeOf(row, measure)}
 			<tr data-student={row.id} class:current={row.id === studentId}>
 				<td
 					><input
@@ -57,42 +71,52 @@
 					/></td
 				>
 				<th scope="row"><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a></th>
-				<td>{row.className}</td>
+				{#if classes > 1}<td>{row.className}</td>{/if}
 				<td><TierBars tier={row.tier} /></td>
 				<td class:soft={row.status === 'finished'}>
 					{row.status}{row.status === 'under way' ? `, ${row.answered} answered` : ''}
 				</td>
-				{#if row.overall}
-					<td class="number"
-						>{Math.round(row.overall.points)} <span class="soft">± {Math.round(row.overall.error)}</span></td
-					>
-					<td
-						><ScoreBand score={row.overall} cut={row.cut} from={axis.from} to={axis.to} /><span class="visually-hidden"
-							>{row.band && bandWords[row.band]}</span
-						></td
-					>
-				{:else}
-					<td class="number soft">none</td>
-					<td></td>
-				{/if}
-				{#each domains as domain (domain.id)}
-					{@const score = row.domains[domain.id]}
+				<td>
+					{#if score}<ScoreBand {score} cut={row.cut} from={axis.from} to={axis.to} /><span class="visually-hidden"
+							>{band && bandWords[band]}</span
+						>{/if}
+				</td>
+				<td class="number">
+					{#if change}<span class:soft={!change.reliable} title={change.reliable ? 'beyond error' : 'within error'}
+							>{signed(change.points)}{change.reliable ? ' *' : ''}</span
+						>{/if}
+				</td>
+				{#each measures as { id } (id)}
+					{@const own = row.scores[id]}
 					<td class="number">
-						{#if score}{Math.round(score.points)} <span class="soft">± {Math.round(score.error)}</span>{:else}<span
-								class="soft">none</span
-							>{/if}
+						{#if !own}<span class="soft">none</span>
+						{:else if id === OVERALL}{Math.round(own.points)} <span class="soft">± {Math.round(own.error)}</span>
+						{:else}<a
+								title="± {Math.round(own.error)}"
+								class="score"
+								href={keepingScope('/screen/progression', {
+									scope: `class:${row.classId}`,
+									domain: id,
+									student: row.id
+								})}>{Math.round(own.points)}</a
+							>{#if id === measure}
+								<span class="soft">± {Math.round(own.error)}</span>{/if}{/if}
 					</td>
 				{/each}
 			</tr>
 		{:else}
 			<tr
-				><td colspan={7 + domains.length} class="soft"
-					>Nobody in {scopeLabel} is “{show}”. <a href={withState({ status: null })}>Show everyone</a></td
+				><td colspan={7 + measures.length} class="soft"
+					>Nobody in {scopeLabel} is “{show}”.
+					<a href={withState({ status: null, tier: null, moved: null })}>Show everyone</a></td
 				></tr
 			>
 		{/each}
 	</tbody>
 </table>
+<p class="soft note no-print">
+	Points ± one standard error; the dashed line is the cut score of the grade. * changed beyond the error of both scores.
+</p>
 
 <style>
 	table {
@@ -144,8 +168,12 @@
 		font-weight: 400;
 		font-size: 0.8rem;
 	}
-	.axis span:nth-child(2) {
-		display: none;
+	.score {
+		color: var(--ink);
+	}
+	.note {
+		font-size: 0.85rem;
+		margin-top: 4px;
 	}
 	tr.current {
 		background: var(--verdigris-wash);

@@ -1,4 +1,5 @@
-import type { BenchmarkBand, ScreeningStatus } from '$lib/core/screening';
+import { reliableChange } from '$lib/core/measurement';
+import { benchmarkBand, type BenchmarkBand, type ScoredStudent, type ScreeningStatus } from '$lib/core/screening';
 
 /** A score in points with its standard error. */
 export interface PointsWithError {
@@ -6,21 +7,26 @@ export interface PointsWithError {
 	error: number;
 }
 
+/** The overall score among the measures of a window; the others are domain ids. */
+export const OVERALL = 0;
+
 /** A student in the results of a screening window. */
 export interface ScreenRow {
 	id: number;
 	givenName: string;
 	familyName: string;
+	classId: number;
 	className: string;
+	grade: number;
 	tier: number;
 	status: ScreeningStatus;
 	answered: number;
-	overall: PointsWithError | null;
 	/** The line for the student's grade, in points. */
 	cut: number;
-	band: BenchmarkBand | null;
-	/** By domain id. */
-	domains: Record<number, PointsWithError | null>;
+	/** By domain id, and overall. */
+	scores: Record<number, PointsWithError | null>;
+	/** The same in the window before. */
+	before: Record<number, PointsWithError | null>;
 }
 
 export const bandWords: Record<BenchmarkBand, string> = {
@@ -29,28 +35,84 @@ export const bandWords: Record<BenchmarkBand, string> = {
 	above: 'above the line'
 };
 
+/** The band of a row's score on a measure; null without one. */
+export function bandOf({ scores, cut }: ScreenRow, measure: number): BenchmarkBand | null {
+	const score = scores[measure];
+	return score ? benchmarkBand(score.points, score.error, cut) : null;
+}
+
+/** Change since the window before, in points, and whether it is beyond error; null where a score is missing. */
+export function changeOf({ scores, before }: ScreenRow, measure: number): { points: number; reliable: boolean } | null {
+	const [now, then] = [scores[measure], before[measure]];
+	if (!now || !then) return null;
+	const withError = ({ points, error }: PointsWithError) => ({ score: points, standardError: error });
+	return { points: now.points - then.points, reliable: reliableChange(withError(then), withError(now)).reliable };
+}
+
+/** A row as core's summaries take it; null without a score. */
+export function scoredStudent({ scores, before, cut }: ScreenRow, measure: number): ScoredStudent | null {
+	const [now, then] = [scores[measure], before[measure]];
+	if (!now) return null;
+	return {
+		score: now.points,
+		standardError: now.error,
+		cut,
+		...(then ? { before: { score: then.points, standardError: then.error } } : {})
+	};
+}
+
+/** What rows are sorted by: `name`, `class`, `tier`, `status`, `change`, or a measure's number. */
+export type SortKey = string;
+
+const NOTHING = Infinity;
+
 /**
- * Rows as asked for: lowest first by `overall` or a domain id, with those without a score at the end, so that nobody is
- * missing; or as they come, by `name`.
+ * Rows sorted low to high by a key; rows without a value stand at the end, so that nobody is missing.
  *
- * @param show `all`, a status, or a band
+ * @param measure that `change` is of
  */
-export function arrangeRows(rows: ScreenRow[], sort: string, show: string): ScreenRow[] {
-	const list = rows.filter((row) => show === 'all' || row.status === show || row.band === show);
-	if (sort === 'name') return list;
-	const value = (row: ScreenRow) =>
-		(sort === 'overall' ? row.overall : (row.domains[Number(sort)] ?? null))?.points ?? Infinity;
-	return list
+export function sortRows(rows: ScreenRow[], key: SortKey, measure: number): ScreenRow[] {
+	if (key === 'name') return rows;
+	const value = (row: ScreenRow): number | string => {
+		if (key === 'class') return row.className;
+		if (key === 'tier') return row.tier;
+		if (key === 'status') return row.status;
+		if (key === 'change') return changeOf(row, measure)?.points ?? NOTHING;
+		return row.scores[Number(key)]?.points ?? NOTHING;
+	};
+	return rows
 		.map((row) => ({ row, value: value(row) }))
-		.sort((a, b) => (a.value === b.value ? 0 : a.value - b.value))
+		.sort((a, b) => (a.value === b.value ? 0 : a.value < b.value ? -1 : 1))
 		.map(({ row }) => row);
 }
 
-/** Ends of an axis, in tens of points, that holds every band and line. */
-export function pointsAxis(rows: ScreenRow[]): { from: number; to: number } {
-	const held = rows.flatMap(({ overall, cut }) =>
-		overall ? [overall.points - overall.error, overall.points + overall.error, cut] : []
-	);
+/** What rows are narrowed to; `all` narrows nothing. */
+export interface RowFilter {
+	/** A status, or a band on the measure. */
+	show: string;
+	/** A tier, 1 to 3. */
+	tier: string;
+	/** Movement on the measure since the window before. */
+	moved: string;
+}
+
+export function filterRows(rows: ScreenRow[], { show, tier, moved }: RowFilter, measure: number): ScreenRow[] {
+	return rows.filter((row) => {
+		if (show !== 'all' && row.status !== show && bandOf(row, measure) !== show) return false;
+		if (tier !== 'all' && String(row.tier) !== tier) return false;
+		if (moved === 'all') return true;
+		const change = changeOf(row, measure);
+		if (!change) return moved === 'no earlier score';
+		return moved === (!change.reliable ? 'within error' : change.points > 0 ? 'risen' : 'fallen');
+	});
+}
+
+/** Ends of an axis, in tens of points, that holds every band and line of a measure. */
+export function pointsAxis(rows: ScreenRow[], measure: number): { from: number; to: number } {
+	const held = rows.flatMap(({ scores, cut }) => {
+		const score = scores[measure];
+		return score ? [score.points - score.error, score.points + score.error, cut] : [];
+	});
 	return {
 		from: Math.floor(Math.min(...held, 480) / 10) * 10,
 		to: Math.ceil(Math.max(...held, 520) / 10) * 10

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { page } from '$app/state';
 	import { SCREENING_STATUSES } from '$lib/core/screening';
+	import ClassResults from '$lib/ui/screen/ClassResults.svelte';
 	import ResultsTable from '$lib/ui/screen/ResultsTable.svelte';
-	import { arrangeRows, bandWords, pointsAxis } from '$lib/ui/screen/rows';
+	import { bandWords, filterRows, OVERALL, pointsAxis, sortRows } from '$lib/ui/screen/rows';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
@@ -12,12 +13,31 @@
 
 	let selected = $state<number[]>([]);
 
-	const sort = $derived(page.url.searchParams.get('sort') ?? 'overall');
-	const status = $derived(page.url.searchParams.get('status') ?? 'all');
+	const asked = $derived((name: string) => page.url.searchParams.get(name));
+	const measures = $derived([{ id: OVERALL, name: 'Overall' }, ...data.domains]);
+	const measure = $derived(measures.find(({ id }) => String(id) === asked('on'))?.id ?? OVERALL);
+	const measureName = $derived(measures.find(({ id }) => id === measure)!.name);
+	const sort = $derived(asked('sort') ?? String(measure));
+	const filter = $derived({
+		show: asked('status') ?? 'all',
+		tier: asked('tier') ?? 'all',
+		moved: asked('moved') ?? 'all'
+	});
 	const counts = $derived(countBy(data.rows, (row) => row.status));
 	const flagged = $derived(data.rows.filter((row) => row.status === 'needs another look').length);
+	const shown = $derived(sortRows(filterRows(data.rows, filter, measure), sort, measure));
+	const axis = $derived(pointsAxis(data.rows, measure));
+	const classes = $derived(new Set(data.rows.map(({ classId }) => classId)).size);
+	const grades = $derived(new Set(data.rows.map(({ grade }) => grade)).size);
 	const inScope = $derived(selected.filter((id) => data.rows.some((row) => row.id === id)));
-	const belowTheLine = $derived(data.rows.filter(({ overall, cut }) => overall && overall.points < cut));
+	const belowTheLine = $derived(
+		data.rows.filter(({ scores, cut }) => {
+			const score = scores[measure];
+			return score && score.points < cut;
+		})
+	);
+	const setFilter = (name: string) => (event: Event & { currentTarget: HTMLSelectElement }) =>
+		setState({ [name]: event.currentTarget.value === 'all' ? null : event.currentTarget.value });
 </script>
 
 <svelte:head><title>Screen · Orderly Compass</title></svelte:head>
@@ -35,20 +55,41 @@
 		{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{list} {name}{/each}
 		{#snippet tools()}
 			<label>
+				On
+				<select class="on" onchange={(event) => setState({ on: event.currentTarget.value, sort: null })}>
+					{#each measures as { id, name } (id)}<option value={id} selected={id === measure}>{name}</option>{/each}
+				</select>
+			</label>
+			<label>
 				Show
-				<select
-					onchange={(event) =>
-						setState({ status: event.currentTarget.value === 'all' ? null : event.currentTarget.value })}
-				>
+				<select onchange={setFilter('status')}>
 					<option value="all">everyone</option>
 					{#each SCREENING_STATUSES as name (name)}
-						<option value={name} selected={status === name}>{name}</option>
+						<option value={name} selected={filter.show === name}>{name}</option>
 					{/each}
-					{#each Object.entries(bandWords) as [band, words] (band)}<option value={band} selected={status === band}
+					{#each Object.entries(bandWords) as [band, words] (band)}<option value={band} selected={filter.show === band}
 							>{words}</option
 						>{/each}
 				</select>
 			</label>
+			<label>
+				Tier
+				<select onchange={setFilter('tier')}>
+					<option value="all">all</option>
+					{#each ['1', '2', '3'] as tier (tier)}<option selected={filter.tier === tier}>{tier}</option>{/each}
+				</select>
+			</label>
+			{#if data.earlier}
+				<label>
+					Since {data.earlier.name.split(' ')[0].toLowerCase()}
+					<select onchange={setFilter('moved')}>
+						<option value="all">all</option>
+						{#each ['risen', 'fallen', 'within error', 'no earlier score'] as moved (moved)}<option
+								selected={filter.moved === moved}>{moved}</option
+							>{/each}
+					</select>
+				</label>
+			{/if}
 			<button onclick={() => (selected = belowTheLine.map(({ id }) => id))}>Select all below the line</button>
 			{#if data.can.screen}
 				<a class="button" href={keepingScope('/screen/import', { window: data.window.id })}>Bring in scores</a>
@@ -68,14 +109,18 @@
 		</p>
 	{/if}
 
+	{#if classes > 1}
+		<ClassResults rows={data.rows} {measure} name={measureName} {axis} earlier={data.earlier} byGrade={grades > 1} />
+	{/if}
 	<ResultsTable
-		rows={arrangeRows(data.rows, sort, status)}
+		rows={shown}
 		domains={data.domains}
-		axis={pointsAxis(data.rows)}
+		{axis}
+		{measure}
 		{sort}
-		show={bandWords[status as keyof typeof bandWords] ?? status}
+		show={bandWords[filter.show as keyof typeof bandWords] ?? filter.show}
 		scopeLabel={data.scope.label}
-		studentId={Number(page.url.searchParams.get('student'))}
+		studentId={Number(asked('student'))}
 		bind:selected
 	/>
 	{#if inScope.length}
@@ -90,6 +135,9 @@
 {/if}
 
 <style>
+	.on {
+		max-width: 170px;
+	}
 	.row {
 		margin-top: 12px;
 	}
