@@ -1,7 +1,7 @@
 import { addDays, schoolDateOf } from '../src/lib/core/calendar';
 import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { unscoredDiagnostics } from '../src/lib/server/store/bulk';
+import { fill, unscoredDiagnostics } from '../src/lib/server/store/bulk';
 import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
 import { adaptiveSeed, formSeed } from '../src/lib/server/store/adaptiveSittings';
 import { windowScores, type Score } from '../src/lib/server/store/scores';
@@ -77,6 +77,8 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 
 	say('sessions, practice and probes of the cycle');
 	await liveCycle(database, groups, year, today, log, practice);
+
+	await writeOutcomes(database, students, levels, addDays(today, -6));
 
 	say('winter screening');
 	const autumnScores = await windowScores(
@@ -178,6 +180,25 @@ function assignClassPractice(
 			});
 		});
 	}
+}
+
+/** A check by the district after the autumn screening: met by those who know most of what their grade has begun with. */
+async function writeOutcomes(
+	database: RootDatabase,
+	students: DemoStudent[],
+	levels: SkillLevel[],
+	takenOn: string
+): Promise<void> {
+	await fill(
+		database,
+		'outcome',
+		students.map(({ id, grade, hidden, draw }) => {
+			const due = levels.filter((level) => level.grade === grade - 1 || (level.grade === grade && level.term === 1));
+			const share = due.filter(({ code }) => hidden.known.has(code)).length / due.length;
+			const met = share + 0.12 * draw.normal() > 0.42;
+			return { school_id: 1, name: 'District check, November', student_id: id, met, taken_on: takenOn };
+		})
+	);
 }
 
 /** One class has not been taught a skill: all but one there lack it. */

@@ -148,7 +148,7 @@ test('a school is read from grades over classes to students, on any domain, with
 	await page.goto(`${address()}/screen`);
 	const classes = page.getByRole('table').first();
 	await expect(classes.locator('tbody tr')).toHaveCount(18);
-	await page.getByLabel('On', { exact: true }).selectOption({ label: 'Measurement' });
+	await page.getByRole('combobox', { name: 'Measure' }).selectOption({ label: 'Measurement' });
 	await expect(page).toHaveURL(/on=4/);
 	const grade = classes.getByRole('row', { name: /^Grade 5/ });
 	const below = Number(await grade.getByRole('cell').nth(3).innerText());

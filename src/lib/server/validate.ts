@@ -25,6 +25,15 @@ export const jsonCheck = <T>(schema: object): Check<T> => checkWith(strict.compi
 
 /** Fields of a form as plain values; a field that stands several times becomes a list. Files are left out. */
 export async function readForm<T>(event: RequestEvent, check: Check<T>): Promise<{ value: T } | { problem: string }> {
+	const form = await readFormAndFile(event, check);
+	return 'problem' in form ? form : { value: form.value };
+}
+
+/** A form as `readForm` gives it, and the file that came with it, if one was chosen. */
+export async function readFormAndFile<T>(
+	event: RequestEvent,
+	check: Check<T>
+): Promise<{ value: T; file: File | null } | { problem: string }> {
 	let form: FormData;
 	try {
 		form = await event.request.formData();
@@ -32,11 +41,15 @@ export async function readForm<T>(event: RequestEvent, check: Check<T>): Promise
 		return { problem: 'The form could not be read, or is too large' };
 	}
 	const fields: Record<string, unknown> = {};
+	let file: File | null = null;
 	for (const name of new Set(form.keys())) {
-		const values = form.getAll(name).filter((value): value is string => typeof value === 'string');
-		if (values.length) fields[name] = values.length > 1 ? values : values[0];
+		const values = form.getAll(name);
+		const texts = values.filter((value): value is string => typeof value === 'string');
+		if (texts.length) fields[name] = texts.length > 1 ? texts : texts[0];
+		file = values.find((value): value is File => typeof value !== 'string' && value.size > 0) ?? file;
 	}
-	return check(fields);
+	const checked = check(fields);
+	return 'problem' in checked ? checked : { ...checked, file };
 }
 
 /** A JSON body, or a 400 that says what is wrong with it. */

@@ -22,6 +22,7 @@ export type Viewer = Staff | SignedInStudent;
 export type Action =
 	| 'run screening'
 	| 'note absences'
+	| 'set cut scores'
 	| 'form groups'
 	| 'assign practice'
 	| 'plan probes'
@@ -31,6 +32,7 @@ export type Action =
 
 const allowed: Record<Action, Role[]> = {
 	'run screening': ['coordinator', 'specialist'],
+	'set cut scores': ['coordinator'],
 	'note absences': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'form groups': ['coordinator', 'specialist'],
 	'assign practice': ['coordinator', 'specialist', 'interventionist', 'teacher'],

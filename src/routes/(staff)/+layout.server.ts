@@ -17,6 +17,7 @@ export async function load({ locals, url }) {
 		staff: { name: staff.displayName, role: staff.role },
 		can: {
 			screen: may(staff.role, 'run screening'),
+			cuts: may(staff.role, 'set cut scores'),
 			noteAbsences: may(staff.role, 'note absences'),
 			group: may(staff.role, 'form groups'),
 			practice: may(staff.role, 'assign practice'),

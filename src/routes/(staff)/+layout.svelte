@@ -63,7 +63,7 @@
 		<a class="mark" href={keepingScope('/screen')}><Mark /> <span>Orderly Compass</span></a>
 		<ScopePicker label={data.scope.label} count={data.scope.students.length} choices={data.choices} />
 		<TopSearch bind:this={search} students={data.scope.students} scopeLabel={data.scope.label} />
-		<span class="week soft">
+		<span class="week soft" title={data.school.name}>
 			{data.school.name}
 			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
 					? 'ended'
@@ -155,6 +155,16 @@
 	}
 	.week {
 		margin-left: auto;
+		min-width: 0;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	header > * {
+		flex: none;
+		white-space: nowrap;
+	}
+	header > .week {
+		flex: 0 1 auto;
 	}
 	.library {
 		margin-left: 8px;

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planScoreImport, proposeRoles, readDate, type ColumnRole } from './scoreImport';
+import { dateStyleOf, readDate } from './dates';
+import {
+	ASSUMED_ERROR,
+	matchingOf,
+	planScoreImport,
+	proposeRoles,
+	rolesByMatching,
+	type ColumnRole
+} from './scoreImport';
 
 const domains = [
 	{ id: 1, code: 'W', name: 'Whole numbers and operations' },
@@ -35,7 +43,7 @@ describe('planning an import', () => {
 			['2 1', { points: 490, takenOn: '2026-11-05' }]
 		]);
 		const records = [
-			['S1', 'x', '11/5/2026', '512', ''],
+			['S1', 'x', '2026-11-05', '512', ''],
 			['S2', 'y', '2026-11-05', '500', '490']
 		];
 		const rows = planScoreImport(records, roles, { ...known, existing });
@@ -88,11 +96,64 @@ describe('planning an import', () => {
 	});
 });
 
+describe('a standard error that comes with a score', () => {
+	const withError: ColumnRole[] = ['number', 'overall', 'error'];
+	const planned = (error: string) => planScoreImport([['S1', '500', error]], withError, known)[0];
+
+	it('is taken; without one an error is assumed; an impossible one is told', () => {
+		expect(planned('7.5')).toMatchObject({ effect: 'new', error: 7.5 });
+		expect(planned('')).toMatchObject({ effect: 'new', error: ASSUMED_ERROR });
+		expect(planned('0')).toMatchObject({ effect: 'bad', reason: '“0” is no standard error of 1 to 60 points.' });
+		expect(planned('about 8').effect).toBe('bad');
+	});
+});
+
+describe('a matching kept for a source', () => {
+	const header = ['Student No.', 'Taken', 'Score', 'Fractions'];
+	const chosen: ColumnRole[] = ['number', 'date', 'overall', 'domain:2'];
+	const kept = matchingOf(header, chosen, domains);
+
+	it('fits its next file, in any order of columns and whatever numbers the domains have', () => {
+		expect(rolesByMatching(header, kept, domains)).toEqual(chosen);
+		const renumbered = [{ id: 12, code: 'F' }];
+		expect(rolesByMatching(['Fractions', 'score', 'STUDENT NO', 'taken'], kept, renumbered)).toEqual([
+			'domain:12',
+			'overall',
+			'number',
+			'date'
+		]);
+	});
+
+	it('is not used when a heading is new or gone', () => {
+		expect(rolesByMatching([...header, 'Percentile'], kept, domains)).toBeUndefined();
+		expect(rolesByMatching(header.slice(1), kept, domains)).toBeUndefined();
+		expect(rolesByMatching(header, kept, [domains[0]])).toBeUndefined();
+	});
+});
+
 describe('dates', () => {
-	it('reads two ways of writing and refuses days that do not exist', () => {
-		expect(readDate(' 3/9/2026 ')).toBe('2026-03-09');
-		expect(readDate('2026-03-09')).toBe('2026-03-09');
-		expect(readDate('2/30/2026')).toBeNull();
-		expect(readDate('9.3.2026')).toBeNull();
+	it('are read in three styles; days that do not exist are refused', () => {
+		expect(readDate(' 3/9/2026 ', 'month first')).toBe('2026-03-09');
+		expect(readDate('3/9/2026', 'day first')).toBe('2026-09-03');
+		expect(readDate('9.3.2026', 'day first')).toBe('2026-03-09');
+		expect(readDate('2026-03-09', 'year first')).toBe('2026-03-09');
+		expect(readDate('2026-03-09', 'month first')).toBeNull();
+		expect(readDate('2/30/2026', 'month first')).toBeNull();
+		expect(readDate('23/11/2026', 'month first')).toBeNull();
+	});
+
+	it('of a file are in the style most of them can be read in', () => {
+		expect(dateStyleOf(['2026-11-05', '2026-11-06', '11/7/2026'])).toBe('year first');
+		expect(dateStyleOf(['5/11/2026', '23/11/2026', '12/11/2026'])).toBe('day first');
+		expect(dateStyleOf(['5/6/2026'])).toBe('month first');
+		expect(dateStyleOf([])).toBe('year first');
+	});
+
+	it('in another style than the rest are told line by line', () => {
+		const rows = plan(['S1', '', '2026-11-05', '500', ''], ['S2', '', '11/6/2026', '500', '']);
+		expect(rows.map(({ effect }) => effect)).toEqual(['new', 'bad']);
+		expect(rows[1].reason).toBe(
+			'“11/6/2026” is written with the month first, most dates of the file with the year first: make them alike.'
+		);
 	});
 });

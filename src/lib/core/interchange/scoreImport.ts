@@ -1,12 +1,14 @@
-import { addDays, isSchoolDate, type SchoolDate } from '../calendar';
+import { addDays, type SchoolDate } from '../calendar';
+import { DATE_EXAMPLES, dateStyleOf, readDate, type DateStyle } from './dates';
 
 /** What a column of a score file can hold; a domain's scores are `domain:<id>`. */
-export type ColumnRole = 'number' | 'date' | 'overall' | `domain:${number}` | 'ignore';
+export type ColumnRole = 'number' | 'date' | 'overall' | 'error' | `domain:${number}` | 'ignore';
 
 /** Scores outside this range (points) are typing errors or another scale. */
 export const POINTS_RANGE = { least: 200, most: 800 };
-/** Standard error (points) taken for a score that comes without one. */
+/** Standard error (points) taken for a score that comes without one, and the range a given one lies in. */
 export const ASSUMED_ERROR = 12;
+const ERROR_RANGE = { least: 1, most: 60 };
 
 const words = (text: string) =>
 	text
@@ -25,27 +27,46 @@ export function proposeRoles(header: string[], domains: { id: number; code: stri
 		);
 		const role: ColumnRole = /\b(id|number|no|student)\b/.test(text)
 			? 'number'
-			: /\b(date|day|taken)\b/.test(text)
-				? 'date'
-				: /\b(overall|total|score|points|composite)\b/.test(text)
-					? 'overall'
-					: domain
-						? `domain:${domain.id}`
-						: 'ignore';
+			: /\b(error|sem)\b/.test(text)
+				? 'error'
+				: /\b(date|day|taken)\b/.test(text)
+					? 'date'
+					: /\b(overall|total|score|points|composite)\b/.test(text)
+						? 'overall'
+						: domain
+							? `domain:${domain.id}`
+							: 'ignore';
 		if (role === 'ignore' || taken.has(role)) return 'ignore';
 		taken.add(role);
 		return role;
 	});
 }
 
-/** A date as `2026-11-05` or `11/5/2026`; null for anything else, such as a day that does not exist. */
-export function readDate(text: string): SchoolDate | null {
-	const trimmed = text.trim();
-	if (isSchoolDate(trimmed)) return trimmed;
-	const [, month, day, year] = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(trimmed) ?? [];
-	if (!year) return null;
-	const date = `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
-	return isSchoolDate(date) ? date : null;
+/** How a source's columns are matched, kept by heading, so that its next file needs no matching. */
+export function matchingOf(
+	header: string[],
+	roles: ColumnRole[],
+	domains: { id: number; code: string }[]
+): Record<string, string> {
+	const codes = new Map(domains.map(({ id, code }) => [`domain:${id}`, `domain:${code}`]));
+	return Object.fromEntries(header.map((heading, i) => [words(heading), codes.get(roles[i]) ?? roles[i]]));
+}
+
+/**
+ * Roles by a kept matching; undefined when the file has another set of headings, as a person should look then.
+ */
+export function rolesByMatching(
+	header: string[],
+	matching: Record<string, string>,
+	domains: { id: number; code: string }[]
+): ColumnRole[] | undefined {
+	const ids = new Map(domains.map(({ id, code }) => [`domain:${code}`, `domain:${id}` as ColumnRole]));
+	const roles = header.map((heading) => {
+		const kept = matching[words(heading)];
+		return kept?.startsWith('domain:') ? ids.get(kept) : (kept as ColumnRole | undefined);
+	});
+	const isSame = Object.keys(matching).length === header.length && roles.every((role) => role !== undefined);
+	return isSame ? (roles as ColumnRole[]) : undefined;
 }
 
 export interface PlannedScore {
@@ -63,6 +84,8 @@ export interface PlannedRow {
 	studentId: number | null;
 	takenOn: SchoolDate;
 	scores: PlannedScore[];
+	/** Standard error of its scores, in points. */
+	error: number;
 }
 
 interface Known {
@@ -82,6 +105,8 @@ interface Known {
  */
 export function planScoreImport(records: string[][], roles: ColumnRole[], known: Known): PlannedRow[] {
 	const seen = new Map<string, number>();
+	const dateColumn = roles.indexOf('date');
+	const style = dateStyleOf(records.map((cells) => cells[dateColumn] ?? ''));
 	return records.map((cells, i) => {
 		const line = i + 2;
 		const at = (role: ColumnRole) => (roles.includes(role) ? (cells[roles.indexOf(role)] ?? '').trim() : null);
@@ -93,7 +118,8 @@ export function planScoreImport(records: string[][], roles: ColumnRole[], known:
 			reason: '',
 			studentId: known.students.get(number) ?? null,
 			takenOn: known.today,
-			scores: []
+			scores: [],
+			error: ASSUMED_ERROR
 		};
 		const bad = (reason: string) => ({ ...row, reason });
 		if (cells.every((cell) => cell.trim() === '')) return bad('The line is empty.');
@@ -105,18 +131,25 @@ export function planScoreImport(records: string[][], roles: ColumnRole[], known:
 		seen.set(number, line);
 		const dateText = at('date');
 		if (dateText !== null) {
-			const date = readDate(dateText);
-			if (!date) return bad(`“${dateText}” is no date; write 2026-11-05 or 11/5/2026.`);
+			const date = readDate(dateText, style);
+			if (!date) return bad(whyNoDate(dateText, style));
 			if (date > known.today) return bad(`${date} lies in the future.`);
 			if (date < addDays(known.today, -730)) return bad(`${date} lies more than two years back.`);
 			row.takenOn = date;
+		}
+		const errorText = at('error');
+		if (errorText) {
+			const error = readNumber(errorText);
+			if (error === null || error < ERROR_RANGE.least || error > ERROR_RANGE.most)
+				return bad(`“${errorText}” is no standard error of ${ERROR_RANGE.least} to ${ERROR_RANGE.most} points.`);
+			row.error = error;
 		}
 		for (const [column, role] of roles.entries()) {
 			if (role !== 'overall' && !role.startsWith('domain:')) continue;
 			const text = cells[column].trim();
 			if (text === '') continue;
-			const points = /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : NaN;
-			if (Number.isNaN(points)) return bad(`“${text}” is no score.`);
+			const points = readNumber(text);
+			if (points === null) return bad(`“${text}” is no score.`);
 			if (points < POINTS_RANGE.least || points > POINTS_RANGE.most) {
 				return bad(`${text} is outside ${POINTS_RANGE.least} to ${POINTS_RANGE.most} points.`);
 			}
@@ -129,4 +162,13 @@ export function planScoreImport(records: string[][], roles: ColumnRole[], known:
 		);
 		return { ...row, effect: same ? 'same' : before.some(Boolean) ? 'changes' : 'new' };
 	});
+}
+
+const readNumber = (text: string) => (/^-?\d+(\.\d+)?$/.test(text) ? Number(text) : null);
+
+/** Why a text is no date: in another style than the file's other dates, or none at all. */
+function whyNoDate(text: string, style: DateStyle): string {
+	const other = (['year first', 'month first', 'day first'] as const).find((one) => readDate(text, one) !== null);
+	if (!other) return `“${text}” is no date; write ${DATE_EXAMPLES[style]}.`;
+	return `“${text}” is written with the ${other}, most dates of the file with the ${style}: make them alike.`;
 }

@@ -1,5 +1,6 @@
 export * from './bands';
 export * from './classwide';
+export * from './cutJudgment';
 export * from './day';
 export { fixedForm, formLength } from './form';
 export * from './pool';

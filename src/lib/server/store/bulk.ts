@@ -11,6 +11,7 @@ const columns = {
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
 	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],
+	outcome: ['school_id', 'name', 'student_id', 'met', 'taken_on'],
 	slot: ['id', 'staff_id', 'days', 'starts_at', 'minutes', 'room', 'tier'],
 	slot_class: ['slot_id', 'class_id'],
 	student_pair: ['student_id', 'other_id', 'kind'],

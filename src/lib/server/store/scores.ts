@@ -114,3 +114,29 @@ export async function importScores(
 		});
 	});
 }
+
+/** What each column of a source's files holds, by heading: a role, with domains by their code. */
+export type Matching = Record<string, string>;
+
+/** Sources that scores have come from, by name, with how their columns were matched last. */
+export async function scoreSources(database: Database, schoolId: number): Promise<Map<string, Matching>> {
+	const rows = await database.rows<{ name: string; matching: string }>(
+		'SELECT name, matching FROM score_source WHERE school_id = ? ORDER BY name',
+		[schoolId]
+	);
+	return new Map(rows.map(({ name, matching }) => [name, JSON.parse(matching)]));
+}
+
+export async function saveMatching(
+	database: Database,
+	staff: Staff,
+	source: string,
+	matching: Matching,
+	at: Date
+): Promise<void> {
+	await database.run(
+		`INSERT INTO score_source (school_id, name, matching, saved_by, saved_at) VALUES (?, ?, ?, ?, ?)
+		ON DUPLICATE KEY UPDATE matching = VALUES(matching), saved_by = VALUES(saved_by), saved_at = VALUES(saved_at)`,
+		[staff.schoolId, source, JSON.stringify(matching), staff.id, at]
+	);
+}

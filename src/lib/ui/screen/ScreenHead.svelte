@@ -18,6 +18,7 @@
 	const views = [
 		['/screen', 'Results'],
 		['/screen/sittings', 'Sittings'],
+		['/screen/cuts', 'Cut scores'],
 		['/screen/windows', 'Windows of the year']
 	];
 	const state = $derived(

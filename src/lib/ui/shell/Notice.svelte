@@ -6,7 +6,8 @@
 	export interface Outcome {
 		problem?: string;
 		done?: string;
-		undo?: { action: string; fields: Record<string, string> };
+		/** A field with several values is sent once for each. */
+		undo?: { action: string; fields: Record<string, string | string[]> };
 	}
 </script>
 
@@ -29,7 +30,9 @@
 			<span>{shown.done}</span>
 			{#if shown.undo}
 				<form method="POST" action={shown.undo.action} use:enhance>
-					{#each Object.entries(shown.undo.fields) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
+					{#each Object.entries(shown.undo.fields) as [name, values] (name)}
+						{#each [values].flat() as value, i (i)}<input type="hidden" {name} {value} />{/each}
+					{/each}
 					<button>Undo</button>
 				</form>
 			{/if}

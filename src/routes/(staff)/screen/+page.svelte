@@ -55,7 +55,7 @@
 		{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{list} {name}{/each}
 		{#snippet tools()}
 			<label>
-				On
+				Measure
 				<select class="on" onchange={(event) => setState({ on: event.currentTarget.value, sort: null })}>
 					{#each measures as { id, name } (id)}<option value={id} selected={id === measure}>{name}</option>{/each}
 				</select>
@@ -94,6 +94,15 @@
 			{#if data.can.screen}
 				<a class="button" href={keepingScope('/screen/import', { window: data.window.id })}>Bring in scores</a>
 			{/if}
+			<span class="out"
+				>Take out as
+				{#each ['csv', 'xlsx'] as kind (kind)}
+					<a
+						href={keepingScope(`/screen/results.${kind}`, { window: data.window.id, student: null })}
+						data-sveltekit-reload>{kind.toUpperCase()}</a
+					>
+				{/each}</span
+			>
 		{/snippet}
 	</ScreenHead>
 

@@ -1,15 +1,23 @@
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
-import { ASSUMED_ERROR, planScoreImport, proposeRoles, type ColumnRole } from '$lib/core/interchange/scoreImport';
-import { fromPoints, toPoints } from '$lib/core/measurement';
+import {
+	matchingOf,
+	planScoreImport,
+	proposeRoles,
+	rolesByMatching,
+	type ColumnRole
+} from '$lib/core/interchange/scoreImport';
+import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
+import { isPacked, rowsOfSpreadsheet, UnreadableSpreadsheet } from '$lib/server/spreadsheet';
 import { windowInView } from '$lib/server/screening';
 import { refuse, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/store/people';
-import { existingImports, importScores } from '$lib/server/store/scores';
+import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/store/skills';
-import { formCheck, readForm } from '$lib/server/validate';
+import { formCheck, readFormAndFile } from '$lib/server/validate';
 
 const MOST_ROWS = 5_000;
+const MOST_BYTES = 2_000_000;
 
 interface ImportForm {
 	source: string;
@@ -21,31 +29,51 @@ const importForm = formCheck<ImportForm>({
 	type: 'object',
 	properties: {
 		source: { type: 'string', minLength: 1, maxLength: 80 },
-		csv: { type: 'string', minLength: 1, maxLength: 2_000_000 },
+		csv: { type: 'string', maxLength: 2_000_000, default: '' },
 		roles: {
 			type: 'array',
 			maxItems: 60,
-			items: { type: 'string', pattern: '^(number|date|overall|ignore|domain:[0-9]{1,9})$' }
+			items: { type: 'string', pattern: '^(number|date|overall|error|ignore|domain:[0-9]{1,9})$' }
 		},
 		step: { enum: ['columns', 'check', 'take'] }
 	},
-	required: ['source', 'csv', 'step']
+	required: ['source', 'step']
 });
+
+/** A file's rows as CSV text; a spreadsheet is read first. */
+async function textOf(file: File): Promise<string> {
+	const bytes = new Uint8Array(await file.arrayBuffer());
+	return isPacked(bytes) ? Papa.unparse(await rowsOfSpreadsheet(bytes)) : new TextDecoder().decode(bytes);
+}
 
 export async function load({ locals, url }) {
 	const { school } = await staffWho(locals, 'run screening');
 	const { window } = await windowInView(locals.database, school, Number(url.searchParams.get('window')) || undefined);
 	if (!window) error(404, 'Plan a screening window first; scores are brought into a window.');
-	return { window, domains: await domainList(locals.database) };
+	const sources = await scoreSources(locals.database, school.id);
+	return { window, domains: await domainList(locals.database), sources: [...sources.keys()] };
 }
 
 export const actions = {
 	default: async (event) => {
 		const { staff, school } = await staffWho(event.locals, 'run screening');
 		const { database, at } = event.locals;
-		const form = await readForm(event, importForm);
+		const form = await readFormAndFile(event, importForm);
 		if ('problem' in form) return refuse(form.problem);
-		const { source, csv, step } = form.value;
+		const { step } = form.value;
+		const source = form.value.source.trim();
+		if (!source) return refuse('Say where the scores come from');
+		let csv = form.value.csv;
+		if (form.file) {
+			if (form.file.size > MOST_BYTES) return refuse('The file is larger than 2 MB');
+			try {
+				csv = await textOf(form.file);
+			} catch (problem) {
+				if (problem instanceof UnreadableSpreadsheet) return refuse(problem.message);
+				throw problem;
+			}
+		}
+		if (!csv.trim()) return refuse('Choose a file, or paste the rows');
 		if (source.toLowerCase() === 'diagnostic')
 			return refuse('“diagnostic” is the name of our own scores; call the source something else');
 		const { window } = await windowInView(database, school, Number(event.url.searchParams.get('window')) || undefined);
@@ -59,8 +87,10 @@ export const actions = {
 		if (records.length > MOST_ROWS)
 			return refuse(`The file has ${records.length} rows; bring in at most ${MOST_ROWS} at once`);
 		const domains = await domainList(database);
-		const roles = (form.value.roles as ColumnRole[] | undefined) ?? proposeRoles(header, domains);
-		const shown = { source, csv, header, roles, sample: records.slice(0, 3) };
+		const saved = (await scoreSources(database, school.id)).get(source);
+		const known = saved && rolesByMatching(header, saved, domains);
+		const roles = (form.value.roles as ColumnRole[] | undefined) ?? known ?? proposeRoles(header, domains);
+		const shown = { source, csv, header, roles, sample: records.slice(0, 3), isKnown: known !== undefined };
 		if (step === 'columns') return { ...shown, step: 'columns' as const };
 		const used = roles.filter((role) => role !== 'ignore');
 		if (roles.length !== header.length) return refuse('Say for every column what it holds');
@@ -100,7 +130,7 @@ export const actions = {
 					studentId: row.studentId!,
 					domainId,
 					theta: fromPoints(points),
-					standardError: ASSUMED_ERROR / 25,
+					standardError: row.error / POINTS_PER_LOGIT,
 					takenOn: row.takenOn
 				}))
 			),
@@ -108,6 +138,7 @@ export const actions = {
 			school.timeZone,
 			at
 		);
+		await saveMatching(database, staff, source, matchingOf(header, roles, domains), at);
 		const bad = rows.filter((row) => row.effect === 'bad');
 		return {
 			...shown,

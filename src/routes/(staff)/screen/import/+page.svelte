@@ -16,13 +16,15 @@
 		counts.filter(([effect]) => effect === 'new' || effect === 'changes').reduce((sum, [, count]) => sum + count, 0)
 	);
 
-	async function read(event: Event & { currentTarget: HTMLInputElement }) {
-		const file = event.currentTarget.files?.[0];
+	const MOST_BYTES = 2_000_000;
+
+	function look(event: Event & { currentTarget: HTMLInputElement }) {
+		const input = event.currentTarget;
+		const file = input.files?.[0];
 		fileProblem = '';
-		if (!file) return;
-		if (file.size > 2_000_000)
-			fileProblem = `${file.name} has ${Math.round(file.size / 1e6)} MB; at most 2 MB can be brought in at once.`;
-		else csv = await file.text();
+		if (!file || file.size <= MOST_BYTES) return;
+		fileProblem = `${file.name} has ${Math.round(file.size / 1e6)} MB; at most 2 MB can be brought in at once.`;
+		input.value = '';
 	}
 </script>
 
@@ -58,6 +60,7 @@
 	</form>
 {:else if shown?.step === 'columns'}
 	<h2>What does each column hold?</h2>
+	{#if shown.isKnown}<p>As it was matched for {shown.source} the last time.</p>{/if}
 	<form method="POST" {action} use:enhance>
 		<input type="hidden" name="source" value={shown.source} />
 		<input type="hidden" name="csv" value={shown.csv} />
@@ -70,7 +73,7 @@
 						<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
 						<td>
 							<select name="roles" aria-label="What {heading} holds">
-								{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
+								{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ['error', 'standard error, in points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
 									<option {value} selected={shown.roles[i] === value}>{label}</option>
 								{/each}
 							</select>
@@ -79,18 +82,37 @@
 				{/each}
 			</tbody>
 		</table>
-		<p class="soft">Scores are read in points (200 to 800). They come without an error, so 12 points is assumed.</p>
+		<p class="soft">
+			Scores are read in points (200 to 800). Where no column holds their standard error, 12 points are assumed.
+		</p>
 		<button class="primary" name="step" value="check">Check the rows</button>
 	</form>
 {:else}
-	<form method="POST" {action} use:enhance>
+	<form method="POST" {action} enctype="multipart/form-data" use:enhance>
 		<label for="source">Where the scores come from</label>
-		<input id="source" name="source" bind:value={source} required maxlength="80" placeholder="District test, October" />
-		<label for="file">A CSV file</label>
-		<input id="file" type="file" accept=".csv,text/csv" onchange={read} />
+		<input
+			id="source"
+			name="source"
+			bind:value={source}
+			required
+			maxlength="80"
+			list="sources"
+			placeholder="District test, October"
+		/>
+		<datalist id="sources"
+			>{#each data.sources as name (name)}<option value={name}></option>{/each}</datalist
+		>
+		<label for="file">A CSV or XLSX file</label>
+		<input
+			id="file"
+			name="file"
+			type="file"
+			accept=".csv,text/csv,.xlsx,application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+			onchange={look}
+		/>
 		{#if fileProblem}<p class="problem" role="alert">{fileProblem}</p>{/if}
 		<label for="csv">or paste the rows here, with a line of column names above</label>
-		<textarea id="csv" name="csv" rows="8" bind:value={csv} required></textarea>
+		<textarea id="csv" name="csv" rows="8" bind:value={csv}></textarea>
 		<button class="primary" name="step" value="columns">Match the columns</button>
 	</form>
 {/if}

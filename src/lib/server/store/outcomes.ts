@@ -1,0 +1,85 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+/** Outcomes that a school has brought in, newest first. */
+export async function outcomeNames(
+	database: Database,
+	schoolId: number
+): Promise<{ name: string; takenOn: SchoolDate; students: number }[]> {
+	const rows = await database.rows<{ name: string; takenOn: SchoolDate; students: number }>(
+		`SELECT name, MAX(taken_on) AS takenOn, COUNT(*) AS students FROM outcome
+		WHERE school_id = ? GROUP BY name ORDER BY takenOn DESC, name`,
+		[schoolId]
+	);
+	return rows.map((row) => ({ ...row, students: Number(row.students) }));
+}
+
+/** Whether each student met the goal, by student. */
+export async function outcomes(database: Database, schoolId: number, name: string): Promise<Map<number, boolean>> {
+	const rows = await database.rows<{ studentId: number; met: boolean }>(
+		'SELECT student_id AS studentId, met FROM outcome WHERE school_id = ? AND name = ?',
+		[schoolId, name]
+	);
+	return new Map(rows.map(({ studentId, met }) => [studentId, met]));
+}
+
+/** Brings outcomes in; those of a student that are there already are replaced. */
+export async function saveOutcomes(
+	database: RootDatabase,
+	staff: Staff,
+	name: string,
+	found: { studentId: number; met: boolean }[],
+	takenOn: SchoolDate,
+	at: Date
+): Promise<void> {
+	await database.transaction(async (transaction) => {
+		await transaction.insertMany(
+			`INSERT INTO outcome (school_id, name, student_id, met, taken_on) VALUES ?
+			ON DUPLICATE KEY UPDATE met = VALUES(met), taken_on = VALUES(taken_on)`,
+			found.map(({ studentId, met }) => [staff.schoolId, name, studentId, met, takenOn])
+		);
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'import outcomes',
+			detail: { name, students: found.length }
+		});
+	});
+}
+
+/** Sets a school's cut scores of a term, in points by grade; null gives a grade the default again. */
+export async function setCutScores(
+	database: RootDatabase,
+	staff: Staff,
+	term: number,
+	cuts: Map<number, number | null>,
+	at: Date
+): Promise<void> {
+	await database.transaction(async (transaction) => {
+		for (const [grade, points] of cuts) {
+			if (points === null) {
+				await transaction.run('DELETE FROM cut_score WHERE school_id = ? AND grade = ? AND term = ?', [
+					staff.schoolId,
+					grade,
+					term
+				]);
+				continue;
+			}
+			await transaction.run(
+				`INSERT INTO cut_score (school_id, grade, term, points) VALUES (?, ?, ?, ?)
+				ON DUPLICATE KEY UPDATE points = VALUES(points)`,
+				[staff.schoolId, grade, term, points]
+			);
+		}
+		await audit(transaction, {
+			schoolId: staff.schoolId,
+			accountId: staff.id,
+			at,
+			action: 'set cut scores',
+			detail: { term, cuts: [...cuts] }
+		});
+	});
+}
