@@ -60,6 +60,11 @@ export interface SmallSchool {
 export async function smallSchool(name: string): Promise<SmallSchool> {
 	const database = await emptyDatabase(name);
 	await migrate(database, migrations);
+	return fillSmallSchool(database);
+}
+
+/** The same in a database that is migrated and empty. */
+export async function fillSmallSchool(database: RootDatabase): Promise<SmallSchool> {
 	await saveFramework(database, shippedFramework());
 	const staff = (id: number, role: Role, school_id = 1) => ({
 		id,
