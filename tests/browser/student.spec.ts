@@ -103,6 +103,46 @@ test('a student who needs it has questions read aloud, larger type, and fewer a 
 	await expect(page.getByRole('button', { name: /Winter screening/ })).toHaveCount(0);
 });
 
+test('a sitting left for half an hour goes on, and is looked at for the pause in its domain', async ({
+	page,
+	browser
+}) => {
+	test.setTimeout(120_000);
+	const student = ABSENT + 4 * 41;
+	await signInStudent(page, student);
+	await page.getByRole('button', { name: 'Start Winter screening' }).click();
+	await page.getByRole('button', { name: 'Skip the practice questions' }).click();
+	for (let i = 1; i <= 4; i++) {
+		await expect(page.getByText(`Question ${i}, about`)).toBeVisible();
+		await answerSomehow(page);
+		await page.getByRole('button', { name: 'Next' }).click();
+	}
+	await expect(page.getByText('Question 5, about')).toBeVisible();
+	const later = await serveApp({
+		databaseUrl: process.env.DEMO_DATABASE!,
+		port: await freePort(),
+		environment: { ORDERLY_CLOCK: new Date(Date.parse(DEMO_CLOCK) + 30 * 60_000).toISOString() },
+		quiet: true
+	});
+	try {
+		const again = await (await browser.newContext()).newPage();
+		await signInStudent(again, student, later.address);
+		await again.getByRole('button', { name: 'Go on with Winter screening' }).click();
+		await expect(again.getByText('Question 5, about')).toBeVisible();
+		await workThrough(again);
+	} finally {
+		await later.stop();
+	}
+	const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+	await signInStaff(staff, 'specialist');
+	await staff.goto(`${address()}/screen/sittings?scope=list:${student}&status=needs+another+look`);
+	const sitting = staff.locator('details li').first();
+	await expect(sitting).toContainText(/A pause of \d+ minutes between two answers, in /);
+	const domain = /between two answers, in (.+?)\./.exec(await sitting.innerText())![1];
+	// The domain in which it was is the one offered to be sat again.
+	expect(await sitting.getByLabel('Domain to sit again').locator('option:checked').innerText()).toBe(domain);
+});
+
 test('practice tells at once what is right, counts the first try, and resumes', async ({ page, browser }) => {
 	const skill = await assignPractice(browser, 247);
 	await signInStudent(page, 247);

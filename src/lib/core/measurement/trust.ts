@@ -114,7 +114,7 @@ export function trustFlags<Domain>(sitting: SittingToJudge<Domain>): Doubt<Domai
 	if (fit < (sitting.adaptive ? MISFIT_LINE.adaptive : MISFIT_LINE.fixed)) {
 		doubts.push({
 			flag: 'misfit',
-			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${fit.toFixed(1)}).`,
+			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${fit.toFixed(1).replace('-', '−')}).`,
 			domainIds: []
 		});
 	}

@@ -4,6 +4,7 @@ export * from './cutJudgment';
 export * from './day';
 export { fixedForm, formLength } from './form';
 export * from './pool';
+export * from './reportWords';
 export * from './roc';
 export * from './sitting';
 export * from './simulation';

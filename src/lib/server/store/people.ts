@@ -80,7 +80,9 @@ export async function findScope(
 		case 'class':
 			return of('AND class.id = ?', ids, (students) => students[0].className);
 		case 'list':
-			return of('AND student.id IN (?)', [ids], (students) => `${students.length} chosen students`);
+			return of('AND student.id IN (?)', [ids], ({ length }) =>
+				length === 1 ? '1 chosen student' : `${length} chosen students`
+			);
 		case 'group': {
 			const group = await database.row<{ name: string }>(
 				'SELECT name FROM small_group WHERE id = ? AND school_id = ?',

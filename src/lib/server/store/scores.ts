@@ -53,6 +53,23 @@ export async function belowCut(
 	});
 }
 
+/** Overall abilities of all students of a grade in a window, one a student, our own diagnostic before others. */
+export async function gradeAbilities(
+	database: Database,
+	schoolId: number,
+	windowId: number,
+	grade: number
+): Promise<number[]> {
+	const rows = await database.rows<{ studentId: number; theta: number }>(
+		`SELECT score.student_id AS studentId, score.theta FROM score
+		JOIN student ON student.id = score.student_id
+		WHERE score.window_id = ? AND score.domain_id = 0 AND student.school_id = ? AND student.grade = ?
+		ORDER BY score.source = 'diagnostic'`,
+		[windowId, schoolId, grade]
+	);
+	return [...new Map(rows.map(({ studentId, theta }) => [studentId, theta])).values()];
+}
+
 export interface ImportedScore {
 	studentId: number;
 	domainId: number;

@@ -94,6 +94,7 @@
 			{#if data.can.screen}
 				<a class="button" href={keepingScope('/screen/import', { window: data.window.id })}>Bring in scores</a>
 			{/if}
+			<a class="button" href={keepingScope('/screen/report', { window: data.window.id })}>Reports</a>
 			<span class="out"
 				>Take out as
 				{#each ['csv', 'xlsx'] as kind (kind)}

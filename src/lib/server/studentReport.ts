@@ -1,0 +1,69 @@
+import { readyNext, supposed } from '../core/mastery';
+import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
+import type { Database } from './database/pool';
+import { screenResults } from './screenResults';
+import type { School } from './store/calendar';
+import type { RosterStudent } from './store/people';
+import { gradeAbilities } from './store/scores';
+import { skillGraph, skillList } from './store/skills';
+import { readStandings } from './store/standings';
+import type { ScreeningWindow } from './store/windows';
+
+/** What a page about each student's screening says; students without a score are told as such. */
+export async function studentReports(
+	database: Database,
+	school: School,
+	windows: ScreeningWindow[],
+	window: ScreeningWindow,
+	students: RosterStudent[]
+) {
+	const [{ rows, domains, earlier }, skills, standings] = await Promise.all([
+		screenResults(database, school, windows, window, students),
+		skillList(database),
+		readStandings(
+			database,
+			students.map(({ id }) => id),
+			school.today
+		)
+	]);
+	const graph = await skillGraph(database, skills);
+	const peers = new Map<number, number[]>();
+	for (const grade of new Set(students.map((student) => student.grade)))
+		peers.set(grade, await gradeAbilities(database, school.id, window.id, grade));
+	return {
+		earlier,
+		reports: rows.map((row) => {
+			const own = standings.get(row.id)!;
+			const isSecure = (skill: number) => {
+				const now = own.get(skill);
+				return now !== undefined && supposed(now) === 'secure';
+			};
+			const ready = new Set(readyNext(graph, isSecure));
+			const overall = row.scores[0];
+			const theta = overall && fromPoints(overall.points);
+			return {
+				...row,
+				percentile: theta === null ? null : percentile(theta, shippedNorm(row.grade, midTermWeek(window.term))),
+				localPercentile: theta === null ? null : localPercentile(theta, peers.get(row.grade)!),
+				domains: domains.map(({ id, name }) => {
+					const inDomain = skills.filter(({ domainId }) => domainId === id);
+					const named = (is: (skill: number) => boolean) =>
+						inDomain.filter((skill) => is(skill.id)).map(({ shortName }) => shortName);
+					const score = row.scores[id];
+					return {
+						id,
+						name,
+						score,
+						before: row.before[id],
+						level: score ? workingLevel(fromPoints(score.points)) : null,
+						secure: named((skill) => own.get(skill)?.standing === 'secure'),
+						ready: named((skill) => ready.has(skill)),
+						gaps: named((skill) => own.get(skill)?.standing === 'gap')
+					};
+				})
+			};
+		})
+	};
+}
+
+export type StudentReport = Awaited<ReturnType<typeof studentReports>>['reports'][number];
