@@ -3,6 +3,11 @@ import { address, assignPractice, expectAccessible, signInStaff, signInStudent }
 
 for (const path of [
 	'/screen?scope=class:7&student=140',
+	'/screen?on=4',
+	'/screen/sittings?scope=grade:5&status=needs+another+look',
+	'/screen/windows',
+	'/screen/reminders',
+	'/screen/progression?scope=class:7&domain=2',
 	'/screen/import',
 	'/gaps?scope=class:1&student=8&cell=12',
 	'/groups',
