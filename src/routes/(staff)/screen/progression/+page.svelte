@@ -9,7 +9,7 @@
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
 	const byId = $derived(new Map(data.students.map((student) => [student.id, student])));
 	/** From the first to the last skill that anybody stands at, with one more either way. */
-	const places = $derived(data.skills.flatMap(({ ready }, i) => (ready.length ? [i] : [])));
+	const places = $derived(data.skills.flatMap((skill, place) => (skill.ready.length > 0 ? [place] : [])));
 	const shown = $derived(
 		all || places.length === 0
 			? data.skills
