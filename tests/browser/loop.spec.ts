@@ -12,7 +12,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await expect(page).toHaveURL(/scope=class:11/);
 	const rows = page.locator('tbody tr[data-student]');
 	await expect(rows).toHaveCount(22);
-	const points = (await rows.locator('td.number:nth-child(6)').allInnerTexts())
+	const points = (await rows.locator('td.number:nth-child(7)').allInnerTexts())
 		.map((text) => parseInt(text))
 		.filter((value) => !Number.isNaN(value));
 	expect(points).toEqual([...points].sort((a, b) => a - b));
