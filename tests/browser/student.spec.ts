@@ -103,7 +103,7 @@ test('a student who needs it has questions read aloud, larger type, and fewer a 
 	await expect(page.getByRole('button', { name: /Winter screening/ })).toHaveCount(0);
 });
 
-test('a sitting left for half an hour goes on, and is looked at for the pause in its domain', async ({
+test('a sitting left for an hour or two goes on, and is looked at for the pause in its domain', async ({
 	page,
 	browser
 }) => {
@@ -121,7 +121,7 @@ test('a sitting left for half an hour goes on, and is looked at for the pause in
 	const later = await serveApp({
 		databaseUrl: process.env.DEMO_DATABASE!,
 		port: await freePort(),
-		environment: { ORDERLY_CLOCK: new Date(Date.parse(DEMO_CLOCK) + 30 * 60_000).toISOString() },
+		environment: { ORDERLY_CLOCK: new Date(Date.parse(DEMO_CLOCK) + 120 * 60_000).toISOString() },
 		quiet: true
 	});
 	try {
