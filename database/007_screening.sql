@@ -52,14 +52,15 @@ CREATE TABLE accommodation (
 	CHECK (items_a_day BETWEEN 3 AND 40)
 );
 
+-- What was noted of hundreds of students at once is kept whole.
+ALTER TABLE audit_entry MODIFY COLUMN detail MEDIUMTEXT NOT NULL;
+
 ALTER TABLE sitting
 	-- An adaptive sitting's questions are chosen one by one; until it ends item_count is the most there can be.
 	ADD COLUMN adaptive BOOLEAN NOT NULL DEFAULT FALSE,
 	-- A resit asks one domain again; its answers take the place of those in the sitting it belongs to.
 	ADD COLUMN resits_id INT UNSIGNED NULL,
 	ADD COLUMN domain_id INT UNSIGNED NULL,
-	-- Which calibration its scores use; 0 is the stated rule.
-	ADD COLUMN parameters_version INT UNSIGNED NOT NULL DEFAULT 0,
 	-- The domain that waits to be sat again, once a person said so.
 	ADD COLUMN resit_domain_id INT UNSIGNED NULL,
 	MODIFY COLUMN trust ENUM ('open', 'trusted', 'flagged', 'kept', 'set aside', 'resit') NOT NULL DEFAULT 'open',

@@ -3,7 +3,7 @@ import { address, assignPractice, expectAccessible, signInStaff, signInStudent }
 
 for (const path of [
 	'/screen?scope=class:7&student=140',
-	'/screen?on=4',
+	'/screen?scope=grade:5&on=4',
 	'/screen/sittings?scope=grade:5&status=needs+another+look',
 	'/screen/windows',
 	'/screen/reminders',

@@ -20,12 +20,13 @@ export async function screenResults(
 			(one) => one.opensOn < window.opensOn && one.subject === window.subject && one.mode !== 'teacher-given'
 		) ?? null;
 	const ids = students.map(({ id }) => id);
-	const [places, cuts, domains, before] = await Promise.all([
+	const [places, cuts, allDomains, before] = await Promise.all([
 		windowPlaces(database, window, students),
 		cutScores(database, school.id, window.term),
 		domainList(database),
 		earlier ? windowScores(database, earlier.id, ids) : new Map<number, Score[]>()
 	]);
+	const domains = allDomains.filter(({ subject }) => subject === window.subject);
 	const measures = [0, ...domains.map(({ id }) => id)];
 	const inPoints = (scores: Score[]) =>
 		Object.fromEntries(

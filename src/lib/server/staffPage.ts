@@ -1,4 +1,5 @@
 import { error, fail } from '@sveltejs/kit';
+import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
 import { findScope, type Scope } from './store/people';
 import { may, type Action, type Staff } from './viewer';
@@ -25,3 +26,11 @@ export async function staffWho(locals: App.Locals, action: Action) {
 
 /** A form's refusal: what is wrong, and that nothing was changed. */
 export const refuse = (problem: string) => fail(400, { problem: `${problem}. Nothing was changed.` });
+
+/** What every page on a screening window begins with: who asks, whom for, and the window that the address names. */
+export async function screenContext(locals: App.Locals, url: URL) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const wanted = Number(url.searchParams.get('window')) || undefined;
+	return { staff, school, scope, ...(await windowInView(locals.database, school, wanted)) };
+}

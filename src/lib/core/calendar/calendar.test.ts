@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, cycleWeek, daysBetween, isSchoolDate, mondayOf, schoolDateOf, weekday, weeksBetween } from '.';
+import {
+	addDays,
+	cycleWeek,
+	dayBegins,
+	daysBetween,
+	isSchoolDate,
+	mondayOf,
+	schoolDateOf,
+	weekday,
+	weeksBetween
+} from '.';
 
 const anyDate = fc.integer({ min: 0, max: 20_000 }).map((day) => addDays('2000-01-01', day));
 
@@ -44,5 +54,26 @@ describe('school dates', () => {
 		expect(cycleWeek('2026-10-26', '2026-10-25')).toBe(0);
 		expect(cycleWeek('2026-10-26', '2026-10-26')).toBe(1);
 		expect(cycleWeek('2026-10-26', '2026-11-23')).toBe(5);
+	});
+});
+
+describe('the beginning of a day', () => {
+	it('is midnight where the school is', () => {
+		expect(dayBegins(new Date('2026-11-23T15:00:00Z'), 'America/New_York').toISOString()).toBe(
+			'2026-11-23T05:00:00.000Z'
+		);
+		expect(dayBegins(new Date('2026-11-24T03:00:00Z'), 'America/New_York').toISOString()).toBe(
+			'2026-11-23T05:00:00.000Z'
+		);
+		expect(dayBegins(new Date('2026-11-23T15:00:00Z'), 'Asia/Kolkata').toISOString()).toBe('2026-11-22T18:30:00.000Z');
+	});
+
+	it('is right on the days on which the clock is changed', () => {
+		expect(dayBegins(new Date('2026-11-01T20:00:00Z'), 'America/New_York').toISOString()).toBe(
+			'2026-11-01T04:00:00.000Z'
+		);
+		expect(dayBegins(new Date('2026-03-08T20:00:00Z'), 'America/New_York').toISOString()).toBe(
+			'2026-03-08T05:00:00.000Z'
+		);
 	});
 });

@@ -10,20 +10,9 @@ import {
 	startingParameters,
 	toPoints,
 	workingLevel,
-	type ItemParameters,
 	type ScoredResponse
 } from '.';
-
-const items: ItemParameters[] = Array.from({ length: 24 }, (_, i) => ({
-	discrimination: 0.8 + (i % 5) * 0.2,
-	difficulty: -2 + (4 * i) / 23,
-	guessing: i % 3 === 0 ? 0.25 : 0
-}));
-
-function simulate(theta: number, seed: number): ScoredResponse[] {
-	const random = seededRandom(seed);
-	return items.map((item) => ({ item, correct: random.chance(probabilityCorrect(theta, item)), milliseconds: 9_000 }));
-}
+import { simulateAnswers as simulate, testItems as items } from './simulatedAnswers';
 
 /** The posterior by plain summation on a fine grid, written apart from the product's quadrature. */
 function fineGridPosterior(responses: ScoredResponse[], mean: number, sd: number) {

@@ -5,27 +5,14 @@ import {
 	estimateEap,
 	estimateProfile,
 	personFit,
-	probabilityCorrect,
 	profileFit,
 	rapidThreshold,
 	reliableChange,
 	responseTimeEffort,
 	trustFlags,
-	type ItemParameters,
-	type ScoredResponse,
 	type SittingToJudge
 } from '.';
-
-const items: ItemParameters[] = Array.from({ length: 24 }, (_, i) => ({
-	discrimination: 0.8 + (i % 5) * 0.2,
-	difficulty: -2 + (4 * i) / 23,
-	guessing: i % 3 === 0 ? 0.25 : 0
-}));
-
-function simulate(theta: number, seed: number): ScoredResponse[] {
-	const random = seededRandom(seed);
-	return items.map((item) => ({ item, correct: random.chance(probabilityCorrect(theta, item)), milliseconds: 9_000 }));
-}
+import { simulateAnswers as simulate, testItems as items } from './simulatedAnswers';
 
 describe('effort', () => {
 	it('is the share of answers at or over their threshold', () => {

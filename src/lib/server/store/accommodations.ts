@@ -45,12 +45,6 @@ export async function setAccommodations(
 				set_at = VALUES(set_at)`,
 			studentIds.map((id) => [id, readAloud, largerType, timeFactor, itemsADay, staff.id, at])
 		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'set accommodations',
-			detail: { students: studentIds, ...accommodation }
-		});
+		await audit(transaction, staff, at, 'set accommodations', { students: studentIds, ...accommodation });
 	});
 }

@@ -6,6 +6,7 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, endSitting, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
+import { skillList } from './skills';
 import { readTraces, rebuildTraces } from './standings';
 
 let small: SmallSchool;
@@ -14,7 +15,7 @@ beforeAll(async () => {
 });
 afterAll(() => small.database.close());
 
-const window = { id: 2, term: 2, mode: 'adaptive' as const };
+const window = { id: 2, subject: 'Mathematics', term: 2, mode: 'adaptive' as const };
 const specialist = staffAs('specialist');
 const begin = (studentId: number, attempt = 1, resit?: { sittingId: number; domainId: number }) =>
 	beginDiagnostic(small.database, { id: studentId, grade: 4 }, { window, attempt, resit }, small.skills, NOW);
@@ -99,6 +100,48 @@ describe('an adaptive diagnostic', () => {
 		expect(trust).toBe('flagged');
 		expect(flags.map(({ flag }) => flag)).toContain('domainMissing');
 		expect(await endSitting(small.database, specialist, id, small.skills, small.school, NOW)).toBeNull();
+	});
+});
+
+describe('a sitting that staff have ended', () => {
+	it('stays ended: an answer that comes after is kept, and asks and decides nothing', async () => {
+		const sitting = (await board(4)).id;
+		const before = await board(4);
+		const waiting = (await openItem(small.database, sitting))!;
+		const { key } = itemFrom(waiting.familyId, waiting.seed);
+		expect(await small.answer(4, sitting, { position: waiting.position, response: key })).toBe('stored');
+		expect(await board(4)).toMatchObject({
+			trust: before.trust,
+			answered: before.answered,
+			itemCount: before.itemCount
+		});
+		expect(await openItem(small.database, sitting)).toBeNull();
+	});
+});
+
+describe('a diagnostic of one subject', () => {
+	it('asks nothing of another', async () => {
+		await small.database.run(`UPDATE domain SET subject = 'Elsewhere' WHERE code = 'D'`);
+		const skills = await skillList(small.database);
+		const elsewhere = new Set(skills.filter(({ subject }) => subject === 'Elsewhere').map(({ code }) => code));
+		expect(elsewhere.size).toBeGreaterThan(3);
+		for (const mode of ['adaptive', 'fixed form'] as const) {
+			const sitting = await beginDiagnostic(
+				small.database,
+				{ id: 8, grade: 4 },
+				{ window: { ...window, mode }, attempt: mode === 'adaptive' ? 1 : 2 },
+				skills,
+				NOW
+			);
+			await small.answerAll(8, sitting, (position) => position % 3 > 0);
+			const asked = (await sittingItems(small.database, sitting)).map(
+				({ familyId, seed }) => itemFrom(familyId, seed).skillCode
+			);
+			expect(asked.length).toBeGreaterThan(15);
+			expect(asked.filter((code) => elsewhere.has(code))).toEqual([]);
+			expect((await board(8)).flags.map(({ flag }) => flag)).not.toContain('domainMissing');
+		}
+		await small.database.run(`UPDATE domain SET subject = 'Mathematics' WHERE code = 'D'`);
 	});
 });
 

@@ -1,4 +1,3 @@
-import { familiesFor } from '../../core/items';
 import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
@@ -15,7 +14,7 @@ export const adaptiveSeed = (sittingId: number, position: number) =>
 
 /** What a student sits: the whole diagnostic, or a domain of an earlier sitting again. */
 export interface DiagnosticPlace {
-	window: Pick<ScreeningWindow, 'id' | 'term' | 'mode'>;
+	window: Pick<ScreeningWindow, 'id' | 'subject' | 'term' | 'mode'>;
 	attempt: number;
 	resit?: { sittingId: number; domainId: number };
 }
@@ -30,7 +29,8 @@ export async function beginDiagnostic(
 ): Promise<number> {
 	const origin = { windowId: window.id, attempt };
 	if (window.mode === 'fixed form' && !resit) {
-		const form = fixedForm(skills, { grade: student.grade, term: window.term }, formSeed(window.id, attempt));
+		const asked = skills.filter(({ subject }) => subject === window.subject);
+		const form = fixedForm(asked, { grade: student.grade, term: window.term }, formSeed(window.id, attempt));
 		return beginFixed(database, { studentId: student.id, kind: 'diagnostic', origin, at }, withSkillIds(form, skills));
 	}
 	return database.transaction(async (transaction) => {
@@ -51,6 +51,8 @@ interface SittingRow {
 	id: number;
 	grade: number;
 	term: number;
+	subject: string;
+	/** Of a resit. */
 	domainId: number | null;
 	theta: number | null;
 	standardError: number | null;
@@ -75,13 +77,16 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 	if (sittingIds.length === 0) return [];
 	const [sittings, asked] = await Promise.all([
 		transaction.rows<SittingRow>(
-			`SELECT sitting.id, student.grade, screening_window.term, sitting.domain_id AS domainId,
+			`SELECT sitting.id, student.grade, screening_window.term, screening_window.subject,
+				sitting.domain_id AS domainId,
 				last.theta, last.standard_error AS standardError
 			FROM sitting
 			JOIN student ON student.id = sitting.student_id
 			JOIN screening_window ON screening_window.id = sitting.window_id
 			LEFT JOIN score AS last ON last.id = (
 				SELECT score.id FROM score
+				JOIN screening_window AS its_window
+					ON its_window.id = score.window_id AND its_window.subject = screening_window.subject
 				WHERE score.student_id = sitting.student_id AND score.window_id <> sitting.window_id
 					AND score.domain_id = 0 AND score.source = 'diagnostic'
 				ORDER BY score.taken_on DESC, score.id DESC LIMIT 1)
@@ -101,7 +106,8 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 	]);
 	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
 	const idOf = new Map(skills.map(({ code, id }) => [code, id]));
-	const pool = itemPool(skills.filter(({ code }) => familiesFor(code).length > 0));
+	const subjectOf = new Map(skills.map(({ code, subject }) => [code, subject]));
+	const pool = itemPool(skills);
 	const done: number[] = [];
 	for (const sitting of sittings) {
 		const own = asked.filter(({ sittingId }) => sittingId === sitting.id);
@@ -112,7 +118,9 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 			id: sitting.id,
 			level: sitting,
 			previous,
-			pool: sitting.domainId === null ? pool : pool.filter(({ domainId }) => domainId === sitting.domainId),
+			pool: pool.filter(({ skillCode, domainId }) =>
+				sitting.domainId === null ? subjectOf.get(skillCode) === sitting.subject : domainId === sitting.domainId
+			),
 			isResit: sitting.domainId !== null,
 			answers: own.map(({ familyId, seed, skillId, correct }) => {
 				const skill = bySkill.get(skillId)!;

@@ -39,6 +39,7 @@ interface Place extends StoredTrace {
 	adaptive: boolean;
 	itemCount: number;
 	answeredBefore: number;
+	isEnded: boolean;
 	startedAt: Date;
 	skillId: number;
 	familyId: string;
@@ -54,7 +55,7 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	const places = await transaction.rows<Place>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.adaptive,
 			sitting.started_at AS startedAt,
-			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
+			sitting.item_count AS itemCount, sitting.answered AS answeredBefore, sitting.finished_at IS NOT NULL AS isEnded,
 			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
@@ -71,7 +72,8 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 /** Moves sittings on by their new first tries, chooses what adaptive ones ask next, and ends those that are complete. */
 async function moveOn(transaction: Database, firstTries: Place[], answer: SubmittedAnswer): Promise<void> {
 	const bySitting = new Map<number, { place: Place; count: number }>();
-	for (const place of firstTries) {
+	// A sitting that staff have ended stays ended; an answer that comes after is kept in the log.
+	for (const place of firstTries.filter(({ isEnded }) => !Number(isEnded))) {
 		bySitting.set(place.sittingId, { place, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
 	}
 	const moved = [...bySitting.values()];
@@ -79,10 +81,9 @@ async function moveOn(transaction: Database, firstTries: Place[], answer: Submit
 		const ids = moved.filter((one) => one.count === count).map(({ place }) => place.sittingId);
 		await transaction.run('UPDATE sitting SET answered = answered + ? WHERE id IN (?)', [count, ids]);
 	}
-	const diagnostics = moved.filter(({ place }) => place.kind === 'diagnostic');
-	const skills = diagnostics.length ? await skillList(transaction) : [];
 	const adaptive = moved.filter(({ place }) => place.adaptive).map(({ place }) => place.sittingId);
-	const done = new Set(await goOn(transaction, adaptive, skills));
+	const skills = adaptive.length ? await skillList(transaction) : null;
+	const done = new Set(skills ? await goOn(transaction, adaptive, skills) : []);
 	const ended = moved
 		.filter(({ place, count }) =>
 			place.adaptive ? done.has(place.sittingId) : place.answeredBefore + count === place.itemCount
@@ -94,7 +95,8 @@ async function moveOn(transaction: Database, firstTries: Place[], answer: Submit
 		[answer.receivedAt, ended.map(({ sittingId }) => sittingId)]
 	);
 	for (const { sittingId, kind } of ended) {
-		if (kind === 'diagnostic') await finishDiagnostic(transaction, sittingId, skills, answer);
+		if (kind !== 'diagnostic') continue;
+		await finishDiagnostic(transaction, sittingId, skills ?? (await skillList(transaction)), answer);
 	}
 }
 

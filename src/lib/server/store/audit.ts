@@ -1,15 +1,22 @@
 import type { Database } from '../database/pool';
+import type { Staff } from '../viewer';
 
-/** Writes down who did what, in the same transaction as the deed. */
+/** Characters of detail: hundreds of students and what was noted of each. */
+const MOST_DETAIL = 60_000;
+
+/** Writes down what a staff member did, in the same transaction as the deed. */
 export async function audit(
 	database: Database,
-	entry: { schoolId: number; accountId: number | null; at: Date; action: string; detail: Record<string, unknown> }
+	staff: Staff,
+	at: Date,
+	action: string,
+	detail: Record<string, unknown>
 ): Promise<void> {
 	await database.run('INSERT INTO audit_entry (school_id, account_id, at, action, detail) VALUES (?, ?, ?, ?, ?)', [
-		entry.schoolId,
-		entry.accountId,
-		entry.at,
-		entry.action,
-		JSON.stringify(entry.detail).slice(0, 2_000)
+		staff.schoolId,
+		staff.id,
+		at,
+		action,
+		JSON.stringify(detail).slice(0, MOST_DETAIL)
 	]);
 }

@@ -18,6 +18,7 @@ interface Diagnostic {
 	grade: number;
 	/** Of the window. */
 	term: number;
+	subject: string;
 	trust: Trust;
 	/** Whether the sitting it belongs to is. */
 	adaptive: boolean;
@@ -30,7 +31,7 @@ interface Diagnostic {
 async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
 	return database.row<Diagnostic>(
 		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
-			screening_window.term, sitting.trust, base.adaptive, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
+			screening_window.term, screening_window.subject, sitting.trust, base.adaptive, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
 		FROM sitting
 		JOIN sitting AS base ON base.id = COALESCE(sitting.resits_id, sitting.id)
 		JOIN student ON student.id = sitting.student_id
@@ -41,17 +42,17 @@ async function lockFinished(database: Database, sittingId: number): Promise<Diag
 	);
 }
 
-/** The overall ability of a student's last scored window but this. */
-export async function previousAbility(
+/** The overall ability of a student's last scored window of a subject but this. */
+async function previousAbility(
 	database: Database,
-	studentId: number,
-	windowId: number
+	{ studentId, windowId, subject }: Pick<Diagnostic, 'studentId' | 'windowId' | 'subject'>
 ): Promise<AbilityEstimate | undefined> {
 	const row = await database.row<AbilityEstimate>(
-		`SELECT theta, standard_error AS standardError FROM score
-		WHERE student_id = ? AND window_id <> ? AND domain_id = 0 AND source = 'diagnostic'
-		ORDER BY taken_on DESC, id DESC LIMIT 1`,
-		[studentId, windowId]
+		`SELECT score.theta, score.standard_error AS standardError FROM score
+		JOIN screening_window ON screening_window.id = score.window_id AND screening_window.subject = ?
+		WHERE score.student_id = ? AND score.window_id <> ? AND score.domain_id = 0 AND score.source = 'diagnostic'
+		ORDER BY score.taken_on DESC, score.id DESC LIMIT 1`,
+		[subject, studentId, windowId]
 	);
 	return row ?? undefined;
 }
@@ -64,10 +65,10 @@ async function result(
 ): Promise<DiagnosticResult> {
 	return scoreDiagnostic(await diagnosticAnswers(database, diagnostic.baseId), {
 		...diagnostic,
-		skills,
+		skills: skills.filter(({ subject }) => subject === diagnostic.subject),
 		domains: await domainList(database),
 		timeZone,
-		previous: await previousAbility(database, diagnostic.studentId, diagnostic.windowId)
+		previous: await previousAbility(database, diagnostic)
 	});
 }
 
@@ -150,7 +151,7 @@ export async function decideTrust(
 	skills: Skill[],
 	school: { timeZone: string },
 	at: Date
-): Promise<{ studentId: number } | null> {
+): Promise<{ studentId: number; windowId: number } | null> {
 	return database.transaction(async (transaction) => {
 		const mine = await transaction.row<{ id: number }>(
 			`SELECT sitting.id FROM sitting JOIN student ON student.id = sitting.student_id
@@ -188,14 +189,8 @@ export async function decideTrust(
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [baseId]);
 		}
 		await rebuildTraces(transaction, [studentId], skills, school.timeZone);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: `sitting ${decision}`,
-			detail: { sitting: sittingId, domain: domainId ?? undefined }
-		});
-		return { studentId };
+		await audit(transaction, staff, at, `sitting ${decision}`, { sitting: sittingId, domain: domainId ?? undefined });
+		return { studentId, windowId: diagnostic.windowId };
 	});
 }
 
@@ -223,13 +218,7 @@ export async function endSitting(
 		);
 		if (!sitting) return null;
 		await transaction.run('UPDATE sitting SET item_count = answered, finished_at = ? WHERE id = ?', [at, sittingId]);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'end sitting',
-			detail: { sitting: sittingId }
-		});
+		await audit(transaction, staff, at, 'end sitting', { sitting: sittingId });
 		await finishDiagnostic(transaction, sittingId, skills, school);
 		return sitting;
 	});

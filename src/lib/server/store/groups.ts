@@ -148,12 +148,9 @@ export async function adoptGroups(
 			);
 			ids.push(insertId);
 		}
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'adopt groups',
-			detail: { groups: ids, students: groups.reduce((sum, group) => sum + group.studentIds.length, 0) }
+		await audit(transaction, staff, at, 'adopt groups', {
+			groups: ids,
+			students: groups.reduce((sum, group) => sum + group.studentIds.length, 0)
 		});
 		return { ids };
 	});
@@ -183,13 +180,7 @@ export async function undoAdoption(
 			await transaction.run('DELETE FROM group_membership WHERE group_id = ?', [id]);
 			await transaction.run('DELETE FROM small_group WHERE id = ?', [id]);
 		}
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'undo adopt groups',
-			detail: { groups: groupIds }
-		});
+		await audit(transaction, staff, at, 'undo adopt groups', { groups: groupIds });
 		return true;
 	});
 }

@@ -90,13 +90,7 @@ export async function importStandards(
 			)
 		);
 		await bumpRevision(transaction, staff.schoolId);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'import standards',
-			detail: { framework, standards: standards.length }
-		});
+		await audit(transaction, staff, at, 'import standards', { framework, standards: standards.length });
 	});
 }
 
@@ -135,13 +129,7 @@ export async function addMaterial(
 			`INSERT INTO skill_material (school_id, skill_id, title, link, note, added_by, added_at) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 			[staff.schoolId, skillId, material.title, material.link, material.note, staff.id, at]
 		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'add material',
-			detail: { material: insertId, skill: skillId }
-		});
+		await audit(transaction, staff, at, 'add material', { material: insertId, skill: skillId });
 		return insertId;
 	});
 }
@@ -166,13 +154,7 @@ export async function hideMaterial(
 			[hidden ? at : null, id, staff.schoolId, ...(anyones ? [] : [staff.id])]
 		);
 		if (affected === 0) return false;
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: hidden ? 'remove material' : 'restore material',
-			detail: { material: id }
-		});
+		await audit(transaction, staff, at, hidden ? 'remove material' : 'restore material', { material: id });
 		return true;
 	});
 }

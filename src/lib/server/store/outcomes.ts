@@ -40,13 +40,7 @@ export async function saveOutcomes(
 			ON DUPLICATE KEY UPDATE met = VALUES(met), taken_on = VALUES(taken_on)`,
 			found.map(({ studentId, met }) => [staff.schoolId, name, studentId, met, takenOn])
 		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'import outcomes',
-			detail: { name, students: found.length }
-		});
+		await audit(transaction, staff, at, 'import outcomes', { name, students: found.length });
 	});
 }
 
@@ -74,12 +68,6 @@ export async function setCutScores(
 				[staff.schoolId, grade, term, points]
 			);
 		}
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'set cut scores',
-			detail: { term, cuts: [...cuts] }
-		});
+		await audit(transaction, staff, at, 'set cut scores', { term, cuts: [...cuts] });
 	});
 }

@@ -79,12 +79,10 @@ export async function assignSet(database: RootDatabase, staff: Staff, set: NewSe
 			'INSERT INTO practice_set_student (set_id, student_id) VALUES ?',
 			set.studentIds.map((studentId) => [insertId, studentId])
 		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'assign practice',
-			detail: { set: insertId, skill: set.skillId, students: set.studentIds.length }
+		await audit(transaction, staff, at, 'assign practice', {
+			set: insertId,
+			skill: set.skillId,
+			students: set.studentIds.length
 		});
 		return insertId;
 	});
@@ -108,13 +106,7 @@ export async function withdrawSet(
 			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return null;
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'withdraw practice',
-			detail: { set: setId }
-		});
+		await audit(transaction, staff, at, 'withdraw practice', { set: setId });
 		const started = await transaction.row<{ started: number }>(
 			'SELECT COUNT(*) AS started FROM sitting WHERE set_id = ?',
 			[setId]

@@ -99,13 +99,7 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 			ids.push(insertId);
 		}
 		if (ids.length === 0) return ids;
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'start probes',
-			detail: { plans: ids }
-		});
+		await audit(transaction, staff, at, 'start probes', { plans: ids });
 		return ids;
 	});
 }
@@ -127,13 +121,7 @@ export async function undoStartProbes(
 		);
 		if (free.length === 0) return 0;
 		for (const { id } of free) await transaction.run('DELETE FROM probe_plan WHERE id = ?', [id]);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'undo start probes',
-			detail: { plans: free.length }
-		});
+		await audit(transaction, staff, at, 'undo start probes', { plans: free.length });
 		return free.length;
 	});
 }

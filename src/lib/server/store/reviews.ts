@@ -155,12 +155,11 @@ export async function decide(
 				reviewId
 			]);
 		}
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'decide',
-			detail: { review: reviewId, student: studentId, verdict: decision.verdict, tier: decision.newTier }
+		await audit(transaction, staff, at, 'decide', {
+			review: reviewId,
+			student: studentId,
+			verdict: decision.verdict,
+			tier: decision.newTier
 		});
 		return true;
 	});
@@ -208,13 +207,7 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			WHERE id = ?`,
 			[reviewId]
 		);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'undo decide',
-			detail: { review: reviewId, student: review.studentId }
-		});
+		await audit(transaction, staff, at, 'undo decide', { review: reviewId, student: review.studentId });
 		return true;
 	});
 }

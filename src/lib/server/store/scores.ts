@@ -122,12 +122,11 @@ export async function importScores(
 		);
 		const studentIds = [...new Set(scores.map((score) => score.studentId))];
 		await rebuildTraces(transaction, studentIds, skills, timeZone);
-		await audit(transaction, {
-			schoolId: staff.schoolId,
-			accountId: staff.id,
-			at,
-			action: 'import scores',
-			detail: { window: windowId, source, scores: scores.length, students: studentIds.length }
+		await audit(transaction, staff, at, 'import scores', {
+			window: windowId,
+			source,
+			scores: scores.length,
+			students: studentIds.length
 		});
 	});
 }

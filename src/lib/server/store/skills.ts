@@ -9,11 +9,13 @@ export interface Domain {
 	id: number;
 	code: string;
 	name: string;
+	subject: string;
 }
 
 export interface Skill {
 	id: number;
 	domainId: number;
+	subject: string;
 	code: string;
 	statement: string;
 	shortName: string;
@@ -24,7 +26,7 @@ export interface Skill {
 }
 
 export async function domainList(database: Database): Promise<Domain[]> {
-	return database.rows<Domain>('SELECT id, code, name FROM domain ORDER BY position');
+	return database.rows<Domain>('SELECT id, code, name, subject FROM domain ORDER BY position');
 }
 
 /** Subjects that the framework has domains of. */
@@ -36,7 +38,7 @@ export async function subjectList(database: Database): Promise<string[]> {
 /** All skills in teaching order, domain by domain. */
 export async function skillList(database: Database): Promise<Skill[]> {
 	return database.rows<Skill>(
-		`SELECT skill.id, skill.domain_id AS domainId, skill.code, skill.statement, skill.short_name AS shortName, skill.also,
+		`SELECT skill.id, skill.domain_id AS domainId, domain.subject, skill.code, skill.statement, skill.short_name AS shortName, skill.also,
 			skill.grade, skill.term
 		FROM skill JOIN domain ON domain.id = skill.domain_id
 		ORDER BY domain.position, skill.position`
@@ -139,12 +141,9 @@ export async function saveFramework(
 			'INSERT INTO library_revision (school_id, revision) SELECT id, 1 FROM school ON DUPLICATE KEY UPDATE revision = revision + 1'
 		);
 		if (by) {
-			await audit(transaction, {
-				schoolId: by.staff.schoolId,
-				accountId: by.staff.id,
-				at: by.at,
-				action: 'import skills',
-				detail: { framework: framework.title, skills: framework.skills.length }
+			await audit(transaction, by.staff, by.at, 'import skills', {
+				framework: framework.title,
+				skills: framework.skills.length
 			});
 		}
 	});

@@ -114,7 +114,7 @@ export async function addWindow(
 			'INSERT INTO window_class (window_id, class_id) VALUES ?',
 			classes.map(({ id }) => [insertId, id])
 		);
-		await auditWindow(transaction, staff, at, 'add window', { window: insertId, classes: classes.length });
+		await audit(transaction, staff, at, 'add window', { window: insertId, classes: classes.length });
 		return insertId;
 	});
 }
@@ -137,7 +137,7 @@ export async function moveWindow(
 			days.closesOn,
 			windowId
 		]);
-		await auditWindow(transaction, staff, at, 'move window', { window: windowId, from: before, to: days });
+		await audit(transaction, staff, at, 'move window', { window: windowId, from: before, to: days });
 		return before;
 	});
 }
@@ -166,7 +166,7 @@ export async function withdrawWindow(
 		);
 		if (used) return false;
 		await transaction.run('UPDATE screening_window SET withdrawn_at = ? WHERE id = ?', [at, windowId]);
-		await auditWindow(transaction, staff, at, 'withdraw window', { window: windowId });
+		await audit(transaction, staff, at, 'withdraw window', { window: windowId });
 		return true;
 	});
 }
@@ -225,19 +225,9 @@ export async function noteStudents(
 				noted_by = VALUES(noted_by), noted_at = VALUES(noted_at)`,
 			said.map(([id, { kind, reason, makeUpUntil }]) => [windowId, id, kind, reason, makeUpUntil, staff.id, at])
 		);
-		await auditWindow(transaction, staff, at, 'note in window', { window: windowId, notes: [...notes] });
+		await audit(transaction, staff, at, 'note in window', { window: windowId, notes: [...notes] });
 		return before;
 	});
-}
-
-async function auditWindow(
-	transaction: Database,
-	staff: Staff,
-	at: Date,
-	action: string,
-	detail: Record<string, unknown>
-): Promise<void> {
-	await audit(transaction, { schoolId: staff.schoolId, accountId: staff.id, at, action, detail });
 }
 
 /** Windows in which a student can sit a diagnostic of ours today, her make-ups among them. */

@@ -58,9 +58,6 @@
 	tbody th {
 		font-weight: 500;
 	}
-	.number {
-		text-align: right;
-	}
 	rect {
 		fill: var(--rule);
 	}

@@ -139,9 +139,6 @@
 	.grade {
 		background: var(--paper);
 	}
-	.number {
-		text-align: right;
-	}
 	.axis {
 		display: flex;
 		width: 260px;

@@ -32,7 +32,7 @@
 	<a href={withState({ sort: key })} {title}>{label}</a>
 {/snippet}
 
-<table>
+<table class="roster">
 	<thead>
 		<tr>
 			<th><span class="visually-hidden">Select</span></th>
@@ -119,17 +119,6 @@
 </p>
 
 <style>
-	table {
-		width: 100%;
-		background: var(--sheet);
-	}
-	thead th {
-		position: sticky;
-		top: 100px;
-		background: var(--sheet);
-		z-index: 5;
-		box-shadow: 0 1px 0 var(--rule);
-	}
 	thead a {
 		color: var(--ink);
 		text-decoration: none;
@@ -141,25 +130,9 @@
 		content: ' ↑';
 		color: var(--verdigris);
 	}
-	tbody th {
-		font-weight: 400;
-	}
-	tbody th a {
-		color: var(--ink);
-		text-decoration: none;
-		font-weight: 500;
-	}
-	tbody th a:hover {
-		color: var(--verdigris);
-		text-decoration: underline;
-	}
 	td,
 	th {
 		white-space: nowrap;
-		padding-block: 2px;
-	}
-	.number {
-		text-align: right;
 	}
 	.axis {
 		display: flex;
@@ -174,8 +147,5 @@
 	.note {
 		font-size: 0.85rem;
 		margin-top: 4px;
-	}
-	tr.current {
-		background: var(--verdigris-wash);
 	}
 </style>

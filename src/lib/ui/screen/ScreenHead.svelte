@@ -4,6 +4,7 @@
 	import { page } from '$app/state';
 	import { keepingScope, setState } from '../shell/address';
 	import { sayDate } from '../shell/dates';
+	import { windowState } from './windowState';
 
 	interface Props {
 		window: { id: number; name: string; opensOn: string; closesOn: string; mode: string };
@@ -21,15 +22,6 @@
 		['/screen/cuts', 'Cut scores'],
 		['/screen/windows', 'Windows of the year']
 	];
-	const state = $derived(
-		today < window.opensOn
-			? 'opens later'
-			: today > window.closesOn
-				? 'closed'
-				: today === window.closesOn
-					? 'open, last day'
-					: 'open'
-	);
 </script>
 
 <div class="head">
@@ -45,7 +37,7 @@
 		</nav>
 	</div>
 	<p class="soft">
-		{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {state} · {window.mode} · {@render children()}
+		{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {windowState(window, today)} · {window.mode} · {@render children()}
 	</p>
 	<div class="tools">
 		<label>

@@ -10,16 +10,20 @@ export interface PointsWithError {
 /** The overall score among the measures of a window; the others are domain ids. */
 export const OVERALL = 0;
 
-/** A student in the results of a screening window. */
-export interface ScreenRow {
+/** A student of a screening window. */
+export interface WindowStudent {
 	id: number;
 	givenName: string;
 	familyName: string;
 	classId: number;
 	className: string;
 	grade: number;
-	tier: number;
 	status: ScreeningStatus;
+}
+
+/** A student in the results of a screening window. */
+export interface ScreenRow extends WindowStudent {
+	tier: number;
 	answered: number;
 	/** The line for the student's grade, in points. */
 	cut: number;

@@ -1,14 +1,8 @@
 import { SCREENING_STATUSES, type ScreeningStatus } from '$lib/core/screening';
+import type { WindowStudent } from './rows';
 
 /** A student on the board of sittings. */
-export interface SittingRow {
-	id: number;
-	givenName: string;
-	familyName: string;
-	classId: number;
-	className: string;
-	grade: number;
-	status: ScreeningStatus;
+export interface SittingRow extends WindowStudent {
 	note: { kind: 'absent' | 'excused' | null; reason: string; makeUpUntil: string | null } | null;
 	accommodation: { readAloud: boolean; largerType: boolean; timeFactor: number; itemsADay: number | null };
 	sitting: {

@@ -167,9 +167,6 @@
 	tbody th {
 		font-weight: 500;
 	}
-	.number {
-		text-align: right;
-	}
 	.all {
 		font:
 			400 0.95rem 'Atkinson Hyperlegible Next Variable',

@@ -134,9 +134,6 @@
 	td:nth-child(n + 3) {
 		white-space: nowrap;
 	}
-	.number {
-		text-align: right;
-	}
 	.new,
 	.current {
 		background: var(--verdigris-wash);

@@ -172,9 +172,6 @@
 	tbody th a {
 		color: var(--ink);
 	}
-	.number {
-		text-align: right;
-	}
 	.current {
 		background: var(--verdigris-wash);
 	}

@@ -2,12 +2,14 @@ import { data } from './data';
 import { fractions } from './fractions';
 import { measurement } from './measurement';
 import { patterns } from './patterns';
+import { powersAndSigns } from './powersAndSigns';
 import { shape } from './shape';
 import { wholeNumbers } from './wholeNumbers';
 
 /** Wrong ideas that produce particular wrong answers: what it looks like, and what to try. */
 export const misconceptions = {
 	...wholeNumbers,
+	...powersAndSigns,
 	...fractions,
 	...patterns,
 	...measurement,

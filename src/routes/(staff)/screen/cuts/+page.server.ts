@@ -2,8 +2,7 @@ import Papa from 'papaparse';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import { defaultCutScore, judgeCut, summarizeScores, type ScoredStudent } from '$lib/core/screening';
-import { windowInView } from '$lib/server/screening';
-import { refuse, staffContext, staffWho } from '$lib/server/staffPage';
+import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
 import { cutScores } from '$lib/server/store/calendar';
 import { outcomeNames, outcomes, saveOutcomes, setCutScores } from '$lib/server/store/outcomes';
 import { findScope, studentsByNumber } from '$lib/server/store/people';
@@ -13,9 +12,8 @@ import { formCheck, readForm, schoolDate } from '$lib/server/validate';
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 
 export async function load({ locals, url }) {
-	const { staff, school } = await staffContext(locals);
+	const { staff, school, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const { windows, window } = await windowInView(database, school, Number(url.searchParams.get('window')) || undefined);
 	const students = (await findScope(database, staff, 'school', school.today))?.students ?? [];
 	const names = await outcomeNames(database, school.id);
 	const wanted = SENSITIVITIES.find((one) => String(one) === url.searchParams.get('catch')) ?? 0.8;

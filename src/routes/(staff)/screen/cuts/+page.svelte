@@ -165,9 +165,6 @@
 	th {
 		white-space: nowrap;
 	}
-	.number {
-		text-align: right;
-	}
 	.cut {
 		width: 84px;
 	}

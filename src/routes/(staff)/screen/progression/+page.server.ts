@@ -2,19 +2,16 @@ import { error } from '@sveltejs/kit';
 import { toPoints, workingLevel } from '$lib/core/measurement';
 import { readyNext, supposed } from '$lib/core/mastery';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
-import { windowInView } from '$lib/server/screening';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { screenContext } from '$lib/server/staffPage';
 import { windowScores } from '$lib/server/store/scores';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 
 export async function load({ locals, url }) {
-	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
+	const { school, scope, window } = await screenContext(locals, url);
 	const { database } = locals;
 	const ids = scope.students.map(({ id }) => id);
-	const [{ window }, domains, skills, standings] = await Promise.all([
-		windowInView(database, school, Number(url.searchParams.get('window')) || undefined),
+	const [domains, skills, standings] = await Promise.all([
 		domainList(database),
 		skillList(database),
 		readStandings(database, ids, school.today)

@@ -132,9 +132,6 @@
 		vertical-align: top;
 		padding-block: 4px;
 	}
-	.number {
-		text-align: right;
-	}
 	.chips {
 		display: flex;
 		flex-wrap: wrap;

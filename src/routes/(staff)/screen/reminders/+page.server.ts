@@ -1,13 +1,11 @@
 import { error } from '@sveltejs/kit';
-import { windowInView, windowPlaces } from '$lib/server/screening';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { windowPlaces } from '$lib/server/screening';
+import { screenContext } from '$lib/server/staffPage';
 import { classList } from '$lib/server/store/people';
 
 export async function load({ locals, url }) {
-	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
+	const { school, scope, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const { window } = await windowInView(database, school, Number(url.searchParams.get('window')) || undefined);
 	if (!window) error(404, 'There is no window to remind of.');
 	const [places, classes] = await Promise.all([
 		windowPlaces(database, window, scope.students),

@@ -1,19 +1,12 @@
 import { error } from '@sveltejs/kit';
-import { windowInView } from '$lib/server/screening';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { screenContext } from '$lib/server/staffPage';
 import { studentReports } from '$lib/server/studentReport';
 
 /** More pages than this nobody prints at once. */
 const MOST_PAGES = 120;
 
 export async function load({ locals, url }) {
-	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
-	const { windows, window } = await windowInView(
-		locals.database,
-		school,
-		Number(url.searchParams.get('window')) || undefined
-	);
+	const { school, scope, windows, window } = await screenContext(locals, url);
 	if (!window) error(404, 'There is no screening window to report on.');
 	const all = url.searchParams.get('all') === 'yes';
 	const selected = scope.students.find(({ id }) => String(id) === url.searchParams.get('student'));

@@ -1,9 +1,8 @@
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
 import { resultsTable, screenResults } from '$lib/server/screenResults';
-import { windowInView } from '$lib/server/screening';
 import { spreadsheetOf } from '$lib/server/spreadsheet';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { screenContext } from '$lib/server/staffPage';
 
 const TYPES: Record<string, string> = {
 	csv: 'text/csv; charset=utf-8',
@@ -12,15 +11,9 @@ const TYPES: Record<string, string> = {
 
 /** The results of a window, for the scope, as a file: every student on a line. */
 export async function GET({ locals, url, params }) {
-	const { staff, school } = await staffContext(locals);
+	const { school, scope, windows, window } = await screenContext(locals, url);
 	const type = TYPES[params.kind];
 	if (!type) error(404, 'Results go out as results.csv or results.xlsx.');
-	const scope = await scopeOf(locals, url, staff, school);
-	const { windows, window } = await windowInView(
-		locals.database,
-		school,
-		Number(url.searchParams.get('window')) || undefined
-	);
 	if (!window) error(404, 'There is no window to give results of.');
 	const table = resultsTable(await screenResults(locals.database, school, windows, window, scope.students));
 	const name = `${window.name}, ${scope.label}`;

@@ -1,19 +1,17 @@
 import { addDays, isSchoolDate } from '$lib/core/calendar';
-import { windowInView, windowPlaces } from '$lib/server/screening';
-import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { windowPlaces } from '$lib/server/screening';
+import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
 import { visibleAmong } from '$lib/server/store/people';
 import { domainList, skillList } from '$lib/server/store/skills';
-import { noteStudents, type WindowNote } from '$lib/server/store/windows';
+import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
 import { formCheck, id, idsOf, idText, jsonCheck, readForm, schoolDate } from '$lib/server/validate';
 import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
-	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
+	const { school, scope, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const { windows, window } = await windowInView(database, school, Number(url.searchParams.get('window')) || undefined);
 	if (!window) return { window: null, windows, rows: [], domains: [], today: school.today };
 	const [places, domains, own] = await Promise.all([
 		windowPlaces(database, window, scope.students),
@@ -48,7 +46,8 @@ export async function load({ locals, url }) {
 			}
 		};
 	});
-	return { window, windows, rows, domains, today: school.today };
+	const asked = domains.filter(({ subject }) => subject === window.subject);
+	return { window, windows, rows, domains: asked, today: school.today };
 }
 
 const trustForm = formCheck<{ sitting: number; decision: TrustDecision; domain?: number }>({
@@ -167,7 +166,11 @@ export const actions = {
 			decision === 'flagged'
 				? undefined
 				: { action: '?/trust', fields: { sitting: String(sitting), decision: 'flagged' } };
-		return { done: said[decision], undo };
+		const again = decision === 'set aside' || decision === 'resit';
+		const open = again ? await windowsToSit(database, decided.studentId, school.today) : [];
+		const isOpen = open.some(({ id: one }) => one === decided.windowId);
+		const hint = again && !isOpen ? ' The window is not open for the student: let the student make up.' : '';
+		return { done: said[decision] + hint, undo };
 	},
 	end: async (event) => {
 		const { staff, school } = await staffWho(event.locals, 'run screening');
@@ -194,12 +197,17 @@ export const actions = {
 			if (!isSchoolDate(makeUp) || makeUp < school.today) return refuse('Say until which day, today or later');
 			if (makeUp > addDays(school.today, FAR_MAKE_UP)) return refuse('A make-up lies at most 60 days ahead');
 		}
-		const note: WindowNote = {
-			kind: kind === 'absent' || kind === 'excused' ? kind : null,
-			reason,
-			makeUpUntil: kind === 'make-up' ? makeUp : null
-		};
-		const before = await noteStudents(database, staff, window, new Map(students.map((one) => [one, note])), at);
+		const noted = await windowNotes(database, window, students);
+		/** A note says one thing and keeps the others: an absent student can still make up. */
+		const note = (before: WindowNote): WindowNote =>
+			({
+				absent: { ...before, kind: 'absent' as const, reason },
+				excused: { ...NOTHING_NOTED, kind: 'excused' as const, reason },
+				'make-up': { ...(before.kind === 'excused' ? NOTHING_NOTED : before), makeUpUntil: makeUp },
+				nothing: NOTHING_NOTED
+			})[kind];
+		const notes = new Map(students.map((one) => [one, note(noted.get(one) ?? NOTHING_NOTED)]));
+		const before = await noteStudents(database, staff, window, notes, at);
 		if (!before) return refuse('There is no such window');
 		const who = counted(students.length);
 		const done = {

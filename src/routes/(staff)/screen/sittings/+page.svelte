@@ -72,7 +72,7 @@
 	{/if}
 	{#if tallies.length > 1}<ClassBoard {tallies} />{/if}
 
-	<table>
+	<table class="roster">
 		<thead>
 			<tr>
 				<th><span class="visually-hidden">Select</span></th>
@@ -162,36 +162,6 @@
 <Notice outcome={form} />
 
 <style>
-	table {
-		width: 100%;
-		background: var(--sheet);
-	}
-	thead th {
-		position: sticky;
-		top: 100px;
-		background: var(--sheet);
-		z-index: 5;
-		box-shadow: 0 1px 0 var(--rule);
-	}
-	td,
-	th {
-		padding-block: 2px;
-	}
-	tbody th {
-		font-weight: 400;
-	}
-	tbody th a {
-		color: var(--ink);
-		text-decoration: none;
-		font-weight: 500;
-	}
-	tbody th a:hover {
-		color: var(--verdigris);
-		text-decoration: underline;
-	}
-	tr.current {
-		background: var(--verdigris-wash);
-	}
 	.small {
 		min-height: 26px;
 		padding-block: 0;

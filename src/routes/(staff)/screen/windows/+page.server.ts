@@ -1,6 +1,5 @@
 import { addDays } from '$lib/core/calendar';
-import { windowInView } from '$lib/server/screening';
-import { refuse, staffContext, staffWho } from '$lib/server/staffPage';
+import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
 import { subjectList } from '$lib/server/store/skills';
 import { classList } from '$lib/server/store/people';
 import {
@@ -15,10 +14,9 @@ import {
 import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
 
 export async function load({ locals, url }) {
-	const { school } = await staffContext(locals);
+	const { school, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const [{ windows, window }, counts, classes, subjects] = await Promise.all([
-		windowInView(database, school, Number(url.searchParams.get('window')) || undefined),
+	const [counts, classes, subjects] = await Promise.all([
 		windowCounts(database, school.id, school.today),
 		classList(database, school.id),
 		subjectList(database)

@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { addDays } from '$lib/core/calendar';
 	import PlanWindow from '$lib/ui/screen/PlanWindow.svelte';
+	import { windowState } from '$lib/ui/screen/windowState';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import { withState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/ui/shell/dates';
@@ -12,8 +13,6 @@
 	let planning = $state(false);
 	type Window = (typeof data.windows)[number];
 
-	const stateOf = ({ opensOn, closesOn }: Window) =>
-		data.today < opensOn ? 'opens later' : data.today > closesOn ? 'closed' : 'open';
 	/** What one press does to a window's days: open it today, close it after today, open it again for a week. */
 	function oneStep(window: Window): { says: string; opensOn: string; closesOn: string } {
 		if (data.today < window.opensOn) return { says: 'Open today', opensOn: data.today, closesOn: window.closesOn };
@@ -72,7 +71,7 @@
 							</form>
 						{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
 					</td>
-					<td>{stateOf(window)}</td>
+					<td>{windowState(window, data.today)}</td>
 					<td class="number">{window.classes}</td>
 					<td class="number">{window.students}</td>
 					<td class="number">{window.begun}</td>
@@ -142,9 +141,6 @@
 		display: flex;
 		gap: 6px;
 		align-items: center;
-	}
-	.number {
-		text-align: right;
 	}
 	.small {
 		min-height: 28px;
