@@ -2,11 +2,8 @@
 
 ALTER TABLE screening_window
 	ADD COLUMN subject VARCHAR(60) NOT NULL DEFAULT 'Mathematics',
-	ADD COLUMN mode ENUM ('adaptive', 'fixed form', 'imported score', 'teacher-given') NOT NULL DEFAULT 'fixed form',
-	-- What a teacher gives, in a teacher-given window.
-	ADD COLUMN measure ENUM ('reading aloud', 'number fluency') NULL,
-	ADD COLUMN withdrawn_at DATETIME(3) NULL,
-	ADD CHECK ((mode = 'teacher-given') = (measure IS NOT NULL));
+	ADD COLUMN mode ENUM ('adaptive', 'fixed form', 'imported score') NOT NULL DEFAULT 'fixed form',
+	ADD COLUMN withdrawn_at DATETIME(3) NULL;
 
 -- Who sits: the students of these classes.
 CREATE TABLE window_class (

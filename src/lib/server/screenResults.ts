@@ -15,10 +15,7 @@ export async function screenResults(
 	window: ScreeningWindow,
 	students: RosterStudent[]
 ) {
-	const earlier =
-		windows.find(
-			(one) => one.opensOn < window.opensOn && one.subject === window.subject && one.mode !== 'teacher-given'
-		) ?? null;
+	const earlier = windows.find((one) => one.opensOn < window.opensOn && one.subject === window.subject) ?? null;
 	const ids = students.map(({ id }) => id);
 	const [places, cuts, allDomains, before] = await Promise.all([
 		windowPlaces(database, window, students),

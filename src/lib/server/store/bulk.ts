@@ -9,7 +9,7 @@ const columns = {
 	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],
 	tier_interval: ['student_id', 'tier', 'from_on', 'until_on'],
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
-	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
+	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],
 	outcome: ['school_id', 'name', 'student_id', 'met', 'taken_on'],
 	slot: ['id', 'staff_id', 'days', 'starts_at', 'minutes', 'room', 'tier'],

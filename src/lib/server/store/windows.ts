@@ -4,18 +4,14 @@ import type { Staff } from '../viewer';
 import { audit } from './audit';
 
 /** How students are screened in a window. */
-export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';
-export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'teacher-given', 'imported score'];
-
-/** What a teacher gives, in a teacher-given window. */
-export type Measure = 'reading aloud' | 'number fluency';
+export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score';
+export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'imported score'];
 
 export interface ScreeningWindow {
 	id: number;
 	name: string;
 	subject: string;
 	mode: ScreeningMode;
-	measure: Measure | null;
 	/** Whose benchmarks count. */
 	term: number;
 	opensOn: SchoolDate;
@@ -23,7 +19,7 @@ export interface ScreeningWindow {
 }
 
 const WINDOW = `screening_window.id, screening_window.name, screening_window.subject, screening_window.mode,
-	screening_window.measure, screening_window.term, screening_window.opens_on AS opensOn,
+	screening_window.term, screening_window.opens_on AS opensOn,
 	screening_window.closes_on AS closesOn`;
 
 /** The school's windows, newest first. */
@@ -97,18 +93,9 @@ export async function addWindow(
 			: [];
 		if (classes.length === 0) return null;
 		const { insertId } = await transaction.run(
-			`INSERT INTO screening_window (school_id, name, subject, mode, measure, term, opens_on, closes_on)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
-			[
-				staff.schoolId,
-				window.name,
-				window.subject,
-				window.mode,
-				window.measure,
-				window.term,
-				window.opensOn,
-				window.closesOn
-			]
+			`INSERT INTO screening_window (school_id, name, subject, mode, term, opens_on, closes_on)
+			VALUES (?, ?, ?, ?, ?, ?, ?)`,
+			[staff.schoolId, window.name, window.subject, window.mode, window.term, window.opensOn, window.closesOn]
 		);
 		await transaction.insertMany(
 			'INSERT INTO window_class (window_id, class_id) VALUES ?',

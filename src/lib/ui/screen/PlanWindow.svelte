@@ -15,13 +15,11 @@
 	// svelte-ignore state_referenced_locally
 	let chosen = $state(classes.map(({ id }) => id));
 	let mode = $state('adaptive');
-	let measure = $state('reading aloud');
 	const grades = $derived([...new Set(classes.map(({ grade }) => grade))]);
 	const about: Record<string, string> = {
 		adaptive:
 			'Each question is chosen by the answers before it. About 32 questions and 35 minutes, on one day or several.',
 		'fixed form': 'The same 24 questions for everybody of a grade. About 25 minutes.',
-		'teacher-given': 'A teacher gives it to one student at a time, with a timer and a sheet to tap.',
 		'imported score': 'Nothing for students to do: scores are brought in as a file.'
 	};
 
@@ -60,12 +58,6 @@
 			>{#each modes as one (one)}<option>{one}</option>{/each}</select
 		>
 		<p class="soft">{about[mode]}</p>
-		{#if mode === 'teacher-given'}
-			<label for="measure">What the teacher gives</label>
-			<select id="measure" name="measure" bind:value={measure}
-				><option>reading aloud</option><option>number fluency</option></select
-			>
-		{/if}
 		<div class="pair">
 			<div>
 				<label for="opensOn">Opens</label>

@@ -8,7 +8,6 @@ import {
 	SCREENING_MODES,
 	windowCounts,
 	withdrawWindow,
-	type Measure,
 	type ScreeningMode
 } from '$lib/server/store/windows';
 import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
@@ -35,7 +34,6 @@ interface WindowForm {
 	name: string;
 	subject: string;
 	mode: ScreeningMode;
-	measure: Measure | '';
 	term: number;
 	opensOn: string;
 	closesOn: string;
@@ -47,7 +45,6 @@ const windowForm = formCheck<WindowForm>({
 		name: { type: 'string', minLength: 1, maxLength: 80 },
 		subject: { type: 'string', minLength: 1, maxLength: 60 },
 		mode: { enum: SCREENING_MODES },
-		measure: { enum: ['reading aloud', 'number fluency', ''], default: '' },
 		term: { type: 'integer', minimum: 1, maximum: 3 },
 		opensOn: schoolDate,
 		closesOn: schoolDate,
@@ -78,13 +75,11 @@ export const actions = {
 		const { staff, school } = await staffWho(event.locals, 'run screening');
 		const form = await readForm(event, windowForm);
 		if ('problem' in form) return refuse(form.problem);
-		const { name, mode, opensOn, closesOn, classes, measure } = form.value;
+		const { name, opensOn, closesOn, classes } = form.value;
 		const wrong = wrongDays(form.value, school.today);
 		if (wrong) return refuse(wrong);
-		if (mode === 'teacher-given' && !measure) return refuse('Say what the teacher gives');
 		const { database, at } = event.locals;
-		const given = { ...form.value, measure: mode === 'teacher-given' ? (measure as Measure) : null, classIds: classes };
-		const added = await addWindow(database, staff, given, at);
+		const added = await addWindow(database, staff, { ...form.value, classIds: classes }, at);
 		if (added === null) return refuse('None of these classes is of your school');
 		return {
 			done: `${name} is planned for ${classes.length} ${classes.length === 1 ? 'class' : 'classes'}: ${opensOn} to ${closesOn}.`,

@@ -53,7 +53,7 @@
 				<tr class:current={window.id === data.window.id}>
 					<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
 					<td>{window.subject}</td>
-					<td>{window.mode}{window.measure ? `: ${window.measure}` : ''}</td>
+					<td>{window.mode}</td>
 					<td>
 						{#if data.can.screen}
 							<form
