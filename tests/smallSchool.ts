@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { inject } from 'vitest';
 import { shippedFramework } from '../framework/shipped';
-import { itemFrom } from '../src/lib/core/items';
+import { itemFrom, type Item } from '../src/lib/core/items';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
@@ -48,7 +48,7 @@ export interface SmallSchool {
 	answerAll(
 		studentId: number,
 		sittingId: number,
-		right: (position: number) => boolean,
+		right: (position: number, item: Item) => boolean,
 		milliseconds?: number
 	): Promise<void>;
 }
@@ -163,7 +163,9 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 				const wrong =
 					item.expectedErrors[0]?.answer ??
 					(item.response.kind === 'choice' ? (Number(item.key) + 1) % item.response.options.length : '99999');
-				await submit(studentId, sittingId, [{ position, response: right(position) ? item.key : wrong, milliseconds }]);
+				await submit(studentId, sittingId, [
+					{ position, response: right(position, item) ? item.key : wrong, milliseconds }
+				]);
 			}
 		}
 	};

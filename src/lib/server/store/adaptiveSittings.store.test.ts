@@ -29,6 +29,9 @@ const decide = (sittingId: number, decision: TrustDecision, domainId?: number) =
 	decideTrust(small.database, specialist, { sittingId, decision, domainId }, small.skills, small.school, NOW);
 const domainOf = new Map<string, number>();
 beforeAll(() => small.skills.forEach(({ code, domainId }) => domainOf.set(code, domainId)));
+/** Right where the skill is of grade 4 or below: a pattern that fits one level. */
+const knowsUpToGrade4 = (_: number, { skillCode }: { skillCode: string }) =>
+	small.skills.find(({ code }) => code === skillCode)!.grade <= 4;
 async function domainsAskedIn(sittingId: number) {
 	const items = await sittingItems(small.database, sittingId);
 	return items.map(({ familyId, seed }) => domainOf.get(itemFrom(familyId, seed).skillCode)!);
@@ -146,6 +149,8 @@ describe('a diagnostic of one subject', () => {
 });
 
 describe('a domain sat again', () => {
+	let resit: number;
+
 	it('takes the place of the domain in its sitting, and everything follows', async () => {
 		const sitting = await begin(5);
 		await small.answerAll(5, sitting, () => false, 600);
@@ -169,6 +174,8 @@ describe('a domain sat again', () => {
 		// The other domains were rushed, so the whole still waits for a person.
 		expect(await board(5)).toMatchObject({ id: again, trust: 'flagged' });
 		await decide(again, 'kept');
+		resit = again;
+		expect(await board(5)).toMatchObject({ id: sitting, trust: 'kept' });
 		expect(await domainScore(5, domainId)).toBeGreaterThan(low + 0.5);
 		expect(await evidenceOf(5)).toBe(total - inDomain + RESIT_ITEMS);
 		await rebuildTraces(small.database, [5], small.skills, small.school.timeZone);
@@ -176,8 +183,7 @@ describe('a domain sat again', () => {
 	});
 
 	it('set aside leaves its sitting to be decided about', async () => {
-		const again = (await board(5)).id;
-		await decide(again, 'set aside');
+		await decide(resit, 'set aside');
 		expect(await scoresOf(5)).toBeUndefined();
 		const base = await board(5);
 		expect(base).toMatchObject({ trust: 'flagged', attempt: 1, nextAttempt: 3 });
@@ -197,17 +203,37 @@ describe('a domain sat again', () => {
 		expect(await decide(sitting, 'resit')).toBeNull();
 	});
 
+	it('keeps its answers when another domain is sat again after it', async () => {
+		const before = await evidenceOf(8);
+		const sitting = await begin(8, 3);
+		await small.answerAll(8, sitting, () => true, 600);
+		const asked = await domainsAskedIn(sitting);
+		const [first, second] = new Set(asked);
+		await decide(sitting, 'resit', first);
+		const one = await begin(8, 4, { sittingId: sitting, domainId: first });
+		await small.answerAll(8, one, (position) => position % 2 === 0);
+		expect(await board(8)).toMatchObject({ id: one, trust: 'flagged' });
+		await decide(one, 'resit', second);
+		expect(await board(8)).toMatchObject({ id: sitting, trust: 'resit', resitDomainId: second, nextAttempt: 5 });
+		const other = await begin(8, 5, { sittingId: sitting, domainId: second });
+		await small.answerAll(8, other, (position) => position % 2 === 0);
+		await decide(other, 'kept');
+		const left = asked.filter((domain) => domain !== first && domain !== second).length;
+		expect(await evidenceOf(8)).toBe(before + left + 2 * RESIT_ITEMS);
+	});
+
 	it('counts at once when nothing about it or the rest is doubtful', async () => {
 		const sitting = await begin(7);
 		const domainsOf = async () => domainsAskedIn(sitting);
-		await small.answerAll(7, sitting, (position) => position % 3 > 0);
+		await small.answerAll(7, sitting, knowsUpToGrade4);
 		// As if the first domain had been rushed, and noticed.
 		await small.database.run(`UPDATE sitting SET trust = 'flagged' WHERE id = ?`, [sitting]);
 		const [domainId] = await domainsOf();
 		await decide(sitting, 'resit', domainId);
 		const again = await begin(7, 2, { sittingId: sitting, domainId });
-		await small.answerAll(7, again, (position) => position % 2 === 0);
-		expect(await board(7)).toMatchObject({ id: again, trust: 'trusted' });
+		await small.answerAll(7, again, knowsUpToGrade4);
+		expect(await board(7)).toMatchObject({ id: sitting, trust: 'kept', nextAttempt: 3 });
+		expect((await sittingItems(small.database, again)).length).toBe(RESIT_ITEMS);
 		expect((await scoresOf(7))!.length).toBe(7);
 	});
 });

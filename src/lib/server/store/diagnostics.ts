@@ -170,7 +170,8 @@ export async function decideTrust(
 		if (later) return null;
 		if (decision === 'resit') {
 			if (domainId === null) return null;
-			if (isResit) await setTrust(transaction, sittingId, 'set aside');
+			// The same domain once more takes the place of this resit; another one leaves it as it is.
+			if (isResit) await setTrust(transaction, sittingId, domainId === diagnostic.domainId ? 'set aside' : 'kept');
 			await setTrust(transaction, baseId, 'resit', domainId);
 		} else {
 			await setTrust(transaction, sittingId, decision);

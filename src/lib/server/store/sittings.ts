@@ -209,7 +209,7 @@ export interface BoardSitting {
 	nextAttempt: number;
 }
 
-/** The newest sitting of each student in a window; a resit that was set aside leaves the sitting it belongs to. */
+/** The newest sitting of each student in a window; once a resit is decided about, the sitting it belongs to. */
 export async function windowSittings(
 	database: Database,
 	windowId: number,
@@ -225,8 +225,8 @@ export async function windowSittings(
 	);
 	const newest = new Map<number, BoardSitting>();
 	for (const row of rows) {
-		const isDropped = row.resitsId !== null && row.trust === 'set aside';
-		const kept = isDropped ? newest.get(row.studentId)! : { ...row, flags: JSON.parse(row.flags ?? '[]') };
+		const isDecided = row.resitsId !== null && row.trust !== 'open' && row.trust !== 'flagged';
+		const kept = isDecided ? newest.get(row.studentId)! : { ...row, flags: JSON.parse(row.flags ?? '[]') };
 		newest.set(row.studentId, { ...kept, nextAttempt: row.attempt + 1 });
 	}
 	return newest;
