@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { withState } from '../shell/address';
-	import type { SittingRow } from './sittingRows';
+	import { mostDoubtfulDomain, type SittingRow } from './sittingRows';
 
 	let { rows, domains, open }: { rows: SittingRow[]; domains: { id: number; name: string }[]; open: boolean } =
 		$props();
@@ -15,7 +15,7 @@
 	>
 	<ul>
 		{#each rows as { id, givenName, familyName, className, sitting } (id)}
-			{@const doubtful = sitting?.flags.find(({ domainIds }) => domainIds.length)?.domainIds[0]}
+			{@const doubtful = mostDoubtfulDomain(sitting?.flags ?? [])}
 			<li>
 				<a href={withState({ student: id })}>{givenName} {familyName}</a>
 				<span class="soft">{className}</span>

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { arrangeSittings, sayAccommodation, sayPlace, tallyByClass, type SittingRow } from './sittingRows';
+import {
+	arrangeSittings,
+	mostDoubtfulDomain,
+	sayAccommodation,
+	sayPlace,
+	tallyByClass,
+	type SittingRow
+} from './sittingRows';
 
 const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
 	id,
@@ -54,6 +61,14 @@ describe('the board of sittings', () => {
 		expect(sayPlace(row(1, { status: 'excused', note }))).toBe('moved away');
 		const later = { kind: null, reason: '', makeUpUntil: '2026-12-11' };
 		expect(sayPlace(row(1, { note: later }))).toBe('can make up until 2026-12-11');
+	});
+
+	it('offers the domain that most doubts are about to be sat again', () => {
+		const about = (...domainIds: number[]) => ({ domainIds });
+		expect(mostDoubtfulDomain([about(1, 4), about(4), about(2)])).toBe(4);
+		expect(mostDoubtfulDomain([about(), about(2, 3)])).toBe(2);
+		expect(mostDoubtfulDomain([about()])).toBeUndefined();
+		expect(mostDoubtfulDomain([])).toBeUndefined();
 	});
 
 	it('lists accommodations in few words', () => {

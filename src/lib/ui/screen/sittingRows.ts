@@ -75,3 +75,11 @@ export function sayAccommodation({
 		.filter(Boolean)
 		.join(', ');
 }
+
+/** The domain that most doubts are about, the first named of several; undefined when none is about a domain. */
+export function mostDoubtfulDomain(doubts: { domainIds: number[] }[]): number | undefined {
+	const counts = new Map<number, number>();
+	for (const id of doubts.flatMap(({ domainIds }) => domainIds)) counts.set(id, (counts.get(id) ?? 0) + 1);
+	const most = Math.max(...counts.values());
+	return [...counts.keys()].find((id) => counts.get(id) === most);
+}
