@@ -99,8 +99,7 @@
 									domain: id,
 									student: row.id
 								})}>{Math.round(own.points)}</a
-							>{#if id === measure}
-								<span class="soft">± {Math.round(own.error)}</span>{/if}{/if}
+							>{#if id === measure}<span class="soft">&nbsp;± {Math.round(own.error)}</span>{/if}{/if}
 					</td>
 				{/each}
 			</tr>

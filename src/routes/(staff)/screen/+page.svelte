@@ -145,6 +145,10 @@
 {/if}
 
 <style>
+	.out {
+		display: flex;
+		gap: 8px;
+	}
 	.on {
 		max-width: 170px;
 	}
