@@ -15,7 +15,7 @@ export default defineConfig({
 				extends: true,
 				test: {
 					name: 'unit',
-					include: ['src/**/*.test.ts', 'framework/**/*.test.ts', 'demo/**/*.test.ts'],
+					include: ['{src,framework,demo,scripts}/**/*.test.ts'],
 					exclude: STORE_TESTS
 				}
 			},
@@ -26,8 +26,8 @@ export default defineConfig({
 					include: STORE_TESTS,
 					globalSetup: ['./tests/throwawayDatabase.ts'],
 					fileParallelism: false,
-					testTimeout: 60_000,
-					hookTimeout: 120_000
+					testTimeout: 300_000,
+					hookTimeout: 300_000
 				}
 			}
 		]

@@ -124,7 +124,7 @@ describe('its stories', () => {
 					.filter((one) => one.className === className)
 					.map(({ id }) => standings.get(id)!.get(skill.id)!.standing)
 			);
-		expect(needIn(CLASSWIDE.className).advice).toBe('whole class, firm');
+		expect(needIn(CLASSWIDE.className).advice).toMatch(/^whole class/);
 	});
 
 	it('tell of students who rushed, were absent, stopped half way, or have a clear queue and open gaps', async () => {
@@ -165,7 +165,7 @@ describe('the ribbon over it', () => {
 			`SELECT COUNT(DISTINCT student_id) AS n FROM score WHERE window_id = ${winter.id} AND domain_id = 0`
 		);
 		expect(waits.screen).toBe(264 - scored);
-		const cuts = await cutScores(database, 1, winter.term);
+		const cuts = await cutScores(database, 1, winter);
 		const scores = await windowScores(database, winter.id, ids);
 		const below = students.filter(
 			({ id, grade }) =>

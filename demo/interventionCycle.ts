@@ -5,13 +5,13 @@ import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/store/bulk';
 import { cutScores } from '../src/lib/server/store/calendar';
-import { slotList, type Slot } from '../src/lib/server/store/groups';
+import { slotList, type Slot } from '../src/lib/server/store/timetable';
 import { windowScores } from '../src/lib/server/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/store/skills';
 import { readStandings } from '../src/lib/server/store/standings';
 import { atHour, type AnswerLog } from './answerLog';
-import { SPECIALIST, type DemoStudent } from './people';
+import { CLASSWIDE, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';
 import { simulateLearning, type SimulatedStudent } from './simulatedStudent';
 import type { DemoYear } from './timetable';
@@ -50,7 +50,7 @@ export async function formGroups(
 	year: DemoYear
 ): Promise<DemoGroup[]> {
 	const ids = students.map(({ id }) => id);
-	const cuts = await cutScores(database, 1, year.autumn.term);
+	const cuts = await cutScores(database, 1, { measure: null, term: year.autumn.term });
 	const scores = await windowScores(database, year.autumn.id, ids);
 	const tiers = new Map<number, 2 | 3>();
 	for (const { id, grade } of students) {
@@ -65,7 +65,7 @@ export async function formGroups(
 	);
 	const tiered = students.filter(({ id }) => tiers.has(id));
 	// Half of the meeting times stay free for groups that a visitor of the demo forms.
-	const slots = (await slotList(database, 1)).filter(({ id }) => id % 8 < 4);
+	const slots = (await slotList(database, 1, year.cycleStart)).filter(({ id }) => id % 8 < 4);
 	const standings = await readStandings(database, [...tiers.keys()], year.cycleStart);
 	const problem = problemFromStandings({
 		students: tiered.map(({ id, classId }) => ({ id, classId, tier: tiers.get(id)!, standings: standings.get(id)! })),
@@ -74,6 +74,12 @@ export async function formGroups(
 		sizes: { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 2, maximum: 3 } },
 		pairs: []
 	});
+	// What a whole class lacks is taught to the class, not to a group.
+	const classwide = skills.find(({ code }) => code === CLASSWIDE.skillCode)!;
+	const ofClass = new Set(
+		tiered.filter(({ className }) => className === CLASSWIDE.className).map(({ id }) => String(id))
+	);
+	for (const { id, needs } of problem.students) if (ofClass.has(id)) delete needs[classwide.id];
 	const { groups } = await solveGrouping(problem, { relativeGap: 0.05, timeLimitMs: 120_000 });
 	const formed = groups.map((group, g): DemoGroup => {
 		const members = group.studentIds.map((id) => students.find((student) => student.id === Number(id))!);

@@ -93,6 +93,23 @@ export async function writePeople(
 		'class_membership',
 		students.map(({ id, classId }) => ({ class_id: classId, student_id: id, from_on: yearStart }))
 	);
+	await fill(
+		database,
+		'student_attribute',
+		students.flatMap((student) => attributesOf(student).map((attribute) => ({ student_id: student.id, ...attribute })))
+	);
+}
+
+const HOME_LANGUAGES = ['Catalan', 'Tagalog', 'Wolof', 'Portuguese'];
+
+/** What the roster says of some students: a home language, a plan, that they joined this year. */
+function attributesOf({ id }: DemoStudent): { name: string; value: string }[] {
+	const random = seededRandom(seedFrom(SEED, 'roster', id));
+	return [
+		{ name: 'Home language', value: random.chance(0.2) ? random.pick(HOME_LANGUAGES) : 'English' },
+		...(random.chance(0.1) ? [{ name: 'Education plan', value: 'yes' }] : []),
+		...(random.chance(0.06) ? [{ name: 'Joined', value: 'this year' }] : [])
+	];
 }
 
 /** Given and family names, no pair twice. */

@@ -23,6 +23,7 @@ import {
 	type DemoStudent
 } from './people';
 import { PracticeLog } from './practiceLog';
+import { writeReadingAloud } from './readingAloud';
 import type { SkillLevel } from './simulatedStudent';
 import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
 
@@ -79,6 +80,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await liveCycle(database, groups, year, today, log, practice);
 
 	await writeOutcomes(database, students, levels, addDays(today, -6));
+	await writeReadingAloud(database, students, year.reading, now);
 
 	say('winter screening');
 	const autumnScores = await windowScores(

@@ -7,6 +7,7 @@ import { classNames } from './names';
 const TIMES = ['09:00', '10:05', '11:10', '13:15'];
 const MON_WED_FRI = 0b10101;
 const TUE_THU = 0b01010;
+const EVERY_DAY = 0b11111;
 const ROOMS = ['Gull', 'Tern', 'Heron'];
 
 export interface DemoWindow {
@@ -24,6 +25,8 @@ export interface DemoYear {
 	cycleEnd: SchoolDate;
 	autumn: DemoWindow;
 	winter: DemoWindow;
+	/** Windows in which class teachers listen to reading aloud. */
+	reading: { autumn: DemoWindow; winter: DemoWindow };
 }
 
 export function layOutYear(today: SchoolDate): DemoYear {
@@ -41,7 +44,11 @@ export function layOutYear(today: SchoolDate): DemoYear {
 		cycleStart,
 		cycleEnd: addDays(cycleStart, 7 * 8 - 1),
 		autumn: window(1, 'Autumn screening', 1, addDays(cycleStart, -35)),
-		winter: window(2, 'Winter screening', 2, addDays(monday, -7))
+		winter: window(2, 'Winter screening', 2, addDays(monday, -7)),
+		reading: {
+			autumn: window(3, 'Autumn reading aloud', 1, addDays(cycleStart, -38)),
+			winter: window(4, 'Winter reading aloud', 2, addDays(monday, -10))
+		}
 	};
 }
 
@@ -54,13 +61,18 @@ export async function writeTimetable(database: RootDatabase, year: DemoYear): Pr
 	await fill(
 		database,
 		'screening_window',
-		[year.autumn, year.winter].map(({ id, name, term, opensOn, closesOn }) => ({
-			id,
+		[
+			{ ...year.autumn, mode: 'fixed form', subject: 'Mathematics', measure: null },
+			{ ...year.winter, mode: 'adaptive', subject: 'Mathematics', measure: null },
+			...[year.reading.autumn, year.reading.winter].map((window) => ({
+				...window,
+				mode: 'teacher-given',
+				subject: 'Reading',
+				measure: 'reading aloud'
+			}))
+		].map(({ opensOn, closesOn, ...window }) => ({
+			...window,
 			school_id: 1,
-			name,
-			term,
-			subject: 'Mathematics',
-			mode: id === year.autumn.id ? 'fixed form' : 'adaptive',
 			opens_on: opensOn,
 			closes_on: closesOn
 		}))
@@ -68,7 +80,9 @@ export async function writeTimetable(database: RootDatabase, year: DemoYear): Pr
 	await fill(
 		database,
 		'window_class',
-		[year.autumn, year.winter].flatMap(({ id }) => classNames.map((_, c) => ({ window_id: id, class_id: c + 1 })))
+		[year.autumn, year.winter, year.reading.autumn, year.reading.winter].flatMap(({ id }) =>
+			classNames.map((_, c) => ({ window_id: id, class_id: c + 1 }))
+		)
 	);
 	const slots = GROUP_STAFF.flatMap((staffId, s) =>
 		TIMES.flatMap((time, t) =>
@@ -83,15 +97,29 @@ export async function writeTimetable(database: RootDatabase, year: DemoYear): Pr
 		)
 	);
 	await fill(database, 'slot', slots);
-	// At one time of day each class has its core lesson and releases nobody.
+	// At one time of day each class has its core lesson and releases nobody; all have recess before ten, and lunch.
 	const coreLesson = (c: number, days: number) => TIMES[(c + (days === MON_WED_FRI ? 0 : 1)) % TIMES.length];
 	await fill(
 		database,
-		'slot_class',
-		slots.flatMap((slot) =>
-			classNames.flatMap((_, c) =>
-				coreLesson(c, slot.days) === slot.starts_at ? [] : [{ slot_id: slot.id, class_id: c + 1 }]
-			)
-		)
+		'class_block',
+		classNames.flatMap((_, c) => [
+			...[MON_WED_FRI, TUE_THU].map((days) => ({
+				class_id: c + 1,
+				kind: 'core lesson',
+				days,
+				starts_at: coreLesson(c, days),
+				minutes: 50
+			})),
+			{ class_id: c + 1, kind: 'recess', days: EVERY_DAY, starts_at: '09:40', minutes: 20 },
+			{ class_id: c + 1, kind: 'lunch', days: EVERY_DAY, starts_at: c < 6 ? '12:00' : '12:30', minutes: 30 }
+		])
 	);
+	await fill(database, 'staff_absence', [
+		{
+			staff_id: GROUP_STAFF[2],
+			from_on: addDays(year.cycleEnd, -9),
+			until_on: addDays(year.cycleEnd, -7),
+			note: 'At a training'
+		}
+	]);
 }

@@ -49,7 +49,9 @@ export function ensureBuild() {
 		.filter((file) => !/\.test\.ts$/.test(file));
 	for (const file of [
 		...files,
-		...['package-lock.json', 'svelte.config.js', 'vite.config.ts'].map((name) => join(root, name))
+		...['package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.threads.config.ts'].map((name) =>
+			join(root, name)
+		)
 	].sort()) {
 		hash.update(file.slice(root.length)).update(readFileSync(file));
 	}
@@ -58,6 +60,7 @@ export function ensureBuild() {
 	if (existsSync(join(root, 'build', 'index.js')) && readOrNothing(stamp) === wanted) return;
 	console.log('Building …');
 	run('npx', ['vite', 'build', '--logLevel', 'error'], true);
+	run('npx', ['vite', 'build', '--config', 'vite.threads.config.ts', '--logLevel', 'error'], true);
 	mkdirSync(dirname(stamp), { recursive: true });
 	writeFileSync(stamp, wanted);
 }

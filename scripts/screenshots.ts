@@ -24,27 +24,47 @@ async function take(page: Page, name: string, path?: string) {
 }
 
 const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-await take(staff, 'sign-in', '/sign-in');
+await staff.goto(`${base}/sign-in`);
 await staff.getByLabel('User name').fill('specialist');
 await staff.getByLabel('Password').fill(DEMO_PASSWORD);
 await staff.getByRole('button', { name: 'Sign in' }).click();
 await staff.waitForURL(/screen/);
 await take(staff, 'screen', '/screen');
 await take(staff, 'sittings', '/screen/sittings?scope=grade:5');
-await take(staff, 'ready-next', '/screen/progression?scope=class:7&domain=2');
-await take(staff, 'cut-scores', '/screen/cuts?window=1');
+await staff.goto(`${base}/screen/give?window=4&to=219`);
+await staff.getByRole('button', { name: 'Start' }).click();
+for (const place of [9, 27, 31]) await staff.locator(`[data-place="${place}"]`).click();
+await take(staff, 'give-measure');
+await staff.getByRole('button', { name: 'Start over' }).click();
 await take(staff, 'student-report', '/screen/report?scope=list:138');
 await take(staff, 'gaps', '/gaps?scope=grade:4');
-await take(staff, 'gaps-answers', '/gaps?scope=grade:4&student=98&cell=6');
+await take(staff, 'progression', '/gaps/progression?scope=grade:5&domain=2');
+await take(staff, 'student', '/students/133?scope=class:7');
 await take(staff, 'groups', '/groups');
+await take(staff, 'group', '/groups/3');
+await take(staff, 'timetable', '/groups/timetable');
 await staff.goto(`${base}/screen?scope=grade:6`);
 await staff.getByRole('button', { name: 'Select all below the line' }).click();
 await staff.getByRole('link', { name: 'Suggest groups' }).click();
 await staff.getByRole('button', { name: 'Suggest groups' }).click();
 await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30_000 });
+/** Keeps what is on the board under a name. */
+async function keepDraft(name: string) {
+	await staff.getByLabel('Name of the draft').fill(name);
+	await staff.getByRole('button', { name: 'Keep draft' }).click();
+	await staff.getByText(`Kept as “${name}”`).waitFor();
+	await staff.getByRole('button', { name: 'Close' }).click();
+}
+await keepDraft('As many as can be');
+// With what each place would cost the first student.
+await staff.locator('.menu select').first().focus();
 await take(staff, 'groups-suggested');
+await staff.getByLabel('Most groups').fill('2');
+await staff.getByRole('button', { name: 'Suggest again' }).click();
+await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30_000 });
+await keepDraft('Two groups');
+await take(staff, 'drafts', '/groups/drafts');
 await take(staff, 'practice', '/practice?scope=class:7');
-await take(staff, 'practice-new', '/practice/new?for=group:4');
 await take(staff, 'track', '/track?student=47');
 await take(staff, 'decide', '/decide');
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
@@ -71,12 +91,6 @@ await phone.getByLabel('Your PIN').fill(DEMO_PIN);
 await phone.getByRole('button', { name: 'Start' }).click();
 await phone.waitForURL(/today/);
 await take(phone, 'student-today');
-await phone
-	.getByRole('button', { name: /^(Start|Go on)/ })
-	.last()
-	.click();
-await phone.waitForURL(/work/);
-await take(phone, 'student-question');
 
 /** A question of every response kind, answered, side by side as they are on a phone. */
 async function responseKinds(): Promise<void> {

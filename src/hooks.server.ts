@@ -1,11 +1,14 @@
-import { redirect, type Handle, type HandleServerError } from '@sveltejs/kit';
+import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import pino from 'pino';
 import { viewerOf } from '$lib/server/auth/sessionCache';
 import { SESSION_COOKIE } from '$lib/server/auth/signIn';
 import { now } from '$lib/server/clock';
 import { database } from '$lib/server/database/current';
+import { startJobs } from '$lib/server/jobs/start';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+
+export const init: ServerInit = () => startJobs(log);
 
 const isStaffRoute = (id: string | null) => id?.startsWith('/(staff)') ?? false;
 const isStudentRoute = (id: string | null) => id?.startsWith('/(student)') ?? false;

@@ -2,9 +2,11 @@ import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { inject } from 'vitest';
 import { shippedFramework } from '../framework/shipped';
+import { addDays } from '../src/lib/core/calendar';
 import { itemFrom, type Item } from '../src/lib/core/items';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
+import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/store/bulk';
 import type { School } from '../src/lib/server/store/calendar';
@@ -124,11 +126,8 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 		{ id: 1, staff_id: 2, days: 0b10101, starts_at: '09:00', minutes: 30, room: 'Gull' },
 		{ id: 2, staff_id: 3, days: 0b01010, starts_at: '10:05', minutes: 30, room: 'Tern', tier: 3 }
 	]);
-	await fill(database, 'slot_class', [
-		{ slot_id: 1, class_id: 1 },
-		{ slot_id: 1, class_id: 2 },
-		{ slot_id: 2, class_id: 1 }
-	]);
+	// The second class has its lunch when the second slot meets.
+	await fill(database, 'class_block', [{ class_id: 2, kind: 'lunch', days: 0b11111, starts_at: '10:15', minutes: 40 }]);
 	const skills = await skillList(database);
 	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
 	await rebuildTraces(database, ids, skills, school.timeZone);
@@ -169,4 +168,47 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 			}
 		}
 	};
+}
+
+/** A group of tier 2 on the first skill, at the first meeting time, from today; `change` says what is different. */
+export const newGroup = ({ skills }: SmallSchool, change: Partial<NewGroup> = {}): NewGroup => ({
+	name: 'Rounding',
+	kind: 'same need',
+	tier: 2,
+	focusSkillId: skills[0].id,
+	slotId: 1,
+	startsOn: TODAY,
+	endsOn: addDays(TODAY, 27),
+	studentIds: [1, 2, 3],
+	helperIds: [],
+	reviewOn: addDays(TODAY, 24),
+	...change
+});
+
+/** Adopts groups whose meeting times are free. @returns their ids, and that of the adoption */
+export async function adopt({ database }: SmallSchool, ...groups: NewGroup[]): Promise<{ id: number; ids: number[] }> {
+	const adopted = await adoptGroups(
+		database,
+		staffAs('specialist'),
+		{ groups, ends: [], draftId: null, reason: '' },
+		NOW
+	);
+	if ('takenSlotId' in adopted) throw new Error(`Meeting time ${adopted.takenSlotId} is taken`);
+	return adopted;
+}
+
+/** Takes all groups out, with everything that rests on them. */
+export async function clearGroups({ database }: SmallSchool): Promise<void> {
+	for (const table of [
+		'student_note',
+		'attendance',
+		'group_meeting',
+		'group_change',
+		'group_focus',
+		'group_pause',
+		'review',
+		'group_membership',
+		'small_group'
+	])
+		await database.run(`DELETE FROM ${table}`);
 }

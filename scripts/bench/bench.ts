@@ -6,8 +6,6 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { freePort } from '../mariadb.mjs';
 import { serveApp } from '../serve.mjs';
-import { solveGrouping } from '../../src/lib/core/grouping';
-import { generateProblem } from '../../src/lib/core/grouping/generate';
 import { check, itemFrom, itemFamilies } from '../../src/lib/core/items';
 import { seededRandom } from '../../src/lib/core/random';
 import { findInLibrary } from '../../src/lib/server/finder';
@@ -20,6 +18,9 @@ import { openSession } from '../../src/lib/server/store/sessions';
 import { beginPractice, sittingItems } from '../../src/lib/server/store/sittings';
 import { skillGraph, skillList } from '../../src/lib/server/store/skills';
 import { readTraces } from '../../src/lib/server/store/standings';
+import { benchGrouping } from './grouping';
+import { benchMeasurement } from './measurement';
+import { benchNeedleMap } from './needleMap';
 
 const TODAY = '2026-11-23';
 const at = new Date('2026-11-23T15:00:00Z');
@@ -216,25 +217,6 @@ async function benchLibrary(): Promise<void> {
 	);
 }
 
-async function benchGrouping(): Promise<void> {
-	for (const students of [40, 120]) {
-		const problem = generateProblem({ students, slots: 16, focuses: 30 }, 1);
-		const began = performance.now();
-		let first = 'nothing yet';
-		const result = await solveGrouping(problem, {
-			timeLimitMs: 10_000,
-			relativeGap: 0.01,
-			clock: () => performance.now(),
-			onProgress: (now) => {
-				if (performance.now() - began < 200) first = `${(100 * (1 - now.gap)).toFixed(1)}% of its bound then`;
-			}
-		});
-		console.log(
-			`grouping  ${students} students: after 200 ms ${first}; after ${((performance.now() - began) / 1_000).toFixed(1)} s within ${(100 * result.gap).toFixed(2)}% (proven)`
-		);
-	}
-}
-
 function benchItems(): void {
 	const seeds = 100;
 	const aSecond = (count: number, began: number) => (count / ((performance.now() - began) / 1_000)).toFixed(0);
@@ -261,4 +243,6 @@ await benchMap();
 await benchLibrary();
 await benchGrouping();
 benchItems();
+benchMeasurement(skills);
 await database.close();
+await benchNeedleMap(process.env.DEMO_ADDRESS!, process.env.DEMO_DATABASE!);

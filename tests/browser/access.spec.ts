@@ -43,13 +43,19 @@ async function groupWithout(classId: number): Promise<number> {
 
 test('a class teacher sees the own class only, and 404 for another class by address', async ({ page }) => {
 	await signInStaff(page, 'avocet');
+	await page.goto(`${address()}/screen`);
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
 	for (const path of [
 		'/screen?scope=class:2',
 		'/gaps?scope=grade:5',
 		'/track?scope=list:30',
 		'/practice/new?for=student:30',
-		`/practice/new?for=group:${await groupWithout(1)}`
+		`/practice/new?for=group:${await groupWithout(1)}`,
+		`/groups/${await groupWithout(1)}`,
+		`/groups/timetable/calendar.ics?group=${await groupWithout(1)}`,
+		'/students/30',
+		'/gaps/then?scope=class:2',
+		'/gaps/progression?scope=list:30'
 	]) {
 		const reply = await page.goto(address() + path);
 		expect(reply?.status(), path).toBe(404);
@@ -64,7 +70,12 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 	const post = (path: string, form: Record<string, string>) =>
 		page.request.post(address() + path, { form, headers: { origin: address(), accept: 'application/json' } });
 	for (const [path, form] of [
-		['/groups?/adopt', { groups: '[]', startsOn: '2026-11-24', endsOn: '2026-12-20', reviewOn: '2026-12-17' }],
+		['/groups/suggest?/adopt', { groups: '[]', startsOn: '2026-11-24', endsOn: '2026-12-20', reviewOn: '2026-12-17' }],
+		['/groups/suggest?/keep', { groups: '[]', name: 'x', bound: '1', students: '1' }],
+		['/groups/1?/change', { kind: 'end', on: '2026-11-24' }],
+		['/groups/timetable?/endSlot', { slot: '3' }],
+		['/groups/timetable?/addAbsence', { staff: '3', fromOn: '2026-11-24', lastOn: '2026-11-24' }],
+		['/groups/drafts?/discard', { draft: '1' }],
 		['/decide?/verdict', { review: '1', verdict: 'exit', effectiveOn: '2026-11-23', newTier: '1', note: '' }],
 		['/screen/windows?/plan', { name: 'x', term: '1', opensOn: '2026-11-24', closesOn: '2026-11-25' }],
 		['/screen/sittings?/trust', { sitting: '1', decision: 'kept' }],
@@ -120,6 +131,7 @@ test('malformed and oversized requests get a clear message', async ({ page }) =>
 
 test('signing out ends the session on the server', async ({ page, context }) => {
 	await signInStaff(page, 'plover');
+	await page.goto(`${address()}/screen`);
 	const cookies = await context.cookies();
 	await page.getByRole('button', { name: 'Sign out' }).click();
 	await expect(page).toHaveURL(/\/sign-in/);

@@ -25,6 +25,14 @@ for (const way of ['touch', 'keys'] as const) {
 			if (way === 'touch') await expectAccessible(page);
 			const wide = await page.evaluate(() => document.documentElement.scrollWidth);
 			expect(wide, `${item.familyId} is as wide as the phone`).toBeLessThanOrEqual(360);
+			const larger = await page.evaluate(() => {
+				const sheet = document.querySelector<HTMLElement>('main > div')!;
+				sheet.style.fontSize = '25px';
+				const width = document.documentElement.scrollWidth;
+				sheet.style.fontSize = '';
+				return width;
+			});
+			expect(larger, `${item.familyId} is as wide as the phone in larger type`).toBeLessThanOrEqual(360);
 			await answerRightly(page, item, way);
 			await page.getByRole('button', { name: 'Check' }).press('Enter');
 			await expect(page.locator('.feedback'), item.familyId).toContainText('Right.');

@@ -16,7 +16,7 @@ test('a coordinator sets a cut score, all bands follow, and undo gives the one b
 	await expect.poll(below).toBe(before);
 	await page.getByLabel('Cut score of grade 5').fill('5300');
 	await page.getByRole('button', { name: 'Set the cut scores of term 2' }).click();
-	await expect(page.getByRole('status')).toContainText('whole points from 200 to 800');
+	await expect(page.getByRole('status')).toContainText('whole numbers from 200 to 800');
 });
 
 test('outcomes judge the line: area with its interval, what it catches and spares, and a suggestion', async ({

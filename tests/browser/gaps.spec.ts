@@ -31,6 +31,19 @@ test('the whole school’s map holds every student though only some rows are dra
 	);
 });
 
+test('arrow keys held down go on past the rows and columns that are drawn', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/gaps?columns=all`);
+	const grid = page.getByRole('grid', { name: /Needle map/ });
+	await grid.locator('[data-at="0 0"]').focus();
+	for (let i = 0; i < 80; i++) await page.keyboard.press('ArrowDown');
+	await expect(grid.locator('[data-at="80 0"]')).toBeFocused();
+	for (let i = 0; i < 60; i++) await page.keyboard.press('ArrowRight');
+	const cell = grid.locator('[data-at="80 60"]');
+	await expect(cell).toBeFocused();
+	await expect(cell).toBeInViewport();
+});
+
 test('J walks past the rows that are drawn, and the map follows', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/gaps?student=264`);
@@ -57,10 +70,10 @@ test('rows, columns and tint of the map are chosen, and the address keeps them',
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/gaps?scope=class:7`);
 	const grid = page.getByRole('grid');
-	const columns = await grid.locator('thead tr').nth(1).locator('th').count();
-	await page.getByRole('combobox', { name: 'Skills' }).selectOption('with a gap here');
-	await expect(page).toHaveURL(/columns=gaps/);
-	expect(await grid.locator('thead tr').nth(1).locator('th').count()).toBeLessThan(columns);
+	const columns = Number(await grid.getAttribute('aria-colcount'));
+	await page.getByRole('combobox', { name: 'Only' }).selectOption('gaps');
+	await expect(page).toHaveURL(/needles=gaps/);
+	await expect.poll(async () => Number(await grid.getAttribute('aria-colcount'))).toBeLessThan(columns);
 	await page.getByLabel('Rows by').selectOption('most gaps first');
 	const gaps = await grid
 		.locator('tbody tr[data-student]')
@@ -69,5 +82,67 @@ test('rows, columns and tint of the map are chosen, and the address keeps them',
 	await page.getByLabel('Tint').uncheck();
 	await page.reload();
 	await expect(page.getByLabel('Tint')).not.toBeChecked();
-	await expect(page.getByRole('combobox', { name: 'Skills' })).toHaveValue('gaps');
+	await expect(page.getByRole('combobox', { name: 'Only' })).toHaveValue('gaps');
+});
+
+test('domains fold into a summary by keyboard and unfold again, and the address keeps it', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/gaps?scope=class:7`);
+	const grid = page.getByRole('grid');
+	const columns = async () => Number(await grid.getAttribute('aria-colcount'));
+	const before = await columns();
+	await page.getByText('Fold domains').click();
+	await page.getByRole('checkbox', { name: 'Measurement' }).focus();
+	await page.keyboard.press('Space');
+	await expect(page).toHaveURL(/folded=4/);
+	await expect.poll(columns).toBeLessThan(before);
+	await page.getByRole('button', { name: 'Fold all' }).click();
+	await expect.poll(columns).toBe(7);
+	await expect(
+		grid.getByRole('gridcell', { name: /^Measurement: \d+ secure, \d+ between, \d+ gaps?, \d+ unseen/ })
+	).toHaveCount(22);
+	await grid
+		.getByRole('gridcell', { name: /^Shape and space: / })
+		.first()
+		.focus();
+	await page.keyboard.press('Enter');
+	await expect(grid.getByRole('button', { name: 'Shape and space: fold' })).toBeVisible();
+	await page.reload();
+	await expect(grid.getByRole('button', { name: 'Measurement: unfold' })).toBeVisible();
+	await page.getByText('Some domains folded').click();
+	await page.getByRole('button', { name: 'Unfold all' }).click();
+	await expect.poll(columns).toBe(before);
+});
+
+test('a student or a skill is found in the map by typing, and a word that is neither says so', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/gaps?scope=class:7`);
+	const grid = page.getByRole('grid');
+	const name = await grid.locator('tbody tr[data-student] a').nth(4).innerText();
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('searchbox', { name: 'Find' }).fill(name);
+	await expect(grid.locator('tbody tr[data-student]')).toHaveCount(1);
+	await page.getByRole('searchbox', { name: 'Find' }).fill('remainders');
+	await expect(grid.locator('tbody tr[data-student]')).toHaveCount(22);
+	await expect(grid).toHaveAttribute('aria-colcount', '2');
+	await page.getByRole('searchbox', { name: 'Find' }).fill('zebra');
+	await expect(page.getByText('Nobody and no skill here is called “zebra”.')).toBeVisible();
+	await page.getByRole('link', { name: 'Show all' }).click();
+	await expect(grid.locator('tbody tr[data-student]')).toHaveCount(22);
+});
+
+test('a gap says where it begins: the chain of what comes before it', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/gaps?scope=grade:5&needles=gaps&columns=all`);
+	const cells = page.getByRole('gridcell', { name: /: Gap, from \d+ answers, last on/ });
+	await expect(cells.first()).toBeVisible();
+	const peek = page.getByRole('complementary', { name: 'Selected student' });
+	const begins = peek.getByRole('heading', { name: 'Where it begins' });
+	// Of the first gaps some are not ready next, and so have something before them.
+	for (let i = 0; i < 8 && !(await begins.isVisible()); i++) {
+		await cells.nth(i).click();
+		await expect(peek.locator('.evidence')).toBeVisible();
+	}
+	await expect(begins).toBeVisible();
+	await expect(peek.locator('.causes li').first()).toContainText(/→\s+.+explains \d+%/);
 });

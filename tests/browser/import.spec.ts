@@ -29,7 +29,7 @@ test('a spreadsheet is checked row by row, twelve kinds of bad rows are named, a
 		['S10049', '2026-11-16', 498, null],
 		...BAD.map(([row]) => row)
 	];
-	const buffer = Buffer.from(await spreadsheetOf('Scores', table));
+	const buffer = Buffer.from(await spreadsheetOf({ Scores: table }));
 	const bring = async () => {
 		await page.goto(`${address()}/screen/import`);
 		await page.getByLabel('Where the scores come from').fill('Harbor district test');
@@ -59,17 +59,29 @@ test('results go out as CSV and as a spreadsheet, every student on a line', asyn
 	await page.goto(`${address()}/screen?scope=class:6`);
 	const [csv] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('link', { name: 'CSV', exact: true }).click()
+		page.getByRole('link', { name: 'CSV of students' }).click()
 	]);
 	const lines = (await readFile((await csv.path())!, 'utf8')).trim().split(/\r?\n/);
 	expect(lines).toHaveLength(23);
 	expect(lines[0].replace('\ufeff', '')).toContain(
 		'Student number,Given name,Family name,Class,Grade,Tier,Status,Cut score,Overall'
 	);
-	const [xlsx] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'XLSX' }).click()]);
+	const [xlsx] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'XLSX of both' }).click()
+	]);
 	const rows = await rowsOfSpreadsheet(await readFile((await xlsx.path())!));
 	expect(rows.map((row) => row.length)).toEqual(Array(23).fill(rows[0].length));
 	expect(rows.map((row) => row[0])).toEqual(lines.map((line) => line.replace('\ufeff', '').split(',')[0]));
+
+	const [classes] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'CSV of classes' }).click()
+	]);
+	const sums = (await readFile((await classes.path())!, 'utf8')).trim().split(/\r?\n/);
+	// The whole scope, its grade and its class, each overall and on six domains, below a header.
+	expect(sums).toHaveLength(1 + 3 * 7);
+	expect(sums[1]).toMatch(/^All,Overall,22,/);
 });
 
 test('a file that is no score file gets a clear message', async ({ page }) => {

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { address, expectAccessible, signInStaff } from './people';
 
@@ -33,7 +34,23 @@ test('reports of a whole class are printed at once, those without a score too', 
 	await page.goto(`${address()}/screen/report`);
 	await page.getByLabel('Who').selectOption('yes');
 	await expect(page.locator('article')).toHaveCount(22);
-	await expect(page.getByRole('button', { name: 'Print 22 reports, or save as PDF' })).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Print 22 reports' })).toBeVisible();
 	await expect(page.getByText(/There is no score in Winter screening yet/).first()).toBeVisible();
 	expect((await page.goto(`${address()}/screen/report?scope=class:7`))?.status()).toBe(404);
+});
+
+test('reports go out as a PDF, one a page, to those who may see the students only', async ({ page }) => {
+	await signInStaff(page, 'knot');
+	await page.goto(`${address()}/screen/report?for=family`);
+	await page.getByLabel('Who').selectOption('yes');
+	await expect(page.getByRole('button', { name: 'Print 22 reports' })).toBeVisible();
+	const [download] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'Take out as PDF' }).click()
+	]);
+	expect(download.suggestedFilename()).toMatch(/^Winter screening, .*\.pdf$/);
+	const file = (await readFile((await download.path())!)).toString('latin1');
+	expect(file.startsWith('%PDF-')).toBe(true);
+	expect(file.match(/\/Type \/Page\n/g)).toHaveLength(22);
+	expect((await page.request.get(`${address()}/screen/report.pdf?scope=class:7`)).status()).toBe(404);
 });

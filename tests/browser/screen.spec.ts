@@ -24,7 +24,7 @@ test('a flagged sitting waits for a person; keeping it gives scores, and undo ta
 	await expect(list.first()).toBeVisible();
 	const before = await list.count();
 	expect(before).toBeGreaterThan(3);
-	const name = await list.first().getByRole('link').innerText();
+	const name = await list.first().getByRole('link').first().innerText();
 	const row = page.locator('tr[data-student]').filter({ hasText: name });
 	await expect(row).toContainText('needs another look');
 	await list.first().getByRole('button', { name: 'Keep' }).click();
@@ -39,7 +39,7 @@ test('a domain of a flagged sitting is given again, and taken back', async ({ pa
 	await page.goto(`${address()}/screen/sittings`);
 	await page.locator('summary').click();
 	const first = page.locator('details li').first();
-	const name = await first.getByRole('link').innerText();
+	const name = await first.getByRole('link').first().innerText();
 	await first.getByLabel('Domain to sit again').selectOption({ label: 'Measurement' });
 	await first.getByRole('button', { name: 'Sit this domain again' }).click();
 	await expect(page.getByRole('status')).toContainText('The domain is to be sat again.');
@@ -181,18 +181,20 @@ test('one step from a domain score shows where each student of the class is read
 	await page.goto(`${address()}/screen?scope=class:8`);
 	const row = page.locator('tbody tr[data-student]').first();
 	const name = await row.getByRole('rowheader').innerText();
-	await row.locator('a.score').first().click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/: where each of Plover is ready next$/);
-	const chips = page.locator('.chip');
-	await expect(chips).toHaveCount(22);
-	await expect(page.locator('.chip.current')).toContainText(name);
+	await row.locator('a.score').nth(1).click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/: where Plover stands$/);
+	const places = page.locator('li[data-student]');
+	await expect(places).toHaveCount(22);
+	await expect(page.locator('li.current')).toContainText(name);
+	await expect(page.locator('li.current a')).toHaveAttribute('title', /\d+ points, works at \d·\d$/);
 	await page.getByLabel('Domain').selectOption({ label: 'Measurement' });
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Measurement:/);
-	await expect(chips).toHaveCount(22);
+	await expect(places).toHaveCount(22);
 	await page
-		.getByRole('link', { name: /^practice for these \d+/ })
+		.getByRole('button', { name: /^Select all at / })
 		.first()
 		.click();
+	await page.getByRole('link', { name: /^Assign practice on / }).click();
 	await expect(page.getByRole('heading', { name: /^Who: \d+ students/ })).toBeVisible();
 });
 
@@ -202,4 +204,57 @@ test('a list that is empty says so and offers the way back', async ({ page }) =>
 	await expect(page.getByText('Nobody in Avocet is “to sit again”.')).toBeVisible();
 	await page.getByRole('link', { name: 'Show everyone' }).click();
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
+});
+
+test('a score says why: every answer, what was known after it, and by domain; without answers it says so', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen?scope=class:8`);
+	const row = page.locator('tbody tr[data-student]').filter({ hasText: 'finished' }).first();
+	const score = row.getByTitle('Why this score');
+	const points = (await score.innerText()).trim();
+	await score.click();
+	await expect(page.getByRole('heading', { level: 1 })).toContainText(`${points} ± `);
+	const steps = page.locator('table.answers tbody tr');
+	const count = await steps.count();
+	expect(count).toBeGreaterThanOrEqual(25);
+	await expect(steps.last().locator('td').last()).toContainText(points);
+	const answers = await page.locator('table:not(.answers) tbody tr td:nth-child(2)').allInnerTexts();
+	expect(answers.reduce((sum, text) => sum + Number(text), 0)).toBe(count);
+	await expect(page.getByRole('img', { name: `The score after each of ${count} answers` })).toBeVisible();
+
+	// Absent in the demo.
+	await page.goto(`${address()}/screen/score?of=254`);
+	await expect(page.getByText(/has answered nothing in Winter screening yet/)).toBeVisible();
+});
+
+test('results are narrowed by what the roster says, and everybody can be shown again', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen`);
+	const rows = page.locator('tbody tr[data-student]');
+	await expect(rows).toHaveCount(264);
+	const choice = page.getByLabel('Roster').locator('option', { hasText: /^yes, \d+$/ });
+	const [, has] = /yes, (\d+)/.exec(await choice.innerText())!;
+	await page.getByLabel('Roster').selectOption({ label: `yes, ${has}` });
+	await expect(page).toHaveURL(/roster=Education/);
+	await expect(rows).toHaveCount(Number(has));
+	expect(Number(has)).toBeGreaterThan(5);
+	await page.getByLabel('Roster').selectOption('all');
+	await expect(rows).toHaveCount(264);
+});
+
+test('Undo stays when the rows are narrowed', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen/sittings?scope=class:9`);
+	const row = page.locator('tr[data-student]').filter({ hasText: 'finished' }).first();
+	await row.getByRole('checkbox').check();
+	await page.getByRole('button', { name: 'Note as absent' }).click();
+	const said = page.getByText('1 student noted as absent.');
+	await expect(said).toBeVisible();
+	await page.getByLabel('Show').selectOption('finished');
+	await expect(page).toHaveURL(/status=finished/);
+	await expect(said).toBeVisible();
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('Taken back for 1 student.')).toBeVisible();
 });

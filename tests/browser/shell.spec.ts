@@ -31,8 +31,13 @@ test('scope and selected student persist across legs, and J and K walk the roste
 
 test('the slash key finds a student, and the question mark lists the shortcuts', async ({ page }) => {
 	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen`);
 	const name = await page.locator('tbody tr[data-student] th a').nth(8).innerText();
-	await page.keyboard.press('/');
+	// The page takes keys once it has come alive.
+	await expect(async () => {
+		await page.keyboard.press('/');
+		await expect(page.getByPlaceholder(/^Find a student or skill/)).toBeFocused({ timeout: 500 });
+	}).toPass();
 	await page.keyboard.type(name);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);

@@ -103,6 +103,39 @@ test('a student who needs it has questions read aloud, larger type, and fewer a 
 	await expect(page.getByRole('button', { name: /Winter screening/ })).toHaveCount(0);
 });
 
+test('a student sits one domain of a flagged sitting again, and then the sitting counts', async ({ page, browser }) => {
+	const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+	await signInStaff(staff, 'specialist');
+	await staff.goto(`${address()}/screen/sittings?status=needs+another+look`);
+	const row = staff.locator('tr[data-student]').last();
+	const student = Number(await row.getAttribute('data-student'));
+	const name = await row.getByRole('rowheader').innerText();
+	const sitting = staff.locator('details li').filter({ hasText: name });
+	await sitting.getByRole('link', { name: `Answers of ${name}` }).click();
+	await expect(staff.getByText('needs another look before it counts')).toBeVisible();
+	await expect(staff.getByRole('img', { name: /^The score after each of \d+ answers/ })).toBeVisible();
+	await staff.goBack();
+	await sitting.getByLabel('Domain to sit again').selectOption({ label: 'Shape and space' });
+	await sitting.getByRole('button', { name: 'Sit this domain again' }).click();
+	await expect(staff.getByRole('status')).toContainText('The domain is to be sat again.');
+
+	await signInStudent(page, student);
+	await expect(page.getByText('A few questions again')).toBeVisible();
+	await page.getByRole('button', { name: 'Start Winter screening' }).click();
+	const skip = page.getByRole('button', { name: 'Skip the practice questions' });
+	await expect(page.locator('.stem')).toBeVisible();
+	if (await skip.isVisible()) await skip.click();
+	await workThrough(page);
+	await page.getByRole('link', { name: 'Back to my page' }).click();
+	await expect(page.getByRole('button', { name: /Winter screening/ })).toHaveCount(0);
+
+	await staff.goto(`${address()}/screen/score?of=${student}`);
+	const shape = staff.getByRole('row', { name: /^Shape and space/ });
+	await expect(shape.locator('td').first()).toHaveText('8');
+	await staff.goto(`${address()}/screen/sittings?scope=list:${student}`);
+	await expect(staff.locator(`tr[data-student="${student}"]`)).toContainText(/finished|needs another look/);
+});
+
 test('a sitting left for an hour or two goes on, and ended by staff it is looked at for the pause in its domain', async ({
 	page,
 	browser

@@ -22,7 +22,7 @@ test('the chart tells baseline, aimline, trend and forecast in words too', async
 test('probes start for a group with who and how many, and are taken back in one step', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(
-		`${address()}/groups?scope=class:9&suggest=${Array.from({ length: 16 }, (_, i) => 177 + i).join(',')}`
+		`${address()}/groups/suggest?scope=class:9&students=${Array.from({ length: 16 }, (_, i) => 177 + i).join(',')}`
 	);
 	await page.getByRole('button', { name: 'Suggest groups' }).click();
 	await expect(page.getByRole('button', { name: 'Suggest again' })).toBeVisible({ timeout: 60_000 });

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../core/calendar';
-import { readyNext, supposed, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
+import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
 import type { Database } from './database/pool';
 import type { Skill } from './store/skills';
 import { readStandings } from './store/standings';
@@ -10,8 +10,6 @@ export interface MapRow {
 	id: number;
 	/** A written cell a skill, in teaching order. */
 	cells: string;
-	/** Gaps with evidence. */
-	gaps: number;
 }
 
 /** The needle map of some students on a day, and the standings it shows. */
@@ -25,19 +23,13 @@ export async function needleMap(
 	const standings = await readStandings(database, studentIds, today);
 	const rows = studentIds.map((id) => {
 		const own = standings.get(id)!;
-		const secure = (skillId: number) => {
-			const now = own.get(skillId);
-			return now !== undefined && supposed(now) === 'secure';
-		};
-		const ready = new Set(readyNext(graph, secure));
+		const ready = new Set(readyNext(graph, isMasteredIn(own)));
 		let cells = '';
-		let gaps = 0;
 		for (const skill of skills) {
 			const now = own.get(skill.id);
-			cells += writeCell(now, ready.has(skill.id));
-			if (now?.standing === 'gap') gaps++;
+			cells += writeCell(now, ready.has(skill.id), today);
 		}
-		return { id, cells, gaps };
+		return { id, cells };
 	});
 	return { rows, standings };
 }

@@ -10,6 +10,7 @@ import type { RosterStudent } from './store/people';
 import { queuedSets, recentResults } from './store/practice';
 import { probeSeries } from './store/probes';
 import { decidedReviews, openReviews, tierHistory } from './store/reviews';
+import { openChecks } from './store/skillChecks';
 import { belowCut, windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
 import { domainList, skillList } from './store/skills';
@@ -33,7 +34,7 @@ export async function ribbon(database: Database, school: School, students: Roste
 	let toFinish = 0;
 	let below = 0;
 	if (window) {
-		const cuts = await cutScores(database, school.id, window.term);
+		const cuts = await cutScores(database, school.id, window);
 		const gradeOf = new Map(students.map(({ id, grade }) => [id, grade]));
 		const [places, under] = await Promise.all([
 			windowPlaces(database, window, students),
@@ -64,21 +65,35 @@ export async function peekAt(database: Database, school: School, student: Roster
 	const ids = [student.id];
 	const { today } = school;
 	const { window } = await windowInView(database, school);
-	const [domains, skills, standings, groups, queue, results, series, reviews, decided, tiers, scores, sittings] =
-		await Promise.all([
-			domainList(database),
-			skillList(database),
-			readStandings(database, ids, today),
-			currentGroups(database, school.id, today),
-			queuedSets(database, ids, today),
-			recentResults(database, student.id, 4),
-			probeSeries(database, ids, today),
-			openReviews(database, ids),
-			decidedReviews(database, ids),
-			tierHistory(database, student.id),
-			window ? windowScores(database, window.id, ids) : new Map<number, never[]>(),
-			window ? windowSittings(database, window.id, ids) : null
-		]);
+	const [
+		domains,
+		skills,
+		standings,
+		groups,
+		queue,
+		checks,
+		results,
+		series,
+		reviews,
+		decided,
+		tiers,
+		scores,
+		sittings
+	] = await Promise.all([
+		domainList(database),
+		skillList(database),
+		readStandings(database, ids, today),
+		currentGroups(database, school.id, today),
+		queuedSets(database, ids, today),
+		openChecks(database, ids),
+		recentResults(database, student.id, 4),
+		probeSeries(database, ids, today),
+		openReviews(database, ids),
+		decidedReviews(database, ids),
+		tierHistory(database, student.id),
+		window ? windowScores(database, window.id, ids) : new Map<number, never[]>(),
+		window ? windowSittings(database, window.id, ids) : null
+	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
 	return {
@@ -90,6 +105,12 @@ export async function peekAt(database: Database, school: School, student: Roster
 		groups: groups
 			.filter(({ studentIds }) => studentIds.includes(student.id))
 			.map(({ id, name, focusSkillId, startsOn }) => ({ id, name, focus: nameOf.get(focusSkillId)!, startsOn })),
+		checks: checks.map(({ id, skillIds, answered, dueOn }) => ({
+			id,
+			skills: skillIds.map((skillId) => nameOf.get(skillId)!),
+			answered,
+			dueOn
+		})),
 		queue: queue.map(({ id, skillId, dueOn, answered, itemCount }) => ({
 			id,
 			skill: nameOf.get(skillId)!,

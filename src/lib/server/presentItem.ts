@@ -11,13 +11,15 @@ export function mathHtml(text: string): string {
 	return parts
 		.map((part, i) => {
 			if (i % 2 === 0) return escapeHtml(i === 0 ? part : part.replace(CLOSING, ''));
-			const formula = katex.renderToString(part, { output: 'mathml', throwOnError: false });
+			const formula = katex.renderToString(part, KATEX);
 			const closing = CLOSING.exec(parts[i + 1] ?? '')?.[0];
 			return closing ? `<span class="together">${formula}${escapeHtml(closing)}</span>` : formula;
 		})
 		.join('');
 }
 
+/** KaTeX knows no name for the sign of an empty place, ⬚, and draws it all the same. */
+const KATEX = { output: 'mathml', throwOnError: false, strict: false } as const;
 const CLOSING = /^[.,;:?!%)]+/;
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => escapes[character]);

@@ -4,11 +4,14 @@ import { isPacked, rowsOfSpreadsheet, spreadsheetOf, UnreadableSpreadsheet } fro
 
 describe('spreadsheets', () => {
 	it('are read back as they were written, numbers and blanks too', async () => {
-		const bytes = await spreadsheetOf('Scores: winter/spring', [
-			['Student', 'Points'],
-			['S10001', 512.5],
-			['S10002', null]
-		]);
+		const bytes = await spreadsheetOf({
+			'Scores: winter/spring': [
+				['Student', 'Points'],
+				['S10001', 512.5],
+				['S10002', null]
+			],
+			Classes: [['Class']]
+		});
 		expect(isPacked(bytes)).toBe(true);
 		expect(await rowsOfSpreadsheet(bytes)).toEqual([
 			['Student', 'Points'],

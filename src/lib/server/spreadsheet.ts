@@ -68,14 +68,16 @@ export async function rowsOfSpreadsheet(bytes: Uint8Array): Promise<string[][]> 
 	);
 }
 
-/** A table as an XLSX file of one sheet, its first row bold and kept in view. Numbers stay numbers. */
-export async function spreadsheetOf(name: string, table: (string | number | null)[][]): Promise<Uint8Array> {
+/** Tables by name as an XLSX file, a sheet each, its first row bold and kept in view. Numbers stay numbers. */
+export async function spreadsheetOf(tables: Record<string, (string | number | null)[][]>): Promise<Uint8Array> {
 	const book = new ExcelJS.Workbook();
-	// Sheet names have at most 31 characters and none of these.
-	const sheet = book.addWorksheet(name.replace(/[\\/?*[\]:]/g, ' ').slice(0, 31), {
-		views: [{ state: 'frozen', ySplit: 1 }]
-	});
-	sheet.addRows(table);
-	sheet.getRow(1).font = { bold: true };
+	for (const [name, table] of Object.entries(tables)) {
+		// Sheet names have at most 31 characters and none of these.
+		const sheet = book.addWorksheet(name.replace(/[\\/?*[\]:]/g, ' ').slice(0, 31), {
+			views: [{ state: 'frozen', ySplit: 1 }]
+		});
+		sheet.addRows(table);
+		sheet.getRow(1).font = { bold: true };
+	}
 	return new Uint8Array(await book.xlsx.writeBuffer());
 }

@@ -1,7 +1,9 @@
-import { error, fail } from '@sveltejs/kit';
+import { error, fail, type RequestEvent } from '@sveltejs/kit';
+import type { RootDatabase } from './database/pool';
 import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
 import { findScope, type Scope } from './store/people';
+import { readFormAndFile, type Check } from './validate';
 import { may, type Action, type Staff } from './viewer';
 
 /** The signed-in staff member, her school, and today there. 404 for anyone else. */
@@ -26,6 +28,33 @@ export async function staffWho(locals: App.Locals, action: Action) {
 
 /** A form's refusal: what is wrong, and that nothing was changed. */
 export const refuse = (problem: string) => fail(400, { problem: `${problem}. Nothing was changed.` });
+
+/** What a form action of staff works with: who asks, the form, the file that came with it, and the time now. */
+interface Asked<T> {
+	staff: Staff;
+	school: School;
+	database: RootDatabase;
+	at: Date;
+	form: T;
+	file: File | null;
+	event: RequestEvent;
+}
+
+/**
+ * A form action for staff whose role may do something, with a form that passes a check; refused otherwise, with
+ * what the check says or the problem named here.
+ *
+ * end: staffAction('run screening', sittingForm, async ({ staff, database, at, form }) => …)
+ */
+export const staffAction =
+	<T, R>(action: Action, check: Check<T>, act: (asked: Asked<T>) => Promise<R>, problem?: string) =>
+	async (event: RequestEvent) => {
+		const who = await staffWho(event.locals, action);
+		const read = await readFormAndFile(event, check);
+		if ('problem' in read) return refuse(problem ?? read.problem);
+		const { database, at } = event.locals;
+		return act({ ...who, database, at, form: read.value, file: read.file, event });
+	};
 
 /** What every page on a screening window begins with: who asks, whom for, and the window that the address names. */
 export async function screenContext(locals: App.Locals, url: URL) {

@@ -6,6 +6,7 @@ import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from './store/calendar';
 import { queuedSets } from './store/practice';
 import { probeSeries } from './store/probes';
+import { openChecks } from './store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
 import { skillList } from './store/skills';
 import { windowsToSit } from './store/windows';
@@ -16,14 +17,15 @@ export function studentContext(locals: App.Locals): SignedInStudent {
 	return locals.viewer;
 }
 
-/** What a student has to do now: the open diagnostic, this week's probes, and practice sets, each with how far it is. */
+/** What a student has to do now: the open diagnostic, this week's probes, skill checks, and practice sets, each with how far it is. */
 export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const { database } = locals;
 	const school: School = await findSchool(database, student.schoolId, locals.at);
-	const [windows, series, sets, skills] = await Promise.all([
+	const [windows, series, sets, checks, skills] = await Promise.all([
 		windowsToSit(database, student.id, school.today),
 		probeSeries(database, [student.id], school.today),
 		queuedSets(database, [student.id], school.today),
+		openChecks(database, [student.id]),
 		skillList(database)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
@@ -52,6 +54,7 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		skills,
 		diagnostics,
 		probes: series.filter(({ due }) => due).map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
+		checks: checks.map((check) => ({ ...check, late: check.dueOn < school.today })),
 		sets: sets.map((set) => ({ ...set, skill: nameOf.get(set.skillId)!, late: set.dueOn < school.today }))
 	};
 }

@@ -1,4 +1,4 @@
-import { readyNext, supposed } from '../core/mastery';
+import { isMasteredIn, readyNext } from '../core/mastery';
 import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
 import type { Database } from './database/pool';
 import { screenResults } from './screenResults';
@@ -34,11 +34,7 @@ export async function studentReports(
 		earlier,
 		reports: rows.map((row) => {
 			const own = standings.get(row.id)!;
-			const isSecure = (skill: number) => {
-				const now = own.get(skill);
-				return now !== undefined && supposed(now) === 'secure';
-			};
-			const ready = new Set(readyNext(graph, isSecure));
+			const ready = new Set(readyNext(graph, isMasteredIn(own)));
 			const overall = row.scores[0];
 			const theta = overall && fromPoints(overall.points);
 			return {

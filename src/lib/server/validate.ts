@@ -23,6 +23,15 @@ export const formCheck = <T>(schema: object): Check<T> => checkWith(ajv.compile<
 /** For JSON bodies. */
 export const jsonCheck = <T>(schema: object): Check<T> => checkWith(strict.compile<T>(schema as JSONSchemaType<T>));
 
+/** What a field that carries JSON holds; null for what is none, so that no check takes it. */
+export function jsonIn(text: string): unknown {
+	try {
+		return JSON.parse(text);
+	} catch {
+		return null;
+	}
+}
+
 /** Fields of a form as plain values; a field that stands several times becomes a list. Files are left out. */
 export async function readForm<T>(event: RequestEvent, check: Check<T>): Promise<{ value: T } | { problem: string }> {
 	const form = await readFormAndFile(event, check);

@@ -5,6 +5,9 @@ describe('what a role may do', () => {
 	const table: [Action, Record<Role, boolean>][] = [
 		['run screening', { coordinator: true, specialist: true, interventionist: false, teacher: false }],
 		['form groups', { coordinator: true, specialist: true, interventionist: false, teacher: false }],
+		['plan the timetable', { coordinator: true, specialist: true, interventionist: false, teacher: false }],
+		['assign skill checks', { coordinator: true, specialist: true, interventionist: true, teacher: true }],
+		['write notes', { coordinator: true, specialist: true, interventionist: true, teacher: true }],
 		['assign practice', { coordinator: true, specialist: true, interventionist: true, teacher: true }],
 		['plan probes', { coordinator: true, specialist: true, interventionist: true, teacher: false }],
 		['take attendance', { coordinator: true, specialist: true, interventionist: true, teacher: false }],

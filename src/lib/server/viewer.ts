@@ -22,8 +22,14 @@ export type Viewer = Staff | SignedInStudent;
 export type Action =
 	| 'run screening'
 	| 'note absences'
+	| 'give measures'
 	| 'set cut scores'
+	| 'calibrate'
 	| 'form groups'
+	| 'plan the timetable'
+	| 'assign skill checks'
+	| 'write notes'
+	| 'keep materials'
 	| 'assign practice'
 	| 'plan probes'
 	| 'take attendance'
@@ -33,8 +39,14 @@ export type Action =
 const allowed: Record<Action, Role[]> = {
 	'run screening': ['coordinator', 'specialist'],
 	'set cut scores': ['coordinator'],
+	calibrate: ['coordinator'],
 	'note absences': ['coordinator', 'specialist', 'interventionist', 'teacher'],
+	'give measures': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'form groups': ['coordinator', 'specialist'],
+	'plan the timetable': ['coordinator', 'specialist'],
+	'assign skill checks': ['coordinator', 'specialist', 'interventionist', 'teacher'],
+	'write notes': ['coordinator', 'specialist', 'interventionist', 'teacher'],
+	'keep materials': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'assign practice': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'plan probes': ['coordinator', 'specialist', 'interventionist'],
 	'take attendance': ['coordinator', 'specialist', 'interventionist'],

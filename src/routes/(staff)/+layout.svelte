@@ -86,10 +86,8 @@
 	{#if navigating.to}<div class="moving" role="progressbar" aria-label="Loading"></div>{/if}
 </div>
 
-<div class="body">
-	<main id="work" tabindex="-1">{@render children()}</main>
-	{#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
-</div>
+<main id="work" tabindex="-1" class:beside={data.peek}>{@render children()}</main>
+{#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
 
 {#if helpOpen}
 	<Dialog title="Keyboard shortcuts" onclose={() => (helpOpen = false)}>
@@ -103,7 +101,7 @@
 				>
 				<tr
 					><th scope="row"><kbd>←</kbd> <kbd>↑</kbd> <kbd>→</kbd> <kbd>↓</kbd></th><td
-						>Move on the needle map; <kbd>Enter</kbd> shows the answers</td
+						>Move on the needle map; <kbd>Enter</kbd> shows the answers, <kbd>Space</kbd> selects the student</td
 					></tr
 				>
 				<tr
@@ -130,11 +128,9 @@
 		padding: 8px;
 	}
 	.fixed {
-		position: sticky;
-		top: 0;
-		left: 0;
-		width: 100vw;
-		max-width: 100%;
+		position: fixed;
+		inset: 0 0 auto;
+		height: var(--bars);
 		z-index: 20;
 		background: var(--paper);
 	}
@@ -188,15 +184,19 @@
 			width: 90%;
 		}
 	}
-	.body {
-		display: flex;
-		align-items: flex-start;
-	}
 	main {
-		flex: 1;
-		min-width: 0;
 		padding: 16px 24px 72px;
 		outline: none;
+	}
+	@media screen {
+		/* Under what is fixed above, and beside the panel. */
+		main {
+			margin-top: var(--bars);
+		}
+		.beside {
+			--beside: 340px;
+			margin-right: var(--beside);
+		}
 	}
 	kbd {
 		font: inherit;

@@ -1,3 +1,5 @@
+export * from './words';
+
 /** A day in the school's time zone, written `YYYY-MM-DD`. Plain text, so it sorts and compares as days do. */
 export type SchoolDate = string;
 

@@ -4,6 +4,7 @@ import { solveGrouping } from '.';
 import { dualView, tightenBound } from './bound';
 import { generateProblem } from './generate';
 import { indexProblem } from './problem';
+import { seededRandom } from '../random';
 
 const best = new Map<number, number>();
 async function optimum(seed: number): Promise<number> {
@@ -25,6 +26,36 @@ describe('the bound from prices', () => {
 				}
 			)
 		);
+	});
+
+	it('chooses for each slot what plain sorting chooses, at low prices and high ones', () => {
+		for (let seed = 0; seed < 60; seed++) {
+			const source = generateProblem({ students: 30, slots: 5, focuses: 8 }, 700 + seed);
+			const problem = indexProblem({ ...source, apart: [], together: [] });
+			const random = seededRandom(seed);
+			const prices = problem.tiers.map(() => (seed % 3) * random.unit());
+			let plain = prices.reduce((sum, price) => sum + price, 0);
+			problem.slotTiers.forEach((tiers, slot) => {
+				let best = 0;
+				for (const tier of tiers) {
+					const { minimum, maximum } = source.sizes[tier];
+					problem.focusIds.forEach((_, focus) => {
+						const profits = problem.free[slot]
+							.filter((i) => problem.tiers[i] === tier && problem.needs[i][focus] > 0)
+							.map((i) => problem.needs[i][focus] - prices[i])
+							.sort((a, b) => b - a);
+						if (profits.length < minimum) return;
+						const taken = profits.filter((profit, n) => n < maximum && (n < minimum || profit > 0));
+						best = Math.max(
+							best,
+							taken.reduce((sum, profit) => sum + profit, 0)
+						);
+					});
+				}
+				plain += best;
+			});
+			expect(dualView(problem, prices).bound).toBeCloseTo(plain, 9);
+		}
 	});
 
 	it('without prices is what each slot could have if students could be everywhere at once', () => {

@@ -1,4 +1,5 @@
 import type { IndexedProblem } from './problem';
+import { tableOf } from './seats';
 
 /** The dual's view at one set of prices: an upper bound, and what each slot would choose. */
 export interface DualView {
@@ -11,39 +12,61 @@ export interface DualView {
 /**
  * Lagrangian relaxation (Fisher 1981): drop the rule that a student joins at most so many groups and charge `prices`
  * for joining instead. Then each slot can choose its best tier, focus and members alone, by sorting. For prices ≥ 0 the
- * sum bounds every grouping's worth from above. Apart and together are relaxed, too.
+ * sum bounds every grouping's worth from above. Apart and together are relaxed, too, but for students who could never
+ * sit with those they belong to.
  */
 export function dualView(problem: IndexedProblem, prices: number[]): DualView {
-	const { needs, free, tiers, source } = problem;
+	const { options, optionsOf } = tableOf(problem);
+	const { sizes } = problem.source;
+	const { mostGroups } = problem;
 	const chosen = prices.map(() => 0);
 	let bound = prices.reduce((sum, price, i) => sum + price * problem.maximumGroups[i], 0);
-	const choices = source.slots.map((_, slot) => {
-		let best = 0;
+	const most = Math.max(sizes[2].maximum, sizes[3].maximum);
+	/** The most profitable students of an option so far, best first, and what they bring. */
+	let top = new Int32Array(most);
+	let best = new Int32Array(most);
+	const profits = new Float64Array(most);
+	const found = optionsOf.map((own) => {
+		let reached = 0;
 		let choice: { focus: number; tier: 2 | 3 } | null = null;
-		let members: number[] = [];
-		for (const tier of problem.slotTiers[slot]) {
-			const { minimum, maximum } = source.sizes[tier];
-			const able = free[slot].filter((i) => tiers[i] === tier);
-			for (let focus = 0; focus < problem.focusIds.length; focus++) {
-				const wanting = able.filter((i) => needs[i][focus] > 0);
-				if (wanting.length < minimum) continue;
-				const profit = (i: number) => needs[i][focus] - prices[i];
-				wanting.sort((a, b) => profit(b) - profit(a));
-				let sum = 0;
-				let size = 0;
-				while (size < Math.min(maximum, wanting.length) && (size < minimum || profit(wanting[size]) > 0)) {
-					sum += profit(wanting[size]);
-					size++;
+		let members = best.subarray(0, 0);
+		for (const o of own) {
+			const { tier, focus, students, values } = options[o];
+			const { minimum, maximum } = sizes[tier];
+			let count = 0;
+			for (let k = 0; k < students.length; k++) {
+				const profit = values[k] - prices[students[k]];
+				if (count === maximum && profit <= profits[count - 1]) continue;
+				if (profit <= 0 && count >= minimum && profit <= profits[minimum - 1]) continue;
+				let place = count < maximum ? count++ : count - 1;
+				for (; place > 0 && profits[place - 1] < profit; place--) {
+					profits[place] = profits[place - 1];
+					top[place] = top[place - 1];
 				}
-				if (sum > best) {
-					best = sum;
-					choice = { focus, tier };
-					members = wanting.slice(0, size);
-				}
+				profits[place] = profit;
+				top[place] = students[k];
 			}
+			while (count > minimum && profits[count - 1] <= 0) count--;
+			let sum = 0;
+			for (let k = 0; k < count; k++) sum += profits[k];
+			if (count < minimum || sum <= reached) continue;
+			reached = sum;
+			choice = { focus, tier };
+			[best, top] = [top, best];
+			members = best.subarray(0, count);
 		}
-		bound += best;
-		members.forEach((i) => chosen[i]++);
+		return { reached, choice, members: members.slice() };
+	});
+	// Where fewer groups than slots may be formed, those that bring most.
+	const counted = found
+		.map(({ reached }, slot) => ({ reached, slot }))
+		.sort((a, b) => b.reached - a.reached || a.slot - b.slot)
+		.slice(0, mostGroups);
+	const isHeld = new Set(counted.map(({ slot }) => slot));
+	for (const { reached } of counted) bound += reached;
+	const choices = found.map(({ choice, members }, slot) => {
+		if (!isHeld.has(slot)) return null;
+		for (const student of members) chosen[student]++;
 		return choice;
 	});
 	return { bound, choices, chosen };

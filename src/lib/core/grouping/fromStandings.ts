@@ -1,5 +1,5 @@
 import { supposed, type SkillGraph, type StandingNow } from '../mastery';
-import { need, type GroupingProblem } from './problem';
+import { need, readinessFor, type GroupingProblem } from './problem';
 
 /** What a grouping problem is made from. */
 export interface GroupingInputs {
@@ -8,7 +8,10 @@ export interface GroupingInputs {
 		tier: 1 | 2 | 3;
 		classId: number;
 		standings: Map<number, StandingNow>;
+		/** Focuses of groups that she stays in: no need any more. */
 		currentFocusIds?: number[];
+		/** The group that she is in and that is formed anew. */
+		currentGroup?: { slotId: number; focusSkillId: number };
 	}[];
 	graph: SkillGraph;
 	slots: { id: number; tier: 2 | 3 | null; classIds: number[]; busyStudentIds: number[] }[];
@@ -21,17 +24,26 @@ const LEAST_NEED = 0.15;
 /** A student brings at most so many focuses into the problem, the strongest. */
 const MOST_FOCUSES = 8;
 
+/** What each prerequisite of a skill is to a student. */
+function prerequisitesOf(standings: Map<number, StandingNow>, graph: SkillGraph, skillId: number) {
+	return (graph.prerequisites.get(skillId) ?? []).map((id) => {
+		const now = standings.get(id);
+		const state = now ? supposed(now) : 'unseen';
+		return state === 'secure' ? ('met' as const) : state === 'gap' ? ('gap' as const) : ('forming' as const);
+	});
+}
+
+/** How ready a student is for a skill, 0 to 1; see `readinessFor`. */
+export function readiness(standings: Map<number, StandingNow>, graph: SkillGraph, skillId: number): number {
+	return readinessFor(prerequisitesOf(standings, graph, skillId));
+}
+
 /** Need of a student for each skill that is not secure and can be learned next; see `need`. */
 export function needsOf(standings: Map<number, StandingNow>, graph: SkillGraph, tier: 2 | 3): Map<number, number> {
-	const stateOf = (skillId: number) => {
-		const now = standings.get(skillId);
-		const state = now ? supposed(now) : 'unseen';
-		return state === 'secure' ? 'met' : state === 'gap' ? 'gap' : 'forming';
-	};
 	const needs = graph.skills.flatMap((skillId) => {
 		const now = standings.get(skillId);
 		if (!now || supposed(now) === 'secure') return [];
-		const value = need(now.probability, (graph.prerequisites.get(skillId) ?? []).map(stateOf), tier);
+		const value = need(now.probability, prerequisitesOf(standings, graph, skillId), tier);
 		return value >= LEAST_NEED ? [[skillId, value] as const] : [];
 	});
 	return new Map(needs.sort((a, b) => b[1] - a[1]).slice(0, MOST_FOCUSES));
@@ -49,7 +61,7 @@ export function problemFromStandings({ students, graph, slots, sizes, pairs }: G
 			.filter((pair) => pair.kind === kind)
 			.map((pair): [string, string] => [String(pair.studentId), String(pair.otherId)]);
 	return {
-		students: students.map(({ id, tier, classId, standings, currentFocusIds = [] }) => {
+		students: students.map(({ id, tier, classId, standings, currentFocusIds = [], currentGroup }) => {
 			const weight = tier === 3 ? 3 : 2;
 			const open = [...needsOf(standings, graph, weight)].filter(([skillId]) => !currentFocusIds.includes(skillId));
 			const needs = open.map(([skillId, value]) => [String(skillId), value] as const);
@@ -57,6 +69,9 @@ export function problemFromStandings({ students, graph, slots, sizes, pairs }: G
 				id: String(id),
 				tier: weight,
 				needs: Object.fromEntries(needs),
+				...(currentGroup && {
+					currentGroup: { slotId: String(currentGroup.slotId), focusId: String(currentGroup.focusSkillId) }
+				}),
 				available: slots
 					.filter((slot) => slot.classIds.includes(classId) && !slot.busyStudentIds.includes(id))
 					.map((slot) => String(slot.id))

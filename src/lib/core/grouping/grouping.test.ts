@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { brokenLimits, need, needMet, solveGrouping, type Group, type GroupingProblem } from '.';
+import { brokenLimits, need, solveGrouping, worthOf, type Group, type GroupingProblem } from '.';
 import { generateProblem } from './generate';
 
 const clock = () => performance.now();
@@ -32,7 +32,7 @@ function bestByTrying(problem: GroupingProblem): number {
 		const place = (i: number, groups: Group[]): void => {
 			if (i === problem.students.length) {
 				const held = groups.filter((group) => group.studentIds.length > 0);
-				if (brokenLimits(problem, held).length === 0) best = Math.max(best, needMet(problem, held));
+				if (brokenLimits(problem, held).length === 0) best = Math.max(best, worthOf(problem, held));
 				return;
 			}
 			place(i + 1, groups);
@@ -53,6 +53,26 @@ function bestByTrying(problem: GroupingProblem): number {
 	};
 	tryFoci([]);
 	return best;
+}
+
+/** Some problems with few groups allowed, some with groups that could go on, some without any solution. */
+function withMoreLimits(problem: GroupingProblem, seed: number): GroupingProblem {
+	const sizes = seed % 9 === 0 ? { 2: { minimum: 12, maximum: 12 }, 3: { minimum: 9, maximum: 9 } } : problem.sizes;
+	if (seed % 3 === 0) return { ...problem, sizes };
+	return {
+		...problem,
+		sizes,
+		mostGroups: seed % 3 === 1 ? seed % 4 : undefined,
+		keepWorth: 0.1,
+		students: problem.students.map((student, i) => ({
+			...student,
+			maximumGroups: seed % 5 === 0 ? 2 : 1,
+			currentGroup: {
+				slotId: problem.slots[i % problem.slots.length].id,
+				focusId: Object.keys(student.needs)[0] ?? 'focus 0'
+			}
+		}))
+	};
 }
 
 describe('need', () => {
@@ -86,22 +106,78 @@ describe('solving', () => {
 		}
 	}, 60_000);
 
-	it('breaks no limit in 120 random problems and counts its own worth right', async () => {
-		for (let seed = 0; seed < 120; seed++) {
-			const problem = generateProblem(
-				{ students: 5 + (seed % 40), slots: 1 + (seed % 7), focuses: 3 + (seed % 9) },
-				500 + seed
+	it('breaks no limit in 500 random problems, counts its own worth right, and explains everybody left out', async () => {
+		let unsolvable = 0;
+		for (let seed = 0; seed < 500; seed++) {
+			const problem = withMoreLimits(
+				generateProblem({ students: 1 + (seed % 41), slots: 1 + (seed % 7), focuses: 1 + (seed % 9) }, 500 + seed),
+				seed
 			);
-			const result = await solveGrouping(problem, { timeLimitMs: 250, relativeGap: 0.01, clock });
+			const result = await solveGrouping(problem, { timeLimitMs: 60, relativeGap: 0.01, clock });
 			expect(brokenLimits(problem, result.groups), `seed ${seed}`).toEqual([]);
-			expect(result.objective).toBeCloseTo(needMet(problem, result.groups), 9);
+			expect(result.objective).toBeCloseTo(worthOf(problem, result.groups), 9);
 			expect(result.bound).toBeGreaterThanOrEqual(result.objective - 1e-9);
 			const placed = new Set(result.groups.flatMap((group) => group.studentIds));
 			expect(result.unplaced.map((u) => u.studentId)).toEqual(
 				problem.students.map((s) => s.id).filter((id) => !placed.has(id))
 			);
+			for (const { reason } of result.unplaced) expect(reason).toMatch(/^[A-Z].{20,}\.$/);
+			if (result.groups.length === 0) unsolvable++;
 		}
+		expect(unsolvable).toBeGreaterThan(20);
 	}, 120_000);
+
+	it('forms no more groups than may be, as brute force does', async () => {
+		for (let seed = 0; seed < 12; seed++) {
+			const problem = { ...generateProblem({ students: 6, slots: 3, focuses: 2 }, seed), mostGroups: 1 };
+			const result = await solveGrouping(problem, { relativeGap: 0 });
+			expect(result.groups.length).toBeLessThanOrEqual(1);
+			expect(result.objective, `seed ${seed}`).toBeCloseTo(bestByTrying(problem), 6);
+		}
+	}, 60_000);
+
+	it('leaves students where they are unless moving them brings more than staying is worth, as brute force does', async () => {
+		for (let seed = 0; seed < 15; seed++) {
+			const made = generateProblem({ students: 6, slots: 2, focuses: 3 }, seed);
+			const problem = {
+				...made,
+				keepWorth: 0.3,
+				students: made.students.map((student) => ({
+					...student,
+					currentGroup: { slotId: 'slot 1', focusId: Object.keys(student.needs)[0] }
+				}))
+			};
+			const result = await solveGrouping(problem, { relativeGap: 0 });
+			expect(result.objective, `seed ${seed}`).toBeCloseTo(bestByTrying(problem), 6);
+		}
+		// Ann needs y a little more, but is in a group on x.
+		const moving = (worth: number) =>
+			solveGrouping({
+				...small,
+				students: [
+					{
+						id: 'ann',
+						tier: 3,
+						needs: { x: 0.7, y: 0.8 },
+						available: ['mon', 'tue'],
+						currentGroup: { slotId: 'mon', focusId: 'x' }
+					}
+				],
+				keepWorth: worth
+			});
+		expect((await moving(0)).groups[0].focusId).toBe('y');
+		expect((await moving(0.2)).groups).toEqual([{ slotId: 'mon', focusId: 'x', studentIds: ['ann'] }]);
+		expect((await moving(0.2)).objective).toBeCloseTo(0.9, 12);
+	}, 60_000);
+
+	it('gives the same answer to the same problem', async () => {
+		const problem = generateProblem({ students: 60, slots: 8, focuses: 12 }, 8);
+		const [one, other] = [
+			await solveGrouping(problem, { relativeGap: 0.01 }),
+			await solveGrouping(problem, { relativeGap: 0.01 })
+		];
+		expect(one).toEqual(other);
+	}, 60_000);
 
 	it('gives every student left out a reason to act on', async () => {
 		const { unplaced } = await solveGrouping(small);

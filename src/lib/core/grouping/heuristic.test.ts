@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { brokenLimits, needMet, solveGrouping, type Group } from '.';
 import { generateProblem } from './generate';
-import { arrange, seat, worth, type Arrangement } from './heuristic';
+import { arrange, improve, seat, worth, type Arrangement } from './heuristic';
 import { indexProblem, type IndexedProblem } from './problem';
 
 const groupsOf = (problem: IndexedProblem, arrangement: Arrangement): Group[] =>
@@ -80,6 +80,43 @@ describe('the greedy start with local search', () => {
 			)
 		).toBeGreaterThanOrEqual(worth(problem, start) - 1e-9);
 		expect(start).toEqual(before);
+	});
+});
+
+describe('improving an arrangement', () => {
+	it('tells only of better ones, each of them whole', () => {
+		let told = 0;
+		for (const source of problems.slice(0, 60)) {
+			const problem = indexProblem(source);
+			const start = seat(
+				problem,
+				source.slots.map(({ tier }, s) => ({ focus: s % problem.focusIds.length, tier: tier ?? 2 }))
+			);
+			let most = worth(problem, start);
+			improve(
+				problem,
+				start,
+				() => false,
+				(better) => {
+					expect(worth(problem, better)).toBeGreaterThan(most);
+					expect(brokenLimits(source, groupsOf(problem, better))).toEqual([]);
+					most = worth(problem, better);
+					told++;
+				}
+			);
+		}
+		expect(told).toBeGreaterThan(60);
+	});
+
+	it('stops when it is told to', () => {
+		const problem = indexProblem(generateProblem({ students: 40, slots: 8, focuses: 12 }, 3));
+		const nothing: Arrangement = problem.source.slots.map(() => null);
+		let told = 0;
+		const tell = () => told++;
+		improve(problem, nothing, () => told === 1, tell);
+		expect(told).toBe(1);
+		improve(problem, nothing, () => false, tell);
+		expect(told).toBeGreaterThan(2);
 	});
 });
 

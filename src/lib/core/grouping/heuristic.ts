@@ -1,238 +1,201 @@
-import type { IndexedProblem } from './problem';
+import { seededRandom, type Random } from '../random';
+import { valueOf, type IndexedProblem } from './problem';
+import { Seating } from './seating';
+import { tableOf, unitWorth, type Table } from './seats';
 
 /** A group being built: indexes into the problem. */
-export interface Seating {
+export interface SeatedGroup {
 	focus: number;
 	tier: 2 | 3;
 	members: number[];
 }
 
 /** One place for each slot; null where no group is held. */
-export type Arrangement = (Seating | null)[];
+export type Arrangement = (SeatedGroup | null)[];
 
 export function worth(problem: IndexedProblem, arrangement: Arrangement): number {
 	let sum = 0;
-	for (const seating of arrangement)
-		if (seating) for (const i of seating.members) sum += problem.needs[i][seating.focus];
+	arrangement.forEach((group, slot) => {
+		for (const i of group?.members ?? []) sum += valueOf(problem, i, slot, group!.focus);
+	});
 	return sum;
 }
 
-/**
- * Students come as units that must not be split (those kept together); a unit is seated whole or not at all. `null`
- * when the unit can never be seated: tiers differ, or two of it must be apart.
- */
-function unitsOf(problem: IndexedProblem): number[][] {
-	const done = new Set<number>();
-	const units: number[][] = [];
-	problem.tiers.forEach((tier, i) => {
-		if (done.has(i)) return;
-		const unit = [i, ...problem.together[i]];
-		unit.forEach((member) => done.add(member));
-		const sound = unit.every((a) => problem.tiers[a] === tier && unit.every((b) => !problem.apart[a].includes(b)));
-		if (sound) units.push(unit);
-	});
-	return units;
-}
+/** What is tried in place of a slot's group: those that promise most by a quick estimate. */
+const TRIED_A_SLOT = 3;
+/** Slots whose groups are drawn anew in a kick, at most. */
+const KICKED = 3;
+/** Kicks without an improvement after which the search ends. */
+const MOST_KICKS = 20;
+const LEAST = 1e-9;
 
 /**
- * The best members for one slot, tier and focus: units by worth a head, as long as they fit. Sizes are respected, or
- * the result is null.
- *
- * @param price worth subtracted for each student, 0 for none
- * @param open whether a student may still join a group
- */
-function bestSeating(
-	problem: IndexedProblem,
-	units: number[][],
-	slot: number,
-	tier: 2 | 3,
-	focus: number,
-	open: (student: number) => boolean
-): { seating: Seating; value: number } | null {
-	const { minimum, maximum } = problem.source.sizes[tier];
-	const { needs, isFree, apart } = problem;
-	const candidates: { unit: number[]; value: number }[] = [];
-	for (const unit of units) {
-		if (problem.tiers[unit[0]] !== tier) continue;
-		let value = 0;
-		let able = true;
-		for (const i of unit) {
-			if (!isFree[slot][i] || needs[i][focus] <= 0 || !open(i)) {
-				able = false;
-				break;
-			}
-			value += needs[i][focus];
-		}
-		if (able) candidates.push({ unit, value });
-	}
-	candidates.sort((a, b) => b.value / b.unit.length - a.value / a.unit.length);
-	const members: number[] = [];
-	let value = 0;
-	for (const candidate of candidates) {
-		if (members.length + candidate.unit.length > maximum) continue;
-		if (candidate.unit.some((i) => apart[i].some((other) => members.includes(other)))) continue;
-		members.push(...candidate.unit);
-		value += candidate.value;
-		if (members.length === maximum) break;
-	}
-	return members.length >= minimum ? { seating: { focus, tier, members }, value } : null;
-}
-
-/** Keeps count of the groups each student is in. */
-function seatCounts(problem: IndexedProblem, arrangement: Arrangement, except = -1): number[] {
-	const counts = problem.tiers.map(() => 0);
-	arrangement.forEach((seating, slot) => {
-		if (seating && slot !== except) for (const i of seating.members) counts[i]++;
-	});
-	return counts;
-}
-
-/** Fills empty slots one after another, each time with the group that is worth most. */
-function fillGreedily(problem: IndexedProblem, units: number[][], arrangement: Arrangement): Arrangement {
-	const counts = seatCounts(problem, arrangement);
-	const open = (i: number) => counts[i] < problem.maximumGroups[i];
-	for (;;) {
-		let best: { slot: number; seating: Seating; value: number } | null = null;
-		arrangement.forEach((taken, slot) => {
-			if (taken) return;
-			for (const tier of problem.slotTiers[slot]) {
-				for (let focus = 0; focus < problem.focusIds.length; focus++) {
-					const found = bestSeating(problem, units, slot, tier, focus, open);
-					if (found && (!best || found.value > best.value + 1e-12)) best = { slot, ...found };
-				}
-			}
-		});
-		if (!best) return arrangement;
-		const { slot, seating } = best as { slot: number; seating: Seating };
-		arrangement[slot] = seating;
-		for (const i of seating.members) counts[i]++;
-	}
-}
-
-/** Seats units that are left wherever a group has room for them, and moves units to groups that need them more. */
-function moveStudents(problem: IndexedProblem, units: number[][], arrangement: Arrangement): boolean {
-	let improved = false;
-	const counts = seatCounts(problem, arrangement);
-	const gain = (unit: number[], seating: Seating) => unit.reduce((sum, i) => sum + problem.needs[i][seating.focus], 0);
-	const fits = (unit: number[], slot: number, leaving: number[] = []) => {
-		const seating = arrangement[slot]!;
-		const staying = seating.members.filter((i) => !leaving.includes(i));
-		return (
-			seating.tier === problem.tiers[unit[0]] &&
-			staying.length + unit.length <= problem.source.sizes[seating.tier].maximum &&
-			unit.every(
-				(i) =>
-					problem.isFree[slot][i] &&
-					problem.needs[i][seating.focus] > 0 &&
-					!staying.includes(i) &&
-					!problem.apart[i].some((other) => staying.includes(other))
-			)
-		);
-	};
-	const held = arrangement.flatMap((seating, slot) => (seating ? [slot] : []));
-	const put = (unit: number[], from: number | null, to: number) => {
-		if (from !== null) arrangement[from]!.members = arrangement[from]!.members.filter((i) => !unit.includes(i));
-		else unit.forEach((i) => counts[i]++);
-		arrangement[to]!.members.push(...unit);
-		improved = true;
-	};
-	for (const unit of units) {
-		const places = held.filter((slot) => arrangement[slot]!.members.includes(unit[0]));
-		const sources: (number | null)[] = [...places];
-		if (unit.every((i) => counts[i] < problem.maximumGroups[i])) sources.unshift(null);
-		for (const from of sources) {
-			if (from !== null && !arrangement[from]!.members.includes(unit[0])) continue;
-			const now = from === null ? 0 : gain(unit, arrangement[from]!);
-			const canLeave =
-				from === null ||
-				arrangement[from]!.members.length - unit.length >= problem.source.sizes[arrangement[from]!.tier].minimum;
-			for (const to of held) {
-				if (to === from || arrangement[to]!.members.includes(unit[0])) continue;
-				if (gain(unit, arrangement[to]!) <= now + 1e-9) continue;
-				if (canLeave && fits(unit, to)) {
-					put(unit, from, to);
-					break;
-				}
-				const other = exchangeFor(unit, from, to, now);
-				if (other) {
-					put(unit, from, to);
-					if (from !== null) put(other, to, from);
-					else {
-						arrangement[to]!.members = arrangement[to]!.members.filter((i) => !other.includes(i));
-						other.forEach((i) => counts[i]--);
-					}
-					break;
-				}
-			}
-		}
-	}
-	return improved;
-
-	/** A unit in `to` that can change places with `unit` so that the sum of needs met grows. */
-	function exchangeFor(unit: number[], from: number | null, to: number, now: number): number[] | null {
-		for (const other of units) {
-			if (other.length !== unit.length || !arrangement[to]!.members.includes(other[0])) continue;
-			const before = now + gain(other, arrangement[to]!);
-			const after = gain(unit, arrangement[to]!) + (from === null ? 0 : gain(other, arrangement[from]!));
-			if (after <= before + 1e-9 || !fits(unit, to, other)) continue;
-			if (from === null || (!arrangement[from]!.members.includes(other[0]) && fits(other, from, unit))) return other;
-		}
-		return null;
-	}
-}
-
-const copy = (arrangement: Arrangement): Arrangement =>
-	arrangement.map((seating) => seating && { ...seating, members: [...seating.members] });
-
-/**
- * A good arrangement quickly: greedy, then local search that moves and exchanges students and re-decides one and two
- * slots at a time, until nothing improves or `shouldStop` says so. Deterministic.
+ * A good arrangement quickly: greedy, then local search that moves and exchanges students and decides slots anew, then
+ * the same from small random changes of the best (iterated local search, Lourenço, Martin & Stützle 2003), until that
+ * stops helping or `shouldStop` says so. Deterministic: chance is seeded by the problem's size.
  *
  * @param start slots already decided, for instance by the dual bound's choice of focuses
+ * @param onBetter gets every better arrangement on the way
  */
-export function arrange(problem: IndexedProblem, start: Arrangement | null, shouldStop: () => boolean): Arrangement {
-	const units = unitsOf(problem);
-	let best = fillGreedily(problem, units, start ? copy(start) : problem.source.slots.map(() => null));
-	const settle = (arrangement: Arrangement) => {
-		for (let pass = 0; pass < 12 && moveStudents(problem, units, arrangement); pass++) if (shouldStop()) break;
-		return arrangement;
-	};
-	best = settle(best);
-	let value = worth(problem, best);
+export function arrange(
+	problem: IndexedProblem,
+	start: Arrangement | null,
+	shouldStop: () => boolean,
+	onBetter: (arrangement: Arrangement) => void = () => {}
+): Arrangement {
+	const table = tableOf(problem);
+	let best = start ? seatingOf(table, start) : new Seating(table);
+	best.fill();
+	best.settle();
+	if (shouldStop()) return arrangementOf(best);
+	const tell = (better: Seating) => onBetter(arrangementOf(better));
+	best = decideAnew(best, shouldStop, tell);
+	let most = best.worth();
+	const random = seededRandom(table.units.length * 1_000 + table.options.length);
+	for (let kicks = 0; kicks < MOST_KICKS && !shouldStop(); kicks++) {
+		const trial = kick(best, random);
+		const found = decideAnew(trial, shouldStop);
+		const value = found.worth();
+		if (value <= most + LEAST) continue;
+		tell(found);
+		best = found;
+		most = value;
+		kicks = -1;
+	}
+	return arrangementOf(best);
+}
+
+/** What deciding each slot anew makes of an arrangement, as long as that helps. `onBetter` gets every step. */
+export function improve(
+	problem: IndexedProblem,
+	start: Arrangement,
+	shouldStop: () => boolean,
+	onBetter: (arrangement: Arrangement) => void
+): void {
+	decideAnew(seatingOf(tableOf(problem), start), shouldStop, (better) => onBetter(arrangementOf(better)));
+}
+
+/** Groups for slots whose focus and tier are already chosen: the best members in turn, then local search. */
+export function seat(problem: IndexedProblem, choices: ({ focus: number; tier: 2 | 3 } | null)[]): Arrangement {
+	const table = tableOf(problem);
+	const seating = new Seating(table);
+	choices.forEach((choice, slot) => {
+		const option = choice && optionOf(table, slot, choice);
+		if (option !== null && option !== undefined) seating.hold(option, false);
+	});
+	seating.fill();
+	seating.settle();
+	return arrangementOf(seating);
+}
+
+/** Decides each slot anew as long as that helps: the groups that promise most are tried, one at a time. */
+function decideAnew(from: Seating, shouldStop: () => boolean, onBetter: (better: Seating) => void = () => {}): Seating {
+	let best = from;
+	let most = best.worth();
 	for (let improved = true; improved && !shouldStop();) {
 		improved = false;
-		for (let slot = 0; slot < best.length && !shouldStop(); slot++) {
-			for (let second = slot; second < best.length && !shouldStop(); second++) {
-				const trial = copy(best);
-				trial[slot] = null;
-				trial[second] = null;
-				settle(fillGreedily(problem, units, trial));
-				const reached = worth(problem, trial);
-				if (reached > value + 1e-9) {
-					best = trial;
-					value = reached;
-					improved = true;
-				}
+		for (let slot = 0; slot < best.seats.length && !shouldStop(); slot++) {
+			for (const option of promising(best, slot)) {
+				const trial = best.copy();
+				trial.clear(slot);
+				if (!trial.mayHoldMore()) trial.clear(leastWorth(trial));
+				if (!trial.hold(option, true)) continue;
+				trial.fill();
+				trial.settle();
+				const value = trial.worth();
+				if (value <= most + LEAST) continue;
+				best = trial;
+				most = value;
+				improved = true;
+				onBetter(best);
+				break;
 			}
 		}
 	}
 	return best;
 }
 
-/** Groups for slots whose focus and tier are already chosen: the best members in turn, then local search. */
-export function seat(problem: IndexedProblem, choices: ({ focus: number; tier: 2 | 3 } | null)[]): Arrangement {
-	const units = unitsOf(problem);
-	const arrangement: Arrangement = choices.map(() => null);
-	const counts = problem.tiers.map(() => 0);
-	const open = (i: number) => counts[i] < problem.maximumGroups[i];
-	choices.forEach((choice, slot) => {
-		if (!choice) return;
-		const found = bestSeating(problem, units, slot, choice.tier, choice.focus, open);
-		if (!found) return;
-		arrangement[slot] = found.seating;
-		found.seating.members.forEach((i) => counts[i]++);
+/** The slot whose group is worth least. */
+function leastWorth(seating: Seating): number {
+	const worths = seating.seats.map((units, slot) =>
+		seating.chosen[slot] < 0 ? Infinity : units.reduce((sum, unit) => sum + seating.worthAt(unit, slot), 0)
+	);
+	return worths.indexOf(Math.min(...worths));
+}
+
+/** Options of a slot, other than the one it holds, by what they promise: their worth less that of their units now. */
+function promising(seating: Seating, slot: number): number[] {
+	const { table } = seating;
+	const { options, optionsOf, sizes, problem } = table;
+	const found: { option: number; promise: number }[] = [];
+	for (const option of optionsOf[slot]) {
+		if (option === seating.chosen[slot]) continue;
+		const { tier, focus, units } = options[option];
+		const { minimum, maximum } = problem.source.sizes[tier];
+		const gains = units
+			.map((unit) => ({ unit, gain: unitWorth(table, unit, slot, focus) - held(seating, unit, slot) }))
+			.filter(({ gain }) => gain > 0)
+			.sort((a, b) => b.gain / sizes[b.unit] - a.gain / sizes[a.unit] || a.unit - b.unit);
+		let heads = 0;
+		let promise = 0;
+		for (const { unit, gain } of gains) {
+			if (heads + sizes[unit] > maximum) continue;
+			heads += sizes[unit];
+			promise += gain;
+		}
+		if (heads >= minimum) found.push({ option, promise });
+	}
+	return found
+		.sort((a, b) => b.promise - a.promise || a.option - b.option)
+		.slice(0, TRIED_A_SLOT)
+		.map(({ option }) => option);
+}
+
+/** Need that a unit would give up to join another group: none while it may be in more, or sits in the slot in question. */
+function held(seating: Seating, unit: number, slot: number): number {
+	const places = seating.places[unit];
+	if (seating.hasRoom(unit) || places.includes(slot)) return 0;
+	return Math.min(...places.map((place) => seating.worthAt(unit, place)));
+}
+
+/** A copy with a few slots drawn anew. */
+function kick(best: Seating, random: Random): Seating {
+	const trial = best.copy();
+	const slots = random.shuffle(trial.seats.map((_, slot) => slot)).slice(0, random.integer(2, KICKED));
+	for (const slot of slots) trial.clear(slot);
+	for (const slot of slots) {
+		const own = promising(trial, slot);
+		if (own.length) trial.hold(random.pick(own), true);
+	}
+	trial.fill();
+	trial.settle();
+	return trial;
+}
+
+function optionOf(table: Table, slot: number, { focus, tier }: { focus: number; tier: 2 | 3 }): number | null {
+	return (
+		table.optionsOf[slot].find(
+			(option) => table.options[option].focus === focus && table.options[option].tier === tier
+		) ?? null
+	);
+}
+
+function seatingOf(table: Table, arrangement: Arrangement): Seating {
+	const seating = new Seating(table);
+	const unitOf = new Map(table.units.flatMap(({ members }, unit) => members.map((i) => [i, unit] as const)));
+	arrangement.forEach((group, slot) => {
+		const option = group && optionOf(table, slot, group);
+		if (!group || option === null) return;
+		seating.choose(option);
+		for (const unit of new Set(group.members.map((i) => unitOf.get(i)!))) seating.sit(unit, slot);
 	});
-	fillGreedily(problem, units, arrangement);
-	for (let pass = 0; pass < 12 && moveStudents(problem, units, arrangement); pass++);
-	return arrangement;
+	return seating;
+}
+
+function arrangementOf({ table, chosen, seats }: Seating): Arrangement {
+	return seats.map((units, slot) => {
+		const option = table.options[chosen[slot]];
+		if (!option || units.length === 0) return null;
+		return { focus: option.focus, tier: option.tier, members: units.flatMap((unit) => table.units[unit].members) };
+	});
 }

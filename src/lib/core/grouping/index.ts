@@ -1,4 +1,10 @@
 export * from './problem';
-export * from './limits';
+export { brokenLimits, needMet, worthOf } from './limits';
 export { solveGrouping, type SolveOptions } from './solve';
 export * from './fromStandings';
+export * from './moves';
+export * from './moreSlots';
+export * from './mixed';
+export * from './confirm';
+export * from './changes';
+export * from './draftLimits';

@@ -1,6 +1,6 @@
 import type { Highs } from 'highs';
 import type { Arrangement } from './heuristic';
-import type { IndexedProblem } from './problem';
+import { valueOf, type IndexedProblem } from './problem';
 
 /**
  * The grouping problem as a mixed-integer program for HiGHS. Columns: y(slot, tier, focus) says which group a slot
@@ -35,6 +35,10 @@ export function writeProgram(problem: IndexedProblem): IntegerProgram {
 		const columns = holds.flatMap((hold, h) => (hold.slot === slot ? [h] : []));
 		if (columns.length > 1) rows.push({ columns, values: columns.map(() => 1), lower: -Infinity, upper: 1 });
 	});
+	if (problem.mostGroups < source.slots.length && holds.length) {
+		const columns = holds.map((_, hold) => hold);
+		rows.push({ columns, values: columns.map(() => 1), lower: -Infinity, upper: problem.mostGroups });
+	}
 	const bySeat = new Map<number, number[]>();
 	sits.forEach(({ student, hold }, sit) => {
 		bySeat.set(student, [...(bySeat.get(student) ?? []), x(sit)]);
@@ -63,7 +67,10 @@ export function writeProgram(problem: IndexedProblem): IntegerProgram {
 			else if (student < other) rows.push({ columns: [x(sit), x(partner)], values: [1, -1], lower: 0, upper: 0 });
 		}
 	});
-	const cost = [...holds.map(() => 0), ...sits.map(({ student, hold }) => needs[student][holds[hold].focus])];
+	const cost = [
+		...holds.map(() => 0),
+		...sits.map(({ student, hold }) => valueOf(problem, student, holds[hold].slot, holds[hold].focus))
+	];
 	return { holds, sits, rows, cost };
 }
 

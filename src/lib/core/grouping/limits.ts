@@ -1,8 +1,13 @@
-import { indexProblem, type Group, type GroupingProblem } from './problem';
+import { indexProblem, valueOf, type Group, type GroupingProblem, type IndexedProblem } from './problem';
 
 /** Every limit a grouping breaks, in words; empty when it keeps them all. Used for groups changed by hand, too. */
 export function brokenLimits(source: GroupingProblem, groups: Group[]): string[] {
-	const problem = indexProblem(source);
+	return brokenIn(indexProblem(source), groups);
+}
+
+/** `brokenLimits` of a problem that is indexed already. */
+export function brokenIn(problem: IndexedProblem, groups: Group[]): string[] {
+	const { source } = problem;
 	const position = new Map(source.students.map((student, i) => [student.id, i]));
 	const broken: string[] = [];
 	const usedSlots = new Set<string>();
@@ -35,10 +40,29 @@ export function brokenLimits(source: GroupingProblem, groups: Group[]): string[]
 				if (!members.includes(other)) broken.push(`${id} and ${source.students[other].id} must be together`);
 		}
 	}
+	if (groups.length > problem.mostGroups)
+		broken.push(`there are ${groups.length} groups; ${problem.mostGroups} may be formed`);
 	for (const [id, count] of seats) {
 		if (count > problem.maximumGroups[position.get(id)!]) broken.push(`${id} is in ${count} groups`);
 	}
 	return broken;
+}
+
+/** What a grouping is worth: needs met, and `keepWorth` for each student left where she is. */
+export function worthOf(source: GroupingProblem, groups: Group[]): number {
+	return worthIn(indexProblem(source), groups);
+}
+
+/** `worthOf` in a problem that is indexed already. */
+export function worthIn(problem: IndexedProblem, groups: Group[]): number {
+	const { source } = problem;
+	const position = new Map(source.students.map(({ id }, i) => [id, i]));
+	return groups.reduce((sum, { slotId, focusId, studentIds }) => {
+		const slot = source.slots.findIndex(({ id }) => id === slotId);
+		const focus = problem.focusIds.indexOf(focusId);
+		const values = studentIds.map((id) => (focus < 0 ? 0 : valueOf(problem, position.get(id)!, slot, focus)));
+		return sum + values.reduce((part, value) => part + value, 0);
+	}, 0);
 }
 
 /** Sum of needs met by a grouping. */

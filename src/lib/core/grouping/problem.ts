@@ -16,6 +16,13 @@ export interface GroupingProblem {
 	sizes: { 2: { minimum: number; maximum: number }; 3: { minimum: number; maximum: number } };
 	apart: [string, string][];
 	together: [string, string][];
+	/** How many groups may be formed; as many as there are slots when absent. */
+	mostGroups?: number;
+	/**
+	 * What it is worth to leave a student in `currentGroup` (same slot, same focus), in units of need; 0 when absent. A
+	 * student is moved only for more than that.
+	 */
+	keepWorth?: number;
 }
 
 export interface Group {
@@ -29,9 +36,10 @@ export interface Unplaced {
 	reason: string;
 }
 
-/** A grouping with what it is worth (sum of needs met) and an upper bound on what any grouping could be worth. */
+/** A grouping with what it is worth and an upper bound on what any grouping could be worth. */
 export interface GroupingResult {
 	groups: Group[];
+	/** Sum of needs met, and `keepWorth` for each student left where she is. */
 	objective: number;
 	bound: number;
 	/** (bound − objective) / bound: at most this share of need is lost to not being the best grouping. */
@@ -42,14 +50,15 @@ export interface GroupingResult {
 /** Weight of a tier 3 student's need against a tier 2 student's. */
 export const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
 
-/**
- * Need of a student for a focus skill: severity × readiness × tier weight. Severity is 1 − P(known); readiness is 1 if
- * the skill is ready next, 0.5 if one prerequisite is only forming, 0 if a prerequisite is a gap or more are forming.
- */
-export function need(probabilityKnown: number, prerequisites: ('met' | 'forming' | 'gap')[], tier: 2 | 3): number {
+/** How ready a student is for a skill by its prerequisites: 1, or 0.5 if one is only forming, or 0 if one is a gap or more are forming. */
+export function readinessFor(prerequisites: ('met' | 'forming' | 'gap')[]): number {
 	const forming = prerequisites.filter((one) => one === 'forming').length;
-	const readiness = prerequisites.includes('gap') || forming > 1 ? 0 : forming === 1 ? 0.5 : 1;
-	return (1 - probabilityKnown) * readiness * TIER_WEIGHT[tier];
+	return prerequisites.includes('gap') || forming > 1 ? 0 : forming === 1 ? 0.5 : 1;
+}
+
+/** Need of a student for a focus skill: severity × readiness × tier weight. Severity is 1 − P(known). */
+export function need(probabilityKnown: number, prerequisites: ('met' | 'forming' | 'gap')[], tier: 2 | 3): number {
+	return (1 - probabilityKnown) * readinessFor(prerequisites) * TIER_WEIGHT[tier];
 }
 
 /** The problem with names replaced by indexes, as the solvers use it. */
@@ -66,6 +75,15 @@ export interface IndexedProblem {
 	maximumGroups: number[];
 	apart: number[][];
 	together: number[][];
+	mostGroups: number;
+	/** By student: the group she is in now, if it could go on, and what leaving her there is worth. */
+	kept: ({ slot: number; focus: number; worth: number } | null)[];
+}
+
+/** What seating a student in a group is worth: her need for its focus, and more if that is where she is now. */
+export function valueOf({ needs, kept }: IndexedProblem, student: number, slot: number, focus: number): number {
+	const stays = kept[student]?.slot === slot && kept[student].focus === focus;
+	return needs[student][focus] + (stays ? kept[student]!.worth : 0);
 }
 
 /** @throws RangeError naming what does not fit together: a repeated id, an unknown id, sizes out of order, a need below 0 */
@@ -79,6 +97,9 @@ export function indexProblem(source: GroupingProblem): IndexedProblem {
 		if (!(minimum >= 1 && maximum >= minimum))
 			throw new RangeError(`tier ${tier} sizes ${minimum} to ${maximum} hold no group`);
 	}
+	const { mostGroups = source.slots.length, keepWorth = 0 } = source;
+	if (!(mostGroups >= 0)) throw new RangeError(`${mostGroups} groups cannot be formed`);
+	if (!(keepWorth >= 0 && Number.isFinite(keepWorth))) throw new RangeError(`staying cannot be worth ${keepWorth}`);
 	const focusIds = [...new Set(source.students.flatMap((student) => Object.keys(student.needs)))].sort();
 	const isFree = source.slots.map(() => source.students.map(() => false));
 	source.students.forEach((student, i) => {
@@ -113,7 +134,13 @@ export function indexProblem(source: GroupingProblem): IndexedProblem {
 		slotTiers: source.slots.map((slot) => (slot.tier ? [slot.tier] : [2, 3])),
 		maximumGroups: source.students.map((student) => student.maximumGroups ?? 1),
 		apart: links(source.apart),
-		together: closeTogether(links(source.together))
+		together: closeTogether(links(source.together)),
+		mostGroups,
+		kept: source.students.map(({ needs, currentGroup }) => {
+			const slot = currentGroup && slotPosition.get(currentGroup.slotId);
+			if (!currentGroup || slot === undefined || keepWorth === 0 || !(needs[currentGroup.focusId] > 0)) return null;
+			return { slot, focus: focusIds.indexOf(currentGroup.focusId), worth: keepWorth };
+		})
 	};
 }
 

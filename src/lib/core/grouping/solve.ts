@@ -1,6 +1,6 @@
 import type { Highs } from 'highs';
-import { tightenBound } from './bound';
-import { arrange, seat, worth, type Arrangement } from './heuristic';
+import { tightenBound, type DualView } from './bound';
+import { arrange, improve, seat, worth, type Arrangement } from './heuristic';
 import { runHighs, writeProgram } from './integerProgram';
 import { indexProblem, type GroupingProblem, type GroupingResult, type IndexedProblem } from './problem';
 import { unplacedReasons } from './unplaced';
@@ -18,7 +18,13 @@ export interface SolveOptions {
 	loadSolver?: () => Promise<Highs>;
 }
 
-const DUAL_STEPS = 120;
+/** By then the bound has settled, found by trying: more steps lower it by less than a thousandth. */
+const DUAL_STEPS = 600;
+/** The dual's choice of focuses is seated once in so many steps, once its prices mean something. */
+const SEATED_EVERY = 5;
+const SEATED_FROM = 70;
+/** The best of these choices so far is improved by local search after so many steps. */
+const IMPROVED_AT = new Set([99, 139, 199, 299, 399, 499]);
 /** Local search may take this share of the time before HiGHS begins. */
 const SEARCH_SHARE = 0.3;
 
@@ -39,14 +45,24 @@ export async function solveGrouping(source: GroupingProblem, options: SolveOptio
 	const outOfTime = () => left() <= 0;
 	let best: Arrangement = source.slots.map(() => null);
 	let objective = 0;
-	let bound = problem.needs.reduce((sum, row, i) => sum + Math.max(0, ...row) * problem.maximumGroups[i], 0);
+	let bound = problem.needs.reduce(
+		(sum, row, i) => sum + Math.max(0, ...row) * problem.maximumGroups[i] + (problem.kept[i]?.worth ?? 0),
+		0
+	);
 	const done = () => bound - objective <= relativeGap * Math.max(bound, 1e-9);
-	const report = () => onProgress?.(resultOf(problem, best, objective, bound));
+	/** The groups and reasons of the best so far; worked out once, as many lower bounds are told about them. */
+	let told: Pick<GroupingResult, 'groups' | 'unplaced'> | null = null;
+	const resultNow = (): GroupingResult => {
+		told ??= describe(problem, best);
+		return { ...told, objective, bound, gap: bound > 0 ? Math.max(0, (bound - objective) / bound) : 0 };
+	};
+	const report = () => onProgress?.(resultNow());
 	const offer = (arrangement: Arrangement) => {
 		const value = worth(problem, arrangement);
 		if (value <= objective + 1e-9) return;
 		best = arrangement;
 		objective = value;
+		told = null;
 		report();
 	};
 	const lower = (value: number) => {
@@ -58,19 +74,29 @@ export async function solveGrouping(source: GroupingProblem, options: SolveOptio
 	const searchUntil = clock() + timeLimitMs * SEARCH_SHARE;
 	const searchOver = () => clock() > searchUntil || done();
 	offer(arrange(problem, null, () => true));
+	/** The best of the dual's choices since one was improved last. */
+	let promising: Arrangement | null = null;
+	const onView = (view: DualView, iteration: number) => {
+		lower(view.bound);
+		if (iteration >= SEATED_FROM && iteration % SEATED_EVERY === SEATED_EVERY - 1) {
+			const seated = seat(problem, view.choices);
+			if (!promising || worth(problem, seated) > worth(problem, promising)) promising = seated;
+			offer(seated);
+		}
+		if (!promising || !IMPROVED_AT.has(iteration)) return;
+		improve(problem, promising, searchOver, offer);
+		promising = null;
+	};
 	lower(
 		tightenBound(
 			problem,
 			() => objective,
 			DUAL_STEPS,
-			(view, iteration) => {
-				lower(view.bound);
-				if (iteration % 10 === 9) offer(seat(problem, view.choices));
-			},
+			onView,
 			() => outOfTime() || done()
 		)
 	);
-	if (!done() && !outOfTime()) offer(arrange(problem, best, searchOver));
+	if (!done() && !outOfTime()) offer(arrange(problem, best, searchOver, offer));
 	if (!done() && left() > 0) {
 		const highs = await (options.loadSolver ?? loadHighs)();
 		runHighs(
@@ -86,7 +112,7 @@ export async function solveGrouping(source: GroupingProblem, options: SolveOptio
 			}
 		);
 	}
-	return resultOf(problem, best, objective, bound);
+	return resultNow();
 }
 
 async function loadHighs(): Promise<Highs> {
@@ -94,7 +120,7 @@ async function loadHighs(): Promise<Highs> {
 	return load();
 }
 
-function resultOf(problem: IndexedProblem, arrangement: Arrangement, objective: number, bound: number): GroupingResult {
+function describe(problem: IndexedProblem, arrangement: Arrangement): Pick<GroupingResult, 'groups' | 'unplaced'> {
 	const { source, focusIds } = problem;
 	const groups = arrangement.flatMap((seating, slot) =>
 		seating
@@ -107,11 +133,5 @@ function resultOf(problem: IndexedProblem, arrangement: Arrangement, objective: 
 				]
 			: []
 	);
-	return {
-		groups,
-		objective,
-		bound,
-		gap: bound > 0 ? Math.max(0, (bound - objective) / bound) : 0,
-		unplaced: unplacedReasons(problem, arrangement)
-	};
+	return { groups, unplaced: unplacedReasons(problem, arrangement) };
 }

@@ -20,15 +20,15 @@ async function reasonFor(id: string, problem: Partial<GroupingProblem>): Promise
 }
 
 describe('the reason for a student left out', () => {
-	it('is that no slot is left, when others who need it as much fill the only one', async () => {
+	it('is that no meeting time is left, when others who need it as much fill the only one', async () => {
 		const students = [
 			student('a', { needs: { x: 0.9 } }),
 			student('b', { needs: { x: 0.9 } }),
 			student('c'),
 			student('d')
 		];
-		expect(await reasonFor('c', { students })).toMatch(/No slot is left/);
-		expect(await reasonFor('c', { students, slots: [{ id: 's' }, { id: 't' }] })).toMatch(/No slot is left/);
+		expect(await reasonFor('c', { students })).toMatch(/No meeting time is left/);
+		expect(await reasonFor('c', { students, slots: [{ id: 's' }, { id: 't' }] })).toMatch(/No meeting time is left/);
 	});
 
 	it('is that those who share the need sit elsewhere, when a slot stays empty', async () => {
@@ -38,6 +38,18 @@ describe('the reason for a student left out', () => {
 			student('c', { available: ['t'] })
 		];
 		expect(await reasonFor('c', { students, slots: [{ id: 's' }, { id: 't' }] })).toMatch(/in other groups/);
+	});
+
+	it('is that no more groups may be formed, when more could be', async () => {
+		const students = [
+			student('a', { needs: { x: 0.9 }, available: ['s', 't'] }),
+			student('b', { needs: { x: 0.9 } }),
+			student('c', { available: ['t'] }),
+			student('d', { available: ['t'] })
+		];
+		const slots = [{ id: 's' }, { id: 't' }];
+		expect(await reasonFor('c', { students, slots, mostGroups: 1 })).toMatch(/^Only 1 group may be formed/);
+		expect(await reasonFor('c', { students, slots })).toBeUndefined();
 	});
 
 	it('is a rule that cannot be kept', async () => {

@@ -28,8 +28,11 @@ function reasonFor(problem: IndexedProblem, arrangement: Arrangement, i: number)
 	if (!slots.some((slot) => foci.some((focus) => sharing(slot, focus) >= minimum))) {
 		return `Too few others share a need at the same free time: a tier ${tier} group takes ${minimum}.`;
 	}
+	const held = arrangement.filter((group) => group !== null).length;
+	if (held >= problem.mostGroups && held < source.slots.length)
+		return `Only ${held} ${held === 1 ? 'group' : 'groups'} may be formed, and others meet more need.`;
 	const unused = slots.some((slot) => arrangement[slot] === null);
 	return unused
 		? 'Those who share the need are in other groups: not enough are left for one more.'
-		: 'No slot is left at a free time: one more slot would place this student.';
+		: 'No meeting time is left when this student is free.';
 }

@@ -42,11 +42,27 @@ export function familyFormat(familyId: string): ReturnType<typeof formatOf> {
 	return format;
 }
 
+/** Items whose digits are remembered, some megabytes of them; then all are forgotten. */
+const MOST_REMEMBERED = 50_000;
+const digits = new Map<string, number>();
+
 /**
  * By how many digits an item's numbers are larger than usual in its family: what number size adds to its difficulty
- * (`startingParameters` in core/measurement).
+ * (`startingParameters` in core/measurement). A sitting's items are asked for again with each of its answers, so what
+ * was found is remembered.
+ *
+ * @throws RangeError for an unknown family
  */
-export const extraDigits = (item: Item) => digitsBeyondUsual(byId.get(item.familyId)!, item);
+export function extraDigits(familyId: string, seed: number): number {
+	const key = `${familyId} ${seed}`;
+	let found = digits.get(key);
+	if (found === undefined) {
+		if (digits.size >= MOST_REMEMBERED) digits.clear();
+		const item = itemFrom(familyId, seed);
+		digits.set(key, (found = digitsBeyondUsual(byId.get(familyId)!, item)));
+	}
+	return found;
+}
 
 /** What an item is made from; stored instead of the item. */
 export interface ItemSeed {

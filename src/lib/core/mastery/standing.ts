@@ -14,6 +14,8 @@ export interface StandingNow {
 	answers: number;
 	/** For Unseen skills only: what domain ability suggests. Never evidence. */
 	inferred: 'gap' | 'forming' | 'secure' | null;
+	/** Day of the last answer; absent or null without any. */
+	lastOn?: SchoolDate | null;
 }
 
 /** Under this P(known) a skill is a Gap. */
@@ -49,7 +51,7 @@ export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 	const { answers } = trace;
 	if (answers < MINIMUM_ANSWERS) {
 		const inferred = probability >= SECURE_LINE ? 'secure' : probability < GAP_LINE ? 'gap' : 'forming';
-		return { standing: 'unseen', probability, answers, inferred };
+		return { standing: 'unseen', probability, answers, inferred, lastOn: trace.lastOn };
 	}
 	const standing: Standing =
 		probability >= SECURE_LINE && enoughForSecure(trace)
@@ -59,7 +61,7 @@ export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 				: probability < GAP_LINE
 					? 'gap'
 					: 'forming';
-	return { standing, probability, answers, inferred: null };
+	return { standing, probability, answers, inferred: null, lastOn: trace.lastOn };
 }
 
 /** What a standing is treated as when something must be supposed: the standing itself, else what is inferred. */

@@ -14,7 +14,8 @@ const NODES = 61;
 const EDGE = 6;
 const SPACING = (2 * EDGE) / (NODES - 1);
 /** Places of the nodes around the prior's mean, in logits. */
-const offsets = Array.from({ length: NODES }, (_, i) => -EDGE + SPACING * i);
+const offsets = Float64Array.from({ length: NODES }, (_, i) => -EDGE + SPACING * i);
+const squares = offsets.map((offset) => offset * offset);
 
 /** A normal density at each difference of two nodes, times their distance: row and column give the difference. */
 function spread(sd: number): Float64Array {
@@ -27,7 +28,7 @@ function spread(sd: number): Float64Array {
 }
 
 /** Likelihood of answers at each node, scaled so that its highest value is 1. */
-function likelihood(responses: ScoredResponse[], mean: number): number[] {
+function likelihood(responses: ScoredResponse[], mean: number): Float64Array {
 	const logs = offsets.map((offset) => {
 		let sum = 0;
 		for (const { item, correct } of responses) {
@@ -76,7 +77,7 @@ export function estimateProfile<Domain>(
 				const weight = likely[node] * own[node - g + NODES - 1];
 				total += weight;
 				first += weight * offsets[node];
-				second += weight * offsets[node] ** 2;
+				second += weight * squares[node];
 			}
 			posterior[g] *= total;
 			mean[g] = first / total;

@@ -81,7 +81,7 @@ export function guessingChance({ kind, options = 4 }: ResponseFormat): number {
 }
 
 /** How much harder (logits) each digit more than usual makes an item. */
-const DIFFICULTY_A_DIGIT = 0.08;
+export const DIFFICULTY_A_DIGIT = 0.08;
 
 /**
  * Parameters of an item before any answer is known: the skill's expected median, shifted by response kind and number

@@ -1,3 +1,4 @@
+import { usualLine, type FluencyMeasure } from '../fluency';
 import { expectedTheta, toPoints } from '../measurement';
 
 /** Where a score stands against a cut score once measurement error is taken into account. */
@@ -22,4 +23,9 @@ export function benchmarkBand(score: number, standardError: number, cut: number)
  */
 export function defaultCutScore(grade: number, term: number): number {
 	return Math.round(toPoints(expectedTheta({ grade, term }) - 2 / 3));
+}
+
+/** The usual cut score of a measure that is given, in correct a minute, or of a diagnostic (null), in points. */
+export function usualCut(measure: FluencyMeasure | null, grade: number, term: number): number {
+	return measure ? usualLine(measure, grade, term) : defaultCutScore(grade, term);
 }

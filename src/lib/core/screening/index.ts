@@ -1,9 +1,11 @@
+export * from './bankCalibration';
 export * from './bands';
 export * from './classwide';
 export * from './cutJudgment';
 export * from './day';
 export { fixedForm, formLength } from './form';
 export * from './pool';
+export * from './reportText';
 export * from './reportWords';
 export * from './roc';
 export * from './sitting';
@@ -11,3 +13,4 @@ export * from './simulation';
 export * from './status';
 export * from './summary';
 export * from './warmUp';
+export * from './shareInterval';

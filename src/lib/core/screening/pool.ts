@@ -1,5 +1,11 @@
-import { extraDigits, familiesFor, familyFormat, itemFrom } from '../items';
-import { startingParameters, type GradeTerm, type ItemParameters, type PoolItem } from '../measurement';
+import { extraDigits, familiesFor, familyFormat } from '../items';
+import {
+	DIFFICULTY_A_DIGIT,
+	startingParameters,
+	type GradeTerm,
+	type ItemParameters,
+	type PoolItem
+} from '../measurement';
 
 /** A skill as far as its questions' parameters depend on it. */
 export interface SkillLevel extends GradeTerm {
@@ -7,19 +13,48 @@ export interface SkillLevel extends GradeTerm {
 	domainId: number;
 }
 
+/** What calibration has found of a family of questions, for its usual number of digits. */
+export interface FamilyParameters {
+	discrimination: number;
+	/** Logits. */
+	difficulty: number;
+	/** Middle time of its answers. */
+	medianMs: number;
+}
+
+/** Parameters of a family's questions of usual numbers: as calibrated, else as questions start. */
+export function familyParameters(
+	familyId: string,
+	skill: SkillLevel,
+	calibrated: ReadonlyMap<string, FamilyParameters> = new Map()
+): ItemParameters {
+	const starting = startingParameters(skill, familyFormat(familyId));
+	const found = calibrated.get(familyId);
+	return found
+		? { discrimination: found.discrimination, difficulty: found.difficulty, guessing: starting.guessing }
+		: starting;
+}
+
 /** Parameters of one question: its family's, harder by the digits its numbers have more than usual. */
-export function itemParameters(familyId: string, seed: number, skill: SkillLevel): ItemParameters {
-	return startingParameters(skill, familyFormat(familyId), extraDigits(itemFrom(familyId, seed)));
+export function itemParameters(
+	familyId: string,
+	seed: number,
+	skill: SkillLevel,
+	calibrated?: ReadonlyMap<string, FamilyParameters>
+): ItemParameters {
+	const usual = familyParameters(familyId, skill, calibrated);
+	const difficulty = usual.difficulty + DIFFICULTY_A_DIGIT * extraDigits(familyId, seed);
+	return { ...usual, difficulty };
 }
 
 /** All questions that an adaptive sitting on these skills can draw from. */
-export function itemPool(skills: SkillLevel[]): PoolItem<number>[] {
+export function itemPool(skills: SkillLevel[], calibrated?: ReadonlyMap<string, FamilyParameters>): PoolItem<number>[] {
 	return skills.flatMap((skill) =>
 		familiesFor(skill.code).map(({ id }) => ({
 			familyId: id,
 			skillCode: skill.code,
 			domainId: skill.domainId,
-			parameters: startingParameters(skill, familyFormat(id))
+			parameters: familyParameters(id, skill, calibrated)
 		}))
 	);
 }

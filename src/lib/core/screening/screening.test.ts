@@ -106,6 +106,7 @@ describe('the status in a window', () => {
 		expect(of({ sitting: { trust: 'open' } })).toBe('under way');
 		expect(of({ sitting: { trust: 'trusted' }, sources: ['diagnostic', 'diagnostic'] })).toBe('finished');
 		expect(of({ sitting: { trust: 'kept' }, sources: ['diagnostic'] })).toBe('finished');
+		expect(of({ note: 'absent', sources: ['teacher-given'] })).toBe('finished');
 	});
 
 	it('asks for another look at a flagged sitting before anything else is said', () => {

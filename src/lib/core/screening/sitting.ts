@@ -70,7 +70,8 @@ export function nextQuestion({
 			answers.filter(({ domainId }) => domainId === domain).map(({ response }) => response)
 		])
 	);
-	if (isAdaptiveDone(answers.length, estimateProfile(byDomain, gradePrior(level)), rules)) return null;
+	const mayEnd = answers.length >= rules.minimum;
+	if (mayEnd && isAdaptiveDone(answers.length, estimateProfile(byDomain, gradePrior(level)), rules)) return null;
 	const profile = estimateProfile(byDomain, startingPrior(level, previous));
 	return chooseItem(pool, answers, profile, seededRandom(seedFrom('sitting', id, answers.length)), rules);
 }

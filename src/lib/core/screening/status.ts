@@ -23,6 +23,10 @@ export const SCREENING_STATUSES: ScreeningStatus[] = [
 	'not in this window'
 ];
 
+/** “1 needs another look”, “19 need another look”. */
+export const sayStatusCount = (count: number, status: ScreeningStatus) =>
+	`${count} ${count === 1 ? status : status.replace(/^needs /, 'need ')}`;
+
 /** Statuses in which the window still waits for the student or for a decision. */
 export const TO_FINISH: ReadonlySet<ScreeningStatus> = new Set([
 	'needs another look',
@@ -36,7 +40,7 @@ export const TO_FINISH: ReadonlySet<ScreeningStatus> = new Set([
 export interface WindowStanding {
 	/** The newest sitting; absent before the first. */
 	sitting?: { trust: 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit' };
-	/** Of the scores of the window that count; `diagnostic` for our own. */
+	/** Of the scores of the window that count; for our own `diagnostic` or `teacher-given`. */
 	sources: string[];
 	/** What staff noted of the student. */
 	note?: 'absent' | 'excused' | null;
@@ -44,13 +48,16 @@ export interface WindowStanding {
 	asked: boolean;
 }
 
+/** Sources of scores that were taken here. */
+const OWN_SOURCES: ReadonlySet<string> = new Set(['diagnostic', 'teacher-given']);
+
 /**
  * The status of a student in a window. A flagged sitting asks for a person before anything else is said; a score from
  * elsewhere stands in for a diagnostic that gave none; a sitting under way says more than an absence noted before it.
  */
 export function screeningStatus({ sitting, sources, note, asked }: WindowStanding): ScreeningStatus {
 	if (sitting?.trust === 'flagged') return 'needs another look';
-	if (sources.includes('diagnostic')) return 'finished';
+	if (sources.some((source) => OWN_SOURCES.has(source))) return 'finished';
 	if (sources.length > 0) return 'from a file';
 	if (note === 'excused') return 'excused';
 	if (sitting?.trust === 'set aside' || sitting?.trust === 'resit') return 'to sit again';

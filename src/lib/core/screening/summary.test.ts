@@ -23,7 +23,7 @@ describe('a summary of scores', () => {
 				expect(moved.up + moved.down + moved.within).toBe(students.filter(({ before }) => before).length);
 				for (const band of ['below', 'near', 'above'] as const)
 					expect(bands[band]).toBe(
-						students.filter((one) => benchmarkBand(one.score, one.standardError, one.cut) === band).length
+						students.filter((one) => benchmarkBand(one.score, one.standardError, one.cut!) === band).length
 					);
 			})
 		);

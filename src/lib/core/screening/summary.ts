@@ -9,8 +9,8 @@ export interface ScoreWithError {
 
 /** One student's score as a summary needs it. */
 export interface ScoredStudent extends ScoreWithError {
-	/** Of the student's grade, on the same scale. */
-	cut: number;
+	/** Of the student's grade, on the same scale; null where the score is held against none. */
+	cut: number | null;
 	/** In the window before; absent where there was none. */
 	before?: ScoreWithError;
 }
@@ -42,7 +42,7 @@ export function summarizeScores(students: ScoredStudent[]): ScoreSummary {
 	const moved = { up: 0, down: 0, within: 0 };
 	const changes: number[] = [];
 	for (const { score, standardError, cut, before } of students) {
-		bands[benchmarkBand(score, standardError, cut)]++;
+		if (cut !== null) bands[benchmarkBand(score, standardError, cut)]++;
 		if (!before) continue;
 		changes.push(score - before.score);
 		const { reliable, index } = reliableChange(before, { score, standardError });

@@ -1,6 +1,7 @@
 import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
+import { parameterSet, versionFor, type ParameterSet } from './parameters';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
 import type { Skill } from './skills';
 import type { ScreeningWindow } from './windows';
@@ -31,7 +32,9 @@ export async function beginDiagnostic(
 	if (window.mode === 'fixed form' && !resit) {
 		const asked = skills.filter(({ subject }) => subject === window.subject);
 		const form = fixedForm(asked, { grade: student.grade, term: window.term }, formSeed(window.id, attempt));
-		return beginFixed(database, { studentId: student.id, kind: 'diagnostic', origin, at }, withSkillIds(form, skills));
+		const parametersId = await versionFor(database, student.id);
+		const beginning = { studentId: student.id, kind: 'diagnostic' as const, origin, parametersId, at };
+		return beginFixed(database, beginning, withSkillIds(form, skills));
 	}
 	return database.transaction(async (transaction) => {
 		const { id, isNew } = await openSitting(transaction, {
@@ -40,6 +43,7 @@ export async function beginDiagnostic(
 			origin: resit ? { ...origin, resitsId: resit.sittingId, domainId: resit.domainId } : origin,
 			itemCount: resit ? RESIT_ITEMS : ADAPTIVE_RULES.maximum,
 			adaptive: true,
+			parametersId: await versionFor(transaction, student.id, resit?.sittingId),
 			at
 		});
 		if (isNew) await goOn(transaction, [id], skills);
@@ -56,6 +60,7 @@ interface SittingRow {
 	domainId: number | null;
 	theta: number | null;
 	standardError: number | null;
+	parametersId: number | null;
 }
 
 interface AskedRow {
@@ -78,7 +83,7 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 	const [sittings, asked] = await Promise.all([
 		transaction.rows<SittingRow>(
 			`SELECT sitting.id, student.grade, screening_window.term, screening_window.subject,
-				sitting.domain_id AS domainId,
+				sitting.domain_id AS domainId, sitting.parameters_id AS parametersId,
 				last.theta, last.standard_error AS standardError
 			FROM sitting
 			JOIN student ON student.id = sitting.student_id
@@ -107,24 +112,29 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
 	const idOf = new Map(skills.map(({ code, id }) => [code, id]));
 	const subjectOf = new Map(skills.map(({ code, subject }) => [code, subject]));
-	const pool = itemPool(skills);
+	const sets = new Map<number | null, ParameterSet>();
+	for (const { parametersId } of sittings) sets.set(parametersId, await parameterSet(transaction, parametersId));
+	const pools = new Map([...sets].map(([id, set]) => [id, itemPool(skills, set)]));
 	const done: number[] = [];
 	for (const sitting of sittings) {
 		const own = asked.filter(({ sittingId }) => sittingId === sitting.id);
 		if (own.some(({ correct }) => correct === null)) continue;
+		const parameters = sets.get(sitting.parametersId)!;
 		const previous: AbilityEstimate | undefined =
 			sitting.theta === null ? undefined : { theta: sitting.theta, standardError: sitting.standardError! };
 		const next = nextQuestion({
 			id: sitting.id,
 			level: sitting,
 			previous,
-			pool: pool.filter(({ skillCode, domainId }) =>
-				sitting.domainId === null ? subjectOf.get(skillCode) === sitting.subject : domainId === sitting.domainId
-			),
+			pool: pools
+				.get(sitting.parametersId)!
+				.filter(({ skillCode, domainId }) =>
+					sitting.domainId === null ? subjectOf.get(skillCode) === sitting.subject : domainId === sitting.domainId
+				),
 			isResit: sitting.domainId !== null,
 			answers: own.map(({ familyId, seed, skillId, correct }) => {
 				const skill = bySkill.get(skillId)!;
-				const response = { item: itemParameters(familyId, seed, skill), correct: correct! };
+				const response = { item: itemParameters(familyId, seed, skill, parameters), correct: correct! };
 				return { familyId, skillCode: skill.code, domainId: skill.domainId, response };
 			})
 		});

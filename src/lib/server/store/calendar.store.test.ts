@@ -3,9 +3,11 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../
 import { defaultCutScore } from '../../core/screening';
 import { audit } from './audit';
 import { currentCycle, cutScores, findSchool } from './calendar';
-import { belowCut, existingImports, importScores, windowScores } from './scores';
+import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
 import { domainList, skillGraph } from './skills';
 import { readTraces } from './standings';
+
+const DIAGNOSTIC = { measure: null, term: 2 };
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -27,8 +29,8 @@ describe('the calendar', () => {
 
 	it('uses the school’s own cut scores where set', async () => {
 		await small.database.run('INSERT INTO cut_score (school_id, grade, term, points) VALUES (1, 4, 2, 470)');
-		expect(await cutScores(small.database, 1, 2)).toMatchObject({ 4: 470, 5: defaultCutScore(5, 2) });
-		expect((await cutScores(small.database, 2, 2))[4]).toBe(defaultCutScore(4, 2));
+		expect(await cutScores(small.database, 1, DIAGNOSTIC)).toMatchObject({ 4: 470, 5: defaultCutScore(5, 2) });
+		expect((await cutScores(small.database, 2, DIAGNOSTIC))[4]).toBe(defaultCutScore(4, 2));
 	});
 });
 
@@ -73,6 +75,16 @@ describe('imported scores', () => {
 		const after = (await readTraces(small.database, [2])).find(({ skillId }) => skillId === small.skills[0].id)!;
 		expect(after.probability).toBeGreaterThan(0.8);
 		expect(after.answers).toBe(0);
+	});
+
+	it('give each student’s newest ability, our own diagnostic before another of the same day', async () => {
+		await bring(score({ studentId: 8, theta: 0.2, takenOn: '2026-11-20' }));
+		await small.database.run(
+			`INSERT INTO score (student_id, window_id, source, domain_id, theta, standard_error, taken_on) VALUES
+				(8, 1, 'diagnostic', 0, -0.7, 0.3, '2026-09-25'), (8, 2, 'diagnostic', 0, 0.5, 0.3, '2026-11-20')`
+		);
+		expect(await overallAbilities(small.database, [7, 8])).toEqual(new Map([[8, 0.5]]));
+		expect(await overallAbilities(small.database, [])).toEqual(new Map());
 	});
 
 	it('put students under or over the line', async () => {

@@ -1,5 +1,6 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../../core/calendar';
-import { defaultCutScore } from '../../core/screening';
+import type { FluencyMeasure } from '../../core/fluency';
+import { usualCut } from '../../core/screening';
 import type { Database } from '../database/pool';
 
 export interface School {
@@ -38,14 +39,24 @@ export async function currentCycle(database: Database, schoolId: number, today: 
 	return row && { ...row, endsOn: addDays(row.startsOn, 7 * row.weeks - 1) };
 }
 
-/** Cut score in points for each grade in a term: the school's own where set, else the default. */
-export async function cutScores(database: Database, schoolId: number, term: number): Promise<Record<number, number>> {
+/** Which cut scores are meant: those of a diagnostic (null) or of a measure that is given, in a term. */
+export interface CutScoresOf {
+	measure: FluencyMeasure | null;
+	term: number;
+}
+
+/** Cut score for each grade, in points or correct a minute: the school's own where set, else the usual. */
+export async function cutScores(
+	database: Database,
+	schoolId: number,
+	{ measure, term }: CutScoresOf
+): Promise<Record<number, number>> {
 	const own = await database.rows<{ grade: number; points: number }>(
-		'SELECT grade, points FROM cut_score WHERE school_id = ? AND term = ?',
-		[schoolId, term]
+		'SELECT grade, points FROM cut_score WHERE school_id = ? AND measure = ? AND term = ?',
+		[schoolId, measure ?? 'diagnostic', term]
 	);
 	const cuts: Record<number, number> = {};
-	for (let grade = 1; grade <= 8; grade++) cuts[grade] = defaultCutScore(grade, term);
+	for (let grade = 1; grade <= 8; grade++) cuts[grade] = usualCut(measure, grade, term);
 	for (const { grade, points } of own) cuts[grade] = points;
 	return cuts;
 }

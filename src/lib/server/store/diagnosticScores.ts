@@ -6,11 +6,13 @@ import {
 	trustFlags,
 	type AbilityEstimate,
 	type Doubt,
+	type ItemParameters,
 	type Profile,
 	type ScoredResponse
 } from '../../core/measurement';
 import { gradePrior, itemParameters } from '../../core/screening';
 import type { Database } from '../database/pool';
+import type { ParameterSet } from './parameters';
 import type { Domain, Skill } from './skills';
 
 /** A first try in a diagnostic. */
@@ -22,15 +24,17 @@ export interface DiagnosticAnswer {
 	seed: number;
 	skillId: number;
 	correct: boolean;
+	/** As it was sent. */
+	response: unknown;
 	milliseconds: number;
 	answeredAt: Date;
 }
 
 /** First tries of a sitting and of the resits of its domains that count or have just been finished, in time. */
 export async function diagnosticAnswers(database: Database, sittingId: number): Promise<DiagnosticAnswer[]> {
-	return database.rows<DiagnosticAnswer>(
+	const rows = await database.rows<DiagnosticAnswer & { response: string }>(
 		`SELECT sitting.id AS sittingId, sitting.domain_id AS resitOf, item.family_id AS familyId, item.seed,
-			item.skill_id AS skillId, answer.correct, answer.milliseconds, answer.answered_at AS answeredAt
+			item.skill_id AS skillId, answer.correct, answer.response, answer.milliseconds, answer.answered_at AS answeredAt
 		FROM sitting
 		JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
 		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
@@ -38,6 +42,7 @@ export async function diagnosticAnswers(database: Database, sittingId: number): 
 		ORDER BY answer.answered_at, answer.position`,
 		[sittingId, sittingId]
 	);
+	return rows.map((row) => ({ ...row, response: JSON.parse(row.response) }));
 }
 
 /** What a diagnostic is scored with. */
@@ -47,6 +52,8 @@ export interface ScoringContext {
 	adaptive: boolean;
 	skills: Skill[];
 	domains: Domain[];
+	/** Of the version that the sitting began with. */
+	parameters: ParameterSet;
 	timeZone: string;
 	/** Overall, of the sitting before. */
 	previous?: AbilityEstimate;
@@ -62,9 +69,19 @@ export const domainsAsked = (skills: Skill[]) => [
 	...new Set(skills.filter(({ code }) => hasItems(code)).map(({ domainId }) => domainId))
 ];
 
-/** Scores a finished diagnostic from its answers, and says what about it is doubtful. */
-export function scoreDiagnostic(answers: DiagnosticAnswer[], context: ScoringContext): DiagnosticResult {
-	const { grade, term, adaptive, skills, domains, timeZone, previous } = context;
+/** An answer as it is scored. */
+export interface ScoredAnswer extends DiagnosticAnswer {
+	item: ItemParameters;
+	domainId: number;
+	/** Time (ms) under which it was given unread. */
+	rapidMs: number;
+}
+
+/** The answers that count, in time, with the parameters of their questions: of a domain sat again only the newest. */
+export function scoredAnswers(
+	answers: DiagnosticAnswer[],
+	{ skills, parameters }: Pick<ScoringContext, 'skills' | 'parameters'>
+): ScoredAnswer[] {
 	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
 	// The last resit of a domain stands for it.
 	const standsFor = new Map<number, number>();
@@ -73,20 +90,28 @@ export function scoreDiagnostic(answers: DiagnosticAnswer[], context: ScoringCon
 		const { domainId } = bySkill.get(skillId)!;
 		return standsFor.has(domainId) ? standsFor.get(domainId) === sittingId : resitOf === null;
 	});
-	const responses = counting.map((answer) => {
+	return counting.map((answer) => {
 		const skill = bySkill.get(answer.skillId)!;
 		const { stem } = itemFrom(answer.familyId, answer.seed);
 		return {
-			item: itemParameters(answer.familyId, answer.seed, skill),
-			correct: answer.correct,
-			milliseconds: answer.milliseconds,
+			...answer,
+			item: itemParameters(answer.familyId, answer.seed, skill, parameters),
 			domainId: skill.domainId,
-			rapidMs: rapidThreshold({ words: stem.split(/\s+/).length })
+			rapidMs: rapidThreshold({
+				words: stem.split(/\s+/).length,
+				medianMs: parameters.get(answer.familyId)?.medianMs
+			})
 		};
 	});
+}
+
+/** Scores a finished diagnostic from its answers, and says what about it is doubtful. */
+export function scoreDiagnostic(answers: DiagnosticAnswer[], context: ScoringContext): DiagnosticResult {
+	const { grade, term, adaptive, skills, domains, timeZone, previous } = context;
+	const counting = scoredAnswers(answers, context);
 	const asked = domainsAsked(skills);
 	const byDomain = new Map<number, ScoredResponse[]>(
-		asked.map((id) => [id, responses.filter(({ domainId }) => domainId === id)])
+		asked.map((id) => [id, counting.filter(({ domainId }) => domainId === id)])
 	);
 	const profile = estimateProfile(byDomain, gradePrior({ grade, term }));
 	const dayOf = (at: Date) => schoolDateOf(at, timeZone);
@@ -94,11 +119,11 @@ export function scoreDiagnostic(answers: DiagnosticAnswer[], context: ScoringCon
 		const before = counting[i];
 		if (before.sittingId !== answer.sittingId || dayOf(before.answeredAt) !== dayOf(answer.answeredAt)) return [];
 		const milliseconds = answer.answeredAt.getTime() - before.answeredAt.getTime() - answer.milliseconds;
-		return [{ milliseconds, domainId: bySkill.get(answer.skillId)!.domainId }];
+		return [{ milliseconds, domainId: answer.domainId }];
 	});
 	const names = new Map(domains.map(({ id, name }) => [id, name]));
 	const doubts = trustFlags({
-		answers: responses,
+		answers: counting,
 		profile,
 		adaptive,
 		previous,

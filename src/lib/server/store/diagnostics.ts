@@ -4,6 +4,7 @@ import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
+import { parameterSet } from './parameters';
 import type { Trust } from './sittings';
 import { domainList, type Skill } from './skills';
 import { rebuildTraces } from './standings';
@@ -22,6 +23,8 @@ interface Diagnostic {
 	trust: Trust;
 	/** Whether the sitting it belongs to is. */
 	adaptive: boolean;
+	/** The version of parameters that it began with. */
+	parametersId: number | null;
 	finishedAt: Date;
 	/** Which domain a resit repeats. */
 	domainId: number | null;
@@ -31,7 +34,8 @@ interface Diagnostic {
 async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
 	return database.row<Diagnostic>(
 		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
-			screening_window.term, screening_window.subject, sitting.trust, base.adaptive, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
+			screening_window.term, screening_window.subject, sitting.trust, base.adaptive,
+			base.parameters_id AS parametersId, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
 		FROM sitting
 		JOIN sitting AS base ON base.id = COALESCE(sitting.resits_id, sitting.id)
 		JOIN student ON student.id = sitting.student_id
@@ -67,6 +71,7 @@ async function result(
 		...diagnostic,
 		skills: skills.filter(({ subject }) => subject === diagnostic.subject),
 		domains: await domainList(database),
+		parameters: await parameterSet(database, diagnostic.parametersId),
 		timeZone,
 		previous: await previousAbility(database, diagnostic)
 	});

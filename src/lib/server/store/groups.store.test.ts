@@ -1,16 +1,17 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import {
+	adopt as adoptFor,
+	newGroup,
+	NOW,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from './bulk';
-import {
-	adoptGroups,
-	attendanceCounts,
-	currentGroups,
-	slotList,
-	studentPairs,
-	undoAdoption,
-	type NewGroup
-} from './groups';
+import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
+import { attendanceCounts, currentGroups, studentPairs } from './groups';
 import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from './practice';
 import { probeSeries, startProbes, undoStartProbes } from './probes';
 import { beginPractice, beginProbe } from './sittings';
@@ -22,45 +23,38 @@ beforeAll(async () => {
 afterAll(() => small.database.close());
 
 const specialist = staffAs('specialist');
-const group = (change: Partial<NewGroup> = {}): NewGroup => ({
-	name: 'x',
-	tier: 2,
-	focusSkillId: small.skills[0].id,
-	slotId: 1,
-	startsOn: TODAY,
-	endsOn: addDays(TODAY, 27),
-	studentIds: [1, 2, 3],
-	reviewOn: addDays(TODAY, 24),
-	...change
-});
-/** Adopts groups whose slots are free. @returns their ids */
-async function adopt(...groups: NewGroup[]): Promise<number[]> {
-	const adopted = await adoptGroups(small.database, specialist, groups, NOW);
-	if ('takenSlotId' in adopted) throw new Error(`slot ${adopted.takenSlotId} is taken`);
-	return adopted.ids;
-}
+const group = (change: Partial<NewGroup> = {}) => newGroup(small, change);
+const adoptAs = (...groups: NewGroup[]) => adoptFor(small, ...groups);
+const adopt = async (...groups: NewGroup[]) => (await adoptAs(...groups)).ids;
 const membersOf = async (id: number, day = TODAY) =>
 	(await currentGroups(small.database, 1, day)).find((one) => one.id === id)?.studentIds;
 
 describe('groups', () => {
 	it('are adopted, and taken back as long as nothing was built on them', async () => {
-		const [id] = await adopt(group());
+		const {
+			id: first,
+			ids: [id]
+		} = await adoptAs(group());
 		expect(await membersOf(id)).toEqual([1, 2, 3]);
-		expect(await undoAdoption(small.database, { ...specialist, schoolId: 2 }, [id], NOW)).toBe(false);
-		expect(await undoAdoption(small.database, specialist, [id], addDaysTo(NOW, 2))).toBe(false);
-		expect(await undoAdoption(small.database, specialist, [id], NOW)).toBe(true);
+		expect(await undoAdoption(small.database, { ...specialist, schoolId: 2 }, first, NOW)).toBe(false);
+		expect(await undoAdoption(small.database, specialist, first, addDaysTo(NOW, 2))).toBe(false);
+		expect(await undoAdoption(small.database, specialist, first, NOW)).toBe(true);
+		expect(await undoAdoption(small.database, specialist, first, NOW)).toBe(false);
 		expect(await membersOf(id)).toBeUndefined();
 		const left = await small.database.rows('SELECT id FROM review UNION SELECT id FROM group_membership');
 		expect(left).toEqual([]);
 
-		const [kept] = await adopt(group());
+		const {
+			id: second,
+			ids: [kept]
+		} = await adoptAs(group());
 		await assignSet(
 			small.database,
 			specialist,
 			{ skillId: small.skills[0].id, groupId: kept, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [1, 2, 3] },
 			NOW
 		);
-		expect(await undoAdoption(small.database, specialist, [kept], NOW)).toBe(false);
+		expect(await undoAdoption(small.database, specialist, second, NOW)).toBe(false);
 		expect(await membersOf(kept)).toEqual([1, 2, 3]);
 	});
 
@@ -72,7 +66,12 @@ describe('groups', () => {
 
 	it('meet where no other group meets on the same days of the year, even when two are adopted at once', async () => {
 		const inSlot2 = (change: Partial<NewGroup> = {}) =>
-			adoptGroups(small.database, specialist, [group({ slotId: 2, studentIds: [7], ...change })], NOW);
+			adoptGroups(
+				small.database,
+				specialist,
+				{ groups: [group({ slotId: 2, studentIds: [7], ...change })], ends: [], draftId: null, reason: '' },
+				NOW
+			);
 		const together = await Promise.all([inSlot2(), inSlot2(), inSlot2()]);
 		expect(together.filter((one) => 'ids' in one).length).toBe(1);
 		expect(together.filter((one) => 'takenSlotId' in one && one.takenSlotId === 2).length).toBe(2);
@@ -87,14 +86,6 @@ describe('groups', () => {
 		const [id] = await adopt(group({ slotId: 2, startsOn: addDays(TODAY, 7), studentIds: [5, 6] }));
 		expect(await membersOf(id)).toEqual([5, 6]);
 		expect(await membersOf(id, addDays(TODAY, 30))).toBeUndefined();
-	});
-
-	it('meet at slots with days, classes that release students, and a tier where one is set', async () => {
-		expect(await slotList(small.database, 1)).toMatchObject([
-			{ id: 1, days: [1, 3, 5], startsAt: '09:00', tier: null, classIds: [1, 2] },
-			{ id: 2, days: [2, 4], startsAt: '10:05', tier: 3, classIds: [1] }
-		]);
-		expect(await slotList(small.database, 2)).toEqual([]);
 	});
 
 	it('know who must be apart and count attendance', async () => {

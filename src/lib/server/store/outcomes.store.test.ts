@@ -38,18 +38,25 @@ describe('cut scores', () => {
 		await setCutScores(
 			small.database,
 			coordinator,
-			2,
+			{ measure: null, term: 2 },
 			new Map([
 				[4, 470],
 				[5, 495]
 			]),
 			NOW
 		);
-		expect(await cutScores(small.database, 1, 2)).toMatchObject({ 4: 470, 5: 495, 6: defaultCutScore(6, 2) });
-		expect((await cutScores(small.database, 1, 1))[4]).toBe(defaultCutScore(4, 1));
-		expect((await cutScores(small.database, 2, 2))[4]).toBe(defaultCutScore(4, 2));
-		await setCutScores(small.database, coordinator, 2, new Map([[4, null]]), NOW);
-		expect(await cutScores(small.database, 1, 2)).toMatchObject({ 4: defaultCutScore(4, 2), 5: 495 });
+		expect(await cutScores(small.database, 1, { measure: null, term: 2 })).toMatchObject({
+			4: 470,
+			5: 495,
+			6: defaultCutScore(6, 2)
+		});
+		expect((await cutScores(small.database, 1, { measure: null, term: 1 }))[4]).toBe(defaultCutScore(4, 1));
+		expect((await cutScores(small.database, 2, { measure: null, term: 2 }))[4]).toBe(defaultCutScore(4, 2));
+		await setCutScores(small.database, coordinator, { measure: null, term: 2 }, new Map([[4, null]]), NOW);
+		expect(await cutScores(small.database, 1, { measure: null, term: 2 })).toMatchObject({
+			4: defaultCutScore(4, 2),
+			5: 495
+		});
 	});
 });
 

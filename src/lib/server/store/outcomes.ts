@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
+import type { CutScoresOf } from './calendar';
 
 /** Outcomes that a school has brought in, newest first. */
 export async function outcomeNames(
@@ -44,30 +45,31 @@ export async function saveOutcomes(
 	});
 }
 
-/** Sets a school's cut scores of a term, in points by grade; null gives a grade the default again. */
+/** Sets a school's cut scores by grade, in points or correct a minute; null gives a grade the usual one again. */
 export async function setCutScores(
 	database: RootDatabase,
 	staff: Staff,
-	term: number,
+	{ measure, term }: CutScoresOf,
 	cuts: Map<number, number | null>,
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
 		for (const [grade, points] of cuts) {
 			if (points === null) {
-				await transaction.run('DELETE FROM cut_score WHERE school_id = ? AND grade = ? AND term = ?', [
+				await transaction.run('DELETE FROM cut_score WHERE school_id = ? AND measure = ? AND grade = ? AND term = ?', [
 					staff.schoolId,
+					measure ?? 'diagnostic',
 					grade,
 					term
 				]);
 				continue;
 			}
 			await transaction.run(
-				`INSERT INTO cut_score (school_id, grade, term, points) VALUES (?, ?, ?, ?)
+				`INSERT INTO cut_score (school_id, measure, grade, term, points) VALUES (?, ?, ?, ?, ?)
 				ON DUPLICATE KEY UPDATE points = VALUES(points)`,
-				[staff.schoolId, grade, term, points]
+				[staff.schoolId, measure ?? 'diagnostic', grade, term, points]
 			);
 		}
-		await audit(transaction, staff, at, 'set cut scores', { term, cuts: [...cuts] });
+		await audit(transaction, staff, at, 'set cut scores', { measure, term, cuts: [...cuts] });
 	});
 }

@@ -5,6 +5,7 @@ import {
 	accountByUserName,
 	classByCode,
 	findScope,
+	rosterAttributes,
 	scopeChoices,
 	staffList,
 	studentPin,
@@ -115,5 +116,18 @@ describe('finding people', () => {
 		expect(await studentPin(small.database, 1)).toBe('none');
 		expect(await studentPin(small.database, 999)).toBeNull();
 		expect((await staffList(small.database, 1, ['specialist', 'teacher'])).map(({ id }) => id)).toEqual([2, 10, 11]);
+	});
+});
+
+describe('what the roster says', () => {
+	it('is given by student and name, and nothing for those of whom it says nothing', async () => {
+		await fill(small.database, 'student_attribute', [
+			{ student_id: 1, name: 'Home language', value: 'Wolof' },
+			{ student_id: 1, name: 'Education plan', value: 'yes' },
+			{ student_id: 2, name: 'Home language', value: 'Catalan' }
+		]);
+		const found = await rosterAttributes(small.database, [1, 3]);
+		expect(found).toEqual(new Map([[1, { 'Education plan': 'yes', 'Home language': 'Wolof' }]]));
+		expect(await rosterAttributes(small.database, [])).toEqual(new Map());
 	});
 });

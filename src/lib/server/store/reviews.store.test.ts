@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from './bulk';
-import { adoptGroups, currentGroups } from './groups';
+import { currentGroups } from './groups';
 import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
 
 let small: SmallSchool;
@@ -16,24 +16,12 @@ beforeAll(async () => {
 		'tier_interval',
 		[1, 2, 3].map((student_id) => ({ student_id, tier: 2, from_on: '2026-10-26' }))
 	);
-	const adopted = await adoptGroups(
-		small.database,
-		specialist,
-		[
-			{
-				name: 'Rounding',
-				tier: 2,
-				focusSkillId: small.skills[0].id,
-				slotId: 1,
-				startsOn: '2026-10-26',
-				endsOn: '2026-12-20',
-				studentIds: [1, 2, 3, 4],
-				reviewOn: TODAY
-			}
-		],
-		NOW
-	);
-	[groupId] = 'ids' in adopted ? adopted.ids : [];
+	({
+		ids: [groupId]
+	} = await adopt(
+		small,
+		newGroup(small, { startsOn: '2026-10-26', endsOn: '2026-12-20', studentIds: [1, 2, 3, 4], reviewOn: TODAY })
+	));
 });
 afterAll(() => small.database.close());
 

@@ -53,6 +53,39 @@ export async function belowCut(
 	});
 }
 
+/** Each student's newest overall ability, logits; students without a score are absent. */
+export async function overallAbilities(database: Database, studentIds: number[]): Promise<Map<number, number>> {
+	if (studentIds.length === 0) return new Map();
+	const rows = await database.rows<{ studentId: number; theta: number }>(
+		`SELECT student_id AS studentId, theta FROM score
+		WHERE student_id IN (?) AND domain_id = 0
+		ORDER BY taken_on, source = 'diagnostic', id`,
+		[studentIds]
+	);
+	return new Map(rows.map(({ studentId, theta }) => [studentId, theta]));
+}
+
+/** All scores of a student through time, the earliest first; of a window's two, our own diagnostic's. */
+export async function scoreHistory(database: Database, studentId: number) {
+	const rows = await database.rows<{
+		windowId: number;
+		domainId: number;
+		theta: number;
+		standardError: number;
+		takenOn: SchoolDate;
+		window: string;
+	}>(
+		`SELECT score.window_id AS windowId, score.domain_id AS domainId, score.theta, score.standard_error AS standardError,
+			score.taken_on AS takenOn, screening_window.name AS \`window\`
+		FROM score JOIN screening_window ON screening_window.id = score.window_id
+		WHERE score.student_id = ? AND screening_window.measure IS NULL
+		ORDER BY score.source = 'diagnostic', score.taken_on, score.id`,
+		[studentId]
+	);
+	const one = new Map(rows.map((row) => [`${row.windowId} ${row.domainId}`, row]));
+	return [...one.values()].sort((a, b) => (a.takenOn < b.takenOn ? -1 : a.takenOn > b.takenOn ? 1 : 0));
+}
+
 /** Overall abilities of all students of a grade in a window, one a student, our own diagnostic before others. */
 export async function gradeAbilities(
 	database: Database,

@@ -3,7 +3,7 @@ import type { Doubt } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Skill } from './skills';
 
-export type SittingKind = 'diagnostic' | 'practice' | 'probe';
+export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
 /** `resit`: one domain waits to be sat again. */
 export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit';
 
@@ -35,7 +35,8 @@ export async function findSitting(database: Database, studentId: number, id: num
 type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
 	| { setId: number }
-	| { planId: number; week: number };
+	| { planId: number; week: number }
+	| { checkId: number };
 
 export interface Beginning {
 	studentId: number;
@@ -43,6 +44,8 @@ export interface Beginning {
 	origin: Origin;
 	itemCount: number;
 	adaptive?: boolean;
+	/** Of a diagnostic: the version of parameters that it is chosen and scored with. */
+	parametersId?: number | null;
 	at: Date;
 }
 
@@ -52,22 +55,23 @@ export interface Beginning {
  */
 export async function openSitting(
 	transaction: Database,
-	{ studentId, kind, origin, itemCount, adaptive = false, at }: Beginning
+	{ studentId, kind, origin, itemCount, adaptive = false, parametersId = null, at }: Beginning
 ): Promise<{ id: number; isNew: boolean }> {
 	const columns = {
 		windowId: null,
 		setId: null,
 		planId: null,
 		week: null,
+		checkId: null,
 		attempt: 1,
 		resitsId: null,
 		domainId: null,
 		...origin
 	};
 	const { insertId, affected } = await transaction.run(
-		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, attempt, resits_id, domain_id, item_count,
-			adaptive, started_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, check_id, attempt, resits_id, domain_id, item_count,
+			adaptive, parameters_id, started_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
 		[
 			studentId,
@@ -76,11 +80,13 @@ export async function openSitting(
 			columns.setId,
 			columns.planId,
 			columns.week,
+			columns.checkId,
 			columns.attempt,
 			columns.resitsId,
 			columns.domainId,
 			itemCount,
 			adaptive,
+			parametersId,
 			at
 		]
 	);
@@ -198,6 +204,8 @@ export interface BoardSitting {
 	adaptive: boolean;
 	trust: Trust;
 	flags: Doubt<number>[];
+	/** The version of parameters that it began with. */
+	parametersId: number | null;
 	startedAt: Date;
 	lastAt: Date | null;
 	/** The sitting of which this one repeats a domain, and the domain. */
@@ -218,7 +226,7 @@ export async function windowSittings(
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<Omit<BoardSitting, 'flags' | 'nextAttempt'> & { flags: string | null }>(
 		`SELECT id, student_id AS studentId, attempt, item_count AS itemCount, answered, adaptive, trust, flags,
-			started_at AS startedAt, resits_id AS resitsId, domain_id AS domainId, resit_domain_id AS resitDomainId,
+			parameters_id AS parametersId, started_at AS startedAt, resits_id AS resitsId, domain_id AS domainId, resit_domain_id AS resitDomainId,
 			(SELECT MAX(answered_at) FROM answer WHERE answer.sitting_id = sitting.id) AS lastAt
 		FROM sitting WHERE window_id = ? AND student_id IN (?) ORDER BY attempt`,
 		[windowId, studentIds]

@@ -1,4 +1,4 @@
-import type { SchoolDate } from '../../core/calendar';
+import { addDays, dayBegins, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { familyFormat } from '../../core/items';
 import {
 	advance,
@@ -10,7 +10,6 @@ import {
 	type StandingNow,
 	type Trace
 } from '../../core/mastery';
-import { schoolDateOf } from '../../core/calendar';
 import type { Database } from '../database/pool';
 import type { Skill } from './skills';
 
@@ -63,12 +62,12 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 	return byStudentSkill;
 }
 
-/** Each student's newest usable ability for each domain. */
-async function domainAbilities(database: Database, studentIds: number[]) {
+/** Each student's newest usable ability for each domain, up to a day. */
+async function domainAbilities(database: Database, studentIds: number[], until: SchoolDate = '9999-12-31') {
 	const rows = await database.rows<{ studentId: number; domainId: number; theta: number; standardError: number }>(
 		`SELECT student_id AS studentId, domain_id AS domainId, theta, standard_error AS standardError
-		FROM score WHERE student_id IN (?) ORDER BY taken_on, id`,
-		[studentIds]
+		FROM score WHERE student_id IN (?) AND taken_on <= ? ORDER BY taken_on, id`,
+		[studentIds, until]
 	);
 	return new Map(rows.map((row) => [`${row.studentId} ${row.domainId}`, row]));
 }
@@ -196,6 +195,39 @@ export async function readStandings(
 		standings.get(row.studentId)!.set(row.skillId, standingOn(today, row));
 	}
 	return standings;
+}
+
+/** A day's end in a time zone: no answer of the day comes after it. */
+const endOf = (day: SchoolDate, timeZone: string) => dayBegins(new Date(`${addDays(day, 1)}T12:00:00Z`), timeZone);
+
+/**
+ * Standings as they were at the end of earlier days, from the answer log: for each day, by student, then by skill. What
+ * was set aside or sat again since counts as it does today.
+ */
+export async function standingsOnDays(
+	database: Database,
+	studentIds: number[],
+	skills: Skill[],
+	days: SchoolDate[],
+	timeZone: string
+): Promise<Map<SchoolDate, Map<number, Map<number, StandingNow>>>> {
+	const byDay = new Map(days.map((day) => [day, new Map<number, Map<number, StandingNow>>()]));
+	if (studentIds.length === 0 || days.length === 0) return byDay;
+	const evidence = await readEvidence(database, studentIds, null, timeZone);
+	for (const [day, byStudent] of byDay) {
+		const abilities = await domainAbilities(database, studentIds, day);
+		const end = endOf(day, timeZone);
+		for (const studentId of studentIds) {
+			const own = new Map<number, StandingNow>();
+			for (const skill of skills) {
+				const ability = abilities.get(`${studentId} ${skill.domainId}`) ?? abilities.get(`${studentId} 0`) ?? null;
+				const answers = (evidence.get(`${studentId} ${skill.id}`) ?? []).filter(({ at }) => at < end);
+				if (answers.length || ability) own.set(skill.id, standingOn(day, trace(answers, priorKnown(ability, skill))));
+			}
+			byStudent.set(studentId, own);
+		}
+	}
+	return byDay;
 }
 
 export interface EvidenceAnswer {

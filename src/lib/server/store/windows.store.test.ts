@@ -30,6 +30,7 @@ const spring: NewWindow = {
 	name: 'Spring',
 	subject: 'Mathematics',
 	mode: 'adaptive',
+	measure: null,
 	term: 3,
 	opensOn: '2027-03-01',
 	closesOn: '2027-03-12',

@@ -1,17 +1,20 @@
 import type { SchoolDate } from '../../core/calendar';
+import { MEASURES, type FluencyMeasure } from '../../core/fluency';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
 
 /** How students are screened in a window. */
-export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score';
-export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'imported score'];
+export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';
+export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'teacher-given', 'imported score'];
 
 export interface ScreeningWindow {
 	id: number;
 	name: string;
 	subject: string;
 	mode: ScreeningMode;
+	/** What is given, in a teacher-given window; else null. */
+	measure: FluencyMeasure | null;
 	/** Whose benchmarks count. */
 	term: number;
 	opensOn: SchoolDate;
@@ -19,7 +22,7 @@ export interface ScreeningWindow {
 }
 
 const WINDOW = `screening_window.id, screening_window.name, screening_window.subject, screening_window.mode,
-	screening_window.term, screening_window.opens_on AS opensOn,
+	screening_window.measure, screening_window.term, screening_window.opens_on AS opensOn,
 	screening_window.closes_on AS closesOn`;
 
 /** The school's windows, newest first. */
@@ -47,7 +50,7 @@ export async function windowCounts(
 	schoolId: number,
 	today: SchoolDate
 ): Promise<Map<number, { classes: number; students: number; begun: number; scored: number }>> {
-	const rows = await database.rows<{ id: number; classes: number; students: number; begun: number; scored: number }>(
+	const rows = await database.rows<Record<'id' | 'classes' | 'students' | 'begun' | 'scored' | 'given', number>>(
 		`SELECT screening_window.id,
 			(SELECT COUNT(*) FROM window_class WHERE window_class.window_id = screening_window.id) AS classes,
 			(SELECT COUNT(*) FROM window_class
@@ -55,7 +58,9 @@ export async function windowCounts(
 					AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
 				WHERE window_class.window_id = screening_window.id) AS students,
 			(SELECT COUNT(DISTINCT sitting.student_id) FROM sitting WHERE sitting.window_id = screening_window.id) AS begun,
-			(SELECT COUNT(DISTINCT score.student_id) FROM score WHERE score.window_id = screening_window.id) AS scored
+			(SELECT COUNT(DISTINCT score.student_id) FROM score WHERE score.window_id = screening_window.id) AS scored,
+			(SELECT COUNT(DISTINCT given_measure.student_id) FROM given_measure
+				WHERE given_measure.window_id = screening_window.id AND given_measure.set_aside_at IS NULL) AS given
 		FROM screening_window
 		WHERE screening_window.school_id = ? AND screening_window.withdrawn_at IS NULL`,
 		[today, today, schoolId]
@@ -66,8 +71,8 @@ export async function windowCounts(
 			{
 				classes: Number(counts.classes),
 				students: Number(counts.students),
-				begun: Number(counts.begun),
-				scored: Number(counts.scored)
+				begun: Number(counts.begun) + Number(counts.given),
+				scored: Number(counts.scored) + Number(counts.given)
 			}
 		])
 	);
@@ -77,7 +82,11 @@ export interface NewWindow extends Omit<ScreeningWindow, 'id'> {
 	classIds: number[];
 }
 
-/** Plans a window. Classes of other schools are left out. @returns null when no class is left */
+/**
+ * Plans a window. Classes of other schools are left out; the subject of a measure that is given follows from it.
+ *
+ * @returns null when no class is left
+ */
 export async function addWindow(
 	database: RootDatabase,
 	staff: Staff,
@@ -93,9 +102,18 @@ export async function addWindow(
 			: [];
 		if (classes.length === 0) return null;
 		const { insertId } = await transaction.run(
-			`INSERT INTO screening_window (school_id, name, subject, mode, term, opens_on, closes_on)
-			VALUES (?, ?, ?, ?, ?, ?, ?)`,
-			[staff.schoolId, window.name, window.subject, window.mode, window.term, window.opensOn, window.closesOn]
+			`INSERT INTO screening_window (school_id, name, subject, mode, measure, term, opens_on, closes_on)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+			[
+				staff.schoolId,
+				window.name,
+				window.measure ? MEASURES[window.measure].subject : window.subject,
+				window.mode,
+				window.measure,
+				window.term,
+				window.opensOn,
+				window.closesOn
+			]
 		);
 		await transaction.insertMany(
 			'INSERT INTO window_class (window_id, class_id) VALUES ?',
@@ -148,8 +166,9 @@ export async function withdrawWindow(
 	return database.transaction(async (transaction) => {
 		if (!(await lockWindow(transaction, staff, windowId))) return false;
 		const used = await transaction.row(
-			`SELECT 1 FROM sitting WHERE window_id = ? UNION SELECT 1 FROM score WHERE window_id = ? LIMIT 1`,
-			[windowId, windowId]
+			`SELECT 1 FROM sitting WHERE window_id = ? UNION SELECT 1 FROM score WHERE window_id = ?
+			UNION SELECT 1 FROM given_measure WHERE window_id = ? LIMIT 1`,
+			[windowId, windowId, windowId]
 		);
 		if (used) return false;
 		await transaction.run('UPDATE screening_window SET withdrawn_at = ? WHERE id = ?', [at, windowId]);

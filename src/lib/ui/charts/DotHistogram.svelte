@@ -6,7 +6,6 @@
 	import { binScores } from '$lib/core/screening';
 
 	interface Props {
-		/** In points. */
 		scores: number[];
 		cut: number | null;
 		from: number;

@@ -1,8 +1,8 @@
-<!-- A score with its error band on an axis shared by the column, and the benchmark line. All in points. -->
+<!-- A score with its error band on an axis shared by the column, and the benchmark line. All in one unit. -->
 <script lang="ts">
 	interface Props {
 		score: { points: number; error: number };
-		cut: number;
+		cut: number | null;
 		from: number;
 		to: number;
 	}
@@ -13,7 +13,7 @@
 
 <svg width={WIDTH} height="20" viewBox="0 0 {WIDTH} 20" aria-hidden="true">
 	<line class="axis" x1="0" x2={WIDTH} y1="10" y2="10" />
-	<line class="cut" x1={x(cut)} x2={x(cut)} y1="1" y2="19" />
+	{#if cut !== null}<line class="cut" x1={x(cut)} x2={x(cut)} y1="1" y2="19" />{/if}
 	<rect
 		class="band"
 		x={x(score.points - score.error)}

@@ -3,10 +3,19 @@
 	import type { StandingNow } from '$lib/core/mastery';
 	import type { NeedleState } from '../glyphs/standings';
 
+	interface NamedSkill {
+		id: number;
+		name: string;
+		state: NeedleState;
+		inferred: boolean;
+	}
+
 	export interface CellEvidence {
 		skill: { shortName: string; code: string; grade: number; term: number; statement: string };
 		now: StandingNow | undefined;
-		prerequisites: { id: number; name: string; state: NeedleState; inferred: boolean }[];
+		prerequisites: NamedSkill[];
+		/** Chains of prerequisites that explain a gap, strongest first, each from where it begins. */
+		causes: { strength: number; skills: NamedSkill[] }[];
 		answers: {
 			on: string;
 			kind: string;
@@ -24,10 +33,10 @@
 	import Needle from '../glyphs/Needle.svelte';
 	import { describeStanding } from '../glyphs/standings';
 	import { withState } from '../shell/address';
-	import { sayDay } from '../shell/dates';
+	import { sayDay } from '$lib/core/calendar';
 
 	let { evidence }: { evidence: CellEvidence } = $props();
-	const { skill, now, prerequisites, answers } = $derived(evidence);
+	const { skill, now, prerequisites, causes, answers } = $derived(evidence);
 </script>
 
 <section class="evidence">
@@ -45,6 +54,22 @@
 					><Needle state={one.state} inferred={one.inferred} size={16} />{one.name}</span
 				>{/each}
 		</p>
+	{/if}
+	{#if causes.length}
+		<div class="causes">
+			<h4>Where it begins</h4>
+			<ol>
+				{#each causes as { strength, skills }, i (i)}
+					<li>
+						{#each skills as one, k (one.id)}{k ? ' → ' : ''}<a href={withState({ cell: one.id })}
+								><Needle state={one.state} inferred={one.inferred} size={16} />{one.name}</a
+							>{/each} →
+						{skill.shortName}
+						<span class="soft">explains {Math.round(100 * strength)}%</span>
+					</li>
+				{/each}
+			</ol>
+		</div>
 	{/if}
 	{#if answers.length}
 		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -71,6 +96,18 @@
 </section>
 
 <style>
+	.causes h4 {
+		margin: 4px 0 2px;
+		font-size: 0.95rem;
+	}
+	.causes ol {
+		margin: 0;
+		padding-left: 20px;
+	}
+	.causes a {
+		color: var(--ink);
+		white-space: nowrap;
+	}
 	.evidence {
 		display: grid;
 		gap: 6px;

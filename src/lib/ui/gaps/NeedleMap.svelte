@@ -1,56 +1,158 @@
 <!--
-	Students × skills as a grid of needles. Only the rows in view are drawn. One cell has the focus; arrow keys, Page Up
-	and Down, Home and End move it, Enter chooses it.
+	Students × skills as a grid of needles. Only the rows in view are drawn; their needles are pictures (NeedleTiles), and
+	their cells are made once the map rests (DrawnCells). One cell has the focus; keys move it (stepOf), Enter, Space act.
 -->
 <script lang="ts">
 	import { createWindowVirtualizer } from '@tanstack/svelte-virtual';
-	import { tick, untrack } from 'svelte';
+	import { flushSync, onMount, tick, untrack } from 'svelte';
 	import { get } from 'svelte/store';
-	import { readCell } from '$lib/core/mastery';
-	import type { MapSkill, MapStudent } from './map';
-	import { describeCell } from '../glyphs/standings';
-	import TierBars from '../glyphs/TierBars.svelte';
-	import { withState } from '../shell/address';
 	import { legState } from '../shell/legState.svelte';
+	import { columnsInView, columnStarts, WIDTHS, widthOf } from './columnWindow';
+	import { mapColumns, type MapDomain } from './columns';
+	import { DrawnCells } from './drawnCells.svelte';
+	import type { MapSkill, MapStudent } from './map';
+	import MapHeads from './MapHeads.svelte';
+	import MapRow from './MapRow.svelte';
+	import { stepOf } from './mapKeys';
+	import { NEEDLES, type NeedleFilter } from './mapView';
+	import NeedleTiles from './NeedleTiles.svelte';
 
 	interface Props {
 		students: MapStudent[];
+		/** Those that stand in the map, and all there are. */
 		skills: MapSkill[];
-		domains: { id: number; name: string }[];
+		allSkills: MapSkill[];
+		domains: MapDomain[];
+		/** Domains folded into one column. */
+		folded: ReadonlySet<number>;
+		/** Needles that are shown; the others leave their cell empty. */
+		needles: NeedleFilter;
 		ground: boolean;
+		/** For the day of a cell's last answer. */
+		today: string;
 		/** Student whose row is marked, and skill whose cell of it is. */
 		studentId: number;
 		skillId: number;
 		/** Ids of students that are ticked. */
 		selected: number[];
 		onchoose: (studentId: number, skillId: number) => void;
+		onfold: (domainId: number) => void;
 	}
-	let { students, skills, domains, ground, studentId, skillId, selected = $bindable(), onchoose }: Props = $props();
+	let {
+		students,
+		skills,
+		allSkills,
+		domains,
+		folded,
+		needles,
+		ground,
+		today,
+		studentId,
+		skillId,
+		selected = $bindable(),
+		onchoose,
+		onfold
+	}: Props = $props();
 
+	/** Height of a row and of the heads, in pixels. */
 	const ROW = 24;
+	const HEADS = 190;
+	/** Of a landscape page between its margins. */
+	const PAGE_WIDTH = 980;
+	/** What is taken for the window's width until there is one. */
+	const FIRST_WIDTH = 1280;
+	/** Frames that a cell may take to be there once it is asked for. */
+	const MOST_FRAMES = 30;
+
+	let place = $state<HTMLElement>();
 	let map = $state<HTMLTableElement>();
 	let focusRow = $state(0);
 	let focusColumn = $state(0);
-	const heads = $derived(
-		domains
-			.map((domain) => ({ ...domain, span: skills.filter((skill) => skill.domainId === domain.id).length }))
-			.filter(({ span }) => span)
-	);
-	const startsDomain = $derived(skills.map(({ domainId }, c) => c === 0 || skills[c - 1].domainId !== domainId));
+	let isPrinting = $state(false);
+	let tiled = $state(false);
+	let scrollLeft = $state(0);
+	let innerWidth = $state(FIRST_WIDTH);
+	const columns = $derived(mapColumns(domains, skills, allSkills, folded));
+	const starts = $derived(columnStarts(columns));
+	const width = $derived(WIDTHS.student + starts[columns.length]);
+	const isShown = $derived(NEEDLES[needles].is);
+	const ticked = $derived(new Set(selected));
 
 	const virtualizer = createWindowVirtualizer<HTMLTableRowElement>({
 		count: 0,
 		estimateSize: () => ROW,
-		overscan: 12,
-		initialRect: { width: 1280, height: 800 }
+		overscan: 8,
+		initialRect: { width: FIRST_WIDTH, height: 800 }
 	});
 	$effect.pre(() => {
-		const options = { count: students.length, scrollMargin: map?.offsetTop ?? 0 };
+		const options = { count: students.length, scrollMargin: place?.offsetTop ?? 0 };
 		untrack(() => get(virtualizer).setOptions(options));
 	});
-	const visible = $derived($virtualizer.getVirtualItems().filter(({ index }) => index < students.length));
-	const above = $derived(visible.length ? visible[0].index * ROW : 0);
-	const below = $derived(visible.length ? (students.length - 1 - visible[visible.length - 1].index) * ROW : 0);
+	const visible = $derived(
+		isPrinting
+			? students.map((_, index) => index)
+			: $virtualizer.getVirtualItems().flatMap(({ index }) => (index < students.length ? [index] : []))
+	);
+	const above = $derived((visible[0] ?? 0) * ROW);
+	const below = $derived((students.length - 1 - (visible.at(-1) ?? -1)) * ROW);
+	const inView = $derived({
+		rows: { from: visible[0] ?? 0, until: (visible.at(-1) ?? -1) + 1 },
+		columns: isPrinting
+			? { from: 0, until: columns.length }
+			: columnsInView(starts, scrollLeft, scrollLeft + innerWidth - WIDTHS.student)
+	});
+
+	const cells = new DrawnCells({
+		nextFrame: (then) => requestAnimationFrame(then),
+		after: (milliseconds, then) => window.setTimeout(then, milliseconds),
+		cancel: (timer) => clearTimeout(timer)
+	});
+	// What is drawn on the server, and before anything is scrolled.
+	untrack(() => cells.fill(visible, inView.columns));
+	$effect.pre(() => {
+		const { isScrolling } = cells;
+		const [rows, range] = [visible, inView.columns];
+		if (!isScrolling) untrack(() => cells.fill(rows, range));
+	});
+
+	/** Reads where the page stands before anything changes: read later, it would have to be laid out for that. */
+	function onscroll() {
+		cells.scrolled();
+		const now = window.scrollX;
+		if (now !== scrollLeft) requestAnimationFrame(() => (scrollLeft = now));
+	}
+	onMount(onscroll);
+
+	function print(is: boolean) {
+		flushSync(() => (isPrinting = is));
+	}
+
+	// One cell can be reached by Tab: the one that had the focus, or the first that is drawn.
+	$effect(() => {
+		void visible.map((row) => cells.of(row));
+		const cell = map?.querySelector(`[data-at="${focusRow} ${focusColumn}"]`) ?? map?.querySelector('[data-at]');
+		for (const old of map?.querySelectorAll('[data-at][tabindex="0"]') ?? []) old.setAttribute('tabindex', '-1');
+		cell?.setAttribute('tabindex', '0');
+	});
+
+	function pick(id: number, isPicked: boolean) {
+		selected = isPicked ? [...selected, id] : selected.filter((one) => one !== id);
+	}
+
+	const cellOf = ({ target }: Event) => (target as HTMLElement).closest<HTMLElement>('[data-at]');
+	const placeOf = (event: Event) => cellOf(event)?.dataset.at!.split(' ').map(Number) ?? null;
+	function onfocusin(event: FocusEvent) {
+		[focusRow, focusColumn] = placeOf(event) ?? [focusRow, focusColumn];
+	}
+	function onclick(event: MouseEvent) {
+		const at = placeOf(event);
+		if (at) choose(at[0], at[1]);
+	}
+	/** What a cell says is shown over it, too. */
+	function onmouseover(event: MouseEvent) {
+		const cell = cellOf(event);
+		if (cell) cell.title = cell.ariaLabel ?? '';
+	}
 
 	$effect(() => {
 		legState.order = students.map(({ id }) => id);
@@ -72,226 +174,127 @@
 
 	async function focusCell(row: number, column: number) {
 		focusRow = Math.max(0, Math.min(students.length - 1, row));
-		focusColumn = Math.max(0, Math.min(skills.length - 1, column));
+		focusColumn = Math.max(0, Math.min(columns.length - 1, column));
 		$virtualizer.scrollToIndex(focusRow, { align: 'auto' });
-		await tick();
-		map?.querySelector<HTMLElement>(`[data-at="${focusRow} ${focusColumn}"]`)?.focus();
+		const [left, right] = [starts[focusColumn], starts[focusColumn + 1]];
+		const room = place!.parentElement!.clientWidth - WIDTHS.student;
+		if (left < window.scrollX) window.scrollTo({ left });
+		else if (right > window.scrollX + room) window.scrollTo({ left: right - room });
+		for (let frame = 0; frame < MOST_FRAMES; frame++) {
+			cells.add(focusRow, inView.columns);
+			await tick();
+			const cell = map?.querySelector<HTMLElement>(`[data-at="${focusRow} ${focusColumn}"]`);
+			if (cell) return cell.focus();
+			await new Promise(requestAnimationFrame);
+		}
+	}
+
+	function choose(row: number, column: number) {
+		const chosen = columns[column];
+		if (chosen.kind === 'folded') onfold(chosen.domainId);
+		else onchoose(students[row].id, chosen.skill.id);
 	}
 
 	function onkeydown(event: KeyboardEvent) {
-		const steps: Record<string, [number, number]> = {
-			ArrowUp: [-1, 0],
-			ArrowDown: [1, 0],
-			ArrowLeft: [0, -1],
-			ArrowRight: [0, 1],
-			PageDown: [15, 0],
-			PageUp: [-15, 0],
-			Home: [0, -skills.length],
-			End: [0, skills.length]
-		};
-		const step = steps[event.key];
-		if (step) focusCell(focusRow + step[0], focusColumn + step[1]);
-		else if (event.key === 'Enter' || event.key === ' ') onchoose(students[focusRow].id, skills[focusColumn].id);
+		// The heads of domains are buttons of their own.
+		if ((event.target as HTMLElement).closest('thead')) return;
+		const step = stepOf(event.key, columns.length);
+		if (step) focusCell(focusRow + step.rows, focusColumn + step.columns);
+		else if (event.key === 'Enter') choose(focusRow, focusColumn);
+		else if (event.key === ' ') pick(students[focusRow].id, !ticked.has(students[focusRow].id));
 		else return;
 		event.preventDefault();
 	}
 </script>
 
-<!-- The grid itself handles keys; focus roves among its cells. -->
-<table
-	class:flat={!ground}
-	role="grid"
-	aria-label="Needle map: students and skills"
-	aria-rowcount={students.length + 1}
-	bind:this={map}
-	{onkeydown}
->
-	<thead>
-		<tr class="domains">
-			<td></td>
-			{#each heads as domain (domain.id)}<th colspan={domain.span} scope="colgroup"><span>{domain.name}</span></th
-				>{/each}
-		</tr>
-		<tr>
-			<th class="student" scope="col"
-				><span>{students.length} {students.length === 1 ? 'student' : 'students'}</span></th
-			>
-			{#each skills as skill, c (skill.id)}
-				<th
-					scope="col"
-					class:first={startsDomain[c]}
-					title="{skill.code} · {skill.statement} ({skill.grade}·{skill.term})"
-				>
-					<span class="skill">{skill.shortName}</span>
-				</th>
+<svelte:window
+	bind:innerWidth
+	onscrollcapture={onscroll}
+	onbeforeprint={() => print(true)}
+	onafterprint={() => print(false)}
+/>
+<div class="map" bind:this={place} style:--width="{width}px" style:--page-zoom={Math.min(1, PAGE_WIDTH / width)}>
+	<div class="pictures" style:top="{HEADS}px" style:left="{WIDTHS.student}px">
+		<NeedleTiles
+			rows={students.map((student) => student.cells)}
+			{columns}
+			{starts}
+			height={ROW}
+			{inView}
+			{isShown}
+			{ground}
+			bind:ready={tiled}
+		/>
+	</div>
+	<!-- The grid itself handles keys; focus roves among its cells. -->
+	<table
+		role="grid"
+		aria-label="Needle map: students and skills"
+		aria-rowcount={students.length + 1}
+		aria-colcount={columns.length + 1}
+		bind:this={map}
+		{onkeydown}
+		{onclick}
+		{onfocusin}
+		{onmouseover}
+	>
+		<colgroup>
+			<col style:width="{WIDTHS.student}px" />
+			{#each columns as column (column.kind === 'skill' ? column.skill.id : -column.domainId)}
+				<col style:width="{widthOf(column)}px" />
 			{/each}
-		</tr>
-	</thead>
-	<tbody>
-		{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
-		{#each visible as { index } (students[index].id)}
-			{@const student = students[index]}
-			<tr data-student={student.id} class:current={student.id === studentId} aria-rowindex={index + 2}>
-				<th class="student" scope="row">
-					<span>
-						<input
-							type="checkbox"
-							value={student.id}
-							bind:group={selected}
-							tabindex="-1"
-							aria-label="Select {student.givenName} {student.familyName}"
-						/>
-						<a href={withState({ student: student.id, cell: null })} tabindex="-1"
-							>{student.givenName} {student.familyName}</a
-						>
-						<span class="soft">{student.className}</span>
-						<TierBars tier={student.tier} />
-					</span>
-				</th>
-				{#each skills as skill, c (skill.id)}
-					{@const cell = readCell(student.cells, skill.place)}
-					{@const said = `${skill.shortName}: ${describeCell(cell)}`}
-					<td
-						role="gridcell"
-						class:first={startsDomain[c]}
-						class:chosen={student.id === studentId && skill.id === skillId}
-						data-at="{index} {c}"
-						tabindex={index === focusRow && c === focusColumn ? 0 : -1}
-						aria-label={said}
-						title={said}
-						onfocus={() => {
-							focusRow = index;
-							focusColumn = c;
-						}}
-						onclick={() => onchoose(student.id, skill.id)}
-					>
-						<svg width="20" height="20"
-							><use href="#{cell.inferred ? 'hollow' : 'needle'}-{cell.standing}" />{#if cell.readyNext}<use
-									href="#ready-ring"
-								/>{/if}</svg
-						>
-					</td>
-				{/each}
-			</tr>
-		{/each}
-		{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
-	</tbody>
-</table>
+		</colgroup>
+		<MapHeads {columns} {domains} students={students.length} {onfold} />
+		<tbody>
+			{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
+			{#each visible as index (students[index].id)}
+				{@const student = students[index]}
+				<MapRow
+					{student}
+					{index}
+					{columns}
+					range={cells.of(index)}
+					isCurrent={student.id === studentId}
+					{skillId}
+					{isShown}
+					{ground}
+					{today}
+					{tiled}
+					isPicked={ticked.has(student.id)}
+					onpick={(isPicked) => pick(student.id, isPicked)}
+				/>
+			{/each}
+			{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
+		</tbody>
+	</table>
+</div>
 
 <style>
+	.map {
+		position: relative;
+		/* As far as it must be scrolled to be seen beside the panel. */
+		width: calc(var(--width) + var(--beside, 0px));
+	}
+	.pictures {
+		position: absolute;
+	}
 	table {
+		width: var(--width);
 		border-collapse: separate;
 		border-spacing: 0;
+		table-layout: fixed;
 	}
-	.flat {
-		--ground-opacity: 0;
-	}
-	th,
 	td {
 		border: 0;
 		padding: 0;
 	}
-	/* What the bars and the heads cover above, and the action bar below. */
-	tbody :is(tr, td) {
-		scroll-margin: 302px 0 64px 260px;
-	}
-	td[role='gridcell'] {
-		width: 22px;
-		height: 24px;
-		padding: 2px 1px;
-		cursor: pointer;
-	}
-	td:focus-visible {
-		outline-offset: -2px;
-	}
-	.chosen {
-		box-shadow: inset 0 0 0 2px var(--ink);
-		border-radius: 4px;
-	}
-	td svg {
-		display: block;
-	}
-	.first {
-		padding-left: 10px !important;
-	}
-	thead th,
-	thead td {
-		position: sticky;
-		z-index: 4;
-		background: var(--paper);
-		vertical-align: bottom;
-	}
-	.domains > * {
-		top: 100px;
-		height: 22px;
-	}
-	.domains th span {
-		display: block;
-		padding-left: 10px;
-		font: 600 0.9rem var(--head);
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
-	}
-	.domains th {
-		max-width: 0;
-	}
-	thead tr:nth-child(2) > * {
-		top: 122px;
-		height: 164px;
-		padding-bottom: 4px;
-		box-shadow: 0 1px 0 var(--rule);
-	}
-	.skill {
-		writing-mode: vertical-rl;
-		transform: rotate(180deg);
-		font-weight: 400;
-		font-size: 0.85rem;
-		line-height: 20px;
-		max-height: 158px;
-		white-space: nowrap;
-		overflow: hidden;
-	}
-	.student {
-		position: sticky;
-		left: 0;
-		z-index: 3;
-		background: var(--paper);
-		text-align: left;
-		font-weight: 400;
-		min-width: 252px;
-		padding-right: 6px;
-	}
-	thead .student {
-		z-index: 6;
-	}
-	tbody .student > span {
-		display: flex;
-		align-items: center;
-		gap: 7px;
-		height: 24px;
-		white-space: nowrap;
-	}
-	.student a {
-		color: var(--ink);
-		text-decoration: none;
-		overflow: hidden;
-		text-overflow: ellipsis;
-		max-width: 150px;
-	}
-	.student .soft {
-		margin-left: auto;
-		font-size: 0.85rem;
-	}
-	.current .student,
-	.current td {
-		background: var(--verdigris-wash);
+	@page {
+		size: landscape;
+		margin: 10mm;
 	}
 	@media print {
-		thead th,
-		thead td,
-		.student {
-			position: static;
+		.map {
+			zoom: var(--page-zoom);
 		}
 	}
 </style>

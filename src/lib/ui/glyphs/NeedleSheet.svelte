@@ -1,8 +1,8 @@
 <!-- The needles as symbols, drawn once a page and used by every needle on it: <svg><use href="#needle-gap" /></svg> -->
 <script lang="ts">
-	/** Degrees that the needle turns from straight up. */
-	const turns = { secure: 0, forming: 90, slipping: 135, gap: 180 };
-	const states = Object.entries(turns);
+	import { HEAD, TAIL, TURNS } from './needleShape';
+
+	const states = Object.entries(TURNS);
 </script>
 
 <svg width="0" height="0" aria-hidden="true" class="sheet">
@@ -11,12 +11,12 @@
 			<symbol id="needle-{state}" viewBox="0 0 20 20">
 				<rect class="ground {state}" width="20" height="20" rx="3" />
 				<g class={state} transform="rotate({turn} 10 10)"
-					><path class="tail" d="M10 9V16.2" /><path class="head" d="M10 3.6 13 9.6H7Z" /></g
+					><path class="tail" d={TAIL} /><path class="head" d={HEAD} /></g
 				>
 			</symbol>
 			<symbol id="hollow-{state}" viewBox="0 0 20 20">
 				<g class="{state} hollow" transform="rotate({turn} 10 10)"
-					><path class="tail" d="M10 9V16.2" /><path class="head" d="M10 3.6 13 9.6H7Z" /></g
+					><path class="tail" d={TAIL} /><path class="head" d={HEAD} /></g
 				>
 			</symbol>
 		{/each}

@@ -1,16 +1,18 @@
 <script lang="ts">
 	let { tier }: { tier: number } = $props();
+	// One path: the map makes some hundred of these as it is scrolled.
+	const bars = $derived(Array.from({ length: tier }, (_, i) => `M${5 * i} 1h3v10h-3z`).join(''));
 </script>
 
 <span title="Tier {tier}">
 	<svg width="14" height="12" viewBox="0 0 14 12" aria-hidden="true">
-		{#each { length: tier }, i (i)}<rect x={i * 5} y="1" width="3" height="10" />{/each}
+		<path d={bars} />
 	</svg>
 	<span class="visually-hidden">Tier {tier}</span>
 </span>
 
 <style>
-	rect {
+	path {
 		fill: var(--ink);
 	}
 </style>

@@ -26,16 +26,17 @@ describe('a standing in words', () => {
 
 describe('a cell in words', () => {
 	it('is the standing, and ready next where it is', () => {
-		const cell = { standing: 'gap' as const, inferred: false, answers: 4, readyNext: true };
+		const cell = { standing: 'gap' as const, inferred: false, answers: 4, readyNext: true, daysAgo: 5 };
 		expect(describeCell(cell)).toBe('Gap, from 4 answers; ready next');
 		expect(describeCell({ ...cell, readyNext: false })).toBe('Gap, from 4 answers');
+		expect(describeCell(cell, '2026-11-23')).toBe('Gap, from 4 answers, last on Nov 18; ready next');
 	});
 
 	it('is the inference where nothing was answered, and nothing where nothing is known', () => {
-		expect(describeCell({ standing: 'gap', inferred: true, answers: 0, readyNext: false })).toMatch(
+		expect(describeCell({ standing: 'gap', inferred: true, answers: 0, readyNext: false, daysAgo: null })).toMatch(
 			/probably not yet known/
 		);
-		expect(describeCell({ standing: 'unseen', inferred: false, answers: 0, readyNext: false })).toBe(
+		expect(describeCell({ standing: 'unseen', inferred: false, answers: 0, readyNext: false, daysAgo: null })).toBe(
 			'Unseen: nothing is known yet'
 		);
 	});

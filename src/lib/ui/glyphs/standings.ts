@@ -1,3 +1,4 @@
+import { addDays, sayDay } from '$lib/core/calendar';
 import type { Cell, StandingNow } from '$lib/core/mastery';
 
 export type NeedleState = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
@@ -20,11 +21,21 @@ export function describeStanding(now: Pick<StandingNow, 'standing' | 'inferred' 
 	return `Unseen (${answers}); ${inferredWords[now.inferred ?? 'forming']}, going by the domain as a whole`;
 }
 
-/** A cell of the needle map in words. */
-export function describeCell({ standing, inferred, answers, readyNext }: Cell): string {
+/** Days in words by how long ago they were, for the day they were last asked on: a map asks for thousands. */
+const said = { today: '', days: new Map<number, string>() };
+function sayDaysAgo(today: string, daysAgo: number): string {
+	if (said.today !== today) Object.assign(said, { today, days: new Map() });
+	const known = said.days.get(daysAgo) ?? sayDay(addDays(today, -daysAgo));
+	said.days.set(daysAgo, known);
+	return known;
+}
+
+/** A cell of the needle map in words; with the day of its last answer where today is told. */
+export function describeCell({ standing, inferred, answers, readyNext, daysAgo }: Cell, today?: string): string {
 	const now = inferred
 		? { standing: 'unseen' as const, inferred: standing as StandingNow['inferred'], answers }
 		: { standing, inferred: null, answers };
 	const nothingKnown = standing === 'unseen' && !inferred;
-	return describeStanding(nothingKnown ? undefined : now) + (readyNext ? '; ready next' : '');
+	const last = today && daysAgo !== null ? `, last on ${sayDaysAgo(today, daysAgo)}` : '';
+	return describeStanding(nothingKnown ? undefined : now) + last + (readyNext ? '; ready next' : '');
 }

@@ -6,34 +6,38 @@
 	import ArrowLeftRight from '@lucide/svelte/icons/arrow-left-right';
 	import { tick } from 'svelte';
 	import { dndzone, SOURCES, TRIGGERS, type DndEventInfo } from 'svelte-dnd-action';
+	import { sayChange, type BoardNames } from './board';
 	import type { Chip, Column, Draft } from './draft.svelte';
-	import type { BoardStudent } from './DraftBoard.svelte';
 
 	interface Props {
 		draft: Draft;
 		/** Null for students in no group. */
 		column: Column | null;
 		label: string;
-		studentOf: Map<string, BoardStudent>;
-		skillName: (focusId: string) => string;
+		names: BoardNames;
+		alsoIn: Record<string, string[]>;
 	}
-	let { draft, column, label, studentOf, skillName }: Props = $props();
+	let { draft, column, label, names, alsoIn }: Props = $props();
 
 	const chips = $derived(column ? column.chips : draft.out);
-	const nameOf = (id: string) => {
-		const student = studentOf.get(id);
-		return student ? `${student.givenName} ${student.familyName}` : id;
-	};
-	const needHere = (id: string, focusId: string) => draft.need(id, focusId).toFixed(2);
 	let list: HTMLUListElement;
 
 	function dragged({ type, detail: { items, info } }: CustomEvent<{ items: Chip[]; info: DndEventInfo }>) {
+		// What each place would cost is worked out before the student leaves hers.
+		if (info.trigger === TRIGGERS.DRAG_STARTED) draft.lift(info.id);
 		draft.rearrange(column, items, type === 'finalize');
 		if (info.source !== SOURCES.KEYBOARD) return;
 		draft.carrying = info.trigger !== TRIGGERS.DRAG_STOPPED;
+		if (draft.carrying) return;
+		draft.lift(null);
 		// Where the student was put down is where one goes on from.
-		if (!draft.carrying)
-			tick().then(() => list.querySelector<HTMLElement>(`[data-chip="${CSS.escape(info.id)}"]`)?.focus());
+		tick().then(() => list.querySelector<HTMLElement>(`[data-chip="${CSS.escape(info.id)}"]`)?.focus());
+	}
+
+	/** What a place in the menu would cost, once the menu is about to open. */
+	function costIn(id: string, slotId: string | null): string {
+		const cost = draft.lifted?.id === id ? draft.costOf(slotId) : null;
+		return cost ? ` (${sayChange(cost.change)}${cost.breaks.length ? ', breaks a limit' : ''})` : '';
 	}
 </script>
 
@@ -52,26 +56,30 @@
 	aria-label={label}
 >
 	{#each chips as chip (chip.id)}
-		<li aria-label={nameOf(chip.id)} data-chip={chip.id}>
+		<li aria-label={names.student(chip.id)} data-chip={chip.id}>
 			<span class="chip">
-				<span>{nameOf(chip.id)}</span>
+				<span>{names.student(chip.id)}</span>
 				<span class="soft"
-					>{studentOf.get(chip.id)?.className}{column ? ` · ${needHere(chip.id, column.focusId)}` : ''}</span
+					>{names.className(chip.id)}{#if column}{draft.canHelp(chip.id)
+							? ' · helps'
+							: ` · ${draft.need(chip.id, column.focusId).toFixed(2)}`}{/if}{#each alsoIn[chip.id] ?? [] as name (name)}<br
+						/>also in {name}{/each}</span
 				>
 			</span>
 			<span class="menu">
 				<ArrowLeftRight size={16} aria-hidden="true" />
 				<select
-					aria-label="Move {nameOf(chip.id)}"
+					aria-label="Move {names.student(chip.id)}"
 					value={column?.slotId ?? ''}
 					tabindex={draft.carrying ? -1 : 0}
+					onfocus={() => draft.lift(chip.id)}
+					onblur={() => draft.lift(null)}
 					onchange={(event) => draft.move(chip.id, event.currentTarget.value)}
 				>
 					{#each draft.columns as target (target.slotId)}
-						<option value={target.slotId}>{skillName(target.focusId)} (need {needHere(chip.id, target.focusId)})</option
-						>
+						<option value={target.slotId}>{names.skill(target.focusId)}{costIn(chip.id, target.slotId)}</option>
 					{/each}
-					<option value="">In no group</option>
+					<option value="">In no group{costIn(chip.id, null)}</option>
 				</select>
 			</span>
 			{#if !column && draft.reasons.has(chip.id)}<p class="reason">{draft.reasons.get(chip.id)}</p>{/if}

@@ -1,15 +1,16 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { GroupingProblem, GroupingResult } from '$lib/core/grouping';
+import { usualLimits, type GroupingProblem, type GroupingResult } from '$lib/core/grouping';
+import type { GroupingRequest } from '$lib/workers/grouping.worker';
 
 class FakeWorker {
 	static last: FakeWorker;
 	onmessage: (event: { data: unknown }) => void = () => {};
-	posted: { problem: GroupingProblem; timeLimitMs: number }[] = [];
+	posted: GroupingRequest[] = [];
 	ended = false;
 	constructor() {
 		FakeWorker.last = this;
 	}
-	postMessage(message: { problem: GroupingProblem; timeLimitMs: number }) {
+	postMessage(message: GroupingRequest) {
 		this.posted.push(message);
 	}
 	terminate() {
@@ -41,15 +42,15 @@ let draft: InstanceType<typeof Draft>;
 const board = () => draft.columns.map(({ slotId, chips }) => [slotId, chips.map(({ id }) => id).join('')]);
 
 beforeEach(() => {
-	draft = new Draft(problem);
+	draft = new Draft({ problem });
 });
 
 describe('a draft', () => {
 	it('poses the problem with the limits as they are set', () => {
-		draft.sizes[2].maximum = 2;
-		draft.chosenSlots = ['t'];
+		draft.limits.sizes[2].maximum = 2;
+		draft.limits.slotIds = ['t'];
 		draft.suggest();
-		const [{ problem: posed }] = FakeWorker.last.posted;
+		const posed = FakeWorker.last.posted[0].problem as GroupingProblem;
 		expect(posed.sizes[2]).toEqual({ minimum: 1, maximum: 2 });
 		expect(posed.slots).toEqual([{ id: 't' }]);
 		expect(posed.students.every(({ available }) => available.join() === 't')).toBe(true);
@@ -69,7 +70,6 @@ describe('a draft', () => {
 			['t', '3']
 		]);
 		expect(draft).toMatchObject({ solving: false, placed: 3, edited: false });
-		expect(FakeWorker.last.ended).toBe(true);
 	});
 
 	it('leaves a board that a person has changed alone, while the proof goes on', () => {
@@ -115,5 +115,121 @@ describe('a draft', () => {
 		expect(FakeWorker.last.ended).toBe(true);
 		expect(board()).toEqual([['s', '12']]);
 		expect(draft.solving).toBe(false);
+	});
+
+	it('poses how many groups may be formed, what staying is worth, who is left out, and who must be apart', () => {
+		draft.limits.mostGroups = 1;
+		draft.limits.keepWorth = 0.25;
+		draft.limits.excludedIds = ['2'];
+		draft.limits.apart = [['1', '3']];
+		draft.suggest();
+		const posed = FakeWorker.last.posted[0].problem as GroupingProblem;
+		expect(posed).toMatchObject({ mostGroups: 1, keepWorth: 0.25, apart: [['1', '3']] });
+		expect(posed.students.map(({ available }) => available.length)).toEqual([2, 0, 2]);
+	});
+
+	it('holds what is proven for true only while limits and students are as they were', () => {
+		draft.suggest();
+		FakeWorker.last.report('done', two);
+		expect(draft.isProven).toBe(true);
+		draft.move('1', 't');
+		expect(draft.isProven).toBe(true);
+		draft.limits.mostGroups = 1;
+		expect(draft.isProven).toBe(false);
+		draft.limits.mostGroups = null;
+		expect(draft.isProven).toBe(true);
+		draft.add({ id: '9', tier: 2, needs: { x: 1 }, available: ['s'] }, []);
+		expect(draft.isProven).toBe(false);
+	});
+
+	it('tells what each place would cost while a student is held, and no more once she is put down', () => {
+		draft.suggest();
+		FakeWorker.last.report('done', two);
+		draft.lift('3');
+		expect(draft.costOf('s')).toEqual({ slotId: 's', change: expect.closeTo(0.25, 12), breaks: [] });
+		expect(draft.costOf(null)).toMatchObject({ change: expect.closeTo(-0.25, 12) });
+		expect(draft.costOf('t')).toBeNull();
+		draft.move('3', 's');
+		expect(draft.lifted).toBeNull();
+		expect(draft.judged.worth).toBeCloseTo(1.5, 12);
+	});
+
+	it('asks who was close to another group once the search has ended, and forgets it when the board is changed', () => {
+		draft.suggest();
+		FakeWorker.last.report('done', two);
+		expect(FakeWorker.last.posted[0]).toMatchObject({ kind: 'close calls' });
+		FakeWorker.last.onmessage({
+			data: { kind: 'close calls', calls: [{ studentId: '3', slotId: 's', loss: 0.05 }] }
+		});
+		expect(draft.closeCalls).toHaveLength(1);
+		expect(FakeWorker.last.ended).toBe(true);
+		draft.move('3', '');
+		expect(draft.closeCalls).toEqual([]);
+	});
+
+	it('tells what one more meeting time would bring for those who have no group', () => {
+		draft = new Draft({ problem, openTimes: [{ id: '2 10:05', availableIds: ['2', '3'] }] });
+		draft.suggest();
+		FakeWorker.last.report('done', one);
+		expect(draft.more).toMatchObject([{ slotId: '2 10:05', focusId: 'x', studentIds: ['3'] }]);
+		draft.move('3', 's');
+		expect(draft.more).toEqual([]);
+	});
+
+	it('takes one more student in', () => {
+		draft.suggest();
+		FakeWorker.last.report('done', two);
+		const ann = { id: '9', tier: 3 as const, needs: { x: 1.2 }, available: ['s'] };
+		draft.add(ann, []);
+		draft.add(ann, []);
+		expect(draft.out).toEqual([{ id: '9' }]);
+		draft.move('9', 's');
+		expect(draft.judged.broken).toContain('the group at s mixes tiers');
+		expect(draft.need('9', 'x')).toBe(1.2);
+	});
+
+	it('goes on from a draft that was kept, without those who are gone', () => {
+		draft = new Draft({
+			problem,
+			kept: {
+				groups: [
+					{ slotId: 's', focusId: 'x', tier: 2, studentIds: ['1', '77'] },
+					{ slotId: 'gone', focusId: 'y', tier: 2, studentIds: ['2'] }
+				],
+				limits: { ...usualLimits(problem), mostGroups: 2 },
+				bound: 2
+			}
+		});
+		expect(board()).toEqual([['s', '1']]);
+		expect(draft.out.map(({ id }) => id)).toEqual(['2', '3']);
+		expect(draft.result).toMatchObject({ objective: 0.5, bound: 2, gap: 0.75 });
+		expect(draft.posed.mostGroups).toBe(2);
+	});
+
+	it('claims nothing to be proven of a kept draft once something has changed', () => {
+		const groups = [{ slotId: 's', focusId: 'x', tier: 2 as const, studentIds: ['1'] }];
+		draft = new Draft({ problem, kept: { groups, limits: usualLimits(problem), bound: null } });
+		expect(draft.result).toMatchObject({ objective: 0.5, bound: Infinity, gap: 0 });
+		expect(draft.isProven).toBe(false);
+	});
+
+	it('poses mixed groups on one focus with who can help', () => {
+		draft = new Draft({ problem, mixing: { focusId: 'x', helperIds: ['3'] } });
+		draft.limits.sizes[2] = { minimum: 2, maximum: 4 };
+		draft.suggest();
+		const [{ kind, problem: posed }] = FakeWorker.last.posted;
+		expect(kind).toBe('mixed');
+		expect(posed).toMatchObject({
+			size: { minimum: 2, maximum: 4 },
+			students: [
+				{ need: 0.5, canHelp: false },
+				{ need: 0.5, canHelp: false },
+				{ need: 0.5, canHelp: true }
+			]
+		});
+		FakeWorker.last.report('done', one);
+		expect(draft.judged.broken).toEqual(['the group at s has nobody who can help; it takes one or two']);
+		draft.move('3', 's');
+		expect(draft.judged).toEqual({ worth: 1, broken: [] });
 	});
 });

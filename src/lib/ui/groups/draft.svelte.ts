@@ -1,31 +1,77 @@
-import type { GroupingProblem, GroupingResult } from '$lib/core/grouping';
+import {
+	movesOf,
+	judgeMixed,
+	judgeOf,
+	mixedFrom,
+	usualLimits,
+	whatWouldPlace,
+	withLimits,
+	type CloseCall,
+	type DraftLimits,
+	type GroupingProblem,
+	type GroupingResult,
+	type Judge,
+	type MixedProblem,
+	type MoreGroup,
+	type Move,
+	type PossibleSlot
+} from '$lib/core/grouping';
 import GroupingWorker from '$lib/workers/grouping.worker?worker';
-import type { GroupingReport } from '$lib/workers/grouping.worker';
-import type { DraftGroup } from './judgeDraft';
+import type { GroupingReport, GroupingRequest } from '$lib/workers/grouping.worker';
 
 const TIME_LIMIT_MS = 10_000;
+/** Who could sit elsewhere for so little less need was close to it. */
+const CLOSE = 0.15;
 
 /** A student on the board; an object, since drag and drop knows what it moves by its `id`. */
 export interface Chip {
 	id: string;
 }
 /** A group on the board. */
-export interface Column extends Omit<DraftGroup, 'studentIds'> {
+export interface Column {
+	slotId: string;
+	focusId: string;
+	tier: 2 | 3;
 	chips: Chip[];
+}
+/** A draft as the board shows it: one place for each slot that is used. */
+export interface DraftGroup {
+	slotId: string;
+	focusId: string;
+	tier: 2 | 3;
+	studentIds: string[];
+}
+
+/** Mixed groups on one focus: who of the students can help. */
+export interface Mixing {
+	focusId: string;
+	helperIds: string[];
+}
+
+/** What a draft is made from. */
+export interface DraftSource {
+	problem: GroupingProblem;
+	/** Set for mixed groups. */
+	mixing?: Mixing;
+	/** Meeting times that nobody holds yet. */
+	openTimes?: PossibleSlot[];
+	/** A draft to begin from, as it was kept; `bound` is null when what was proven of it does not hold any more. */
+	kept?: { groups: DraftGroup[]; limits: DraftLimits; bound: number | null };
 }
 
 /**
  * A grouping in the making: its limits, the solver at work in a worker, and the board that people change by hand. While
  * nobody has changed anything, the board follows the best grouping found so far.
  *
- * const draft = new Draft(problem);
+ * const draft = new Draft({ problem });
  * draft.suggest();
  * draft.move('17', draft.columns[0].slotId);
  */
 export class Draft {
-	sizes: GroupingProblem['sizes'];
-	/** Ids of the meeting times that may be used. */
-	chosenSlots: string[];
+	/** What a person sets before and between searches. */
+	limits: DraftLimits;
+	/** The limits and students that the bound was proven for. */
+	private provenFor = $state.raw('');
 	columns: Column[] = $state([]);
 	/** Students in no group. */
 	out: Chip[] = $state([]);
@@ -34,41 +80,65 @@ export class Draft {
 	failure = $state('');
 	/** Whether a student is being carried by keyboard: Tab then goes from group to group only. */
 	carrying = $state(false);
+	/** The student who is held over the board, or whose menu is open, with what each place would cost. */
+	lifted: { id: string; moves: Move[] } | null = $state.raw(null);
 	/** Whether a person has changed what the solver found. */
 	edited = $state(false);
+	/** Students who could sit in another group for little less. */
+	closeCalls: CloseCall[] = $state.raw([]);
 
-	readonly posed: GroupingProblem = $derived.by(() => ({
-		...this.problem,
-		sizes: $state.snapshot(this.sizes),
-		slots: this.problem.slots.filter(({ id }) => this.chosenSlots.includes(id)),
-		students: this.problem.students.map((student) => ({
-			...student,
-			available: student.available.filter((id) => this.chosenSlots.includes(id))
-		}))
-	}));
+	private problem: GroupingProblem;
+	private openTimes: PossibleSlot[];
+	readonly mixing: Mixing | null;
+	readonly posed: GroupingProblem = $derived.by(() => withLimits(this.problem, $state.snapshot(this.limits)));
+	private readonly posedMixed: MixedProblem | null = $derived.by(
+		() => this.mixing && mixedFrom(this.posed, this.mixing.focusId, this.mixing.helperIds)
+	);
+	private readonly question = $derived.by(() => JSON.stringify([this.limits, this.problem.students.length]));
+	/** Whether the bound holds: nothing that was asked has changed since it was proven. */
+	readonly isProven: boolean = $derived.by(
+		() => Number.isFinite(this.result?.bound) && this.question === this.provenFor
+	);
+	readonly judge: Judge = $derived(this.posedMixed ? judgeMixed(this.posedMixed) : judgeOf(this.posed));
 	readonly groups: DraftGroup[] = $derived(
 		this.columns.map(({ chips, ...column }) => ({ ...column, studentIds: chips.map(({ id }) => id) }))
 	);
+	/** What the board is worth now, and which limits it breaks. */
+	readonly judged = $derived(this.judge(this.groups.filter(({ studentIds }) => studentIds.length > 0)));
 	readonly placed: number = $derived(this.columns.reduce((sum, { chips }) => sum + chips.length, 0));
 	/** Why the solver left a student out, by id. */
 	readonly reasons: Map<string, string> = $derived(
 		new Map(this.result?.unplaced.map(({ studentId, reason }) => [studentId, reason]) ?? [])
 	);
+	/** What one more meeting time would bring, the most first. */
+	readonly more: MoreGroup[] = $derived.by(() =>
+		this.mixing || !this.result || this.solving ? [] : whatWouldPlace(this.posed, this.groups, this.openTimes)
+	);
 
 	private worker: Worker | null = null;
-	private readonly needs: Map<string, Record<string, number>>;
-	private readonly tiers: Map<string, 2 | 3>;
+	private needs: Map<string, Record<string, number>>;
+	private tiers: Map<string, 2 | 3>;
 
-	constructor(private readonly problem: GroupingProblem) {
-		this.sizes = $state(structuredClone(problem.sizes));
-		this.chosenSlots = $state(problem.slots.map(({ id }) => id));
+	constructor({ problem, mixing, openTimes = [], kept }: DraftSource) {
+		this.problem = $state.raw(problem);
+		this.openTimes = $state.raw(openTimes);
+		this.mixing = mixing ?? null;
+		this.limits = $state(structuredClone(kept?.limits ?? usualLimits(problem)));
 		this.needs = new Map(problem.students.map(({ id, needs }) => [id, needs]));
 		this.tiers = new Map(problem.students.map(({ id, tier }) => [id, tier]));
+		if (kept) {
+			this.take(kept.groups, kept.bound);
+			this.provenFor = this.question;
+		}
 	}
 
 	/** A student's need for a focus. */
 	need(studentId: string, focusId: string): number {
 		return this.needs.get(studentId)?.[focusId] ?? 0;
+	}
+
+	canHelp(studentId: string): boolean {
+		return this.mixing?.helperIds.includes(studentId) ?? false;
 	}
 
 	/** Need that a group meets. */
@@ -78,19 +148,50 @@ export class Draft {
 
 	suggest(): void {
 		this.stop();
-		Object.assign(this, { failure: '', result: null, edited: false, columns: [], out: [], solving: true });
+		Object.assign(this, {
+			failure: '',
+			result: null,
+			edited: false,
+			columns: [],
+			out: [],
+			closeCalls: [],
+			lifted: null,
+			solving: true,
+			provenFor: this.question
+		});
+		this.ask(
+			this.posedMixed
+				? { kind: 'mixed', problem: this.posedMixed, focusId: this.mixing!.focusId }
+				: { kind: 'same need', problem: $state.snapshot(this.posed), timeLimitMs: TIME_LIMIT_MS }
+		);
+	}
+
+	private ask(request: GroupingRequest): void {
 		this.worker = new GroupingWorker();
 		this.worker.onmessage = ({ data }: MessageEvent<GroupingReport>) => {
 			if (data.kind === 'failed') {
 				this.failure = data.message;
 				return this.stop();
 			}
+			if (data.kind === 'close calls') {
+				this.closeCalls = data.calls;
+				return this.stop();
+			}
 			const better = !this.result || data.result.objective > this.result.objective + 1e-9;
 			this.result = data.result;
 			if (!this.edited && better) this.show(data.result);
-			if (data.kind === 'done') this.stop();
+			if (data.kind === 'done') {
+				this.stop();
+				this.askWhoWasClose();
+			}
 		};
-		this.worker.postMessage({ problem: $state.snapshot(this.posed), timeLimitMs: TIME_LIMIT_MS });
+		this.worker.postMessage(request);
+	}
+
+	private askWhoWasClose(): void {
+		if (this.mixing || this.columns.length < 2) return;
+		const groups = $state.snapshot(this.groups);
+		this.ask({ kind: 'close calls', problem: $state.snapshot(this.posed), groups, mostLost: CLOSE });
 	}
 
 	/** Ends the search; what was found stays. */
@@ -100,6 +201,16 @@ export class Draft {
 		this.solving = false;
 	}
 
+	/** Takes a student up, so that what each place would cost can be shown; null puts down. */
+	lift(studentId: string | null): void {
+		this.lifted = studentId === null ? null : { id: studentId, moves: movesOf(this.judge, this.groups, studentId) };
+	}
+
+	/** What moving the lifted student to the group of a slot, or with null out of all, would do. */
+	costOf(slotId: string | null): Move | null {
+		return this.lifted?.moves.find((move) => move.slotId === slotId) ?? null;
+	}
+
 	/** Moves a student to the group of a slot, or with '' out of all. */
 	move(studentId: string, slotId: string): void {
 		this.columns = this.columns.map((column) => {
@@ -107,23 +218,63 @@ export class Draft {
 			return { ...column, chips: column.slotId === slotId ? [...chips, { id: studentId }] : chips };
 		});
 		this.out = [...this.out.filter((chip) => chip.id !== studentId), ...(slotId === '' ? [{ id: studentId }] : [])];
-		this.edited = true;
+		this.changed();
 	}
 
 	/** Takes over what drag and drop has made of a group, or with null of those in no group. */
 	rearrange(column: Column | null, chips: Chip[], dropped: boolean): void {
 		if (column) this.columns = this.columns.map((one) => (one.slotId === column.slotId ? { ...one, chips } : one));
 		else this.out = chips;
-		if (dropped) this.edited = true;
+		if (dropped) this.changed();
+	}
+
+	/** Brings one more student in, in no group at first. */
+	add(student: GroupingProblem['students'][number], openAt: string[]): void {
+		if (this.needs.has(student.id)) return;
+		this.problem = { ...this.problem, students: [...this.problem.students, student] };
+		this.openTimes = this.openTimes.map((time) =>
+			openAt.includes(time.id) ? { ...time, availableIds: [...time.availableIds, student.id] } : time
+		);
+		this.needs.set(student.id, student.needs);
+		this.tiers.set(student.id, student.tier);
+		this.out = [...this.out, { id: student.id }];
+		this.changed();
+	}
+
+	private changed(): void {
+		this.edited = true;
+		this.lifted = null;
+		this.closeCalls = [];
 	}
 
 	private show(best: GroupingResult): void {
 		this.columns = best.groups.map(({ slotId, focusId, studentIds }) => ({
 			slotId,
 			focusId,
-			tier: this.tiers.get(studentIds[0])!,
+			tier: this.mixing ? 2 : this.tiers.get(studentIds[0])!,
 			chips: studentIds.map((id) => ({ id }))
 		}));
-		this.out = best.unplaced.map(({ studentId }) => ({ id: studentId }));
+		const placed = new Set(best.groups.flatMap(({ studentIds }) => studentIds));
+		this.out = this.problem.students.filter(({ id }) => !placed.has(id)).map(({ id }) => ({ id }));
+	}
+
+	/** Begins from a grouping that was kept; students who are gone from the school are left out of it. */
+	private take(groups: DraftGroup[], bound: number | null): void {
+		const there = groups
+			.map((group) => ({ ...group, studentIds: group.studentIds.filter((id) => this.needs.has(id)) }))
+			.filter(({ slotId }) => this.problem.slots.some(({ id }) => id === slotId));
+		this.columns = there.map(({ studentIds, ...column }) => ({ ...column, chips: studentIds.map((id) => ({ id })) }));
+		const placed = new Set(there.flatMap(({ studentIds }) => studentIds));
+		this.out = this.problem.students.filter(({ id }) => !placed.has(id)).map(({ id }) => ({ id }));
+		const objective = this.judge(there).worth;
+		// Of what has changed since, nothing is proven.
+		const most = bound === null ? Infinity : Math.max(bound, objective);
+		this.result = {
+			groups: there,
+			objective,
+			bound: most,
+			gap: most > 0 && most < Infinity ? (most - objective) / most : 0,
+			unplaced: []
+		};
 	}
 }

@@ -1,4 +1,5 @@
 import type { Answer, ShownItem } from '$lib/core/items';
+import { newId } from '../newId';
 
 /** An answer on its way to the server. */
 export interface QueuedAnswer {
@@ -19,15 +20,6 @@ export interface Progress {
 }
 
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000];
-
-/** A random UUID; `crypto.randomUUID` exists on secure pages only, and a school's network may not be one. */
-function newId(): string {
-	const bytes = crypto.getRandomValues(new Uint8Array(16));
-	bytes[6] = (bytes[6] & 0x0f) | 0x40;
-	bytes[8] = (bytes[8] & 0x3f) | 0x80;
-	const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-	return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
-}
 
 /**
  * Keeps a sitting's answers in the browser until the server has them. Each has an id of its own, so sending again after

@@ -1,7 +1,7 @@
 <!-- A school's own material for a skill: links and notes, with a form to add one. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayDay } from '../shell/dates';
+	import { sayDay } from '$lib/core/calendar';
 
 	interface Material {
 		id: number;

@@ -8,6 +8,8 @@
 	interface Props {
 		rows: ScreenRow[];
 		measure: number;
+		/** What scores are counted in. */
+		unit: string;
 		/** What the measure is called. */
 		name: string;
 		axis: { from: number; to: number };
@@ -16,7 +18,7 @@
 		/** Whether rows of a whole school stand under their grade. */
 		byGrade: boolean;
 	}
-	let { rows, measure, name, axis, earlier, byGrade }: Props = $props();
+	let { rows, measure, unit, name, axis, earlier, byGrade }: Props = $props();
 
 	interface Part {
 		key: string;
@@ -104,7 +106,7 @@
 					<td class="number">{summary.moved.down}</td>
 				{/if}
 				<td>
-					{#if measure && !isGrade}<a href={keepingScope('/screen/progression', { scope: key, domain: measure })}
+					{#if measure && !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
 							>who is ready for what</a
 						>{/if}
 				</td>
@@ -114,8 +116,8 @@
 </table>
 {#if earlier}
 	<p class="soft note">
-		Since {earlier.name}: mean change in points with its standard error, and how many have risen or fallen beyond the
-		error of both scores (reliable change, 90%).
+		Since {earlier.name}: mean change in {unit} with its standard error, and how many have risen or fallen beyond the error
+		of both scores (reliable change, 90%).
 	</p>
 {/if}
 

@@ -1,14 +1,19 @@
 <!-- Sittings that must be looked at before their scores are used: why, and what can be done about each. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { withState } from '../shell/address';
+	import { keepingScope, withState } from '../shell/address';
 	import { mostDoubtfulDomain, type SittingRow } from './sittingRows';
 
-	let { rows, domains, open }: { rows: SittingRow[]; domains: { id: number; name: string }[]; open: boolean } =
-		$props();
+	interface Props {
+		windowId: number;
+		rows: SittingRow[];
+		domains: { id: number; name: string }[];
+		open: boolean;
+	}
+	let { windowId, rows, domains, open }: Props = $props();
 </script>
 
-<details {open}>
+<details class="attention" {open}>
 	<summary
 		>{rows.length}
 		{rows.length === 1 ? 'sitting needs' : 'sittings need'} another look before the scores are used</summary
@@ -19,6 +24,10 @@
 			<li>
 				<a href={withState({ student: id })}>{givenName} {familyName}</a>
 				<span class="soft">{className}</span>
+				<a
+					href={keepingScope('/screen/score', { window: windowId, of: id })}
+					aria-label="Answers of {givenName} {familyName}">answers</a
+				>
 				<span class="why">{sitting?.flags.map(({ reason }) => reason).join(' ')}</span>
 				<form method="POST" action="?/trust" use:enhance>
 					<input type="hidden" name="sitting" value={sitting?.id} />
@@ -38,10 +47,6 @@
 
 <style>
 	details {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		border-left: 3px solid var(--slipping-ink);
-		padding: 8px 12px;
 		margin-bottom: 12px;
 	}
 	summary {

@@ -1,6 +1,7 @@
 <!-- Plans a screening window: what, how, when and for whom. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { FLUENCY_MEASURES } from '$lib/core/fluency';
 	import Dialog from '../shell/Dialog.svelte';
 
 	interface Props {
@@ -20,6 +21,8 @@
 		adaptive:
 			'Each question is chosen by the answers before it. About 32 questions and 35 minutes, on one day or several.',
 		'fixed form': 'The same 24 questions for everybody of a grade. About 25 minutes.',
+		'teacher-given':
+			'A teacher or helper gives it to one student at a time: one minute, marked on screen. Students see nothing of it.',
 		'imported score': 'Nothing for students to do: scores are brought in as a file.'
 	};
 
@@ -41,23 +44,31 @@
 	>
 		<label for="name">Name</label>
 		<input id="name" name="name" required maxlength="80" placeholder="Spring screening" />
+		<label for="mode">How</label>
+		<select id="mode" name="mode" bind:value={mode}
+			>{#each modes as one (one)}<option>{one}</option>{/each}</select
+		>
+		<p class="soft">{about[mode]}</p>
 		<div class="pair">
 			<div>
-				<label for="subject">Subject</label>
-				<select id="subject" name="subject"
-					>{#each subjects as subject (subject)}<option>{subject}</option>{/each}</select
-				>
+				{#if mode === 'teacher-given'}
+					<input type="hidden" name="subject" value={subjects[0]} />
+					<label for="measure">Measure</label>
+					<select id="measure" name="measure"
+						>{#each FLUENCY_MEASURES as measure (measure)}<option>{measure}</option>{/each}</select
+					>
+				{:else}
+					<label for="subject">Subject</label>
+					<select id="subject" name="subject"
+						>{#each subjects as subject (subject)}<option>{subject}</option>{/each}</select
+					>
+				{/if}
 			</div>
 			<div>
 				<label for="term">Term whose benchmarks count</label>
 				<select id="term" name="term"><option>1</option><option>2</option><option selected>3</option></select>
 			</div>
 		</div>
-		<label for="mode">How</label>
-		<select id="mode" name="mode" bind:value={mode}
-			>{#each modes as one (one)}<option>{one}</option>{/each}</select
-		>
-		<p class="soft">{about[mode]}</p>
 		<div class="pair">
 			<div>
 				<label for="opensOn">Opens</label>

@@ -1,92 +1,33 @@
 <!-- One page about one student's screening: scores in plain words, each domain, and what comes next. -->
 <script lang="ts">
-	import { sayBand, sayChange, sayLevel, sayPercentile, type Audience } from '$lib/core/screening';
+	import type { ReportText } from '$lib/core/screening';
 	import ScoreBand from '../charts/ScoreBand.svelte';
-	import { sayDate } from '../shell/dates';
-	import { bandOf, changeOf, OVERALL, pointsAxis, type ScreenRow } from './rows';
 
-	interface Domain {
-		id: number;
-		name: string;
-		score: { points: number; error: number } | null;
-		before: { points: number; error: number } | null;
-		level: { grade: number; term: number } | null;
-		secure: string[];
-		ready: string[];
-		gaps: string[];
-	}
 	interface Props {
-		report: Omit<ScreenRow, 'domains'> & {
-			percentile: number | null;
-			localPercentile: number | null;
-			domains: Domain[];
-		};
-		window: { name: string; subject: string; term: number };
-		earlier: { name: string } | null;
+		report: ReportText;
 		school: string;
-		today: string;
-		audience: Audience;
-		/** Lists every skill, on a second page where it needs one. */
-		longer: boolean;
+		/** When it is printed, in words. */
+		printed: string;
 	}
-	let { report, window, earlier, school, today, audience, longer }: Props = $props();
-
-	const SHORT = 3;
-	const staff = $derived(audience === 'staff');
-	const overall = $derived(report.scores[OVERALL]);
-	const band = $derived(bandOf(report, OVERALL));
-	const change = $derived(changeOf(report, OVERALL));
-	const axis = $derived.by(() => {
-		const ends = [OVERALL, ...report.domains.map(({ id }) => id)].map((id) => pointsAxis([report], id));
-		return { from: Math.min(...ends.map(({ from }) => from)), to: Math.max(...ends.map(({ to }) => to)) };
-	});
-	const listed = (names: string[]) =>
-		longer || names.length <= SHORT
-			? names.join(', ')
-			: `${names.slice(0, SHORT).join(', ')} and ${names.length - SHORT} more`;
+	let { report, school, printed }: Props = $props();
 </script>
 
 <article>
 	<header>
 		<div>
-			<h2>{report.givenName} {report.familyName}</h2>
-			<p>{report.className}, grade {report.grade} · {school}</p>
+			<h2>{report.name}</h2>
+			<p>{report.place} · {school}</p>
 		</div>
-		<p class="right">{window.name}<br /><span class="soft">printed {sayDate(today)}</span></p>
+		<p class="right">{report.window}<br /><span class="soft">printed {printed}</span></p>
 	</header>
 
-	{#if !overall || !band}
-		<p>
-			There is no score in {window.name} yet{staff ? `: ${report.status}` : ''}.
-			{staff ? 'Nothing is said of the student from it.' : 'We will tell you when there is.'}
-		</p>
+	{#if report.none}
+		<p>{report.none}</p>
 	{:else}
 		<section>
-			<h3>{window.subject} overall</h3>
-			<p class="score">
-				<strong>{Math.round(overall.points)} points</strong>
-				<span class="soft"
-					>{staff
-						? `± ${Math.round(overall.error)} (one standard error); cut score ${report.cut}`
-						: `give or take ${Math.round(overall.error)}`}</span
-				>
-			</p>
-			<p>
-				{sayBand(band, audience)}
-				{#if change && earlier}{sayChange(change, earlier.name, audience)}{/if}
-			</p>
-			<p>
-				{#if report.percentile !== null}{sayPercentile(
-						report.percentile,
-						staff
-							? `students of grade ${report.grade} in term ${window.term} (shipped norms)`
-							: `students of the same grade`
-					)}{/if}
-				{#if staff && report.localPercentile !== null}{sayPercentile(
-						report.localPercentile,
-						`of the grade at this school`
-					)}{/if}
-			</p>
+			<h3>{report.overall.heading}</h3>
+			<p class="score"><strong>{report.overall.score}</strong> <span class="soft">{report.overall.error}</span></p>
+			<p>{report.overall.sentences.join(' ')}</p>
 		</section>
 
 		<section>
@@ -94,17 +35,16 @@
 			<table>
 				<thead>
 					<tr>
-						<th>Domain</th>
+						<th>{report.headings.domain}</th>
 						<th>
 							<span class="axis soft"
-								><span>{axis.from}</span><span>{staff ? 'points, ± 1 error' : 'points'}</span><span>{axis.to}</span
-								></span
+								><span>{report.axis.from}</span><span>{report.headings.axis}</span><span>{report.axis.to}</span></span
 							>
 						</th>
-						<th>Level</th>
-						<th>{staff ? 'Secure' : 'Knows well'}</th>
-						<th>{staff ? 'Ready next' : 'Learns next'}</th>
-						<th>{staff ? 'Gap' : 'Still hard'}</th>
+						<th>{report.headings.level}</th>
+						<th>{report.headings.secure}</th>
+						<th>{report.headings.ready}</th>
+						<th>{report.headings.gaps}</th>
 					</tr>
 				</thead>
 				<tbody>
@@ -113,30 +53,20 @@
 							<th scope="row">{domain.name}</th>
 							<td>
 								{#if domain.score}
-									<ScoreBand score={domain.score} cut={report.cut} from={axis.from} to={axis.to} />
-									<span class="soft number"
-										>{Math.round(domain.score.points)}{staff ? ` ± ${Math.round(domain.score.error)}` : ''}</span
-									>
-								{:else}<span class="soft">not asked</span>{/if}
+									<ScoreBand score={domain.score} cut={report.cut} from={report.axis.from} to={report.axis.to} />
+								{/if}
+								<span class="soft number">{domain.says}</span>
 							</td>
-							<td>{domain.level ? sayLevel(domain.level, audience) : ''}</td>
-							<td>{listed(domain.secure) || '–'}</td>
-							<td>{listed(domain.ready) || '–'}</td>
-							<td>{listed(domain.gaps) || '–'}</td>
+							<td>{domain.level}</td>
+							<td>{domain.secure}</td>
+							<td>{domain.ready}</td>
+							<td>{domain.gaps}</td>
 						</tr>
 					{/each}
 				</tbody>
 			</table>
 		</section>
-		<p class="soft foot">
-			{#if staff}
-				The dashed line is the cut score of the grade. Secure and gap rest on at least two answers on a skill; ready
-				next follows from them and, where there are none, from the score of the domain.
-			{:else}
-				The dashed line is what we look for at this time of the year. A score from one day is never exact: the bar shows
-				how far it can be off. Please ask us about anything on this page.
-			{/if}
-		</p>
+		<p class="soft foot">{report.foot}</p>
 	{/if}
 </article>
 

@@ -3,9 +3,12 @@
 	import ScoreBand from '../charts/ScoreBand.svelte';
 	import TierBars from '../glyphs/TierBars.svelte';
 	import { keepingScope, withState } from '../shell/address';
-	import { bandOf, bandWords, changeOf, OVERALL, type ScreenRow, type SortKey } from './rows';
+	import { bandOf, bandWords, changeOf, OVERALL, sayAccuracy, type ScreenRow, type SortKey } from './rows';
 
 	interface Props {
+		windowId: number;
+		/** What scores are counted in. */
+		unit: string;
 		rows: ScreenRow[];
 		domains: { id: number; name: string }[];
 		axis: { from: number; to: number };
@@ -20,9 +23,22 @@
 		/** Ids of students that are ticked. */
 		selected: number[];
 	}
-	let { rows, domains, axis, measure, sort, show, scopeLabel, studentId, selected = $bindable() }: Props = $props();
+	let {
+		windowId,
+		unit,
+		rows,
+		domains,
+		axis,
+		measure,
+		sort,
+		show,
+		scopeLabel,
+		studentId,
+		selected = $bindable()
+	}: Props = $props();
 
-	const measures = $derived([{ id: OVERALL, name: 'Overall' }, ...domains]);
+	const isGiven = $derived(unit !== 'points');
+	const measures = $derived([{ id: OVERALL, name: isGiven ? 'Correct a minute' : 'Overall' }, ...domains]);
 	const classes = $derived(new Set(rows.map(({ classId }) => classId)).size);
 	const shortName = (name: string) => name.split(/[ ,]/)[0];
 	const signed = (points: number) => `${points > 0 ? '+' : ''}${Math.round(points)}`.replace('-', '−');
@@ -54,6 +70,10 @@
 					>{@render head(String(id), shortName(name), name)}</th
 				>
 			{/each}
+			{#if isGiven}
+				<th class="number">Accuracy</th>
+				<th>Given by</th>
+			{/if}
 		</tr>
 	</thead>
 	<tbody>
@@ -90,31 +110,44 @@
 					{@const own = row.scores[id]}
 					<td class="number">
 						{#if !own}<span class="soft">none</span>
-						{:else if id === OVERALL}{Math.round(own.points)} <span class="soft">± {Math.round(own.error)}</span>
+						{:else if id === OVERALL}<a
+								class="score"
+								title="Why this score"
+								href={keepingScope('/screen/score', { window: windowId, of: row.id })}>{Math.round(own.points)}</a
+							>
+							<span class="soft">± {Math.round(own.error)}</span>
 						{:else}<a
 								title="± {Math.round(own.error)}"
 								class="score"
-								href={keepingScope('/screen/progression', {
+								href={keepingScope('/gaps/progression', {
 									scope: `class:${row.classId}`,
 									domain: id,
+									window: windowId,
 									student: row.id
 								})}>{Math.round(own.points)}</a
 							>{#if id === measure}<span class="soft">&nbsp;± {Math.round(own.error)}</span>{/if}{/if}
 					</td>
 				{/each}
+				{#if isGiven}
+					<td class="number">{sayAccuracy(row.given)}</td>
+					<td class="soft"
+						>{row.given?.by ?? ''}{row.given && row.cut === null ? `, sheet of grade ${row.given.sheetGrade}` : ''}</td
+					>
+				{/if}
 			</tr>
 		{:else}
 			<tr
-				><td colspan={7 + measures.length} class="soft"
+				><td colspan={9 + measures.length} class="soft"
 					>Nobody in {scopeLabel} is “{show}”.
-					<a href={withState({ status: null, tier: null, moved: null })}>Show everyone</a></td
+					<a href={withState({ status: null, tier: null, moved: null, roster: null })}>Show everyone</a></td
 				></tr
 			>
 		{/each}
 	</tbody>
 </table>
 <p class="soft note no-print">
-	Points ± one standard error; the dashed line is the cut score of the grade. * changed beyond the error of both scores.
+	{unit[0].toUpperCase() + unit.slice(1)} ± one standard error; the dashed line is the cut score of the grade. * changed beyond
+	the error of both scores.
 </p>
 
 <style>

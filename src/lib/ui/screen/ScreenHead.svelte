@@ -3,30 +3,33 @@
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { keepingScope, setState } from '../shell/address';
-	import { sayDate } from '../shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 	import { windowState } from './windowState';
 
 	interface Props {
-		window: { id: number; name: string; opensOn: string; closesOn: string; mode: string };
+		window: { id: number; name: string; opensOn: string; closesOn: string; mode: string; measure: string | null };
 		windows: { id: number; name: string }[];
+		/** Stands for the window where the page is about all of them. */
+		title?: string;
 		today: string;
 		/** What is said under the heading. */
 		children: Snippet;
 		tools?: Snippet;
 	}
-	let { window, windows, today, children, tools }: Props = $props();
+	let { window, windows, title, today, children, tools }: Props = $props();
 
-	const views = [
+	const views = $derived([
 		['/screen', 'Results'],
 		['/screen/sittings', 'Sittings'],
 		['/screen/cuts', 'Cut scores'],
-		['/screen/windows', 'Windows of the year']
-	];
+		['/screen/windows', 'Windows of the year'],
+		...(page.data.can.screen ? [['/screen/calibration', 'Calibration']] : [])
+	]);
 </script>
 
 <div class="head">
 	<div class="line">
-		<h1>{window.name}</h1>
+		<h1>{title ?? window.name}</h1>
 		<nav aria-label="Screening">
 			{#each views as [path, name] (path)}
 				<a
@@ -37,17 +40,24 @@
 		</nav>
 	</div>
 	<p class="soft">
-		{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {windowState(window, today)} · {window.mode} · {@render children()}
+		{#if !title}
+			{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {windowState(window, today)} · {window.mode}{window.measure
+				? `: ${window.measure}`
+				: ''} ·
+		{/if}
+		{@render children()}
 	</p>
 	<div class="tools">
-		<label>
-			Window
-			<select onchange={(event) => setState({ window: event.currentTarget.value })}>
-				{#each windows as one (one.id)}
-					<option value={one.id} selected={one.id === window.id}>{one.name}</option>
-				{/each}
-			</select>
-		</label>
+		{#if !title}
+			<label>
+				Window
+				<select onchange={(event) => setState({ window: event.currentTarget.value })}>
+					{#each windows as one (one.id)}
+						<option value={one.id} selected={one.id === window.id}>{one.name}</option>
+					{/each}
+				</select>
+			</label>
+		{/if}
 		{@render tools?.()}
 	</div>
 </div>

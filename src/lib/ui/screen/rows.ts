@@ -1,7 +1,7 @@
 import { reliableChange } from '$lib/core/measurement';
 import { benchmarkBand, type BenchmarkBand, type ScoredStudent, type ScreeningStatus } from '$lib/core/screening';
 
-/** A score in points with its standard error. */
+/** A score in the window's unit, points or correct a minute, with its standard error. */
 export interface PointsWithError {
 	points: number;
 	error: number;
@@ -24,9 +24,13 @@ export interface WindowStudent {
 /** A student in the results of a screening window. */
 export interface ScreenRow extends WindowStudent {
 	tier: number;
+	/** What the roster says beyond that, by name. */
+	attributes: Record<string, string>;
 	answered: number;
-	/** The line for the student's grade, in points. */
-	cut: number;
+	/** The line for the student's grade, in the window's unit; null when the score is held against none. */
+	cut: number | null;
+	/** How a measure went that was given; null in other windows, or before. */
+	given: { id: string; sheetGrade: number; attempted: number; accuracy: number | null; by: string } | null;
 	/** By domain id, and overall. */
 	scores: Record<number, PointsWithError | null>;
 	/** The same in the window before. */
@@ -42,7 +46,7 @@ export const bandWords: Record<BenchmarkBand, string> = {
 /** The band of a row's score on a measure; null without one. */
 export function bandOf({ scores, cut }: ScreenRow, measure: number): BenchmarkBand | null {
 	const score = scores[measure];
-	return score ? benchmarkBand(score.points, score.error, cut) : null;
+	return score && cut !== null ? benchmarkBand(score.points, score.error, cut) : null;
 }
 
 /** Change since the window before, in points, and whether it is beyond error; null where a score is missing. */
@@ -98,12 +102,15 @@ export interface RowFilter {
 	tier: string;
 	/** Movement on the measure since the window before. */
 	moved: string;
+	/** An attribute of the roster with its value, as `rosterChoices` gives it. */
+	roster: string;
 }
 
-export function filterRows(rows: ScreenRow[], { show, tier, moved }: RowFilter, measure: number): ScreenRow[] {
+export function filterRows(rows: ScreenRow[], { show, tier, moved, roster }: RowFilter, measure: number): ScreenRow[] {
 	return rows.filter((row) => {
 		if (show !== 'all' && row.status !== show && bandOf(row, measure) !== show) return false;
 		if (tier !== 'all' && String(row.tier) !== tier) return false;
+		if (roster !== 'all' && !attributeKeys(row).includes(roster)) return false;
 		if (moved === 'all') return true;
 		const change = changeOf(row, measure);
 		if (!change) return moved === 'no earlier score';
@@ -111,14 +118,42 @@ export function filterRows(rows: ScreenRow[], { show, tier, moved }: RowFilter, 
 	});
 }
 
-/** Ends of an axis, in tens of points, that holds every band and line of a measure. */
+/** Ends of an axis, in tens, that holds every band and line of a measure. */
 export function pointsAxis(rows: ScreenRow[], measure: number): { from: number; to: number } {
 	const held = rows.flatMap(({ scores, cut }) => {
 		const score = scores[measure];
-		return score ? [score.points - score.error, score.points + score.error, cut] : [];
+		return score ? [score.points - score.error, score.points + score.error, cut ?? score.points] : [];
 	});
+	if (held.length === 0) return { from: 480, to: 520 };
 	return {
-		from: Math.floor(Math.min(...held, 480) / 10) * 10,
-		to: Math.ceil(Math.max(...held, 520) / 10) * 10
+		from: Math.floor(Math.min(...held) / 10) * 10,
+		to: Math.ceil(Math.max(...held) / 10) * 10
 	};
+}
+
+/** How accurate a measure was that was given; empty before. */
+export function sayAccuracy(given: ScreenRow['given']): string {
+	if (!given) return '';
+	return given.accuracy === null ? 'none attempted' : `${Math.round(100 * given.accuracy)}% of ${given.attempted}`;
+}
+
+const attributeKeys = ({ attributes }: ScreenRow) =>
+	Object.entries(attributes).map(([name, value]) => `${name}: ${value}`);
+
+/** Attributes of the roster that rows can be narrowed to, by name, each value with how many have it. */
+export function rosterChoices(
+	rows: ScreenRow[]
+): { name: string; choices: { key: string; value: string; count: number }[] }[] {
+	const counts = new Map<string, Map<string, number>>();
+	for (const { attributes } of rows) {
+		for (const [name, value] of Object.entries(attributes)) {
+			const own = counts.get(name) ?? new Map<string, number>();
+			own.set(value, (own.get(value) ?? 0) + 1);
+			counts.set(name, own);
+		}
+	}
+	return [...counts].sort().map(([name, own]) => ({
+		name,
+		choices: [...own].sort().map(([value, count]) => ({ key: `${name}: ${value}`, value, count }))
+	}));
 }

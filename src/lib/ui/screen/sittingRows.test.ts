@@ -16,12 +16,14 @@ const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
 	className: 'Avocet',
 	grade: 4,
 	status: 'not started',
+	lastAt: null,
+	given: null,
 	note: null,
 	accommodation: { readAloud: false, largerType: false, timeFactor: 1, itemsADay: null },
 	sitting: null,
 	...change
 });
-const sitting = { id: 1, trust: 'open', answered: 7, of: null, lastAt: null, flags: [], resitOf: null };
+const sitting = { id: 1, trust: 'open', answered: 7, of: null, flags: [], resitOf: null };
 
 describe('the board of sittings', () => {
 	const rows = [
@@ -54,6 +56,11 @@ describe('the board of sittings', () => {
 			'Geometry again'
 		);
 		expect(sayPlace(row(1))).toBe('');
+	});
+
+	it('says what a measure that was given came to', () => {
+		const given = { attempted: 90, correct: 88, correctPerMinute: 88, standardError: 9.38, accuracy: 88 / 90 };
+		expect(sayPlace(row(1, { status: 'finished', given }))).toBe('88 ± 9 correct a minute');
 	});
 
 	it('says why a student is missing and until when she can make up', () => {

@@ -1,8 +1,13 @@
 import { SCREENING_STATUSES, type ScreeningStatus } from '$lib/core/screening';
+import type { FluencyScore } from '$lib/core/fluency';
 import type { WindowStudent } from './rows';
 
 /** A student on the board of sittings. */
 export interface SittingRow extends WindowStudent {
+	/** When the last answer came, or the measure was given. */
+	lastAt: string | null;
+	/** Score of a measure that was given. */
+	given: FluencyScore | null;
 	note: { kind: 'absent' | 'excused' | null; reason: string; makeUpUntil: string | null } | null;
 	accommodation: { readAloud: boolean; largerType: boolean; timeFactor: number; itemsADay: number | null };
 	sitting: {
@@ -11,7 +16,6 @@ export interface SittingRow extends WindowStudent {
 		answered: number;
 		/** How many questions there are; null while an adaptive sitting is under way. */
 		of: number | null;
-		lastAt: string | null;
 		flags: { flag: string; reason: string; domainIds: number[] }[];
 		/** The domain that is or will be sat again. */
 		resitOf: string | null;
@@ -48,8 +52,9 @@ export function arrangeSittings(rows: SittingRow[], show: string): SittingRow[] 
 }
 
 /** What a student's place in the window is, beyond its status, in words; empty where the status says all. */
-export function sayPlace({ status, sitting, note }: SittingRow): string {
+export function sayPlace({ status, sitting, given, note }: SittingRow): string {
 	const parts: string[] = [];
+	if (given) parts.push(`${Math.round(given.correctPerMinute)} ± ${Math.round(given.standardError)} correct a minute`);
 	if (sitting && (status === 'under way' || status === 'needs another look')) {
 		parts.push(`${sitting.answered}${sitting.of === null ? '' : ` of ${sitting.of}`} answered`);
 	}

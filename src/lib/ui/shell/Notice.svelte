@@ -15,8 +15,15 @@
 	import { enhance } from '$app/forms';
 
 	let { outcome }: { outcome: Outcome | null | undefined } = $props();
-	let closed = $state<Outcome | null>(null);
-	const shown = $derived(outcome && outcome !== closed ? outcome : null);
+	// Compared by what they are, so none of them is wrapped.
+	let closed = $state.raw<Outcome | null>(null);
+	/** Stays when the page's address changes, as by a filter, so that Undo is not lost. */
+	let latest = $state.raw<Outcome | null>(null);
+	$effect(() => {
+		if (outcome) latest = outcome;
+	});
+	const current = $derived(outcome ?? latest);
+	const shown = $derived(current !== closed ? current : null);
 </script>
 
 <div class="place no-print" role="status" aria-live="polite">
@@ -48,6 +55,10 @@
 		left: 50%;
 		bottom: 64px;
 		transform: translateX(-50%);
+	}
+	/* Above the actions for a selection, which may take two lines. */
+	:global(body:has([aria-label='Actions for the selection'])) .place {
+		bottom: 128px;
 	}
 	.note {
 		display: flex;

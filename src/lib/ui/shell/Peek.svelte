@@ -5,9 +5,9 @@
 	import type { PeekContent } from './peek';
 	import Needle from '../glyphs/Needle.svelte';
 	import TierBars from '../glyphs/TierBars.svelte';
-	import { toPoints } from '$lib/core/measurement';
+	import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 	import { keepingScope, withState } from './address';
-	import { sayDate, sayDay } from './dates';
+	import { sayDate, sayDay } from '$lib/core/calendar';
 
 	interface Props {
 		peek: PeekContent;
@@ -23,7 +23,7 @@
 <aside aria-label="Selected student" class="no-print">
 	<header>
 		<div>
-			<h2>{student.givenName} {student.familyName}</h2>
+			<h2><a href={keepingScope(`/students/${student.id}`)}>{student.givenName} {student.familyName}</a></h2>
 			<p class="soft">{student.className} · grade {student.grade} · <TierBars tier={student.tier} /></p>
 		</div>
 		<a class="close" href={withState({ student: null, cell: null })} aria-label="Close the panel"
@@ -56,7 +56,9 @@
 		<h3>{peek.window ?? 'Screening'}</h3>
 		{#if overall}
 			<p>
-				{Math.round(toPoints(overall.theta))} points, give or take {Math.round(25 * overall.standardError)}
+				{Math.round(toPoints(overall.theta))} points, give or take {Math.round(
+					POINTS_PER_LOGIT * overall.standardError
+				)}
 				<span class="soft">({overall.source}, {sayDay(overall.takenOn)})</span>
 			</p>
 		{:else if peek.sitting}
@@ -71,7 +73,7 @@
 		<h3>Groups</h3>
 		{#each peek.groups as group (group.id)}
 			<p>
-				<a href={keepingScope('/groups', { group: group.id })}>{group.name}</a>
+				<a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a>
 				<span class="soft">on {group.focus}</span>
 			</p>
 		{:else}
@@ -81,12 +83,21 @@
 
 	<section>
 		<h3>Queue</h3>
+		{#each peek.checks as check (check.id)}
+			<p>
+				Skill check: {check.skills.join(', ')}, {check.answered} of {5 * check.skills.length}, due {sayDate(
+					check.dueOn
+				)}
+			</p>
+		{/each}
 		{#each peek.queue as set (set.id)}
 			<p>{set.skill}: {set.answered} of {set.itemCount}, due {sayDate(set.dueOn)}</p>
 		{:else}
-			<p class="soft">
-				Clear queue{peek.openGaps ? `, and ${peek.openGaps} open ${peek.openGaps === 1 ? 'gap' : 'gaps'}` : ''}.
-			</p>
+			{#if peek.checks.length === 0}
+				<p class="soft">
+					Clear queue{peek.openGaps ? `, and ${peek.openGaps} open ${peek.openGaps === 1 ? 'gap' : 'gaps'}` : ''}.
+				</p>
+			{/if}
 		{/each}
 		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
 			<p class="soft">{result.skill}: {result.correct} of {result.itemCount} right at first try</p>
@@ -120,13 +131,12 @@
 <style>
 	aside {
 		width: 340px;
-		flex: none;
-		position: sticky;
-		top: 100px;
+		position: fixed;
+		top: var(--bars);
 		right: 0;
 		z-index: 9;
-		align-self: flex-start;
-		max-height: calc(100vh - 100px);
+		bottom: 0;
+		align-content: start;
 		overflow-y: auto;
 		padding: 12px 16px 16px;
 		background: var(--sheet);
@@ -137,6 +147,9 @@
 	header {
 		display: flex;
 		justify-content: space-between;
+	}
+	h2 a {
+		color: var(--ink);
 	}
 	.close {
 		color: var(--ink-soft);

@@ -85,6 +85,9 @@
 	.picker {
 		position: relative;
 	}
+	.picker button {
+		white-space: nowrap;
+	}
 	.list {
 		position: absolute;
 		z-index: 30;

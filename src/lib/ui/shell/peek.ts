@@ -7,6 +7,7 @@ export interface PeekContent {
 	student: { id: number; givenName: string; familyName: string; className: string; grade: number; tier: number };
 	domains: { id: number; name: string; counts: Counts }[];
 	groups: { id: number; name: string; focus: string }[];
+	checks: { id: number; skills: string[]; answered: number; dueOn: string }[];
 	queue: { id: number; skill: string; dueOn: string; answered: number; itemCount: number }[];
 	results: { setId: number; skill: string; itemCount: number; correct: number; finishedAt: Date | null }[];
 	probes: { id: number; skill: string; counts: number[]; due: boolean }[];

@@ -1,6 +1,6 @@
 import { addDays, weeksBetween } from '$lib/core/calendar';
 import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
-import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import type { School } from '$lib/server/store/calendar';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
@@ -8,7 +8,7 @@ import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, id, schoolDate } from '$lib/server/validate';
 
 /** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */
 async function adviceFor(locals: App.Locals, school: School, reviews: Review[]): Promise<Map<number, Recommendation>> {
@@ -89,13 +89,9 @@ const verdictForm = formCheck<{
 const undoForm = formCheck<{ review: number }>({ type: 'object', properties: { review: id }, required: ['review'] });
 
 export const actions = {
-	verdict: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'decide');
-		const form = await readForm(event, verdictForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { review, verdict, effectiveOn, newTier, note } = form.value;
-		const { database, at } = event.locals;
-		const nextReviewOn = verdict === 'exit' ? null : form.value.nextReviewOn || null;
+	verdict: staffAction('decide', verdictForm, async ({ staff, school, database, at, form, event }) => {
+		const { review, verdict, effectiveOn, newTier, note } = form;
+		const nextReviewOn = verdict === 'exit' ? null : form.nextReviewOn || null;
 		if (effectiveOn < addDays(school.today, -7) || effectiveOn > addDays(school.today, 60))
 			return refuse('A verdict takes effect within a week back and two months ahead');
 		if (verdict !== 'exit' && !nextReviewOn) return refuse('Say when to look again; only an exit needs no next review');
@@ -112,7 +108,7 @@ export const actions = {
 				verdict,
 				effectiveOn,
 				newTier,
-				leavesGroup: verdict === 'exit' || form.value.leavesGroup === 'on',
+				leavesGroup: verdict === 'exit' || form.leavesGroup === 'on',
 				note,
 				nextReviewOn,
 				advice: recommendation.advice,
@@ -125,14 +121,11 @@ export const actions = {
 			done: `${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${effectiveOn}.`,
 			undo: { action: '?/undo', fields: { review: String(review) } }
 		};
-	},
-	undo: async (event) => {
-		const { staff } = await staffWho(event.locals, 'decide');
-		const form = await readForm(event, undoForm);
-		if ('problem' in form) return refuse(form.problem);
-		const undone = await undoDecision(event.locals.database, staff, form.value.review, event.locals.at);
+	}),
+	undo: staffAction('decide', undoForm, async ({ staff, database, at, form }) => {
+		const undone = await undoDecision(database, staff, form.review, at);
 		return undone
 			? { done: 'Taken back: tier, group and review are as before.' }
 			: refuse('A later verdict builds on this one; take that back first');
-	}
+	})
 };

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
-	import { sayDate, sayDay } from '$lib/ui/shell/dates';
+	import { sayDate, sayDay } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();

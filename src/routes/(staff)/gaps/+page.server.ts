@@ -1,11 +1,19 @@
 import { describeAnswer, itemFrom, misconceptionById } from '$lib/core/items';
+import { isMasteredIn, rootCauses, supposed } from '$lib/core/mastery';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
 import { mathHtml } from '$lib/server/presentItem';
 import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { currentGroups } from '$lib/server/store/groups';
+import { overallAbilities } from '$lib/server/store/scores';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { evidenceFor } from '$lib/server/store/standings';
+
+/** Chance that a skill is known of which nothing is. */
+const NOTHING_KNOWN = 0.5;
+/** Chains that are shown of a gap. */
+const MOST_CAUSES = 3;
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
@@ -18,34 +26,57 @@ export async function load({ locals, url }) {
 		windowInView(database, school)
 	]);
 	const graph = await skillGraph(database, skills);
-	const { rows, standings } = await needleMap(database, ids, skills, graph, school.today);
+	const [{ rows, standings }, groups, abilities] = await Promise.all([
+		needleMap(database, ids, skills, graph, school.today),
+		currentGroups(database, school.id, school.today),
+		overallAbilities(database, ids)
+	]);
 
 	const term = window?.term ?? 3;
 	const classwide = classwideNeeds(scope.students, skills, standings, term);
 	/** What the oldest here have been taught by now. */
 	const reached = { grade: Math.max(1, ...scope.students.map(({ grade }) => grade)), term };
-	return { domains, skills, rows, reached, classwide, evidence: await chosenEvidence() };
+	return {
+		domains,
+		skills,
+		rows: rows.map((row) => ({ ...row, ability: abilities.get(row.id) ?? null })),
+		reached,
+		classwide,
+		focus: [...new Set(groups.map(({ focusSkillId }) => focusSkillId))],
+		evidence: await chosenEvidence()
+	};
 
 	async function chosenEvidence() {
 		const studentId = Number(url.searchParams.get('student'));
 		const skill = skills.find(({ id }) => id === Number(url.searchParams.get('cell')));
 		if (!skill || !ids.includes(studentId)) return null;
-		const now = standings.get(studentId)!.get(skill.id);
+		const own = standings.get(studentId)!;
+		const now = own.get(skill.id);
 		const answers = await evidenceFor(database, studentId, skill.id);
-		const prerequisites = graph.prerequisites.get(skill.id)!.map((id) => {
-			const state = standings.get(studentId)!.get(id);
+		const named = (id: number) => {
+			const state = own.get(id);
 			return {
 				id,
 				name: skills.find((one) => one.id === id)!.shortName,
-				state: state?.inferred ?? state?.standing ?? 'unseen',
+				state: state?.inferred ?? state?.standing ?? ('unseen' as const),
 				inferred: Boolean(state?.inferred)
 			};
-		});
+		};
+		const prerequisites = graph.prerequisites.get(skill.id)!.map(named);
+		const causes =
+			now && supposed(now) === 'gap'
+				? rootCauses(graph, skill.id, isMasteredIn(own), (id) => own.get(id)?.probability ?? NOTHING_KNOWN)
+				: [];
 		return {
 			studentId,
 			skill,
 			now,
 			prerequisites,
+			causes: causes.slice(0, MOST_CAUSES).map(({ skills: chain, strength }) => ({
+				strength,
+				// From where it begins up to the skill before this one.
+				skills: chain.toReversed().map(named)
+			})),
 			answers: answers.map((answer) => {
 				const item = itemFrom(answer.familyId, answer.seed);
 				return {

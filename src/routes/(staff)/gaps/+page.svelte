@@ -1,9 +1,16 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { readCell } from '$lib/core/mastery';
-	import { expectedTheta } from '$lib/core/measurement';
+	import GapViews from '$lib/ui/gaps/GapViews.svelte';
 	import Evidence from '$lib/ui/gaps/Evidence.svelte';
 	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
+	import {
+		NEEDLES,
+		ROW_ORDERS,
+		viewMap,
+		type NeedleFilter,
+		type RowOrder,
+		type SkillChoice
+	} from '$lib/ui/gaps/mapView';
 	import NeedleMap from '$lib/ui/gaps/NeedleMap.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
@@ -11,41 +18,51 @@
 
 	let { data } = $props();
 
-	const orders = [
-		['class', 'class and name'],
-		['gaps', 'most gaps first'],
-		['tier', 'tier']
-	];
-	const columnChoices = [
-		['term', 'up to this term'],
-		['all', 'all'],
-		['gaps', 'with a gap here'],
-		['ready', 'someone is ready for']
-	];
-	const order = $derived(page.url.searchParams.get('order') ?? 'class');
-	const columns = $derived(page.url.searchParams.get('columns') ?? 'term');
-	const ground = $derived(page.url.searchParams.get('ground') !== 'off');
-	const byId = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
-
-	const students = $derived.by(() => {
-		const list = data.rows.map((row) => ({ ...byId.get(row.id)!, ...row }));
-		if (order === 'gaps') return list.sort((a, b) => b.gaps - a.gaps);
-		if (order === 'tier') return list.sort((a, b) => b.tier - a.tier);
-		return list;
-	});
-	const skills = $derived(
-		data.skills
-			.map((skill, place) => ({ ...skill, place }))
-			.filter(
-				({ place, grade, term }) =>
-					columns === 'all' ||
-					(columns === 'term' && expectedTheta({ grade, term }) <= expectedTheta(data.reached)) ||
-					data.rows.some(({ cells }) => {
-						const { standing, inferred, readyNext } = readCell(cells, place);
-						return columns === 'ready' ? readyNext : columns === 'gaps' && standing === 'gap' && !inferred;
-					})
-			)
+	const asked = $derived((name: string) => page.url.searchParams.get(name));
+	const needles = $derived(
+		(asked('needles') ?? 'all') in NEEDLES ? ((asked('needles') ?? 'all') as NeedleFilter) : 'all'
 	);
+	const order = $derived(
+		(asked('order') ?? 'class') in ROW_ORDERS ? ((asked('order') ?? 'class') as RowOrder) : 'class'
+	);
+	const skillChoices = $derived([
+		{ value: 'term', says: 'up to this term' },
+		{ value: 'all', says: 'all' },
+		{ value: 'focus', says: 'focus of current groups' },
+		...[2, 3, 4, 5, 6, 7, 8]
+			.filter((grade) => grade <= data.reached.grade)
+			.map((grade) => ({ value: `below:${grade}`, says: `below grade ${grade}` }))
+	]);
+	const chosenSkills = $derived(
+		(skillChoices.find(({ value }) => value === asked('columns'))?.value ?? 'term') as SkillChoice
+	);
+	const folded = $derived(new Set((asked('folded') ?? '').split(',').map(Number)));
+	const find = $derived(asked('find') ?? '');
+	const ground = $derived(asked('ground') !== 'off');
+	const byId = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
+	const allSkills = $derived(data.skills.map((skill, place) => ({ ...skill, place })));
+	const view = $derived(
+		viewMap(
+			data.rows.map((row) => ({ ...byId.get(row.id)!, ...row })),
+			allSkills,
+			{
+				skills: chosenSkills,
+				needles,
+				find,
+				folded,
+				order,
+				reached: data.reached,
+				focus: new Set(data.focus)
+			}
+		)
+	);
+	const students = $derived(view.students);
+
+	function fold(domainId: number) {
+		const next = new Set([...folded].filter(Boolean));
+		if (!next.delete(domainId)) next.add(domainId);
+		void setState({ folded: next.size ? [...next].sort((a, b) => a - b).join(',') : null });
+	}
 
 	let selected = $state<number[]>([]);
 	const inScope = $derived(selected.filter((id) => byId.has(id)));
@@ -58,23 +75,57 @@
 
 <svelte:head><title>Gaps · Orderly Compass</title></svelte:head>
 
+<GapViews />
 <div class="head">
 	<h1>Gaps in {data.scope.label}</h1>
 	<NeedleKey {ground} />
 	<div class="tools no-print">
 		<label>
+			Find
+			<input
+				class="find"
+				type="search"
+				value={find}
+				placeholder="a student or skill"
+				oninput={({ currentTarget: { value } }) => setState({ find: value.trim() ? value : null })}
+			/>
+		</label>
+		<label>
 			Rows by
-			<select onchange={(event) => setState({ order: event.currentTarget.value })}>
-				{#each orders as [value, label] (value)}<option {value} selected={order === value}>{label}</option>{/each}
+			<select onchange={({ currentTarget: { value } }) => setState({ order: value === 'class' ? null : value })}>
+				{#each Object.entries(ROW_ORDERS) as [value, label] (value)}<option {value} selected={order === value}
+						>{label}</option
+					>{/each}
 			</select>
 		</label>
 		<label>
 			Skills
 			<select onchange={({ currentTarget: { value } }) => setState({ columns: value === 'term' ? null : value })}>
-				{#each columnChoices as [value, label] (value)}<option {value} selected={columns === value}>{label}</option
+				{#each skillChoices as { value, says } (value)}<option {value} selected={chosenSkills === value}>{says}</option
 					>{/each}
 			</select>
 		</label>
+		<label>
+			Only
+			<select onchange={({ currentTarget: { value } }) => setState({ needles: value === 'all' ? null : value })}>
+				{#each Object.entries(NEEDLES) as [value, { says }] (value)}<option {value} selected={needles === value}
+						>{says}</option
+					>{/each}
+			</select>
+		</label>
+		<details class="domains">
+			<summary>{folded.size && [...folded].some(Boolean) ? 'Some domains folded' : 'Fold domains'}</summary>
+			<div>
+				{#each data.domains as { id, name } (id)}
+					<label><input type="checkbox" checked={folded.has(id)} onchange={() => fold(id)} /> {name}</label>
+				{/each}
+				<button
+					onclick={() =>
+						setState({ folded: folded.has(data.domains[0]?.id) ? null : data.domains.map(({ id }) => id).join(',') })}
+					>{folded.has(data.domains[0]?.id) ? 'Unfold all' : 'Fold all'}</button
+				>
+			</div>
+		</details>
 		<label
 			><input type="checkbox" checked={ground} onchange={() => setState({ ground: ground ? 'off' : null })} /> Tint</label
 		>
@@ -87,31 +138,51 @@
 		{need.lacking} of {need.withEvidence} with evidence lack it: {need.advice === 'whole class, firm'
 			? 'a lesson for the whole class, not a group.'
 			: 'likely a lesson for the whole class.'}
+		{#if data.can.practice}<a
+				href={keepingScope('/practice/new', {
+					scope: `class:${need.classId}`,
+					skill: need.skillId,
+					cell: null,
+					student: null
+				})}>Practice for all of {need.className}</a
+			>{/if}
 	</p>
 {/each}
 {#if data.classwide.length > 3}
 	<p class="soft">And {data.classwide.length - 3} more such skills in these classes; choose a class to see its own.</p>
 {/if}
 
-{#if students.length === 0}
+{#if data.rows.length === 0}
 	<p>Nobody is in this scope.</p>
-{:else if skills.length === 0}
-	<p>No skill here fits this choice. <a href={withState({ columns: 'all' })}>Show all skills</a></p>
+{:else if students.length === 0 || (view.skills.length === 0 && folded.size < 2)}
+	<p>
+		{find ? `Nobody and no skill here is called “${find}”.` : 'No needle here fits this choice.'}
+		<a href={withState({ find: null, needles: null, columns: 'all' })}>Show all</a>
+	</p>
 {:else}
 	<NeedleMap
 		{students}
-		{skills}
+		skills={view.skills}
+		{allSkills}
 		domains={data.domains}
+		{folded}
+		{needles}
 		{ground}
-		studentId={Number(page.url.searchParams.get('student'))}
-		skillId={Number(page.url.searchParams.get('cell'))}
+		today={data.school.today}
+		studentId={Number(asked('student'))}
+		skillId={Number(asked('cell'))}
 		bind:selected
 		onchoose={(student, cell) => setState({ student, cell }, false)}
+		onfold={fold}
 	/>
 	{#if inScope.length}
 		<ActionBar says="{inScope.length} {inScope.length === 1 ? 'student' : 'students'} selected">
-			{#if data.can.group}<a class="button primary" href={keepingScope('/groups', { suggest: inScope.join(',') })}
-					>Suggest groups</a
+			{#if data.can.group}<a
+					class="button primary"
+					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a
+				>{/if}
+			{#if data.can.check}<a class="button" href={keepingScope('/gaps/check', { students: inScope.join(',') })}
+					>Skill check</a
 				>{/if}
 			<a class="button" href={keepingScope('/gaps', { scope: `list:${inScope.join(',')}` })}>Show only these</a>
 			<button class="plain" onclick={() => (selected = [])}>Clear</button>
@@ -134,6 +205,26 @@
 		gap: 16px;
 		align-items: center;
 		flex-wrap: wrap;
+	}
+	.domains {
+		position: relative;
+	}
+	.domains summary {
+		cursor: pointer;
+	}
+	.domains > div {
+		position: absolute;
+		z-index: 12;
+		width: max-content;
+		display: grid;
+		gap: 4px;
+		padding: 10px 14px;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		box-shadow: var(--float);
+	}
+	.find {
+		width: 150px;
 	}
 	.classwide {
 		border-left: 3px solid var(--gap-ink);

@@ -1,10 +1,9 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
-	import DraftBoard from '$lib/ui/groups/DraftBoard.svelte';
-	import { keepingScope, withState } from '$lib/ui/shell/address';
-	import { sayDay, sayMeeting } from '$lib/ui/shell/dates';
+	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
+	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
+	import { sayDate, sayDay, sayMeeting } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
@@ -12,91 +11,111 @@
 	const studentOf = $derived(new Map(data.members.map((student) => [student.id, student])));
 	const slotOf = $derived(new Map(data.slots.map((slot) => [slot.id, slot])));
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const chosen = $derived(Number(page.url.searchParams.get('group')));
-	const inGroup = $derived(new Set(data.groups.flatMap(({ studentIds }) => studentIds)));
+	const groupsOf = $derived.by(() => {
+		const counts = new Map<number, number>();
+		for (const { studentIds } of data.groups) for (const id of studentIds) counts.set(id, (counts.get(id) ?? 0) + 1);
+		return counts;
+	});
+	const chosen = $derived(Number(page.url.searchParams.get('student')));
 	const tiered = $derived(data.scope.students.filter((student) => student.tier > 1));
-	const waiting = $derived(tiered.filter((student) => !inGroup.has(student.id)));
+	const waiting = $derived(tiered.filter((student) => !groupsOf.has(student.id)));
+	const running = $derived(data.groups.filter(({ startsOn }) => startsOn < data.school.today));
 	/** What adopting did stays on the page, with its Undo, as long as the groups are there. */
 	const adopted = $derived.by(() => {
-		const ids = (page.url.searchParams.get('adopted') ?? '').split(',').map(Number);
-		const groups = data.groups.filter(({ id }) => ids.includes(id));
-		if (groups.length === 0) return null;
+		const groups = data.groups.filter(({ id }) => data.adopted?.groupIds.includes(id));
+		if (!data.adopted || groups.length === 0) return null;
 		const students = new Set(groups.flatMap(({ studentIds }) => studentIds)).size;
 		return {
-			done: `${groups.length} ${groups.length === 1 ? 'group' : 'groups'} with ${students} students adopted, from ${sayDay(groups[0].startsOn)} to ${sayDay(groups[0].endsOn)}.`,
-			undo: { action: '?/undo', fields: { groups: ids.join(',') } }
+			done: `${groups.length} ${groups.length === 1 ? 'group' : 'groups'} with ${students} students adopted, until ${sayDay(groups[0].endsOn)}.`,
+			undo: { action: '?/undo', fields: { adoption: String(data.adopted.id) } }
 		};
 	});
+	const suggest = (students: { id: number }[], more: Record<string, string> = {}) =>
+		keepingScope('/groups/suggest', { students: students.map(({ id }) => id).join(','), ...more });
 </script>
 
 <svelte:head><title>Groups · Orderly Compass</title></svelte:head>
 
-{#if data.draft && data.can.group}
-	<DraftBoard
-		problem={data.draft.problem}
-		students={data.draft.students}
-		slots={data.slots}
-		skills={data.skills}
-		dates={data.dates}
-		onleave={(adopted) => goto(withState({ suggest: null, adopted: adopted ?? null }), { invalidateAll: true })}
-	/>
-{:else}
-	<div class="head">
-		<div>
-			<h1>Groups in {data.scope.label}</h1>
-			<p class="soft">
-				{data.groups.length} groups with {inGroup.size} students. {waiting.length} of {tiered.length} tier 2 and 3 students
-				in scope are in no group.
-			</p>
-		</div>
-		{#if data.can.group}
-			<span class="tools">
-				{#if waiting.length}<a
-						class="button primary"
-						href={withState({ suggest: waiting.map(({ id }) => id).join(',') })}
-						>Suggest a place for {waiting.length === 1 ? 'this student' : `those ${waiting.length}`}</a
-					>{/if}
-				<a class="button" href={keepingScope('/screen', { status: 'below' })}>Choose students below the line</a>
-			</span>
+<GroupViews drafts={data.drafts} />
+<div class="head">
+	<div>
+		<h1>Groups in {data.scope.label}{data.on ? ` on ${sayDate(data.on)}` : ''}</h1>
+		<p class="soft">
+			{data.groups.length}
+			{data.groups.length === 1 ? 'group' : 'groups'} with {groupsOf.size} students.
+			{#if !data.on}{waiting.length} of {tiered.length} tier 2 and 3 students in scope are in no group.{/if}
+		</p>
+	</div>
+	<span class="tools no-print">
+		<label
+			>As of
+			<input
+				type="date"
+				value={data.on ?? data.school.today}
+				onchange={(event) => setState({ on: event.currentTarget.value || null })}
+			/></label
+		>
+		{#if data.can.group && !data.on}
+			{#if waiting.length}<a class="button primary" href={suggest(waiting)}
+					>Suggest a place for {waiting.length === 1 ? 'this student' : `those ${waiting.length}`}</a
+				>{/if}
+			{#if running.length}<a class="button" href={suggest(waiting, { regroup: running.map(({ id }) => id).join(',') })}
+					>Form {running.length === 1 ? 'this group' : `these ${running.length} groups`} anew</a
+				>{/if}
 		{/if}
-	</div>
+	</span>
+</div>
 
-	{#if data.groups.length === 0}
-		<p>No group meets in this scope. Choose students below the line on Screen, then ask for suggested groups.</p>
-	{/if}
-	<div class="list">
-		{#each data.groups as group (group.id)}
-			{@const slot = slotOf.get(group.slotId)!}
-			{@const skill = skillOf.get(group.focusSkillId)!}
-			<section class:chosen={group.id === chosen}>
-				<h2><TierBars tier={group.tier} /> {group.name}</h2>
-				<p>{skill.statement} <span class="soft">{skill.code}</span></p>
-				<p class="soft">
-					{sayMeeting(slot)}, {slot.minutes} min · {slot.staffName}, {slot.room}<br />
-					{sayDay(group.startsOn)} to {sayDay(group.endsOn)}{group.startsOn > data.school.today ? ' (not started)' : ''}
-				</p>
-				<ul>
-					{#each group.studentIds as id (id)}
-						{@const student = studentOf.get(id)}
-						{#if student}<li data-student={id}>
-								<a href={withState({ student: id })}>{student.givenName} {student.familyName}</a>
-								<span class="soft">{student.className}</span>
-							</li>{/if}
-					{:else}
-						<li class="soft">No members now.</li>
-					{/each}
-				</ul>
-				<p class="links no-print">
-					<a href={keepingScope('/gaps', { scope: `group:${group.id}` })}>Gaps</a>
-					{#if data.can.practice}<a href={keepingScope('/practice/new', { for: `group:${group.id}` })}
-							>Assign practice</a
-						>{/if}
-					<a href={keepingScope('/track', { scope: `group:${group.id}` })}>Track</a>
-				</p>
-			</section>
-		{/each}
-	</div>
+{#if data.groups.length === 0}
+	<p>
+		{data.on ? `No group of this scope met on ${sayDate(data.on)}.` : 'No group meets in this scope.'}
+		{#if data.can.group && !data.on}<a href={keepingScope('/screen', { status: 'below' })}
+				>Choose students below the line</a
+			>, then ask for suggested groups.{/if}
+	</p>
 {/if}
+<div class="list">
+	{#each data.groups as group (group.id)}
+		{@const slot = slotOf.get(group.slotId)!}
+		{@const skill = skillOf.get(group.focusSkillId)!}
+		<section>
+			<h2><TierBars tier={group.tier} /> <a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a></h2>
+			<p>{skill.statement} <span class="soft">{skill.code}</span></p>
+			<p class="soft">
+				{sayMeeting(slot)}, {slot.minutes} min · {slot.staffName}, {slot.room}<br />
+				{#if group.startsOn > data.school.today && !data.on}Starts {sayDate(group.startsOn)} (not started), ends {sayDay(
+						group.endsOn
+					)}{:else if group.pausedUntil}Paused {group.pausedUntil === 'open'
+						? 'until it is resumed'
+						: `until ${sayDate(group.pausedUntil)}`}{:else}{sayDay(group.startsOn)} to {sayDay(group.endsOn)}{group.next
+						? ` · next ${sayDate(group.next)}`
+						: ''}{/if}
+				{#if group.kind === 'mixed'}<br />Mixed: {group.helperIds.length} can help{/if}
+			</p>
+			<ul>
+				{#each group.studentIds as id (id)}
+					{@const student = studentOf.get(id)}
+					{#if student}<li data-student={id} class:current={id === chosen}>
+							<a href={withState({ student: id })}>{student.givenName} {student.familyName}</a>
+							<span class="soft"
+								>{student.className}{group.helperIds.includes(id) ? ' · helps' : ''}{(groupsOf.get(id) ?? 0) > 1
+									? ` · in ${groupsOf.get(id)} groups`
+									: ''}</span
+							>
+						</li>{/if}
+				{:else}
+					<li class="soft">No members {data.on ? 'then' : 'now'}.</li>
+				{/each}
+			</ul>
+			<p class="links no-print">
+				<a href={keepingScope('/gaps', { scope: `group:${group.id}` })}>Gaps</a>
+				{#if data.can.practice}<a href={keepingScope('/practice/new', { for: `group:${group.id}` })}>Assign practice</a
+					>{/if}
+				<a href={keepingScope('/track', { scope: `group:${group.id}` })}>Track</a>
+			</p>
+		</section>
+	{/each}
+</div>
 <Notice outcome={form ?? adopted} />
 
 <style>
@@ -109,7 +128,8 @@
 	}
 	.tools {
 		display: flex;
-		align-items: start;
+		flex-wrap: wrap;
+		align-items: center;
 		gap: 8px;
 	}
 	.list {
@@ -123,11 +143,10 @@
 		display: grid;
 		gap: 6px;
 		align-content: start;
+		break-inside: avoid;
 	}
-	.chosen {
-		border-top-color: var(--verdigris);
-		background: var(--verdigris-wash);
-		padding-inline: 10px;
+	h2 a {
+		color: var(--ink);
 	}
 	ul {
 		list-style: none;
@@ -136,6 +155,9 @@
 	}
 	li a {
 		color: var(--ink);
+	}
+	li.current {
+		background: var(--verdigris-wash);
 	}
 	.links {
 		display: flex;

@@ -1,9 +1,9 @@
-import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id, readForm } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/validate';
 
 const SHOWN = 40;
 
@@ -38,16 +38,13 @@ export async function load({ locals, url }) {
 const withdrawForm = formCheck<{ set: number }>({ type: 'object', properties: { set: id }, required: ['set'] });
 
 export const actions = {
-	withdraw: async (event) => {
-		const { staff } = await staffWho(event.locals, 'assign practice');
-		const form = await readForm(event, withdrawForm);
-		if ('problem' in form) return refuse(form.problem);
-		const started = await withdrawSet(event.locals.database, staff, form.value.set, event.locals.at);
+	withdraw: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {
+		const started = await withdrawSet(database, staff, form.set, at);
 		if (started === null) return refuse('This set was taken back already, or is not yours to take back');
 		return {
 			done: started
 				? `Taken back. ${started} ${started === 1 ? 'student had' : 'students had'} started; their answers are kept and count.`
 				: 'Taken back before anyone had started.'
 		};
-	}
+	})
 };

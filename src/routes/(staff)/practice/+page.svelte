@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/ui/shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();

@@ -3,7 +3,8 @@ import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);
-	if (!window) return { window: null, windows, earlier: null, rows: [], domains: [], today: school.today };
+	if (!window)
+		return { window: null, windows, earlier: null, rows: [], domains: [], unit: 'points', today: school.today };
 	const results = await screenResults(locals.database, school, windows, window, scope.students);
 	return { window, windows, today: school.today, ...results };
 }

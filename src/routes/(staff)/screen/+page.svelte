@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { SCREENING_STATUSES } from '$lib/core/screening';
+	import { sayStatusCount, SCREENING_STATUSES } from '$lib/core/screening';
 	import ClassResults from '$lib/ui/screen/ClassResults.svelte';
 	import ResultsTable from '$lib/ui/screen/ResultsTable.svelte';
-	import { bandWords, filterRows, OVERALL, pointsAxis, sortRows } from '$lib/ui/screen/rows';
+	import { bandWords, filterRows, OVERALL, pointsAxis, rosterChoices, sortRows } from '$lib/ui/screen/rows';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
@@ -14,18 +14,23 @@
 	let selected = $state<number[]>([]);
 
 	const asked = $derived((name: string) => page.url.searchParams.get(name));
-	const measures = $derived([{ id: OVERALL, name: 'Overall' }, ...data.domains]);
+	const measures = $derived([
+		{ id: OVERALL, name: data.window?.measure ? 'Correct a minute' : 'Overall' },
+		...data.domains
+	]);
 	const measure = $derived(measures.find(({ id }) => String(id) === asked('on'))?.id ?? OVERALL);
 	const measureName = $derived(measures.find(({ id }) => id === measure)!.name);
 	const sort = $derived(asked('sort') ?? String(measure));
 	const filter = $derived({
 		show: asked('status') ?? 'all',
 		tier: asked('tier') ?? 'all',
-		moved: asked('moved') ?? 'all'
+		moved: asked('moved') ?? 'all',
+		roster: asked('roster') ?? 'all'
 	});
 	const counts = $derived(countBy(data.rows, (row) => row.status));
 	const flagged = $derived(data.rows.filter((row) => row.status === 'needs another look').length);
 	const shown = $derived(sortRows(filterRows(data.rows, filter, measure), sort, measure));
+	const roster = $derived(rosterChoices(data.rows));
 	const axis = $derived(pointsAxis(data.rows, measure));
 	const classes = $derived(new Set(data.rows.map(({ classId }) => classId)).size);
 	const grades = $derived(new Set(data.rows.map(({ grade }) => grade)).size);
@@ -33,9 +38,14 @@
 	const belowTheLine = $derived(
 		data.rows.filter(({ scores, cut }) => {
 			const score = scores[measure];
-			return score && score.points < cut;
+			return score && cut !== null && score.points < cut;
 		})
 	);
+	const outputs = [
+		{ path: '/screen/results.csv', table: null, label: 'CSV of students' },
+		{ path: '/screen/results.csv', table: 'classes', label: 'CSV of classes' },
+		{ path: '/screen/results.xlsx', table: null, label: 'XLSX of both' }
+	];
 	const setFilter = (name: string) => (event: Event & { currentTarget: HTMLSelectElement }) =>
 		setState({ [name]: event.currentTarget.value === 'all' ? null : event.currentTarget.value });
 </script>
@@ -52,14 +62,17 @@
 		</p>{/if}
 {:else}
 	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
-		{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{list} {name}{/each}
+		{data.rows.length} students: {#each counts as [name, list], i (name)}{i ? ', ' : ''}{sayStatusCount(
+				list,
+				name
+			)}{/each}
 		{#snippet tools()}
-			<label>
-				Measure
-				<select class="on" onchange={(event) => setState({ on: event.currentTarget.value, sort: null })}>
-					{#each measures as { id, name } (id)}<option value={id} selected={id === measure}>{name}</option>{/each}
-				</select>
-			</label>
+			{#if measures.length > 1}<label>
+					Measure
+					<select class="on" onchange={(event) => setState({ on: event.currentTarget.value, sort: null })}>
+						{#each measures as { id, name } (id)}<option value={id} selected={id === measure}>{name}</option>{/each}
+					</select>
+				</label>{/if}
 			<label>
 				Show
 				<select onchange={setFilter('status')}>
@@ -90,17 +103,35 @@
 					</select>
 				</label>
 			{/if}
+			{#if roster.length}
+				<label>
+					Roster
+					<select class="on" onchange={setFilter('roster')}>
+						<option value="all">all</option>
+						{#each roster as { name, choices } (name)}
+							<optgroup label={name}>
+								{#each choices as { key, value, count } (key)}
+									<option value={key} selected={filter.roster === key}>{value}, {count}</option>
+								{/each}
+							</optgroup>
+						{/each}
+					</select>
+				</label>
+			{/if}
 			<button onclick={() => (selected = belowTheLine.map(({ id }) => id))}>Select all below the line</button>
-			{#if data.can.screen}
+			{#if data.window?.measure}
+				<a class="button" href={keepingScope('/screen/sittings', { window: data.window.id })}>Give</a>
+			{:else if data.can.screen}
 				<a class="button" href={keepingScope('/screen/import', { window: data.window.id })}>Bring in scores</a>
 			{/if}
-			<a class="button" href={keepingScope('/screen/report', { window: data.window.id })}>Reports</a>
+			{#if !data.window?.measure}<a class="button" href={keepingScope('/screen/report', { window: data.window!.id })}
+					>Reports</a
+				>{/if}
 			<span class="out"
 				>Take out as
-				{#each ['csv', 'xlsx'] as kind (kind)}
-					<a
-						href={keepingScope(`/screen/results.${kind}`, { window: data.window.id, student: null })}
-						data-sveltekit-reload>{kind.toUpperCase()}</a
+				{#each outputs as { path, table, label } (label)}
+					<a href={keepingScope(path, { window: data.window!.id, table, student: null })} data-sveltekit-reload
+						>{label}</a
 					>
 				{/each}</span
 			>
@@ -108,7 +139,7 @@
 	</ScreenHead>
 
 	{#if flagged && data.can.screen}
-		<p class="look">
+		<p class="attention look">
 			<a
 				href={keepingScope('/screen/sittings', {
 					window: page.url.searchParams.get('window'),
@@ -120,9 +151,19 @@
 	{/if}
 
 	{#if classes > 1}
-		<ClassResults rows={data.rows} {measure} name={measureName} {axis} earlier={data.earlier} byGrade={grades > 1} />
+		<ClassResults
+			rows={data.rows}
+			{measure}
+			name={measureName}
+			{axis}
+			unit={data.unit}
+			earlier={data.earlier}
+			byGrade={grades > 1}
+		/>
 	{/if}
 	<ResultsTable
+		windowId={data.window.id}
+		unit={data.unit}
 		rows={shown}
 		domains={data.domains}
 		{axis}
@@ -136,8 +177,9 @@
 	{#if inScope.length}
 		<ActionBar says="{inScope.length} {inScope.length === 1 ? 'student' : 'students'} selected">
 			<a class="button" href={keepingScope('/gaps', { scope: `list:${inScope.join(',')}` })}>See their gaps</a>
-			{#if data.can.group}<a class="button primary" href={keepingScope('/groups', { suggest: inScope.join(',') })}
-					>Suggest groups</a
+			{#if data.can.group}<a
+					class="button primary"
+					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a
 				>{/if}
 			<button class="plain" onclick={() => (selected = [])}>Clear</button>
 		</ActionBar>
@@ -156,10 +198,6 @@
 		margin-top: 12px;
 	}
 	.look {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		border-left: 3px solid var(--slipping-ink);
-		padding: 8px 12px;
 		margin-bottom: 12px;
 	}
 </style>

@@ -2,13 +2,13 @@ import { addDays, weeksBetween } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
 import { cycleDates } from '$lib/server/overview';
-import { refuse, scopeOf, staffContext, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/store/calendar';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
 import { skillList } from '$lib/server/store/skills';
-import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, id, idList, schoolDate } from '$lib/server/validate';
 
 /** What the probes of a plan say, as far as there are enough of them. */
 function reading(plan: ProbeSeries) {
@@ -78,12 +78,8 @@ const undoForm = formCheck<{ plans: string }>({
 });
 
 export const actions = {
-	start: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'plan probes');
-		const form = await readForm(event, startForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { students, skill, group, goalOn, goalCorrect } = form.value;
-		const { database, at } = event.locals;
+	start: staffAction('plan probes', startForm, async ({ staff, school, database, at, form }) => {
+		const { students, skill, group, goalOn, goalCorrect } = form;
 		if (goalOn < addDays(school.today, 14) || goalOn > addDays(school.today, 365))
 			return refuse('The goal date lies two weeks to a year ahead');
 		if ((await visibleAmong(database, staff, students, school.today)).length !== students.length)
@@ -104,19 +100,11 @@ export const actions = {
 			done: `Weekly probes for ${plans.length} ${plans.length === 1 ? 'student' : 'students'}, from this week to ${goalOn}.`,
 			undo: { action: '?/undo', fields: { plans: plans.join(',') } }
 		};
-	},
-	undo: async (event) => {
-		const { staff } = await staffWho(event.locals, 'plan probes');
-		const form = await readForm(event, undoForm);
-		if ('problem' in form) return refuse(form.problem);
-		const undone = await undoStartProbes(
-			event.locals.database,
-			staff,
-			form.value.plans.split(',').map(Number),
-			event.locals.at
-		);
+	}),
+	undo: staffAction('plan probes', undoForm, async ({ staff, database, at, form }) => {
+		const undone = await undoStartProbes(database, staff, form.plans.split(',').map(Number), at);
 		return undone
 			? { done: `Taken back for ${undone} ${undone === 1 ? 'student' : 'students'}.` }
 			: refuse('A probe has been taken by now, so the plan stays');
-	}
+	})
 };

@@ -4,7 +4,7 @@
 	import ProbeChart from '$lib/ui/charts/ProbeChart.svelte';
 	import Spark from '$lib/ui/charts/Spark.svelte';
 	import { setState, withState } from '$lib/ui/shell/address';
-	import { sayDay } from '$lib/ui/shell/dates';
+	import { sayDay } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();

@@ -2,11 +2,12 @@ import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/staffPage';
 import { beginDiagnostic } from '$lib/server/store/adaptiveSittings';
 import { beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
+import { beginCheck, CHECK_ITEMS } from '$lib/server/store/skillChecks';
 import { studentContext, workFor } from '$lib/server/studentPage';
 import { formCheck, id, readForm } from '$lib/server/validate';
 
 export async function load({ locals }) {
-	const { diagnostics, probes, sets } = await workFor(locals, studentContext(locals));
+	const { diagnostics, probes, checks, sets } = await workFor(locals, studentContext(locals));
 	return {
 		work: [
 			...diagnostics.map(({ window, name, answered, enough, lastDay, resit }) => ({
@@ -32,6 +33,17 @@ export async function load({ locals }) {
 				late: false,
 				tomorrow: false
 			})),
+			...checks.map(({ id, skillIds, answered, dueOn, late }) => ({
+				kind: 'check',
+				id,
+				title: 'Show what you know',
+				note: `${skillIds.length * CHECK_ITEMS} questions`,
+				answered,
+				itemCount: skillIds.length * CHECK_ITEMS,
+				dueOn,
+				late,
+				tomorrow: false
+			})),
 			...sets.map((set) => ({
 				kind: 'practice',
 				id: set.id,
@@ -49,7 +61,7 @@ export async function load({ locals }) {
 
 const startForm = formCheck<{ kind: string; id: number }>({
 	type: 'object',
-	properties: { kind: { enum: ['diagnostic', 'probe', 'practice'] }, id },
+	properties: { kind: { enum: ['diagnostic', 'probe', 'check', 'practice'] }, id },
 	required: ['kind', 'id']
 });
 
@@ -59,14 +71,16 @@ export const actions = {
 		const form = await readForm(event, startForm);
 		if ('problem' in form) return refuse(form.problem);
 		const { database, at } = event.locals;
-		const { diagnostics, probes, sets, skills } = await workFor(event.locals, student);
+		const { diagnostics, probes, checks, sets, skills } = await workFor(event.locals, student);
 		const diagnostic =
 			form.value.kind === 'diagnostic' && diagnostics.find(({ window }) => window.id === form.value.id);
 		const probe = form.value.kind === 'probe' && probes.find((plan) => plan.id === form.value.id);
+		const check = form.value.kind === 'check' && checks.find((one) => one.id === form.value.id);
 		const set = form.value.kind === 'practice' && sets.find((one) => one.id === form.value.id);
 		let sitting: number;
 		if (diagnostic) sitting = await beginDiagnostic(database, student, diagnostic, skills, at);
 		else if (probe) sitting = await beginProbe(database, probe, probe.weekNow, skills, at);
+		else if (check) sitting = await beginCheck(database, check, skills, at);
 		else if (set) sitting = await beginPractice(database, student.id, set, skills, at);
 		else error(404, 'This is not on your page any more.');
 		redirect(303, `/work/${sitting}`);

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sayDate } from '$lib/ui/shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 
 	let { data } = $props();
 </script>

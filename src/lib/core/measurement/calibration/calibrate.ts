@@ -2,10 +2,10 @@ import { expectationStep } from './expectation';
 import { climb } from './maximization';
 import {
 	abilityNodes,
-	CalibrationStopped,
 	chanceAt,
 	type CalibrationOptions,
 	type CalibrationProblem,
+	type CalibrationState,
 	type Line
 } from './problem';
 import { lineVariances } from './standardErrors';
@@ -42,11 +42,23 @@ const LEAST_SPREAD = 0.2;
  * the items it is the marginal mode (Mislevy 1986). Missing answers are simply absent.
  *
  * Items that nobody answered, or all alike, have nothing to estimate without a prior: their parameters are NaN.
- *
- * @throws CalibrationStopped when `onProgress` returns false
  */
 export function calibrate(problem: CalibrationProblem, options: CalibrationOptions = {}): Calibration {
-	const { tolerance = 1e-5, maximumIterations = 2_000, onProgress } = options;
+	const steps = calibrationSteps(problem, options);
+	for (;;) {
+		const step = steps.next();
+		if (step.done) return step.value;
+	}
+}
+
+/**
+ * The same one iteration at a time, for long ones: each step tells how far it is. Whoever holds it may stop asking, and
+ * go on another day from the state that was told last.
+ */
+export function* calibrationSteps(
+	problem: CalibrationProblem,
+	{ tolerance = 1e-5, maximumIterations = 2_000, from }: CalibrationOptions = {}
+): Generator<CalibrationState, Calibration> {
 	const tally = countAnswers(problem);
 	const isOpen = problem.items.map(
 		({ prior }, i) => prior !== undefined || (tally[i].right > 0 && tally[i].right < tally[i].answers)
@@ -54,10 +66,12 @@ export function calibrate(problem: CalibrationProblem, options: CalibrationOptio
 	const open = withoutClosed(problem, isOpen);
 	const nodes = abilityNodes(problem.groups);
 	let lines: Line[] = open.items.map(({ discrimination }) => ({ slope: discrimination, intercept: 0 }));
-	let iterations = 0;
+	let iteration = 0;
 	let converged = false;
+	if (from && from.lines.length === lines.length && from.groups.length === open.groups.length)
+		({ lines, groups: open.groups, iteration } = from);
 	let state = expectationStep(open, lines, nodes);
-	while (!converged && iterations < maximumIterations) {
+	while (!converged && iteration < maximumIterations) {
 		const next = lines.map((line, i) => climb(open.items[i], line, nodes, state.answers[i], state.right[i]));
 		let moved = 0;
 		next.forEach((line, i) => {
@@ -75,9 +89,9 @@ export function calibrate(problem: CalibrationProblem, options: CalibrationOptio
 		}
 		lines = next;
 		state = expectationStep(open, lines, nodes);
-		iterations++;
+		iteration++;
 		converged = moved < tolerance;
-		if (onProgress?.(iterations, state.logLikelihood) === false) throw new CalibrationStopped('calibration stopped');
+		yield { iteration, logLikelihood: state.logLikelihood, lines, groups: open.groups };
 	}
 	const variances = lineVariances(open, lines, nodes);
 	const found = lines.map(({ slope, intercept }, i): Omit<CalibratedItem, 'answers' | 'right'> => {
@@ -103,7 +117,7 @@ export function calibrate(problem: CalibrationProblem, options: CalibrationOptio
 		items: problem.items.map((_, i) => ({ ...(isOpen[i] ? found[at++] : unknown), ...tally[i] })),
 		groups: open.groups,
 		logLikelihood: state.logLikelihood,
-		iterations,
+		iterations: iteration,
 		converged
 	};
 }

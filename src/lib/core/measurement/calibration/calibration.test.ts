@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../random';
 import { probabilityCorrect, type ItemParameters } from '../itemResponse';
-import { calibrate, calibrateTwoParameter, CalibrationStopped, type CalibrationPerson } from '.';
+import { calibrate, calibrateTwoParameter, calibrationSteps, type CalibrationPerson, type CalibrationState } from '.';
 import { invertSymmetric } from './standardErrors';
 
 const truth: ItemParameters[] = Array.from({ length: 12 }, (_, i) => ({
@@ -112,17 +112,21 @@ describe('calibration of a table of answers', () => {
 		expect(() => calibrateTwoParameter([[1, 2 as 1]])).toThrow('row 1, item 2: 2');
 	});
 
-	it('tells its progress and stops when told to', () => {
-		const told: number[] = [];
-		expect(() =>
-			calibrateTwoParameter(matrix, {
-				onProgress: (iteration) => {
-					told.push(iteration);
-					return iteration < 3;
-				}
-			})
-		).toThrow(CalibrationStopped);
-		expect(told).toEqual([1, 2, 3]);
+	it('can be stopped after any iteration and gone on with from what it told last', () => {
+		const persons = matrix.map((row) => {
+			const items = row.flatMap((value, i) => (value === null ? [] : [i]));
+			return { group: 0, items, correct: items.map((i) => row[i] === 1) };
+		});
+		const items = matrix[0].map(() => ({ guessing: 0, discrimination: 1, around: 0 }));
+		const problem = () => ({ items, persons, groups: [{ mean: 0, sd: 1 }] });
+		const steps = calibrationSteps(problem());
+		const told: CalibrationState[] = [];
+		for (let i = 0; i < 5; i++) told.push(steps.next().value as CalibrationState);
+		expect(told.map(({ iteration }) => iteration)).toEqual([1, 2, 3, 4, 5]);
+		const rising = told.map(({ logLikelihood }) => logLikelihood);
+		expect(rising).toEqual([...rising].sort((a, b) => a - b));
+		const kept = JSON.parse(JSON.stringify(told[4]));
+		expect(calibrate(problem(), { from: kept })).toEqual(calibrate(problem()));
 	});
 });
 

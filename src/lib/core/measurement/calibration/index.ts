@@ -1,3 +1,4 @@
 export * from './problem';
-export { calibrate, type CalibratedItem, type Calibration } from './calibrate';
+export { calibrate, calibrationSteps, type CalibratedItem, type Calibration } from './calibrate';
+export { driftOf, type Drift } from './drift';
 export { calibrateTwoParameter } from './twoParameter';

@@ -29,17 +29,23 @@ export interface CalibrationOptions {
 	/** Ends when no parameter moves by more in an iteration. */
 	tolerance?: number;
 	maximumIterations?: number;
-	/** Told after each iteration; false stops the calibration. */
-	onProgress?: (iteration: number, logLikelihood: number) => boolean | void;
+	/** Goes on from here instead of from the items' starting parameters. Of another number of items, it is left aside. */
+	from?: CalibrationState;
 }
-
-/** Thrown when `onProgress` says to stop. */
-export class CalibrationStopped extends Error {}
 
 /** Of an item, as its logistic says it: slope · (θ − around) + intercept. */
 export interface Line {
 	slope: number;
 	intercept: number;
+}
+
+/** How far a calibration is: plain values, so that it can be kept and gone on from. */
+export interface CalibrationState {
+	iteration: number;
+	logLikelihood: number;
+	/** Of the items that have something to estimate, in order. */
+	lines: Line[];
+	groups: CalibrationProblem['groups'];
 }
 
 /** Distance of the quadrature's nodes (logits), and how many spreads of a group they reach beyond its mean. */

@@ -53,7 +53,7 @@
 <style>
 	div {
 		display: grid;
-		grid-template-columns: 7.5em 48px 3em 48px;
+		grid-template-columns: minmax(0, 7.5em) 48px minmax(2em, 3em) 48px;
 		gap: 6px;
 		align-items: center;
 	}

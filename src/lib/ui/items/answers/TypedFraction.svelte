@@ -62,6 +62,7 @@
 <style>
 	.number {
 		display: flex;
+		flex-wrap: wrap;
 		gap: 12px;
 		align-items: center;
 	}

@@ -33,11 +33,13 @@
 <style>
 	div {
 		display: flex;
+		flex-wrap: wrap;
 		gap: 10px;
 		align-items: center;
 	}
 	input {
 		width: 9em;
+		max-width: 100%;
 		min-height: 48px;
 		font-size: 1.2em;
 	}

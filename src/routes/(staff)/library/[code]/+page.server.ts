@@ -2,12 +2,12 @@ import { error } from '@sveltejs/kit';
 import { hasItems } from '$lib/core/items';
 import { progression } from '$lib/core/mastery';
 import { sampleItems } from '$lib/server/sampleItems';
-import { refuse, scopeOf, staffContext } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/staffPage';
 import { addMaterial, hideMaterial, materialsFor, shelfOf, shelve, standardsOfSkill } from '$lib/server/store/library';
 import { practiceSets } from '$lib/server/store/practice';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id, readForm } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/validate';
 import type { Database } from '$lib/server/database/pool';
 
 /** How far the drawn progression reaches. */
@@ -81,46 +81,33 @@ function webAddress(text: string): string | null {
 }
 
 export const actions = {
-	add: async (event) => {
-		const { staff } = await staffContext(event.locals);
-		const { skill } = await skillByCode(event.locals.database, event.params.code);
-		const form = await readForm(event, materialForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { title, link = '', note = '' } = form.value;
+	add: staffAction('keep materials', materialForm, async ({ staff, database, at, form, event }) => {
+		const { skill } = await skillByCode(database, event.params.code!);
+		const { title, link = '', note = '' } = form;
 		const address = link ? webAddress(link) : null;
 		if (link && !address) return refuse('The link is no web address; it begins with https://');
 		if (!address && !note) return refuse('Add a link or a note');
-		const { database, at } = event.locals;
 		const added = await addMaterial(database, staff, skill.id, { title, link: address, note }, at);
 		return {
 			done: `“${title}” is kept with ${skill.shortName}.`,
 			undo: { action: '?/remove', fields: { material: String(added) } }
 		};
-	},
-	remove: async (event) => {
-		const { staff } = await staffContext(event.locals);
-		const form = await readForm(event, oneMaterial);
-		if ('problem' in form) return refuse(form.problem);
-		const { material } = form.value;
-		if (!(await hideMaterial(event.locals.database, staff, material, true, event.locals.at)))
+	}),
+	remove: staffAction('keep materials', oneMaterial, async ({ staff, database, at, form }) => {
+		const { material } = form;
+		if (!(await hideMaterial(database, staff, material, true, at)))
 			return refuse('This material is not there any more');
 		return { done: 'Taken away.', undo: { action: '?/restore', fields: { material: String(material) } } };
-	},
-	restore: async (event) => {
-		const { staff } = await staffContext(event.locals);
-		const form = await readForm(event, oneMaterial);
-		if ('problem' in form) return refuse(form.problem);
-		if (!(await hideMaterial(event.locals.database, staff, form.value.material, false, event.locals.at)))
+	}),
+	restore: staffAction('keep materials', oneMaterial, async ({ staff, database, at, form }) => {
+		if (!(await hideMaterial(database, staff, form.material, false, at)))
 			return refuse('This material is there already');
 		return { done: 'It is back.' };
-	},
-	shelf: async (event) => {
-		const { staff } = await staffContext(event.locals);
-		const { skill } = await skillByCode(event.locals.database, event.params.code);
-		const form = await readForm(event, shelfForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { shelf } = form.value;
-		await shelve(event.locals.database, staff, skill.id, shelf === 'off' ? null : shelf === 'shared', event.locals.at);
+	}),
+	shelf: staffAction('keep materials', shelfForm, async ({ staff, database, at, form, event }) => {
+		const { skill } = await skillByCode(database, event.params.code!);
+		const { shelf } = form;
+		await shelve(database, staff, skill.id, shelf === 'off' ? null : shelf === 'shared', at);
 		return {
 			done: {
 				own: `${skill.shortName} is on your shelf.`,
@@ -128,5 +115,5 @@ export const actions = {
 				off: `${skill.shortName} is off your shelf.`
 			}[shelf]
 		};
-	}
+	})
 };

@@ -8,7 +8,7 @@
 	import Progression from '$lib/ui/library/Progression.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
-	import { sayDay } from '$lib/ui/shell/dates';
+	import { sayDay } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();

@@ -1,8 +1,8 @@
 import { planSkills, planStandards, readLibraryFile } from '$lib/server/libraryImport';
-import { refuse, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { importStandards } from '$lib/server/store/library';
 import { currentFramework, saveFramework, skillList } from '$lib/server/store/skills';
-import { formCheck, readForm } from '$lib/server/validate';
+import { formCheck } from '$lib/server/validate';
 
 const PROBLEMS_SHOWN = 40;
 
@@ -28,12 +28,8 @@ const importForm = formCheck<ImportForm>({
 });
 
 export const actions = {
-	default: async (event) => {
-		const { staff } = await staffWho(event.locals, 'change the library');
-		const { database, at } = event.locals;
-		const form = await readForm(event, importForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { holds, framework = '', content, step } = form.value;
+	default: staffAction('change the library', importForm, async ({ staff, database, at, form }) => {
+		const { holds, framework = '', content, step } = form;
 		const file = readLibraryFile(content);
 		if ('problem' in file) return refuse(file.problem);
 		const current = await currentFramework(database);
@@ -68,5 +64,5 @@ export const actions = {
 			at
 		);
 		return { ...told, step: 'taken' as const };
-	}
+	})
 };

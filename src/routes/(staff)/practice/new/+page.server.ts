@@ -2,14 +2,14 @@ import { error, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { sampleItems } from '$lib/server/sampleItems';
-import { refuse, scopeOf, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { assignSet } from '$lib/server/store/practice';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { needsOf } from '$lib/core/grouping';
-import { formCheck, id, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, id, schoolDate } from '$lib/server/validate';
 import type { School } from '$lib/server/store/calendar';
 import type { Staff } from '$lib/server/viewer';
 
@@ -84,15 +84,11 @@ const assignForm = formCheck<{ skill: number; length: number; opensOn: string; d
 });
 
 export const actions = {
-	default: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'assign practice');
-		const form = await readForm(event, assignForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { skill, length, opensOn, dueOn } = form.value;
+	default: staffAction('assign practice', assignForm, async ({ staff, school, database, at, form, event }) => {
+		const { skill, length, opensOn, dueOn } = form;
 		if (opensOn < school.today) return refuse('The set opens today at the earliest');
 		if (dueOn < opensOn) return refuse('The set is due before it opens');
 		if (dueOn > addDays(school.today, 120)) return refuse('The due date lies more than four months ahead');
-		const { database, at } = event.locals;
 		const found = (await skillList(database)).find((one) => one.id === skill);
 		if (!found) return refuse('There is no such skill');
 		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
@@ -106,5 +102,5 @@ export const actions = {
 		);
 		const scope = event.url.searchParams.get('scope');
 		redirect(303, `/practice?assigned=${setId}${scope ? `&scope=${encodeURIComponent(scope)}` : ''}`);
-	}
+	})
 };

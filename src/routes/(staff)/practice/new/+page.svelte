@@ -5,7 +5,7 @@
 	import { describeStanding } from '$lib/ui/glyphs/standings';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/ui/shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();

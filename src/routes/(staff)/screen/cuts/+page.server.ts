@@ -1,13 +1,13 @@
 import Papa from 'papaparse';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
-import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
-import { defaultCutScore, judgeCut, summarizeScores, type ScoredStudent } from '$lib/core/screening';
-import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
+import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
+import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
+import { screenResults, unitOf } from '$lib/server/screenResults';
+import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { cutScores } from '$lib/server/store/calendar';
 import { outcomeNames, outcomes, saveOutcomes, setCutScores } from '$lib/server/store/outcomes';
 import { findScope, studentsByNumber } from '$lib/server/store/people';
-import { windowScores } from '$lib/server/store/scores';
-import { formCheck, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, schoolDate } from '$lib/server/validate';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 
@@ -19,30 +19,24 @@ export async function load({ locals, url }) {
 	const wanted = SENSITIVITIES.find((one) => String(one) === url.searchParams.get('catch')) ?? 0.8;
 	const outcome = names.find(({ name }) => name === url.searchParams.get('outcome')) ?? names[0] ?? null;
 	const shared = { windows, outcomes: names, outcome, wanted, sensitivities: SENSITIVITIES, today: school.today };
-	if (!window) return { ...shared, window: null, grades: [] };
-	const [cuts, scores, found] = await Promise.all([
-		cutScores(database, school.id, window.term),
-		windowScores(
-			database,
-			window.id,
-			students.map(({ id }) => id)
-		),
+	if (!window) return { ...shared, window: null, unit: 'points', grades: [] };
+	const [cuts, { rows }, found] = await Promise.all([
+		cutScores(database, school.id, window),
+		screenResults(database, school, windows, window, students),
 		outcome ? outcomes(database, school.id, outcome.name) : new Map<number, boolean>()
 	]);
 	const grades = [...new Set(students.map(({ grade }) => grade))].sort((a, b) => a - b);
 	return {
 		...shared,
 		window,
+		unit: unitOf(window),
 		grades: grades.map((grade) => {
 			const cut = cuts[grade];
-			const scored: (ScoredStudent & { id: number })[] = students
-				.filter((student) => student.grade === grade)
-				.flatMap(({ id }) => {
-					const overall = scores.get(id)?.find(({ domainId }) => domainId === 0);
-					if (!overall) return [];
-					const standardError = POINTS_PER_LOGIT * overall.standardError;
-					return [{ id, score: toPoints(overall.theta), standardError, cut }];
-				});
+			const scored: (ScoredStudent & { id: number })[] = rows
+				.filter((row) => row.grade === grade)
+				.flatMap(({ id, scores: { 0: overall }, cut: line }) =>
+					overall && line !== null ? [{ id, score: overall.points, standardError: overall.error, cut }] : []
+				);
 			const judged = scored.filter(({ id }) => found.has(id));
 			const judgment = judgeCut(
 				judged.map(({ score }) => score),
@@ -53,7 +47,7 @@ export async function load({ locals, url }) {
 			return {
 				grade,
 				cut,
-				usual: defaultCutScore(grade, window.term),
+				usual: usualCut(window.measure, grade, window.term),
 				bands: summarizeScores(scored).bands,
 				judgment
 			};
@@ -61,16 +55,17 @@ export async function load({ locals, url }) {
 	};
 }
 
-const cutForm = formCheck<{ term: number; grades: number[]; points: string[] }>({
+const cutForm = formCheck<{ term: number; measure: FluencyMeasure | ''; grades: number[]; points: string[] }>({
 	type: 'object',
 	properties: {
 		term: { type: 'integer', minimum: 1, maximum: 3 },
+		measure: { enum: ['', ...FLUENCY_MEASURES], default: '' },
 		grades: { type: 'array', minItems: 1, maxItems: 8, items: { type: 'integer', minimum: 1, maximum: 8 } },
 		points: {
 			type: 'array',
 			minItems: 1,
 			maxItems: 8,
-			items: { type: 'string', pattern: '^([2-7][0-9]{2}|800)?$' }
+			items: { type: 'string', pattern: '^[0-9]{0,5}$' }
 		}
 	},
 	required: ['term', 'grades', 'points']
@@ -86,43 +81,45 @@ const outcomeForm = formCheck<{ name: string; takenOn: string; rows: string }>({
 });
 
 export const actions = {
-	cuts: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'set cut scores');
-		const form = await readForm(event, cutForm);
-		if ('problem' in form) return refuse('Cut scores are whole points from 200 to 800, or empty for the usual one');
-		const { term, grades, points } = form.value;
-		if (grades.length !== points.length) return refuse('Each grade needs one cut score');
-		const { database, at } = event.locals;
-		const before = await cutScores(database, school.id, term);
-		const wanted = new Map(grades.map((grade, i) => [grade, points[i] ? Number(points[i]) : null]));
-		await setCutScores(database, staff, term, wanted, at);
-		const changed = [...wanted].filter(([grade, cut]) => (cut ?? defaultCutScore(grade, term)) !== before[grade]);
-		return {
-			done: changed.length
-				? `Cut scores of term ${term} are set for ${changed.map(([grade]) => `grade ${grade}`).join(', ')}. All bands follow.`
-				: 'Nothing was different from before.',
-			undo: changed.length
-				? {
-						action: '?/cuts',
-						fields: {
-							term: String(term),
-							grades: grades.map(String),
-							points: grades.map((grade) => String(before[grade]))
+	cuts: staffAction(
+		'set cut scores',
+		cutForm,
+		async ({ staff, school, database, at, form }) => {
+			const { term, grades, points } = form;
+			const measure = form.measure || null;
+			const [least, most] = measure ? [1, 400] : [200, 800];
+			if (points.some((one) => one && (Number(one) < least || Number(one) > most)))
+				return refuse(`Cut scores here are whole numbers from ${least} to ${most}, or empty for the usual one`);
+			if (grades.length !== points.length) return refuse('Each grade needs one cut score');
+			const before = await cutScores(database, school.id, { measure, term });
+			const wanted = new Map(grades.map((grade, i) => [grade, points[i] ? Number(points[i]) : null]));
+			await setCutScores(database, staff, { measure, term }, wanted, at);
+			const changed = [...wanted].filter(([grade, cut]) => (cut ?? usualCut(measure, grade, term)) !== before[grade]);
+			return {
+				done: changed.length
+					? `Cut scores of ${measure ? `${measure}, ` : ''}term ${term} are set for ${changed.map(([grade]) => `grade ${grade}`).join(', ')}. All bands follow.`
+					: 'Nothing was different from before.',
+				undo: changed.length
+					? {
+							action: '?/cuts',
+							fields: {
+								term: String(term),
+								measure: measure ?? '',
+								grades: grades.map(String),
+								points: grades.map((grade) => String(before[grade]))
+							}
 						}
-					}
-				: undefined
-		};
-	},
-	outcomes: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'set cut scores');
-		const form = await readForm(event, outcomeForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { name, takenOn, rows } = form.value;
+					: undefined
+			};
+		},
+		'Cut scores are whole numbers, or empty for the usual one'
+	),
+	outcomes: staffAction('set cut scores', outcomeForm, async ({ staff, school, database, at, form }) => {
+		const { name, takenOn, rows } = form;
 		if (takenOn > school.today) return refuse('The outcome lies in the future');
 		const [header, ...records] = Papa.parse<string[]>(rows.trim(), { skipEmptyLines: 'greedy' }).data;
 		if (!header || records.length === 0)
 			return refuse('Paste a line of column names, then a student number and met or not met on each line');
-		const { database, at } = event.locals;
 		const numbers = records.map(([number]) => (number ?? '').trim()).filter((number) => number && number.length <= 20);
 		const read = readOutcomes(records, await studentsByNumber(database, school.id, [...new Set(numbers)]));
 		const good = read.filter(({ problem }) => !problem);
@@ -140,5 +137,5 @@ export const actions = {
 			done: `${good.length} outcomes of ${name} are taken.${bad.length ? ` ${bad.length} lines were left out.` : ''}`,
 			bad: bad.slice(0, 200)
 		};
-	}
+	})
 };

@@ -20,7 +20,7 @@
 	<p>Cut scores belong to a term. Plan a screening window first; its term’s cut scores are shown here.</p>
 {:else}
 	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
-		cut scores of term {data.window.term}
+		cut scores of term {data.window.term} in {data.unit}
 		{#snippet tools()}
 			{#if data.outcomes.length}
 				<label>
@@ -51,11 +51,12 @@
 				update({ reset: false })}
 	>
 		<input type="hidden" name="term" value={data.window.term} />
+		<input type="hidden" name="measure" value={data.window.measure ?? ''} />
 		<table>
 			<thead>
 				<tr>
 					<th>Grade</th>
-					<th>Cut score, points</th>
+					<th>Cut score</th>
 					<th class="number">Usual</th>
 					<th class="number">Below</th>
 					<th class="number">Near the line</th>
@@ -119,7 +120,9 @@
 			</p>{/if}
 	</form>
 	<p class="soft about">
-		Usual: two terms under the grade’s expected median. A student is near the line when the score’s error reaches across
+		Usual: {data.window.measure
+			? 'three quarters of what is expected of the grade by the end of the term'
+			: 'two terms under the grade’s expected median'}. A student is near the line when the score’s error reaches across
 		it. {#if data.outcome}Catches: of those who later did not meet {data.outcome.name}, the share under the line
 			(sensitivity). Spares: of those who met it, the share not under it (specificity). Area under the curve: the chance
 			that of one student of each kind the right one scored lower; 0.5 says nothing, with its 95% interval (DeLong).{:else}Once

@@ -10,11 +10,11 @@ import {
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import { isPacked, rowsOfSpreadsheet, UnreadableSpreadsheet } from '$lib/server/spreadsheet';
 import { windowInView } from '$lib/server/screening';
-import { refuse, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/store/people';
 import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/store/skills';
-import { formCheck, readFormAndFile } from '$lib/server/validate';
+import { formCheck } from '$lib/server/validate';
 
 const MOST_ROWS = 5_000;
 const MOST_BYTES = 2_000_000;
@@ -50,24 +50,21 @@ export async function load({ locals, url }) {
 	const { school } = await staffWho(locals, 'run screening');
 	const { window } = await windowInView(locals.database, school, Number(url.searchParams.get('window')) || undefined);
 	if (!window) error(404, 'Plan a screening window first; scores are brought into a window.');
+	if (window.measure) error(404, 'Scores from elsewhere are in points; bring them into a window with a diagnostic.');
 	const sources = await scoreSources(locals.database, school.id);
 	return { window, domains: await domainList(locals.database), sources: [...sources.keys()] };
 }
 
 export const actions = {
-	default: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const { database, at } = event.locals;
-		const form = await readFormAndFile(event, importForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { step } = form.value;
-		const source = form.value.source.trim();
+	default: staffAction('run screening', importForm, async ({ staff, school, database, at, form, file, event }) => {
+		const { step } = form;
+		const source = form.source.trim();
 		if (!source) return refuse('Say where the scores come from');
-		let csv = form.value.csv;
-		if (form.file) {
-			if (form.file.size > MOST_BYTES) return refuse('The file is larger than 2 MB');
+		let csv = form.csv;
+		if (file) {
+			if (file.size > MOST_BYTES) return refuse('The file is larger than 2 MB');
 			try {
-				csv = await textOf(form.file);
+				csv = await textOf(file);
 			} catch (problem) {
 				if (problem instanceof UnreadableSpreadsheet) return refuse(problem.message);
 				throw problem;
@@ -77,7 +74,7 @@ export const actions = {
 		if (source.toLowerCase() === 'diagnostic')
 			return refuse('“diagnostic” is the name of our own scores; call the source something else');
 		const { window } = await windowInView(database, school, Number(event.url.searchParams.get('window')) || undefined);
-		if (!window) return refuse('There is no window to bring scores into');
+		if (!window || window.measure) return refuse('There is no window to bring these scores into');
 		if (csv.includes('\u0000') || csv.includes('\ufffd'))
 			return refuse('The file is not text in UTF-8; save it as CSV (UTF-8) and try again');
 		const parsed = Papa.parse<string[]>(csv.replace(/^\ufeff/, '').trimEnd(), { skipEmptyLines: false });
@@ -89,7 +86,7 @@ export const actions = {
 		const domains = await domainList(database);
 		const saved = (await scoreSources(database, school.id)).get(source);
 		const known = saved && rolesByMatching(header, saved, domains);
-		const roles = (form.value.roles as ColumnRole[] | undefined) ?? known ?? proposeRoles(header, domains);
+		const roles = (form.roles as ColumnRole[] | undefined) ?? known ?? proposeRoles(header, domains);
 		const shown = { source, csv, header, roles, sample: records.slice(0, 3), isKnown: known !== undefined };
 		if (step === 'columns') return { ...shown, step: 'columns' as const };
 		const used = roles.filter((role) => role !== 'ignore');
@@ -148,5 +145,5 @@ export const actions = {
 			same: rows.length - good.length - bad.length,
 			bad: bad.length
 		};
-	}
+	})
 };

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { keepingScope } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/ui/shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 
 	let { data } = $props();
 	const total = $derived(data.classes.reduce((sum, { students }) => sum + students.length, 0));
@@ -28,8 +28,9 @@
 	<section>
 		<h2>{name} <span class="soft">grade {grade}</span></h2>
 		<p>
-			Still to finish in {data.window.name}: {students.length}. Last day {sayDate(data.window.closesOn)}. Students sign
-			in with the class code <strong>{code}</strong> and go on where they stopped.
+			Still to finish in {data.window.name}: {students.length}. Last day {sayDate(data.window.closesOn)}.
+			{#if data.window.measure}It is given to one student at a time: on Screen, under Sittings, “Give”.{:else}Students
+				sign in with the class code <strong>{code}</strong> and go on where they stopped.{/if}
 		</p>
 		<table>
 			<thead><tr><th>Student</th><th>Status</th><th>Day and time</th></tr></thead>

@@ -1,13 +1,13 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import type { Audience } from '$lib/core/screening';
+	import { reportText } from '$lib/core/screening';
 	import ReportPage from '$lib/ui/screen/ReportPage.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
+	import { sayDate } from '$lib/core/calendar';
 
 	let { data } = $props();
 
-	const audience: Audience = $derived(page.url.searchParams.get('for') === 'family' ? 'family' : 'staff');
-	const longer = $derived(page.url.searchParams.get('length') === 'longer');
+	const { audience, longer } = $derived(data);
 </script>
 
 <svelte:head><title>Student report · Orderly Compass</title></svelte:head>
@@ -51,7 +51,10 @@
 			</select>
 		</label>
 		<button class="primary" onclick={() => print()}
-			>Print {data.reports.length} {data.reports.length === 1 ? 'report' : 'reports'}, or save as PDF</button
+			>Print {data.reports.length} {data.reports.length === 1 ? 'report' : 'reports'}</button
+		>
+		<a class="button" href={keepingScope(`/screen/report.pdf${page.url.search}`)} data-sveltekit-reload
+			>Take out as PDF</a
 		>
 	</div>
 	{#if data.left}<p>
@@ -62,13 +65,9 @@
 
 {#each data.reports as report (report.id)}
 	<ReportPage
-		{report}
-		window={data.window}
-		earlier={data.earlier}
+		report={reportText(report, { window: data.window, earlier: data.earlier, audience, longer })}
 		school={data.school.name}
-		today={data.today}
-		{audience}
-		{longer}
+		printed={sayDate(data.today)}
 	/>
 {/each}
 

@@ -1,12 +1,13 @@
 import { addDays, isSchoolDate } from '$lib/core/calendar';
+import { scoreSheet } from '$lib/core/fluency';
 import { windowPlaces } from '$lib/server/screening';
-import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
+import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
 import { visibleAmong } from '$lib/server/store/people';
 import { domainList, skillList } from '$lib/server/store/skills';
 import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
-import { formCheck, id, idsOf, idText, jsonCheck, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, schoolDate } from '$lib/server/validate';
 import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
@@ -23,7 +24,7 @@ export async function load({ locals, url }) {
 	]);
 	const nameOf = new Map(domains.map((domain) => [domain.id, domain.name]));
 	const rows = scope.students.map((student) => {
-		const { status, sitting, note } = places.get(student.id)!;
+		const { status, sitting, note, given } = places.get(student.id)!;
 		return {
 			id: student.id,
 			givenName: student.givenName,
@@ -33,6 +34,8 @@ export async function load({ locals, url }) {
 			grade: student.grade,
 			status,
 			note,
+			given: given && scoreSheet(given),
+			lastAt: (given?.givenAt ?? sitting?.lastAt)?.toISOString() ?? null,
 			accommodation: own.get(student.id) ?? NO_ACCOMMODATION,
 			sitting: sitting && {
 				id: sitting.id,
@@ -40,7 +43,6 @@ export async function load({ locals, url }) {
 				answered: sitting.answered,
 				// How many more there are is known of a fixed form only.
 				of: sitting.adaptive && sitting.trust === 'open' ? null : sitting.itemCount,
-				lastAt: sitting.lastAt?.toISOString() ?? null,
 				flags: sitting.flags,
 				resitOf: nameOf.get(sitting.domainId ?? sitting.resitDomainId ?? 0) ?? null
 			}
@@ -106,15 +108,6 @@ const notesCheck = jsonCheck<[number, WindowNote][]>({
 	}
 });
 
-function readNotes(text: string): Map<number, WindowNote> | null {
-	try {
-		const result = notesCheck(JSON.parse(text));
-		return 'problem' in result ? null : new Map(result.value);
-	} catch {
-		return null;
-	}
-}
-
 const accommodationForm = formCheck<{
 	students: string;
 	readAloud: string;
@@ -145,12 +138,8 @@ const NOTHING_NOTED: WindowNote = { kind: null, reason: '', makeUpUntil: null };
 const ONLY_SPECIALIST = 'Only a specialist or coordinator excuses students or lets them make up';
 
 export const actions = {
-	trust: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, trustForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { sitting, decision, domain } = form.value;
-		const { database, at } = event.locals;
+	trust: staffAction('run screening', trustForm, async ({ staff, school, database, at, form }) => {
+		const { sitting, decision, domain } = form;
 		if (decision === 'resit' && !(await domainList(database)).some((one) => one.id === domain))
 			return refuse('Say which domain is to be sat again');
 		const decided = await decideTrust(
@@ -171,24 +160,16 @@ export const actions = {
 		const isOpen = open.some(({ id: one }) => one === decided.windowId);
 		const hint = again && !isOpen ? ' The window is not open for the student: let the student make up.' : '';
 		return { done: said[decision] + hint, undo };
-	},
-	end: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, sittingForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { database, at } = event.locals;
-		const ended = await endSitting(database, staff, form.value.sitting, await skillList(database), school, at);
+	}),
+	end: staffAction('run screening', sittingForm, async ({ staff, school, database, at, form }) => {
+		const ended = await endSitting(database, staff, form.sitting, await skillList(database), school, at);
 		if (!ended) return refuse('This sitting is not under way any more');
 		return { done: 'The sitting has ended and is scored with what was answered.' };
-	},
-	note: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'note absences');
-		const form = await readForm(event, noteForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { window, kind, makeUp } = form.value;
-		const students = idsOf(form.value.students);
-		const reason = form.value.reason.trim();
-		const { database, at } = event.locals;
+	}),
+	note: staffAction('note absences', noteForm, async ({ staff, school, database, at, form }) => {
+		const { window, kind, makeUp } = form;
+		const students = idsOf(form.students);
+		const reason = form.reason.trim();
 		const seen = await visibleAmong(database, staff, students, school.today);
 		if (seen.length !== students.length) return refuse('Some of these students are not yours to see');
 		if ((kind === 'excused' || kind === 'make-up') && !may(staff.role, 'run screening')) return refuse(ONLY_SPECIALIST);
@@ -221,29 +202,22 @@ export const actions = {
 			done,
 			undo: { action: '?/restoreNotes', fields: { window: String(window), notes: JSON.stringify(earlier) } }
 		};
-	},
-	restoreNotes: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'note absences');
-		const form = await readForm(event, restoreForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { database, at } = event.locals;
-		const notes = readNotes(form.value.notes);
-		if (!notes) return refuse('What was noted before could not be read');
+	}),
+	restoreNotes: staffAction('note absences', restoreForm, async ({ staff, school, database, at, form }) => {
+		const earlier = notesCheck(jsonIn(form.notes));
+		if ('problem' in earlier) return refuse('What was noted before could not be read');
+		const notes = new Map(earlier.value);
 		const seen = await visibleAmong(database, staff, [...notes.keys()], school.today);
 		if (seen.length !== notes.size) return refuse('Some of these students are not yours to see');
 		const mayExcuse = may(staff.role, 'run screening');
 		if (!mayExcuse && [...notes.values()].some(({ kind, makeUpUntil }) => kind === 'excused' || makeUpUntil))
 			return refuse(ONLY_SPECIALIST);
-		if (!(await noteStudents(database, staff, form.value.window, notes, at))) return refuse('There is no such window');
+		if (!(await noteStudents(database, staff, form.window, notes, at))) return refuse('There is no such window');
 		return { done: `Taken back for ${counted(notes.size)}.` };
-	},
-	accommodate: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, accommodationForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { readAloud, largerType, timeFactor, itemsADay } = form.value;
-		const students = idsOf(form.value.students);
-		const { database, at } = event.locals;
+	}),
+	accommodate: staffAction('run screening', accommodationForm, async ({ staff, school, database, at, form }) => {
+		const { readAloud, largerType, timeFactor, itemsADay } = form;
+		const students = idsOf(form.students);
 		const seen = await visibleAmong(database, staff, students, school.today);
 		if (seen.length !== students.length) return refuse('Some of these students are not yours to see');
 		const accommodation = {
@@ -254,5 +228,5 @@ export const actions = {
 		};
 		await setAccommodations(database, staff, students, accommodation, at);
 		return { done: `Accommodations are set for ${counted(students.length)}, from their next question on.` };
-	}
+	})
 };

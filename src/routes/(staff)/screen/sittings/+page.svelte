@@ -68,7 +68,12 @@
 	</ScreenHead>
 
 	{#if flagged.length && data.can.screen}
-		<FlaggedSittings rows={flagged} domains={data.domains} open={status === 'needs another look'} />
+		<FlaggedSittings
+			windowId={data.window.id}
+			rows={flagged}
+			domains={data.domains}
+			open={status === 'needs another look'}
+		/>
 	{/if}
 	{#if tallies.length > 1}<ClassBoard {tallies} />{/if}
 
@@ -80,7 +85,7 @@
 				<th>Class</th>
 				<th>Status</th>
 				<th>How far, and why</th>
-				<th>Last answer</th>
+				<th>{data.window.measure ? 'Given' : 'Last answer'}</th>
 				<th>Accommodations</th>
 				<th></th>
 			</tr>
@@ -100,10 +105,17 @@
 					<td>{row.className}</td>
 					<td class:soft={!TO_FINISH.has(row.status)}>{row.status}</td>
 					<td>{sayPlace(row)}</td>
-					<td class="soft">{row.sitting?.lastAt ? sayTime(row.sitting.lastAt) : ''}</td>
+					<td class="soft">{row.lastAt ? sayTime(row.lastAt) : ''}</td>
 					<td>{sayAccommodation(row.accommodation)}</td>
 					<td>
-						{#if data.can.screen && row.status === 'under way' && row.sitting?.answered}
+						{#if data.window.measure && data.can.give}
+							<a
+								href={keepingScope('/screen/give', { window: data.window.id, to: row.id, student: null })}
+								aria-label="{row.status === 'finished'
+									? 'See what was given to'
+									: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
+							>
+						{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
 							<form method="POST" action="?/end" use:enhance>
 								<input type="hidden" name="sitting" value={row.sitting.id} />
 								<button

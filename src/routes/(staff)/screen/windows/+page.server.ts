@@ -1,5 +1,6 @@
 import { addDays } from '$lib/core/calendar';
-import { refuse, screenContext, staffWho } from '$lib/server/staffPage';
+import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
+import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { subjectList } from '$lib/server/store/skills';
 import { classList } from '$lib/server/store/people';
 import {
@@ -10,7 +11,7 @@ import {
 	withdrawWindow,
 	type ScreeningMode
 } from '$lib/server/store/windows';
-import { formCheck, id, idList, readForm, schoolDate } from '$lib/server/validate';
+import { formCheck, id, idList, schoolDate } from '$lib/server/validate';
 
 export async function load({ locals, url }) {
 	const { school, windows, window } = await screenContext(locals, url);
@@ -34,6 +35,7 @@ interface WindowForm {
 	name: string;
 	subject: string;
 	mode: ScreeningMode;
+	measure: FluencyMeasure | '';
 	term: number;
 	opensOn: string;
 	closesOn: string;
@@ -45,6 +47,7 @@ const windowForm = formCheck<WindowForm>({
 		name: { type: 'string', minLength: 1, maxLength: 80 },
 		subject: { type: 'string', minLength: 1, maxLength: 60 },
 		mode: { enum: SCREENING_MODES },
+		measure: { enum: ['', ...FLUENCY_MEASURES], default: '' },
 		term: { type: 'integer', minimum: 1, maximum: 3 },
 		opensOn: schoolDate,
 		closesOn: schoolDate,
@@ -71,43 +74,33 @@ function wrongDays({ opensOn, closesOn }: { opensOn: string; closesOn: string },
 }
 
 export const actions = {
-	plan: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, windowForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { name, opensOn, closesOn, classes } = form.value;
-		const wrong = wrongDays(form.value, school.today);
+	plan: staffAction('run screening', windowForm, async ({ staff, school, database, at, form }) => {
+		const { name, mode, opensOn, closesOn, classes } = form;
+		const measure = mode === 'teacher-given' ? form.measure || null : null;
+		if (mode === 'teacher-given' && !measure) return refuse('Say which measure is given');
+		const wrong = wrongDays(form, school.today);
 		if (wrong) return refuse(wrong);
-		const { database, at } = event.locals;
-		const added = await addWindow(database, staff, { ...form.value, classIds: classes }, at);
+		const added = await addWindow(database, staff, { ...form, measure, classIds: classes }, at);
 		if (added === null) return refuse('None of these classes is of your school');
 		return {
 			done: `${name} is planned for ${classes.length} ${classes.length === 1 ? 'class' : 'classes'}: ${opensOn} to ${closesOn}.`,
 			undo: { action: '?/withdraw', fields: { window: String(added) } }
 		};
-	},
-	move: async (event) => {
-		const { staff, school } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, moveForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { window, opensOn, closesOn } = form.value;
-		const wrong = wrongDays(form.value, school.today);
+	}),
+	move: staffAction('run screening', moveForm, async ({ staff, school, database, at, form }) => {
+		const { window, opensOn, closesOn } = form;
+		const wrong = wrongDays(form, school.today);
 		if (wrong) return refuse(wrong);
-		const { database, at } = event.locals;
 		const before = await moveWindow(database, staff, window, { opensOn, closesOn }, at);
 		if (!before) return refuse('There is no such window');
 		return {
 			done: `The window is open from ${opensOn} through ${closesOn}.`,
 			undo: { action: '?/move', fields: { window: String(window), ...before } }
 		};
-	},
-	withdraw: async (event) => {
-		const { staff } = await staffWho(event.locals, 'run screening');
-		const form = await readForm(event, withdrawForm);
-		if ('problem' in form) return refuse(form.problem);
-		const { database, at } = event.locals;
-		if (!(await withdrawWindow(database, staff, form.value.window, at)))
+	}),
+	withdraw: staffAction('run screening', withdrawForm, async ({ staff, database, at, form }) => {
+		if (!(await withdrawWindow(database, staff, form.window, at)))
 			return refuse('Students have sat in this window, or it is gone already; close it instead');
 		return { done: 'The window is taken away. No student sees it.' };
-	}
+	})
 };

@@ -5,7 +5,7 @@
 	import { windowState } from '$lib/ui/screen/windowState';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import { withState } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/ui/shell/dates';
+	import { sayDate } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
@@ -53,7 +53,7 @@
 				<tr class:current={window.id === data.window.id}>
 					<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
 					<td>{window.subject}</td>
-					<td>{window.mode}</td>
+					<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
 					<td>
 						{#if data.can.screen}
 							<form
@@ -132,6 +132,9 @@
 	td,
 	th {
 		white-space: nowrap;
+	}
+	.how {
+		white-space: normal;
 	}
 	tbody th {
 		font-weight: 500;

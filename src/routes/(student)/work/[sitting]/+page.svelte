@@ -168,6 +168,8 @@
 	}
 	form {
 		display: grid;
+		/* As narrow as the phone, whatever a question would like. */
+		grid-template-columns: minmax(0, 1fr);
 		gap: 16px;
 	}
 	.stem {

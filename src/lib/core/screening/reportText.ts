@@ -1,0 +1,161 @@
+import { reliableChange, type GradeTerm } from '../measurement';
+import { benchmarkBand } from './bands';
+import { sayBand, sayChange, sayLevel, sayPercentile, type Audience } from './reportWords';
+
+interface Points {
+	points: number;
+	error: number;
+}
+
+/** What a report is made of: a student's scores in points and standings by domain. */
+export interface ReportFacts {
+	givenName: string;
+	familyName: string;
+	className: string;
+	grade: number;
+	status: string;
+	/** Line of the grade, in points. */
+	cut: number | null;
+	/** By domain id; 0 is overall. */
+	scores: Record<number, Points | null>;
+	before: Record<number, Points | null>;
+	/** Among the norms, and among the grade at this school. */
+	percentile: number | null;
+	localPercentile: number | null;
+	domains: {
+		id: number;
+		name: string;
+		score: Points | null;
+		level: GradeTerm | null;
+		secure: string[];
+		ready: string[];
+		gaps: string[];
+	}[];
+}
+
+export interface ReportOptions {
+	window: { name: string; subject: string; term: number };
+	/** The window before, when there is one. */
+	earlier: { name: string } | null;
+	audience: Audience;
+	/** Names every skill, not the first few. */
+	longer: boolean;
+}
+
+/** A report in words, whatever it is shown on. */
+export interface ReportText {
+	name: string;
+	place: string;
+	window: string;
+	/** Said instead of all else where there is no score. */
+	none: string | null;
+	overall: { heading: string; score: string; error: string; sentences: string[] };
+	headings: { domain: string; axis: string; level: string; secure: string; ready: string; gaps: string };
+	domains: {
+		id: number;
+		name: string;
+		score: Points | null;
+		says: string;
+		level: string;
+		secure: string;
+		ready: string;
+		gaps: string;
+	}[];
+	/** Where the axis of scores begins and ends, in tens of points. */
+	axis: { from: number; to: number };
+	cut: number | null;
+	foot: string;
+}
+
+/** Skills named in a short report. */
+const SHORT = 3;
+const NOTHING = '–';
+
+/** What a report on a student's screening says. */
+export function reportText(facts: ReportFacts, { window, earlier, audience, longer }: ReportOptions): ReportText {
+	const isStaff = audience === 'staff';
+	const overall = facts.scores[0];
+	const before = facts.before[0];
+	const round = (value: number) => Math.round(value);
+	const listed = (names: string[]) =>
+		(longer || names.length <= SHORT
+			? names.join(', ')
+			: `${names.slice(0, SHORT).join(', ')} and ${names.length - SHORT} more`) || NOTHING;
+	return {
+		name: `${facts.givenName} ${facts.familyName}`,
+		place: `${facts.className}, grade ${facts.grade}`,
+		window: window.name,
+		none: overall
+			? null
+			: isStaff
+				? `There is no score in ${window.name} yet: ${facts.status}. Nothing is said of the student from it.`
+				: `There is no score in ${window.name} yet. We will tell you when there is.`,
+		overall: {
+			heading: `${window.subject} overall`,
+			score: overall ? `${round(overall.points)} points` : '',
+			error: !overall
+				? ''
+				: isStaff
+					? `± ${round(overall.error)} (one standard error); cut score ${facts.cut}`
+					: `give or take ${round(overall.error)}`,
+			sentences: [
+				overall && facts.cut !== null && sayBand(benchmarkBand(overall.points, overall.error, facts.cut), audience),
+				overall &&
+					before &&
+					earlier &&
+					sayChange(
+						{
+							points: overall.points - before.points,
+							reliable: reliableChange(
+								{ score: before.points, standardError: before.error },
+								{ score: overall.points, standardError: overall.error }
+							).reliable
+						},
+						earlier.name,
+						audience
+					),
+				facts.percentile !== null &&
+					sayPercentile(
+						facts.percentile,
+						isStaff
+							? `students of grade ${facts.grade} in term ${window.term} (shipped norms)`
+							: 'students of the same grade'
+					),
+				isStaff && facts.localPercentile !== null && sayPercentile(facts.localPercentile, 'of the grade at this school')
+			].filter((sentence): sentence is string => Boolean(sentence))
+		},
+		headings: {
+			domain: 'Domain',
+			axis: isStaff ? 'points, ± 1 error' : 'points',
+			level: 'Level',
+			secure: isStaff ? 'Secure' : 'Knows well',
+			ready: isStaff ? 'Ready next' : 'Learns next',
+			gaps: isStaff ? 'Gap' : 'Still hard'
+		},
+		domains: facts.domains.map(({ id, name, score, level, secure, ready, gaps }) => ({
+			id,
+			name,
+			score,
+			says: score ? `${round(score.points)}${isStaff ? ` ± ${round(score.error)}` : ''}` : 'not asked',
+			level: level ? sayLevel(level, audience) : '',
+			secure: listed(secure),
+			ready: listed(ready),
+			gaps: listed(gaps)
+		})),
+		axis: axisOf(facts),
+		cut: facts.cut,
+		foot: isStaff
+			? 'The dashed line is the cut score of the grade. Secure and gap rest on at least two answers on a skill; ready next follows from them and, where there are none, from the score of the domain.'
+			: 'The dashed line is what we look for at this time of the year. A score from one day is never exact: the bar shows how far it can be off. Please ask us about anything on this page.'
+	};
+}
+
+/** An axis in tens of points that holds every score with its error, and the line. */
+function axisOf({ domains, scores, cut }: ReportFacts): { from: number; to: number } {
+	const held = [scores[0], ...domains.map(({ score }) => score)].flatMap((score) =>
+		score ? [score.points - score.error, score.points + score.error] : []
+	);
+	if (cut !== null) held.push(cut);
+	if (held.length === 0) return { from: 480, to: 520 };
+	return { from: Math.floor(Math.min(...held) / 10) * 10, to: Math.ceil(Math.max(...held) / 10) * 10 };
+}

@@ -1,0 +1,87 @@
+import { addDays, sayDate, sayMeeting } from '../core/calendar';
+import { readCalendar } from '../core/interchange/calendarFile';
+import { overlaps } from '../core/timetable';
+import { refuse, staffAction } from './staffPage';
+import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
+import { groupStaff, sayTimes } from './timetableForm';
+import { formCheck, id, idsOf, idText } from './validate';
+
+/** A calendar file of a year of meetings is far smaller. */
+const MOST_BYTES = 1_000_000;
+
+const someIds = { anyOf: [idText, { type: 'string', maxLength: 0 }] } as const;
+const importUndoForm = formCheck<{ slots: string; absences: string }>({
+	type: 'object',
+	properties: { slots: someIds, absences: someIds },
+	required: ['slots', 'absences']
+});
+const importForm = formCheck<{ staff: number; take?: string }>({
+	type: 'object',
+	properties: { staff: id, take: { enum: ['yes'] } },
+	required: ['staff']
+});
+
+/** The form actions that take a calendar file into the timetable, and take it back. */
+export const calendarActions = {
+	/** A staff member's calendar: shown first, taken with `take`. */
+	import: staffAction('plan the timetable', importForm, async ({ staff, school, database, at, form, file }) => {
+		const { staff: staffId, take } = form;
+		const person = await groupStaff(database, school.id, staffId);
+		if (!person) return refuse('There is nobody like that who runs groups');
+		if (!file) return refuse('Choose a file first');
+		if (file.size > MOST_BYTES) return refuse('The file is larger than 1 MB');
+		let read;
+		try {
+			read = readCalendar(await file.text(), school.timeZone);
+		} catch (cause) {
+			return refuse(cause instanceof RangeError ? cause.message : 'The file cannot be read');
+		}
+		const own = (await slotList(database, school.id, school.today)).filter((slot) => slot.staffId === staffId);
+		const fresh: (NewSlot & { title: string })[] = [];
+		const problems = [...read.problems];
+		for (const time of read.weekly) {
+			const taken = [...own, ...fresh].find((slot) => overlaps(slot, time));
+			if (taken) problems.push(`“${time.title}” overlaps ${sayMeeting(taken)}`);
+			else fresh.push({ ...time, room: time.room.slice(0, 60), staffId, tier: null });
+		}
+		const away = read.away.filter(({ untilOn }) => untilOn > school.today);
+		if (away.length < read.away.length) problems.push(`${read.away.length - away.length} days away are over`);
+		if (!take) {
+			return {
+				plan: {
+					staffId,
+					staffName: person.displayName,
+					times: fresh.map(
+						(slot) => `${sayMeeting(slot)}, ${slot.minutes} min${slot.room ? `, ${slot.room}` : ''} (${slot.title})`
+					),
+					away: away.map(
+						({ fromOn, untilOn, title }) =>
+							`${sayDate(fromOn)}${addDays(fromOn, 1) < untilOn ? ` to ${sayDate(addDays(untilOn, -1))}` : ''} (${title})`
+					),
+					problems
+				}
+			};
+		}
+		if (fresh.length === 0 && away.length === 0) return refuse('The file holds nothing that could be taken');
+		const slotIds = fresh.length ? await addSlots(database, staff, fresh, at) : [];
+		const absences = away.map(({ fromOn, untilOn, title }) => ({
+			staffId,
+			fromOn,
+			untilOn,
+			note: title.slice(0, 200)
+		}));
+		const absenceIds = absences.length ? await addAbsences(database, staff, absences, at) : [];
+		return {
+			done: `Taken for ${person.displayName}: ${sayTimes(slotIds.length)}, ${away.length} ${away.length === 1 ? 'absence' : 'absences'}.`,
+			undo: { action: '?/undoImport', fields: { slots: slotIds.join(','), absences: absenceIds.join(',') } }
+		};
+	}),
+	undoImport: staffAction('plan the timetable', importUndoForm, async ({ staff, database, at, form }) => {
+		const { slots, absences } = form;
+		const removed = slots ? await removeSlots(database, staff, idsOf(slots), at) : 0;
+		const gone = absences ? await removeAbsences(database, staff, idsOf(absences), at) : [];
+		return removed || gone.length
+			? { done: `Taken back: ${sayTimes(removed)}, ${gone.length} ${gone.length === 1 ? 'absence' : 'absences'}.` }
+			: refuse('Groups meet at these times by now');
+	})
+};

@@ -1,0 +1,225 @@
+import type { RequestEvent } from '@sveltejs/kit';
+import { addDays } from '../core/calendar';
+import type { DraftLimits } from '../core/grouping';
+import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
+import { refuse, staffAction } from './staffPage';
+import { adoptGroups } from './store/adoptions';
+import type { School } from './store/calendar';
+import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedDraft } from './store/drafts';
+import { formCheck, jsonCheck, jsonIn, schoolDate } from './validate';
+import type { Staff } from './viewer';
+
+const idsIn = (text: string | null) => [
+	...new Set(
+		(text ?? '')
+			.split(',')
+			.map(Number)
+			.filter((one) => Number.isInteger(one) && one > 0 && one < 4_294_967_296)
+	)
+];
+
+/** What the address asks to group. */
+export const choicesOf = (url: URL): DraftChoices => ({
+	kind: url.searchParams.get('kind') === 'mixed' ? 'mixed' : 'same need',
+	studentIds: idsIn(url.searchParams.get('students')).slice(0, MOST_GROUPED),
+	regroups: idsIn(url.searchParams.get('regroup')).slice(0, 60),
+	focusId: Number(url.searchParams.get('focus')) || null
+});
+
+interface Board {
+	groups: string;
+	limits: string;
+	students: string;
+}
+const idOnBoard = { type: 'string', pattern: '^[0-9]{1,10}$' } as const;
+const groupsCheck = jsonCheck<Omit<DraftedGroup, 'helperIds'>[]>({
+	type: 'array',
+	minItems: 1,
+	maxItems: 60,
+	items: {
+		type: 'object',
+		additionalProperties: false,
+		properties: {
+			slotId: idOnBoard,
+			focusId: idOnBoard,
+			tier: { enum: [2, 3] },
+			studentIds: { type: 'array', items: idOnBoard, minItems: 1, maxItems: 40, uniqueItems: true }
+		},
+		required: ['slotId', 'focusId', 'tier', 'studentIds']
+	}
+});
+const size = {
+	type: 'object',
+	additionalProperties: false,
+	properties: {
+		minimum: { type: 'integer', minimum: 1, maximum: 40 },
+		maximum: { type: 'integer', minimum: 1, maximum: 40 }
+	},
+	required: ['minimum', 'maximum']
+} as const;
+const pairs = {
+	type: 'array',
+	maxItems: 400,
+	items: { type: 'array', items: idOnBoard, minItems: 2, maxItems: 2, uniqueItems: true }
+} as const;
+const limitsCheck = jsonCheck<DraftLimits>({
+	type: 'object',
+	additionalProperties: false,
+	properties: {
+		sizes: { type: 'object', additionalProperties: false, properties: { 2: size, 3: size }, required: ['2', '3'] },
+		slotIds: { type: 'array', items: idOnBoard, maxItems: 400 },
+		mostGroups: { type: ['integer', 'null'], minimum: 1, maximum: 400 },
+		keepWorth: { type: 'number', minimum: 0, maximum: 100 },
+		excludedIds: { type: 'array', items: idOnBoard, maxItems: MOST_GROUPED },
+		apart: pairs,
+		together: pairs
+	},
+	required: ['sizes', 'slotIds', 'mostGroups', 'keepWorth', 'excludedIds', 'apart', 'together']
+});
+/** What the board sends, whatever is done with it. */
+const board = {
+	groups: { type: 'string', maxLength: 100_000 },
+	limits: { type: 'string', maxLength: 60_000 },
+	students: { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,399}$' }
+} as const;
+const adoptForm = formCheck<Board & { startsOn: string; endsOn: string; reviewOn: string; reason: string }>({
+	type: 'object',
+	properties: {
+		...board,
+		startsOn: schoolDate,
+		endsOn: schoolDate,
+		reviewOn: schoolDate,
+		reason: { type: 'string', maxLength: 500, default: '' }
+	},
+	required: ['groups', 'limits', 'students', 'startsOn', 'endsOn', 'reviewOn']
+});
+const keepForm = formCheck<Board & { name: string; bound: number }>({
+	type: 'object',
+	properties: {
+		...board,
+		name: { type: 'string', minLength: 1, maxLength: 80 },
+		bound: { type: 'number', minimum: 0, maximum: 100_000 }
+	},
+	required: ['groups', 'limits', 'students', 'name', 'bound']
+});
+
+/** The draft that the address names, or null. */
+export async function draftInView(locals: App.Locals, url: URL, schoolId: number): Promise<SavedDraft | null> {
+	const id = Number(url.searchParams.get('draft')) || null;
+	return id === null ? null : findDraft(locals.database, schoolId, id);
+}
+
+/** The choices that a board is made from: of the draft that the address names, else of the address itself. */
+export async function choicesFor(locals: App.Locals, url: URL, schoolId: number): Promise<DraftChoices> {
+	return (await draftInView(locals, url, schoolId))?.choices ?? choicesOf(url);
+}
+
+/** The board as it was sent, worked out anew: its groups, its limits, the problem, and which limits it breaks. */
+async function readBoard({ locals, url }: RequestEvent, staff: Staff, school: School, sent: Board) {
+	const groups = groupsCheck(jsonIn(sent.groups));
+	if ('problem' in groups) return { problem: `The draft cannot be read: ${groups.problem}` };
+	const limits = limitsCheck(jsonIn(sent.limits));
+	if ('problem' in limits) return { problem: `The limits cannot be read: ${limits.problem}` };
+	const draft = await draftInView(locals, url, school.id);
+	const choices = { ...(draft?.choices ?? choicesOf(url)), studentIds: sent.students.split(',').map(Number) };
+	const setting = await groupingFor(locals.database, staff, school, choices);
+	const students = new Set(setting.problem.students.map((student) => student.id));
+	const slots = new Map(setting.slots.map((slot) => [String(slot.id), slot]));
+	const skills = new Map(setting.skills.map((skill) => [String(skill.id), skill]));
+	if (!groups.value.every(({ studentIds }) => studentIds.every((one) => students.has(one))))
+		return { problem: 'The draft names students you cannot see' };
+	if (new Set(groups.value.map(({ slotId }) => slotId)).size !== groups.value.length)
+		return { problem: 'Two groups share a meeting time' };
+	if (groups.value.some(({ slotId, focusId }) => !slots.has(slotId) || !skills.has(focusId)))
+		return { problem: 'The draft names a meeting time or skill that is not free or does not exist' };
+	let judged;
+	try {
+		judged = judgeDraft(setting, choices, limits.value)(groups.value);
+	} catch (cause) {
+		if (!(cause instanceof RangeError)) throw cause;
+		return { problem: `The limits contradict each other: ${cause.message}` };
+	}
+	const helps = new Set(setting.helperIds);
+	return {
+		draft,
+		choices,
+		limits: limits.value,
+		setting,
+		slots,
+		skills,
+		judged,
+		groups: groups.value.map((group) => ({ ...group, helperIds: group.studentIds.filter((one) => helps.has(one)) }))
+	};
+}
+
+/** The form action that makes a draft’s groups real. Broken limits take a reason. */
+export const adoptAction = staffAction(
+	'form groups',
+	adoptForm,
+	async ({ staff, school, database, at, form, event }) => {
+		const { startsOn, endsOn, reviewOn } = form;
+		const reason = form.reason.trim();
+		if (startsOn < addDays(school.today, -14) || startsOn > addDays(school.today, 120))
+			return refuse('Start within two weeks back and four months ahead');
+		if (endsOn <= startsOn) return refuse('The groups must end after they start');
+		if (reviewOn <= startsOn || reviewOn > addDays(endsOn, 14))
+			return refuse('The first review lies between the start and two weeks after the end');
+		const read = await readBoard(event, staff, school, form);
+		if ('problem' in read) return refuse(read.problem!);
+		const { draft, choices, groups, slots, skills, judged, setting } = read;
+		if (judged.broken.length && !reason) return refuse('Limits are broken: say in a few words why that is right here');
+		const notBegun = setting.regrouped.find((group) => group.startsOn >= startsOn);
+		if (notBegun) return refuse(`“${notBegun.name}” begins only then; take its adoption back instead of ending it`);
+		const drafted = groups.map((group) => ({
+			name: `${skills.get(group.focusId)!.shortName} ${slots.get(group.slotId)!.startsAt}`,
+			kind: choices.kind,
+			tier: group.tier,
+			focusSkillId: Number(group.focusId),
+			slotId: Number(group.slotId),
+			startsOn,
+			endsOn,
+			studentIds: group.studentIds.map(Number),
+			helperIds: group.helperIds.map(Number),
+			reviewOn,
+			goesOnAs: setting.regrouped.find(
+				(old) =>
+					old.slotId === Number(group.slotId) &&
+					old.focusSkillId === Number(group.focusId) &&
+					old.tier === group.tier &&
+					old.kind === choices.kind
+			)
+		}));
+		const goingOn = new Set(drafted.map(({ goesOnAs }) => goesOnAs?.id));
+		const adopted = await adoptGroups(
+			database,
+			staff,
+			{
+				groups: drafted,
+				ends: setting.regrouped
+					.filter(({ id: old }) => !goingOn.has(old))
+					.map(({ id: old }) => ({ id: old, lastDay: addDays(startsOn, -1) })),
+				draftId: draft?.id ?? null,
+				reason
+			},
+			at
+		);
+		if ('takenSlotId' in adopted) {
+			const { staffName, startsAt } = slots.get(String(adopted.takenSlotId))!;
+			return refuse(`${staffName} cannot hold the group at ${startsAt}: another has that time by now, or it has ended`);
+		}
+		return { adopted: adopted.id };
+	}
+);
+
+/** The form action that keeps a draft beside others. */
+export const keepAction = staffAction('form groups', keepForm, async ({ staff, school, database, at, form, event }) => {
+	const read = await readBoard(event, staff, school, form);
+	if ('problem' in read) return refuse(read.problem!);
+	const { choices, limits, setting, groups, judged } = read;
+	const name = form.name.trim();
+	if (!name) return refuse('Give the draft a name');
+	// What the solver proved in the browser; a grouping is never worth more than the best one.
+	const bound = Math.max(form.bound, judged.worth);
+	const kept = await saveDraft(database, staff, { name, choices, limits, problem: setting.problem, groups, bound }, at);
+	return { done: `Kept as “${name}”, beside the other drafts.`, kept };
+});

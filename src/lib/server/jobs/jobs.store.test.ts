@@ -1,0 +1,335 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { itemFrom } from '../../core/items';
+import { expectedTheta, probabilityCorrect } from '../../core/measurement';
+import { familyParameters, fixedForm, itemParameters, type BankCalibration } from '../../core/screening';
+import { seededRandom } from '../../core/random';
+import { beginDiagnostic } from '../store/adaptiveSittings';
+import { fill } from '../store/bulk';
+import { decideTrust } from '../store/diagnostics';
+import { askForJob, cancelJob, claimJob, CLAIM_MS, newestJob, renewClaim } from '../store/jobs';
+import {
+	answersAfter,
+	applyParameters,
+	countedAnswers,
+	parameterSet,
+	parameterVersions,
+	versionFor,
+	withdrawParameters
+} from '../store/parameters';
+import { windowScores } from '../store/scores';
+import { openItem, windowSittings } from '../store/sittings';
+import type { CalibrationProgress, CalibrationResult } from './calibration';
+import { workJob } from './workJob';
+
+const coordinator = staffAs('coordinator');
+const elsewhere = { ...staffAs('coordinator', 20), schoolId: 2 };
+const STUDENTS = 260;
+/** The family that is a logit harder than anybody thought. */
+let odd: string;
+let small: SmallSchool;
+let clock = NOW.getTime();
+const now = () => new Date((clock += 1_000));
+const newest = () =>
+	newestJob<CalibrationProgress, CalibrationResult>(small.database, 1, 'calibration') as Promise<
+		NonNullable<Awaited<ReturnType<typeof newestJob<CalibrationProgress, BankCalibration>>>>
+	>;
+
+/** Many students of grade 4 sit the autumn form; one of its families is harder than it starts. */
+async function sitAutumn(): Promise<void> {
+	const { database, skills } = small;
+	const byCode = new Map(skills.map((skill) => [skill.code, skill]));
+	const items = fixedForm(skills, { grade: 4, term: 1 }, 10_000);
+	odd = items[7].familyId;
+	const random = seededRandom(11);
+	const ids = Array.from({ length: STUDENTS }, (_, n) => 100 + n);
+	await fill(
+		database,
+		'student',
+		ids.map((id) => ({
+			id,
+			school_id: 1,
+			number: `S${id}`,
+			given_name: 'Given',
+			family_name: `Family${id}`,
+			grade: 4,
+			pin_hash: 'none'
+		}))
+	);
+	await fill(
+		database,
+		'sitting',
+		ids.map((id) => ({
+			id,
+			student_id: id,
+			kind: 'diagnostic',
+			window_id: 1,
+			attempt: 1,
+			item_count: items.length,
+			answered: items.length,
+			adaptive: false,
+			started_at: NOW,
+			finished_at: NOW,
+			trust: id === 100 ? 'flagged' : 'trusted'
+		}))
+	);
+	const places = ids.flatMap((id) => items.map((item, position) => ({ id, position, item })));
+	await fill(
+		database,
+		'sitting_item',
+		places.map(({ id, position, item }) => ({
+			sitting_id: id,
+			position,
+			skill_id: byCode.get(item.skillCode)!.id,
+			family_id: item.familyId,
+			seed: item.seed
+		}))
+	);
+	const abilities = new Map(ids.map((id) => [id, expectedTheta({ grade: 4, term: 1 }) + random.normal()]));
+	await fill(
+		database,
+		'answer',
+		places.map(({ id, position, item }) => {
+			const parameters = itemParameters(item.familyId, item.seed, byCode.get(item.skillCode)!);
+			const harder = item.familyId === odd ? 1 : 0;
+			const chance = probabilityCorrect(abilities.get(id)!, {
+				...parameters,
+				difficulty: parameters.difficulty + harder
+			});
+			return {
+				id: randomUUID(),
+				sitting_id: id,
+				position,
+				attempt: 1,
+				student_id: id,
+				skill_id: byCode.get(item.skillCode)!.id,
+				response: '"1"',
+				correct: random.chance(chance),
+				milliseconds: 8_000 + position * 100,
+				answered_at: NOW,
+				received_at: NOW
+			};
+		})
+	);
+}
+
+beforeAll(async () => {
+	small = await smallSchool('jobs');
+	await sitAutumn();
+});
+afterAll(() => small.database.close());
+
+describe('a job', () => {
+	it('is asked for once at a time, and worked on by one process at a time', async () => {
+		const id = await askForJob(small.database, coordinator, 'calibration', NOW);
+		expect(await askForJob(small.database, coordinator, 'calibration', NOW)).toBeNull();
+		const claims = await Promise.all([1, 2, 3].map(() => claimJob(small.database, NOW)));
+		expect(claims.filter(Boolean)).toHaveLength(1);
+		expect(claims.find(Boolean)).toMatchObject({ id, schoolId: 1, checkpoint: null });
+		expect(await cancelJob(small.database, elsewhere, id!, NOW)).toBe(false);
+		expect(await cancelJob(small.database, coordinator, id!, NOW)).toBe(true);
+		expect(await renewClaim(small.database, claims.find(Boolean)!, {}, null, NOW)).toBe(false);
+		expect(await claimJob(small.database, NOW)).toBeNull();
+	});
+
+	it('that a process left behind is gone on with by another, from where it was', async () => {
+		const id = (await askForJob(small.database, coordinator, 'calibration', NOW))!;
+		const first = (await claimJob(small.database, NOW))!;
+		await renewClaim(small.database, first, { step: 'reading', sittings: 3 }, { at: 3 }, NOW);
+		const after = (milliseconds: number) => new Date(NOW.getTime() + milliseconds);
+		expect(await claimJob(small.database, after(CLAIM_MS - 1))).toBeNull();
+		const second = (await claimJob(small.database, after(CLAIM_MS + 1)))!;
+		expect(second).toMatchObject({ id, checkpoint: { at: 3 } });
+		expect(await renewClaim(small.database, first, {}, null, after(CLAIM_MS + 2))).toBe(false);
+		expect(await renewClaim(small.database, second, {}, null, after(CLAIM_MS + 2))).toBe(true);
+		await cancelJob(small.database, coordinator, id, NOW);
+	});
+});
+
+describe('a calibration', () => {
+	it('uses the sittings that count, whole and in order', async () => {
+		expect(await countedAnswers(small.database, 1)).toEqual({
+			students: STUDENTS - 1,
+			sittings: STUDENTS - 1,
+			answers: (STUDENTS - 1) * 24
+		});
+		expect((await countedAnswers(small.database, 2)).answers).toBe(0);
+		const read: number[] = [];
+		for (let last = 0; ;) {
+			const some = await answersAfter(small.database, 1, last, 100);
+			if (some.length === 0) break;
+			last = some.at(-1)!.sittingId;
+			read.push(some.length);
+		}
+		expect(read).toEqual([2_400, 2_400, 59 * 24]);
+	});
+
+	it('that is canceled while it runs ends without a result', async () => {
+		const id = (await askForJob(small.database, coordinator, 'calibration', NOW))!;
+		let steps = 0;
+		const cancelAtThird = () => {
+			if (++steps === 3) void cancelJob(small.database, coordinator, id, NOW);
+			return false;
+		};
+		expect(await workJob(small.database, now, cancelAtThird)).toBe(true);
+		expect(await newest()).toMatchObject({ id, state: 'canceled', result: null });
+	});
+
+	it('stopped half way by the end of its process comes to what one in one go comes to', async () => {
+		await askForJob(small.database, coordinator, 'calibration', NOW);
+		let asked = 0;
+		expect(await workJob(small.database, now, () => ++asked > 6)).toBe(true);
+		const half = await newest();
+		expect(half.state).toBe('running');
+		expect(half.progress).toMatchObject({ step: 'fitting' });
+		expect(await workJob(small.database, now)).toBe(false);
+		clock += CLAIM_MS;
+		expect(await workJob(small.database, now)).toBe(true);
+		const resumed = await newest();
+		expect(resumed.state).toBe('done');
+
+		await askForJob(small.database, coordinator, 'calibration', NOW);
+		await workJob(small.database, now);
+		const atOnce = await newest();
+		expect(atOnce.id).toBeGreaterThan(resumed.id);
+		expect(atOnce.result!.logLikelihood).toBeCloseTo(resumed.result!.logLikelihood, 6);
+		expect(atOnce.result!.iterations).toBe(resumed.result!.iterations);
+	});
+
+	it('finds the family that is harder than thought, and of how many answers it speaks', async () => {
+		const { result } = await newest();
+		const found = result!.families.find(({ familyId }) => familyId === odd)!;
+		expect(found.difficulty - found.before.difficulty).toBeGreaterThan(0.5);
+		expect(found.answers).toBeGreaterThanOrEqual(STUDENTS - 1);
+		expect(found.isEnough).toBe(true);
+		expect(result!.groups).toMatchObject([{ grade: 4, windowId: 1, students: STUDENTS - 1 }]);
+	});
+
+	it('leaves out a family that is in the bank no more', async () => {
+		await small.database.run(
+			`UPDATE sitting_item SET family_id = 'gone-since' WHERE sitting_id = 101 AND position = 0`
+		);
+		await askForJob(small.database, coordinator, 'calibration', NOW);
+		await workJob(small.database, now);
+		const { state, result } = await newest();
+		expect(state).toBe('done');
+		expect(result!.families.map(({ familyId }) => familyId)).not.toContain('gone-since');
+	});
+
+	it('that fails says so in words, and the next one can be asked for', async () => {
+		await askForJob(small.database, elsewhere, 'calibration', NOW);
+		const broken = { ...small.database, rows: () => Promise.reject(new Error('disk full')) };
+		await expect(workJob(broken, now)).rejects.toThrow('disk full');
+		expect(await newestJob(small.database, 2, 'calibration')).toMatchObject({
+			state: 'failed',
+			result: { problem: 'Something went wrong on our side.' }
+		});
+		expect(await workJob(small.database, now)).toBe(false);
+	});
+
+	it('says so when nothing counts yet', async () => {
+		await askForJob(small.database, elsewhere, 'calibration', NOW);
+		await workJob(small.database, now);
+		expect(await newestJob(small.database, 2, 'calibration')).toMatchObject({
+			state: 'done',
+			result: { problem: 'No sitting counts yet.' }
+		});
+	});
+});
+
+describe('a version of parameters', () => {
+	/** A family that the first student is asked, supposed a logit harder in the version than at first. */
+	let asked: string;
+	const family = () => ({ familyId: odd, discrimination: 1.3, difficulty: 0.9, medianMs: 8_400.4 });
+	const skillOf = (familyId: string) => small.skills.find(({ code }) => code === itemFrom(familyId, 1).skillCode)!;
+
+	it('is what sittings begin with once it is approved; those that have begun keep theirs', async () => {
+		const earlier = await beginDiagnostic(
+			small.database,
+			{ id: 1, grade: 4 },
+			{ window: { id: 2, subject: 'Mathematics', term: 2, mode: 'fixed form' }, attempt: 1 },
+			small.skills,
+			NOW
+		);
+		asked = (await openItem(small.database, earlier))!.familyId;
+		const job = await newest();
+		const usual = familyParameters(asked, skillOf(asked));
+		const harder = { ...usual, familyId: asked, difficulty: usual.difficulty + 1, medianMs: 9_000 };
+		const families = [family(), ...(asked === odd ? [] : [harder])];
+		expect(await applyParameters(small.database, elsewhere, job.id, families, NOW)).toBeNull();
+		const version = (await applyParameters(small.database, coordinator, job.id, families, NOW))!;
+		expect(version.number).toBe(1);
+		expect(await applyParameters(small.database, coordinator, job.id, [family()], NOW)).toBeNull();
+		expect(await versionFor(small.database, 2)).toBe(version.id);
+		expect(await versionFor(small.database, 9)).toBeNull();
+		await beginDiagnostic(
+			small.database,
+			{ id: 2, grade: 4 },
+			{ window: { id: 2, subject: 'Mathematics', term: 2, mode: 'adaptive' }, attempt: 1 },
+			small.skills,
+			NOW
+		);
+		const rows = await small.database.rows<{ id: number; parametersId: number | null }>(
+			'SELECT id, parameters_id AS parametersId FROM sitting WHERE window_id = 2 ORDER BY student_id'
+		);
+		expect(rows).toEqual([
+			{ id: earlier, parametersId: null },
+			{ id: expect.any(Number), parametersId: version.id }
+		]);
+		expect(await versionFor(small.database, 2, earlier)).toBeNull();
+		expect(await parameterVersions(small.database, 1)).toMatchObject([
+			{ number: 1, families: families.length, sittings: 1 }
+		]);
+	});
+
+	it('changes the parameters of its families only', async () => {
+		const set = await parameterSet(small.database, await versionFor(small.database, 1));
+		expect(familyParameters(odd, skillOf(odd), set)).toMatchObject({ discrimination: 1.3, difficulty: 0.9 });
+		expect(set.get(odd)!.medianMs).toBe(8_400);
+		const other = 'add-tens';
+		expect(familyParameters(other, skillOf(other), set)).toEqual(familyParameters(other, skillOf(other)));
+	});
+
+	it('scores the sittings that began with it, and no others', async () => {
+		const id = (await windowSittings(small.database, 2, [1])).get(1)!.id;
+		await small.answerAll(1, id, () => false);
+		const before = (await windowScores(small.database, 2, [1])).get(1)!;
+		await small.database.run('UPDATE sitting SET parameters_id = ? WHERE id = ?', [
+			await versionFor(small.database, 1),
+			id
+		]);
+		await small.database.run(`UPDATE sitting SET trust = 'flagged' WHERE id = ?`, [id]);
+		await decideTrust(
+			small.database,
+			staffAs('specialist'),
+			{ sittingId: id, decision: 'kept' },
+			small.skills,
+			small.school,
+			NOW
+		);
+		const after = (await windowScores(small.database, 2, [1])).get(1)!;
+		expect(after.length).toBe(before.length);
+		// Wrong answers to a question that was harder all along speak less against the student.
+		expect(after[0].theta).toBeGreaterThan(before[0].theta);
+	});
+
+	it('can be taken back, and then the one before is used', async () => {
+		const id = (await versionFor(small.database, 1))!;
+		expect(await withdrawParameters(small.database, elsewhere, id, NOW)).toBe(false);
+		expect(await withdrawParameters(small.database, coordinator, id, NOW)).toBe(true);
+		expect(await versionFor(small.database, 1)).toBeNull();
+	});
+
+	it('decides which questions are asked', async () => {
+		const telling = { familyId: odd, discrimination: 6, difficulty: expectedTheta({ grade: 4, term: 2 }), medianMs: 1 };
+		const again = await applyParameters(small.database, coordinator, (await newest()).id, [telling], NOW);
+		expect(again!.number).toBe(2);
+		const window = { id: 2, subject: 'Mathematics', term: 2, mode: 'adaptive' as const };
+		for (const id of [3, 4, 5]) {
+			const place = { window, attempt: 1 };
+			const sitting = await beginDiagnostic(small.database, { id, grade: 4 }, place, small.skills, NOW);
+			expect((await openItem(small.database, sitting))!.familyId).toBe(odd);
+		}
+	});
+});

@@ -1,0 +1,42 @@
+import type { RootDatabase } from '../database/pool';
+import { claimJob, endJob, renewClaim } from '../store/jobs';
+import { calibrateSchool } from './calibration';
+
+/** How often a job says how far it is. */
+const TELL_MS = 500;
+
+/**
+ * Works on one job until it is done, was canceled, or is told to stop; what was reached is kept, so that any process can
+ * go on from there.
+ *
+ * @param isStopping asked between steps
+ * @returns whether there was a job
+ */
+export async function workJob(
+	database: RootDatabase,
+	now: () => Date,
+	isStopping: () => boolean = () => false
+): Promise<boolean> {
+	const job = await claimJob(database, now());
+	if (!job) return false;
+	try {
+		const steps = calibrateSchool(database, job.schoolId, job.checkpoint as Parameters<typeof calibrateSchool>[2]);
+		let told = 0;
+		for (;;) {
+			const step = await steps.next();
+			if (step.done) {
+				await endJob(database, job, { state: 'done', result: step.value }, now());
+				return true;
+			}
+			const isDue = now().getTime() - told >= TELL_MS;
+			if (isDue || isStopping()) {
+				if (!(await renewClaim(database, job, step.value.progress, step.value.checkpoint, now()))) return true;
+				told = now().getTime();
+			}
+			if (isStopping()) return true;
+		}
+	} catch (error) {
+		await endJob(database, job, { state: 'failed', result: { problem: 'Something went wrong on our side.' } }, now());
+		throw error;
+	}
+}

@@ -1,0 +1,77 @@
+import type { SchoolDate } from '../core/calendar';
+import { sayDate } from '../core/calendar';
+import type { Database } from './database/pool';
+import { TICKET_ITEMS } from './sessionPlan';
+import { refuse, staffAction } from './staffPage';
+import { findGroup } from './store/groups';
+import { recordMeeting, type MeetingRecord } from './store/meetings';
+import { formCheck, id, jsonCheck, jsonIn, schoolDate } from './validate';
+
+const recordForm = formCheck<{ record: string }>({
+	type: 'object',
+	properties: { record: { type: 'string', maxLength: 20_000 } },
+	required: ['record']
+});
+const recordCheck = jsonCheck<MeetingRecord>({
+	type: 'object',
+	additionalProperties: false,
+	properties: {
+		groupId: id,
+		on: schoolDate,
+		held: { type: 'boolean' },
+		note: { type: 'string', maxLength: 2_000 },
+		students: {
+			type: 'array',
+			maxItems: 60,
+			items: {
+				type: 'object',
+				additionalProperties: false,
+				properties: {
+					studentId: id,
+					present: { type: 'boolean' },
+					ticketRight: { type: ['integer', 'null'], minimum: 0, maximum: TICKET_ITEMS }
+				},
+				required: ['studentId', 'present', 'ticketRight']
+			}
+		}
+	},
+	required: ['groupId', 'on', 'held', 'note', 'students']
+});
+
+/** The form action that writes a meeting down, the same on every page that has one. Its undo puts the record before it back. */
+export const recordAction = staffAction(
+	'take attendance',
+	recordForm,
+	async ({ staff, school, database, at, form }) => {
+		const checked = recordCheck(jsonIn(form.record));
+		if ('problem' in checked) return refuse(`The attendance cannot be read: ${checked.problem}`);
+		const record = checked.value;
+		const problem = await problemWith(database, school.id, school.today, record);
+		if (problem) return refuse(problem);
+		const before = await recordMeeting(database, staff, record, at);
+		if (!before) return refuse('There is no such group');
+		const present = record.students.filter((one) => one.present).length;
+		return {
+			done: !record.held
+				? `${sayDate(record.on)}: not held.`
+				: record.students.length
+					? `${sayDate(record.on)}: ${present} of ${record.students.length} here.`
+					: `${sayDate(record.on)}: nothing on record any more.`,
+			undo: { action: '?/record', fields: { record: JSON.stringify(before) } }
+		};
+	}
+);
+
+async function problemWith(
+	database: Database,
+	schoolId: number,
+	today: SchoolDate,
+	{ groupId, on, students }: MeetingRecord
+): Promise<string | null> {
+	if (on > today) return 'That day has not come yet';
+	const group = await findGroup(database, schoolId, groupId, on);
+	if (!group) return 'There is no such group';
+	if (on < group.startsOn || on > group.endsOn) return 'The group did not meet on that day';
+	const members = new Set(group.studentIds);
+	return students.every(({ studentId }) => members.has(studentId)) ? null : 'Not all of them were in the group then';
+}

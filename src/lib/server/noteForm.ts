@@ -1,0 +1,34 @@
+import { refuse, staffAction } from './staffPage';
+import { findGroup } from './store/groups';
+import { removeNote, writeNote } from './store/notes';
+import { visibleAmong } from './store/people';
+import { formCheck, id } from './validate';
+
+const noteForm = formCheck<{ student: number; group?: number; text: string }>({
+	type: 'object',
+	properties: { student: id, group: id, text: { type: 'string', minLength: 1, maxLength: 2_000 } },
+	required: ['student', 'text']
+});
+const removeForm = formCheck<{ note: number }>({ type: 'object', properties: { note: id }, required: ['note'] });
+
+/** The form action that notes something of a student. */
+export const noteAction = staffAction('write notes', noteForm, async ({ staff, school, database, at, form }) => {
+	const { student, group = null } = form;
+	const text = form.text.trim();
+	const [found] = await visibleAmong(database, staff, [student], school.today);
+	if (!found) return refuse('There is no such student for you');
+	if (!text) return refuse('Write something first');
+	if (group !== null && !(await findGroup(database, school.id, group, school.today)))
+		return refuse('There is no such group');
+	const note = await writeNote(database, staff, { studentId: student, groupId: group, on: school.today, text }, at);
+	return {
+		done: `Noted of ${found.givenName} ${found.familyName}.`,
+		undo: { action: '?/removeNote', fields: { note: String(note) } }
+	};
+});
+
+export const removeNoteAction = staffAction('write notes', removeForm, async ({ staff, database, at, form }) => {
+	return (await removeNote(database, staff, form.note, at))
+		? { done: 'The note is taken back.' }
+		: refuse('Only your own notes can be taken back');
+});

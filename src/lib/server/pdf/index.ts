@@ -1,0 +1,19 @@
+import { dirname, join } from 'node:path';
+import Piscina from 'piscina';
+import type { ReportsToRender } from './renderReports';
+
+/** Threads end when nobody has asked for so long. */
+const IDLE_MS = 30_000;
+
+let pool: Piscina | undefined;
+
+/** Student reports as the bytes of a PDF, made in a thread of its own; of several asked for at once two at a time. */
+export async function pdfOf(reports: ReportsToRender): Promise<Uint8Array> {
+	pool ??= new Piscina({
+		filename: join(dirname(process.argv[1]), 'threads', 'pdf.js'),
+		minThreads: 0,
+		maxThreads: 2,
+		idleTimeout: IDLE_MS
+	});
+	return pool.run(reports);
+}

@@ -1,0 +1,104 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+/** Who was at a meeting of a group, and how each did on its exit ticket. */
+export interface MeetingRecord {
+	groupId: number;
+	on: SchoolDate;
+	/** Not held: nobody's attendance counts. */
+	held: boolean;
+	note: string;
+	students: { studentId: number; present: boolean; ticketRight: number | null }[];
+}
+
+/** Meetings on record of some groups within some days, the latest first. */
+export async function meetingRecords(
+	database: Database,
+	groupIds: number[],
+	from: SchoolDate,
+	until: SchoolDate
+): Promise<MeetingRecord[]> {
+	if (groupIds.length === 0) return [];
+	const [meetings, attended] = await Promise.all([
+		database.rows<{ groupId: number; on: SchoolDate; held: boolean; note: string }>(
+			`SELECT group_id AS groupId, on_date AS \`on\`, held, note FROM group_meeting
+			WHERE group_id IN (?) AND on_date BETWEEN ? AND ?`,
+			[groupIds, from, until]
+		),
+		database.rows<{
+			groupId: number;
+			on: SchoolDate;
+			studentId: number;
+			present: boolean;
+			ticketRight: number | null;
+		}>(
+			`SELECT group_id AS groupId, on_date AS \`on\`, student_id AS studentId, present, ticket_right AS ticketRight
+			FROM attendance WHERE group_id IN (?) AND on_date BETWEEN ? AND ?
+			ORDER BY student_id`,
+			[groupIds, from, until]
+		)
+	]);
+	const records = new Map<string, MeetingRecord>();
+	const recordOf = (groupId: number, on: SchoolDate) => {
+		const key = `${groupId} ${on}`;
+		const record = records.get(key) ?? { groupId, on, held: true, note: '', students: [] };
+		records.set(key, record);
+		return record;
+	};
+	for (const { groupId, on, held, note } of meetings) Object.assign(recordOf(groupId, on), { held, note });
+	for (const { groupId, on, ...student } of attended) recordOf(groupId, on).students.push(student);
+	return [...records.values()].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.groupId - b.groupId));
+}
+
+/**
+ * Writes down a meeting. What was on record of it is replaced, and returned, so that it can be put back.
+ *
+ * @returns the record before, without students where there was none; null when there is no such group
+ */
+export async function recordMeeting(
+	database: RootDatabase,
+	staff: Staff,
+	record: MeetingRecord,
+	at: Date
+): Promise<MeetingRecord | null> {
+	return database.transaction(async (transaction) => {
+		const { groupId, on, held, note, students } = record;
+		const group = await transaction.row<{ id: number }>(
+			'SELECT id FROM small_group WHERE id = ? AND school_id = ? FOR UPDATE',
+			[groupId, staff.schoolId]
+		);
+		if (!group) return null;
+		const [before = { groupId, on, held: true, note: '', students: [] }] = await meetingRecords(
+			transaction,
+			[groupId],
+			on,
+			on
+		);
+		await transaction.run('DELETE FROM attendance WHERE group_id = ? AND on_date = ?', [groupId, on]);
+		await transaction.run('DELETE FROM group_meeting WHERE group_id = ? AND on_date = ?', [groupId, on]);
+		// A record of nothing is none.
+		if (students.length || note || !held) {
+			await transaction.run(
+				`INSERT INTO group_meeting (group_id, on_date, held, note, recorded_by, recorded_at)
+				VALUES (?, ?, ?, ?, ?, ?)`,
+				[groupId, on, held, note, staff.id, at]
+			);
+		}
+		if (held) {
+			await transaction.insertMany(
+				'INSERT INTO attendance (group_id, student_id, on_date, present, ticket_right) VALUES ?',
+				students.map(({ studentId, present, ticketRight }) => [groupId, studentId, on, present, ticketRight])
+			);
+		}
+		await audit(transaction, staff, at, 'record a meeting', {
+			group: groupId,
+			on,
+			held,
+			present: students.filter(({ present }) => present).length,
+			students: students.length
+		});
+		return before;
+	});
+}

@@ -1,0 +1,191 @@
+import type { SchoolDate } from '../../core/calendar';
+import type { FamilyParameters } from '../../core/screening';
+import type { Database, RootDatabase } from '../database/pool';
+import type { Staff } from '../viewer';
+import { audit } from './audit';
+
+/** Parameters by family; families without any start as `startingParameters` says. */
+export type ParameterSet = ReadonlyMap<string, FamilyParameters>;
+const STARTING: ParameterSet = new Map();
+
+/** An approved version never changes, so that what was read once holds. */
+const read = new Map<number, ParameterSet>();
+
+/** The parameters of a version; null is what questions start with. */
+export async function parameterSet(database: Database, versionId: number | null): Promise<ParameterSet> {
+	if (versionId === null) return STARTING;
+	const known = read.get(versionId);
+	if (known) return known;
+	const rows = await database.rows<FamilyParameters & { familyId: string }>(
+		`SELECT family_id AS familyId, discrimination, difficulty, median_ms AS medianMs FROM family_parameters
+		WHERE version_id = ?`,
+		[versionId]
+	);
+	const set = new Map(rows.map(({ familyId, ...parameters }) => [familyId, parameters]));
+	read.set(versionId, set);
+	return set;
+}
+
+/** The version that a student's next diagnostic begins with: her school's newest; of a resit, that of its sitting. */
+export async function versionFor(database: Database, studentId: number, resitsId?: number): Promise<number | null> {
+	const row = resitsId
+		? await database.row<{ id: number | null }>('SELECT parameters_id AS id FROM sitting WHERE id = ?', [resitsId])
+		: await database.row<{ id: number | null }>(
+				`SELECT MAX(parameter_version.id) AS id FROM student
+				JOIN parameter_version ON parameter_version.school_id = student.school_id
+				WHERE student.id = ? AND parameter_version.withdrawn_at IS NULL`,
+				[studentId]
+			);
+	return row?.id ?? null;
+}
+
+export interface ParameterVersion {
+	id: number;
+	number: number;
+	jobId: number;
+	families: number;
+	appliedBy: string;
+	appliedAt: Date;
+	withdrawn: boolean;
+	/** Sittings that began with it. */
+	sittings: number;
+}
+
+/** All versions of a school, newest first. The first that is not withdrawn is in use. */
+export async function parameterVersions(database: Database, schoolId: number): Promise<ParameterVersion[]> {
+	const rows = await database.rows<Omit<ParameterVersion, 'withdrawn'> & { withdrawnAt: Date | null }>(
+		`SELECT parameter_version.id, parameter_version.number, parameter_version.job_id AS jobId,
+			account.display_name AS appliedBy, parameter_version.applied_at AS appliedAt,
+			parameter_version.withdrawn_at AS withdrawnAt,
+			(SELECT COUNT(*) FROM family_parameters WHERE family_parameters.version_id = parameter_version.id) AS families,
+			(SELECT COUNT(*) FROM sitting WHERE sitting.parameters_id = parameter_version.id) AS sittings
+		FROM parameter_version
+		JOIN account ON account.id = parameter_version.applied_by
+		WHERE parameter_version.school_id = ?
+		ORDER BY parameter_version.id DESC`,
+		[schoolId]
+	);
+	return rows.map(({ withdrawnAt, families, sittings, ...version }) => ({
+		...version,
+		families: Number(families),
+		sittings: Number(sittings),
+		withdrawn: withdrawnAt !== null
+	}));
+}
+
+/**
+ * Makes what a calibration of the school found a new version, which sittings begin with from now on.
+ *
+ * @returns the version, or null when the calibration is not the school's, not done, or applied already
+ */
+export async function applyParameters(
+	database: RootDatabase,
+	staff: Staff,
+	jobId: number,
+	families: (FamilyParameters & { familyId: string })[],
+	at: Date
+): Promise<{ id: number; number: number } | null> {
+	return database.transaction(async (transaction) => {
+		const job = await transaction.row(
+			`SELECT id FROM job WHERE id = ? AND school_id = ? AND kind = 'calibration' AND state = 'done' FOR UPDATE`,
+			[jobId, staff.schoolId]
+		);
+		if (!job) return null;
+		const versions = await transaction.rows<{ number: number; jobId: number; withdrawnAt: Date | null }>(
+			'SELECT number, job_id AS jobId, withdrawn_at AS withdrawnAt FROM parameter_version WHERE school_id = ? FOR UPDATE',
+			[staff.schoolId]
+		);
+		if (versions.some((version) => version.jobId === jobId && version.withdrawnAt === null)) return null;
+		const number = 1 + Math.max(0, ...versions.map((version) => version.number));
+		const { insertId } = await transaction.run(
+			'INSERT INTO parameter_version (school_id, number, job_id, applied_by, applied_at) VALUES (?, ?, ?, ?, ?)',
+			[staff.schoolId, number, jobId, staff.id, at]
+		);
+		await transaction.insertMany(
+			'INSERT INTO family_parameters (version_id, family_id, discrimination, difficulty, median_ms) VALUES ?',
+			families.map(({ familyId, discrimination, difficulty, medianMs }) => [
+				insertId,
+				familyId,
+				discrimination,
+				difficulty,
+				Math.round(medianMs)
+			])
+		);
+		await audit(transaction, staff, at, 'apply parameters', { version: number, families: families.length });
+		return { id: insertId, number };
+	});
+}
+
+/** Takes the version in use out of use: sittings begin with the one before. Those that have begun keep theirs. */
+export async function withdrawParameters(
+	database: RootDatabase,
+	staff: Staff,
+	versionId: number,
+	at: Date
+): Promise<boolean> {
+	return database.transaction(async (transaction) => {
+		const { affected } = await transaction.run(
+			'UPDATE parameter_version SET withdrawn_at = ? WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL',
+			[at, versionId, staff.schoolId]
+		);
+		if (affected) await audit(transaction, staff, at, 'withdraw parameters', { version: versionId });
+		return affected > 0;
+	});
+}
+
+/** A first try in a diagnostic that counts. */
+export interface CountedAnswer {
+	sittingId: number;
+	windowId: number;
+	/** Of the window. */
+	opensOn: SchoolDate;
+	grade: number;
+	term: number;
+	familyId: string;
+	seed: number;
+	correct: boolean;
+	milliseconds: number;
+}
+
+const COUNTED = `sitting.kind = 'diagnostic' AND sitting.trust IN ('trusted', 'kept') AND sitting.resits_id IS NULL
+	AND NOT EXISTS (SELECT 1 FROM sitting AS resit WHERE resit.resits_id = sitting.id)`;
+
+/** How many sittings and answers of a school a calibration would use: those that count and were sat in one piece. */
+export async function countedAnswers(
+	database: Database,
+	schoolId: number
+): Promise<{ students: number; sittings: number; answers: number }> {
+	const row = await database.row<Record<'students' | 'sittings' | 'answers', number | null>>(
+		`SELECT COUNT(DISTINCT sitting.student_id) AS students, COUNT(*) AS sittings, SUM(sitting.answered) AS answers
+		FROM sitting
+		JOIN student ON student.id = sitting.student_id
+		WHERE student.school_id = ? AND ${COUNTED}`,
+		[schoolId]
+	);
+	return { students: Number(row!.students), sittings: Number(row!.sittings), answers: Number(row!.answers ?? 0) };
+}
+
+/** The answers of the next sittings after one, by sitting; at most those of so many sittings. */
+export async function answersAfter(
+	database: Database,
+	schoolId: number,
+	sittingId: number,
+	most: number
+): Promise<CountedAnswer[]> {
+	return database.rows<CountedAnswer>(
+		`SELECT some.id AS sittingId, some.window_id AS windowId, some.grade, screening_window.term,
+			screening_window.opens_on AS opensOn,
+			item.family_id AS familyId, item.seed, answer.correct, answer.milliseconds
+		FROM (
+			SELECT sitting.id, sitting.window_id, student.grade FROM sitting
+			JOIN student ON student.id = sitting.student_id
+			WHERE sitting.id > ? AND student.school_id = ? AND ${COUNTED}
+			ORDER BY sitting.id LIMIT ?
+		) AS some
+		JOIN screening_window ON screening_window.id = some.window_id
+		JOIN answer ON answer.sitting_id = some.id AND answer.attempt = 1
+		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+		ORDER BY some.id`,
+		[sittingId, schoolId, String(most)]
+	);
+}

@@ -1,0 +1,98 @@
+import { addDays, type SchoolDate } from '../core/calendar';
+import { needsOf, readiness } from '../core/grouping';
+import { isMasteredIn, readyNext } from '../core/mastery';
+import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../core/measurement';
+import type { Database } from './database/pool';
+import type { School } from './store/calendar';
+import { groupsOfStudent } from './store/groups';
+import { notesOn } from './store/notes';
+import type { RosterStudent } from './store/people';
+import { decidedReviews, tierHistory } from './store/reviews';
+import { scoreHistory } from './store/scores';
+import { domainList, skillGraph, skillList } from './store/skills';
+import { readStandings, standingsOnDays } from './store/standings';
+
+/** Days on which standings of the past are shown, and how many days lie between them. */
+const MOMENTS = 7;
+const APART = 14;
+/** Next steps that are named. */
+const STEPS = 3;
+
+/** A score as the page shows it. */
+const inPoints = ({ theta, standardError, window, takenOn }: Awaited<ReturnType<typeof scoreHistory>>[number]) => ({
+	points: Math.round(toPoints(theta)),
+	error: Math.round(POINTS_PER_LOGIT * standardError),
+	window,
+	takenOn
+});
+
+/** Everything on one student's page. */
+export async function studentFile(database: Database, school: School, student: RosterStudent) {
+	const ids = [student.id];
+	const days: SchoolDate[] = Array.from({ length: MOMENTS }, (_, i) =>
+		addDays(school.today, -APART * (MOMENTS - 1 - i))
+	);
+	const [domains, skills] = await Promise.all([domainList(database), skillList(database)]);
+	const [graph, now, past, scores, notes, groups, verdicts, tiers] = await Promise.all([
+		skillGraph(database, skills),
+		readStandings(database, ids, school.today),
+		standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
+		scoreHistory(database, student.id),
+		notesOn(database, ids),
+		groupsOfStudent(database, school.id, student.id),
+		decidedReviews(database, ids),
+		tierHistory(database, student.id)
+	]);
+	const own = now.get(student.id)!;
+	const ready = new Set(readyNext(graph, isMasteredIn(own)));
+	const needs = needsOf(own, graph, student.tier === 3 ? 3 : 2);
+	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	return {
+		// What is ready next comes before what has a prerequisite still forming; each the most needed first.
+		steps: [...needs.keys()]
+			.sort((a, b) => readiness(own, graph, b) - readiness(own, graph, a))
+			.slice(0, STEPS)
+			.map((skillId) => {
+				const { code, shortName, statement } = skillOf.get(skillId)!;
+				return { id: skillId, code, shortName, statement, now: own.get(skillId)! };
+			}),
+		domains: domains.map(({ id, name }) => {
+			const series = scores.filter(({ domainId }) => domainId === id);
+			const latest = series.at(-1) ?? null;
+			return {
+				id,
+				name,
+				level: latest && workingLevel(latest.theta),
+				scores: series.map(inPoints),
+				skills: skills
+					.filter(({ domainId }) => domainId === id)
+					.map((skill) => ({
+						id: skill.id,
+						code: skill.code,
+						shortName: skill.shortName,
+						level: `${skill.grade}·${skill.term}`,
+						now: own.get(skill.id) ?? null,
+						isReady: ready.has(skill.id)
+					}))
+			};
+		}),
+		overall: scores.filter(({ domainId }) => domainId === 0).map(inPoints),
+		through: days.map((day, i) => {
+			const standings = [...(i === days.length - 1 ? own : (past.get(day)?.get(student.id) ?? new Map())).values()];
+			const count = (...wanted: string[]) => standings.filter(({ standing }) => wanted.includes(standing)).length;
+			return { day, secure: count('secure'), between: count('forming', 'slipping'), gap: count('gap') };
+		}),
+		notes,
+		groups: groups.map((group) => ({ ...group, focus: skillOf.get(group.focusSkillId)?.shortName ?? '' })),
+		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
+			id,
+			verdict: verdict!,
+			effectiveOn,
+			groupName,
+			note
+		})),
+		tiers
+	};
+}
+
+export type StudentFile = Awaited<ReturnType<typeof studentFile>>;

@@ -1,0 +1,100 @@
+<!-- What can be done to a group: its focus, who joins and leaves, a pause, its last day, its name. Each from a day on. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+
+	interface Props {
+		group: { name: string; focusSkillId: number; endsOn: string; pausedUntil: string | null };
+		students: { id: number; name: string }[];
+		/** Who can join: everybody in scope. */
+		choices: { id: number; givenName: string; familyName: string; className: string }[];
+		skills: { id: number; code: string; shortName: string }[];
+		today: string;
+		tomorrow: string;
+	}
+	let { group, students, choices, skills, today, tomorrow }: Props = $props();
+
+	const kinds = $derived({
+		join: 'Somebody joins',
+		leave: 'Somebody leaves',
+		focus: 'Change the focus',
+		...(group.pausedUntil ? { resume: 'Meet again' } : { pause: 'Pause' }),
+		end: 'Change the last day',
+		rename: 'Rename'
+	});
+	type Kind = 'join' | 'leave' | 'focus' | 'resume' | 'pause' | 'end' | 'rename';
+	let kind = $state<Kind>('join');
+	const others = $derived(choices.filter(({ id }) => !students.some((student) => student.id === id)));
+</script>
+
+<section class="no-print">
+	<h2>Change the group</h2>
+	<form
+		method="POST"
+		action="?/change"
+		use:enhance={() =>
+			async ({ update }) =>
+				update({ reset: false })}
+	>
+		<select name="kind" aria-label="What changes" bind:value={kind}>
+			{#each Object.entries(kinds) as [value, says] (value)}<option {value}>{says}</option>{/each}
+		</select>
+		{#if kind === 'join'}
+			<select name="students" aria-label="Who joins" required>
+				{#each others as { id, givenName, familyName, className } (id)}<option value={id}
+						>{givenName} {familyName}, {className}</option
+					>{/each}
+			</select>
+		{:else if kind === 'leave'}
+			<select name="students" aria-label="Who leaves" required>
+				{#each students as { id, name } (id)}<option value={id}>{name}</option>{/each}
+			</select>
+		{:else if kind === 'focus'}
+			<select name="skill" aria-label="The new focus" required>
+				{#each skills as { id, code, shortName } (id)}<option value={id} disabled={id === group.focusSkillId}
+						>{shortName} · {code}</option
+					>{/each}
+			</select>
+		{:else if kind === 'rename'}
+			<input name="name" aria-label="The new name" maxlength="80" value={group.name} required />
+		{/if}
+		{#if kind === 'rename'}
+			<input type="hidden" name="on" value={today} />
+		{:else}
+			<label
+				>{kind === 'end' ? 'Last day' : 'From'}
+				{#key kind}<input
+						type="date"
+						name="on"
+						value={kind === 'end' ? group.endsOn : kind === 'leave' || kind === 'resume' ? today : tomorrow}
+						required
+					/>{/key}</label
+			>
+		{/if}
+		{#if kind === 'pause'}<label>meets again on <input type="date" name="untilOn" /></label>{/if}
+		{#if kind !== 'rename'}<input
+				name="reason"
+				aria-label="Reason"
+				maxlength="500"
+				placeholder="reason, if you like"
+			/>{/if}
+		<button>{kinds[kind as keyof typeof kinds] ?? 'Change'}</button>
+	</form>
+</section>
+
+<style>
+	section {
+		margin-top: 18px;
+		display: grid;
+		gap: 6px;
+	}
+	form {
+		display: grid;
+		gap: 6px;
+		justify-items: start;
+	}
+	select,
+	input[name='name'],
+	input[name='reason'] {
+		width: 100%;
+	}
+</style>

@@ -1,0 +1,91 @@
+import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, PossibleSlot } from '$lib/core/grouping';
+import type { DraftGroup } from './draft.svelte';
+
+/** A meeting time as the board names it. */
+export interface BoardSlot {
+	id: number;
+	staffName: string;
+	days: number[];
+	startsAt: string;
+	minutes: number;
+	room: string;
+}
+export interface BoardStudent {
+	id: number;
+	givenName: string;
+	familyName: string;
+	className: string;
+	tier: number;
+}
+export interface BoardSkill {
+	id: number;
+	shortName: string;
+	code: string;
+}
+
+/** Why a student needs a focus as much as she does. */
+export interface NeedWhy {
+	probability: number;
+	readiness: number;
+	answers: number;
+	standing: 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
+	inferred: 'gap' | 'forming' | 'secure' | null;
+}
+
+/** What the page of suggested groups is made from. */
+export interface BoardContent {
+	problem: GroupingProblem;
+	students: BoardStudent[];
+	slots: BoardSlot[];
+	skills: BoardSkill[];
+	why: Record<string, Record<string, NeedWhy>>;
+	openTimes: (PossibleSlot & { label: string })[];
+	regrouped: { id: number; name: string; slotId: number; focusSkillId: number; studentIds: number[] }[];
+	alsoIn: Record<string, string[]>;
+	helperIds: string[];
+	/** By skill: how many of the students have it secure. */
+	secure: Record<number, number>;
+	choices: { kind: 'same need' | 'mixed'; focusId: number | null; studentIds: number[]; regroups: number[] };
+	draft: {
+		id: number;
+		name: string;
+		groups: DraftGroup[];
+		limits: DraftLimits;
+		/** Null when what was proven does not hold any more. */
+		bound: number | null;
+		savedAt: Date;
+		savedBy: string;
+		changes: DraftChange[];
+	} | null;
+	thin: { studentId: number; skillIds: number[] }[];
+	waiting: number[];
+	dates: { startsOn: string; endsOn: string; reviewOn: string };
+	scope: { students: BoardStudent[] };
+	can: { check: boolean };
+}
+
+/** Names as the board says them. */
+export interface BoardNames {
+	student: (id: string) => string;
+	className: (id: string) => string;
+	skill: (id: string) => string;
+	slot: (id: string) => string;
+}
+
+const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
+
+/** What a move does, in a few characters: `−0.12`, or `±0`. */
+export const sayChange = (change: number) => (Math.abs(change) < 0.005 ? '±0' : signed(change));
+
+/** Why a student needs a focus so much, in a sentence. */
+export function sayNeed(why: NeedWhy | undefined, tier: number): string {
+	if (!why) return 'does not need this focus';
+	const chance = `knows it with a chance of ${Math.round(100 * why.probability)}%`;
+	const ground = why.inferred ? 'going by the domain as a whole' : `from ${why.answers} answers`;
+	const ready = why.readiness === 1 ? 'ready next' : 'one prerequisite still forming, so half the weight';
+	return `${chance}, ${ground}; ${ready}${tier === 3 ? '; tier 3 weighs 1.5' : ''}`;
+}
+
+/** Who was close to another group, in a sentence. */
+export const sayCloseCall = ({ studentId, slotId, loss }: CloseCall, names: BoardNames, focus: string) =>
+	`${names.student(studentId)} could as well be in ${focus} (${names.slot(slotId)}): ${loss < 0.005 ? 'the need met would be the same' : `${loss.toFixed(2)} less`}`;

@@ -1,0 +1,220 @@
+<!-- What a calibration found, family by family, to be looked through and approved. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
+	import { ENOUGH_ANSWERS, type FamilyFlag } from '$lib/core/screening';
+	import { keepingScope } from '../shell/address';
+
+	interface Family {
+		familyId: string;
+		skill: { code: string; name: string };
+		sample: string;
+		answers: number;
+		right: number;
+		medianMs: number;
+		discrimination: number;
+		standardErrors: { discrimination: number };
+		before: { discrimination: number };
+		points: { before: number; found: number; error: number; drift: number | null };
+		misfit: number;
+		isEnough: boolean;
+		isProposed: boolean;
+		flags: FamilyFlag[];
+	}
+	interface Props {
+		jobId: number;
+		found: {
+			families: Family[];
+			groups: { grade: number; windowId: number; window: string; mean: number; sd: number; students: number }[];
+			logLikelihood: number;
+			iterations: number;
+			converged: boolean;
+		};
+		isApplied: boolean;
+		mayApply: boolean;
+	}
+	let { jobId, found, isApplied, mayApply }: Props = $props();
+
+	// svelte-ignore state_referenced_locally
+	let chosen = $state(found.families.filter(({ isProposed }) => isProposed).map(({ familyId }) => familyId));
+	let show = $state('all');
+	let sort = $state<'code' | 'answers' | 'discrimination' | 'change' | 'misfit'>('code');
+
+	const flagged = $derived(found.families.filter(({ flags }) => flags.length));
+	const few = $derived(found.families.filter(({ isEnough }) => !isEnough));
+	const change = ({ points }: Family) => points.found - points.before;
+	const keys: Record<typeof sort, (family: Family) => number | string> = {
+		code: ({ skill }) => skill.code,
+		answers: ({ answers }) => -answers,
+		discrimination: ({ discrimination }) => discrimination,
+		change: (family) => -Math.abs(change(family)),
+		misfit: ({ misfit }) => -misfit
+	};
+	const shown = $derived(
+		(show === 'flagged' ? flagged : show === 'few' ? few : found.families).toSorted((a, b) => {
+			const [one, other] = [keys[sort](a), keys[sort](b)];
+			return one < other ? -1 : one > other ? 1 : 0;
+		})
+	);
+	const round = (value: number) => String(Math.round(value)).replace('-', '−');
+	const signed = (value: number) => (Math.round(value) > 0 ? '+' : '') + round(value);
+	const heads: { key: typeof sort; label: string; title: string }[] = [
+		{ key: 'answers', label: 'Answers', title: 'First tries in diagnostics that count' },
+		{
+			key: 'discrimination',
+			label: 'Discrimination',
+			title: 'How sharply it tells students apart; 1.2 is supposed at first'
+		},
+		{ key: 'change', label: 'Difficulty', title: 'In points: supposed or used until now, and found' },
+		{ key: 'misfit', label: 'Misfit', title: 'Root of the mean squared distance of right answers from the curve' }
+	];
+</script>
+
+<p class="about">
+	<strong>{found.families.length}</strong> families of questions, {flagged.length} with a doubt, {few.length} with fewer than
+	{ENOUGH_ANSWERS} answers, which stay as they are. Log-likelihood {found.logLikelihood.toFixed(2).replace('-', '−')} after
+	{found.iterations}
+	passes{found.converged ? '' : ', not settled'}.
+</p>
+<details>
+	<summary>Ability found, by grade and window</summary>
+	<table>
+		<thead
+			><tr
+				><th>Window</th><th>Grade</th><th class="number">Sittings</th><th class="number">Mean, points</th><th
+					class="number">Spread, points</th
+				></tr
+			></thead
+		>
+		<tbody>
+			{#each found.groups as { grade, windowId, window, mean, sd, students } (`${windowId} ${grade}`)}
+				<tr
+					><td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number"
+						>{round(toPoints(mean))}</td
+					><td class="number">{round(POINTS_PER_LOGIT * sd)}</td></tr
+				>
+			{/each}
+		</tbody>
+	</table>
+</details>
+
+<form method="POST" action="?/apply" use:enhance>
+	<input type="hidden" name="job" value={jobId} />
+	{#each chosen as family (family)}<input type="hidden" name="families" value={family} />{/each}
+	<div class="tools">
+		<label>
+			Show
+			<select bind:value={show}>
+				<option value="all">all {found.families.length}</option>
+				<option value="flagged">with a doubt: {flagged.length}</option>
+				<option value="few">too few answers: {few.length}</option>
+			</select>
+		</label>
+		{#if mayApply}
+			<button class="primary" disabled={chosen.length === 0}
+				>Use for {chosen.length} {chosen.length === 1 ? 'family' : 'families'}, as a new version</button
+			>
+		{:else if isApplied}<span>This calibration is in use.</span>{/if}
+	</div>
+</form>
+
+<table class="roster">
+	<thead>
+		<tr>
+			{#if mayApply}<th>Use</th>{/if}
+			<th aria-sort={sort === 'code' ? 'ascending' : undefined}
+				><button class="plain" onclick={() => (sort = 'code')}>Skill, and such a question</button></th
+			>
+			<th class="number">Right</th>
+			<th class="number">Median time</th>
+			{#each heads as { key, label, title } (key)}
+				<th class="number" aria-sort={sort === key ? 'ascending' : undefined}
+					><button class="plain" {title} onclick={() => (sort = key)}>{label}</button></th
+				>
+			{/each}
+			<th class="number">Drift</th>
+			<th>Doubt</th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each shown as family (family.familyId)}
+			<tr>
+				{#if mayApply}
+					<td>
+						{#if family.isEnough}<input
+								type="checkbox"
+								value={family.familyId}
+								bind:group={chosen}
+								aria-label="Use {family.familyId}"
+							/>{/if}
+					</td>
+				{/if}
+				<th scope="row">
+					<a href={keepingScope(`/library/${family.skill.code}`)}>{family.skill.code} {family.skill.name}</a>
+					<span class="sample soft">{family.sample}</span>
+				</th>
+				<td class="number">{Math.round(100 * family.right)}%</td>
+				<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
+				<td class="number">{family.answers}</td>
+				<td class="number"
+					>{family.discrimination.toFixed(2).replace('-', '−')}
+					<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
+				>
+				<td class="number"
+					><span class="soft">{round(family.points.before)} →</span>
+					{round(family.points.found)} <span class="soft">± {round(family.points.error)}</span></td
+				>
+				<td class="number">{family.misfit.toFixed(3)}</td>
+				<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>
+				<td>{family.isEnough ? family.flags.join(', ') : 'too few answers'}</td>
+			</tr>
+		{:else}
+			<tr
+				><td colspan="10" class="soft"
+					>No family of questions is so. <button class="plain" onclick={() => (show = 'all')}>Show all</button></td
+				></tr
+			>
+		{/each}
+	</tbody>
+</table>
+<p class="soft about">
+	Tells little: discrimination under 0.6. Does not fit: misfit beyond what chance gives to 99 of 100 families that fit.
+	Has drifted: harder or easier in the newest window than before by more than 7.5 points and three standard errors. A
+	doubt is a reason to read its questions in the library.
+</p>
+
+<style>
+	.about {
+		max-width: 74em;
+		margin: 10px 0;
+	}
+	details {
+		margin-bottom: 10px;
+	}
+	.tools {
+		display: flex;
+		gap: 16px;
+		align-items: center;
+		margin-bottom: 10px;
+	}
+	th button {
+		font-weight: 600;
+		color: var(--ink);
+		padding: 0;
+		min-height: 28px;
+	}
+	[aria-sort] button {
+		color: var(--verdigris);
+	}
+	td {
+		white-space: nowrap;
+	}
+	.sample {
+		display: block;
+		max-width: 360px;
+		overflow: hidden;
+		text-overflow: ellipsis;
+		white-space: nowrap;
+		font-size: 0.85rem;
+	}
+</style>

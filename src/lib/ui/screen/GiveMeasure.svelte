@@ -1,0 +1,180 @@
+<!-- A measure while it is given to one student: what to say, the clock, the sheet to mark, and its score to save. -->
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { enhance } from '$app/forms';
+	import { LEAST_SECONDS, MEASURES, type FluencyMeasure } from '$lib/core/fluency';
+	import { Giving } from './giving.svelte';
+	import MarkingSheet from './MarkingSheet.svelte';
+
+	interface Props {
+		/** Under which the device keeps it until it is saved. */
+		key: string;
+		sheet: { grade: number; places: { text: string; key: string | null; part: number }[]; aRow: number | null };
+		measure: FluencyMeasure;
+		windowId: number;
+		student: { id: number; givenName: string };
+		/** Called once the server has stored it. */
+		onsaved: () => void;
+	}
+	let { key, sheet, measure, windowId, student, onsaved }: Props = $props();
+
+	// svelte-ignore state_referenced_locally
+	const giving = new Giving(key, sheet.places.length);
+	let problem = $state('');
+	onMount(() => () => giving.leave());
+
+	const { unit, units } = $derived(MEASURES[measure]);
+	const stage = $derived(giving.sheet.stage);
+	const directions: Record<FluencyMeasure, { say: string; rules: string }> = {
+		'reading aloud': {
+			say: 'When I say “go”, read this aloud from the top. If a word stops you, I will tell it to you. Read as well as you can.',
+			rules:
+				'Missed: a word read wrongly, left out, or told after three seconds. Not missed: a word put right by the student, a repeated word, an accent.'
+		},
+		'number fluency': {
+			say: 'When I say “go”, tell me the answers, row by row. If one stops you, say “next”. Give as many as you can.',
+			rules: 'Missed: a wrong answer, a skipped one, or none after three seconds. Not missed: an answer put right.'
+		}
+	};
+	const asks = $derived(
+		{
+			ready: 'Start the clock with the first ' + unit + '.',
+			'under way': `Tap each ${unit} that is missed. Tap it again if it was right after all.`,
+			'last reached': `Time. Tap the last ${unit} that was reached.`,
+			done: `Taps still mark ${units} up to the last one. L on the keyboard, or “Other last ${unit}”, moves the end.`
+		}[stage]
+	);
+	let moving = $state(false);
+	function tap(place: number) {
+		if (moving) {
+			giving.reach(place);
+			moving = false;
+		} else giving.tap(place);
+	}
+</script>
+
+<details open={stage === 'ready'}>
+	<summary>What to say, and what counts as missed</summary>
+	<p>“{directions[measure].say}”</p>
+	<p class="soft">{directions[measure].rules}</p>
+</details>
+
+<div class="desk">
+	<span class="clock" role="timer" aria-label="Seconds left"
+		>{stage === 'ready' || stage === 'under way'
+			? Math.ceil(giving.secondsLeft)
+			: Math.round(giving.sheet.seconds)}<span class="soft"
+			>{stage === 'ready' || stage === 'under way' ? ' s left' : ' s taken'}</span
+		></span
+	>
+	<p class="asks" role="status">{moving ? `Tap the last ${unit} that was reached.` : asks}</p>
+	{#if stage === 'ready'}
+		<button class="primary" onclick={() => giving.start()}>Start</button>
+	{:else}
+		{#if stage === 'under way'}
+			<button onclick={() => giving.stop(true)}>Came to the end</button>
+			<button onclick={() => giving.stop()}>Stop now</button>
+		{:else if stage === 'last reached'}
+			<button onclick={() => giving.reachNothing()}>Not one {unit}</button>
+		{:else}
+			<button aria-pressed={moving} onclick={() => (moving = !moving)}>Other last {unit}</button>
+		{/if}
+		<button disabled={!giving.sheet.marks.length} onclick={() => giving.takeBack()}>Take back</button>
+		<button class="plain" onclick={() => giving.clear()}>Start over</button>
+	{/if}
+</div>
+
+{#if giving.marked && giving.marked.seconds < LEAST_SECONDS}
+	<p class="problem">
+		Stopped after {giving.marked.seconds} seconds: too short to say anything of a pace. Start over when {student.givenName}
+		is ready.
+	</p>
+{:else if giving.score && giving.marked}
+	{@const score = giving.score}
+	<form
+		method="POST"
+		action="?/save"
+		use:enhance={({ cancel }) => {
+			problem = '';
+			if (!navigator.onLine) {
+				problem = 'There is no connection. The marks are kept on this device; save again when there is one.';
+				return cancel();
+			}
+			return async ({ result, update }) => {
+				if (result.type === 'error') {
+					problem = 'It could not be saved. The marks are kept on this device; try again.';
+					return;
+				}
+				if (result.type === 'success') giving.clear();
+				await update({ reset: false });
+				if (result.type === 'success') onsaved();
+			};
+		}}
+	>
+		<input type="hidden" name="id" value={giving.id} />
+		<input type="hidden" name="window" value={windowId} />
+		<input type="hidden" name="student" value={student.id} />
+		<input type="hidden" name="sheet" value={sheet.grade} />
+		<input type="hidden" name="seconds" value={giving.marked.seconds} />
+		<input type="hidden" name="reached" value={giving.marked.reached} />
+		<input type="hidden" name="missed" value={giving.marked.missed.join(',')} />
+		<p>
+			<strong>{Math.round(score.correctPerMinute)}</strong> correct {units} a minute
+			<span class="soft"
+				>± {Math.round(score.standardError)}: {score.correct} of {score.attempted} right in {giving.marked.seconds} seconds{score.accuracy ===
+				null
+					? ''
+					: `, ${Math.round(100 * score.accuracy)}% accurate`}</span
+			>
+		</p>
+		<button class="primary">Save for {student.givenName}</button>
+	</form>
+{/if}
+{#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+
+<MarkingSheet
+	places={sheet.places}
+	aRow={sheet.aRow}
+	sheet={giving.sheet}
+	marking={{
+		ontap: tap,
+		onreach: (place) => giving.reach(place),
+		ontakeback: () => giving.takeBack()
+	}}
+/>
+
+<style>
+	details p {
+		margin-top: 6px;
+		max-width: 46em;
+	}
+	.desk,
+	form {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px 14px;
+		align-items: center;
+	}
+	.desk {
+		position: sticky;
+		top: var(--bars);
+		z-index: 4;
+		background: var(--paper);
+		padding-block: 6px;
+	}
+	.clock {
+		font-size: 1.7rem;
+		font-variant-numeric: tabular-nums;
+		min-width: 130px;
+	}
+	.clock .soft {
+		font-size: 1rem;
+	}
+	.asks {
+		flex: 1 1 300px;
+		font-weight: 500;
+	}
+	strong {
+		font-size: 1.5rem;
+	}
+</style>

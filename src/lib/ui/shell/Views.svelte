@@ -1,0 +1,33 @@
+<!-- The pages of a leg as one line of links. <Views label="Pages on gaps" views={[{ path: '/gaps', name: 'Map' }]} /> -->
+<script lang="ts">
+	import { page } from '$app/state';
+	import { keepingScope } from './address';
+
+	let { label, views }: { label: string; views: { path: string; name: string }[] } = $props();
+</script>
+
+<nav aria-label={label} class="no-print">
+	{#each views as { path, name } (path)}
+		<a href={keepingScope(path)} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
+	{/each}
+</nav>
+
+<style>
+	nav {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 20px;
+		margin: -6px 0 10px;
+	}
+	a {
+		padding: 2px 0;
+		text-decoration: none;
+	}
+	a:hover {
+		text-decoration: underline;
+	}
+	[aria-current] {
+		color: var(--ink);
+		font-weight: 650;
+	}
+</style>

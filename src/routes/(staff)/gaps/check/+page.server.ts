@@ -1,0 +1,85 @@
+import { addDays } from '$lib/core/calendar';
+import { skillsToCheck } from '$lib/core/grouping';
+import { hasItems } from '$lib/core/items';
+import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
+import { visibleAmong } from '$lib/server/store/people';
+import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
+import { skillGraph, skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { formCheck, id, schoolDate } from '$lib/server/validate';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffWho(locals, 'assign skill checks');
+	const { database } = locals;
+	const scope = await scopeOf(locals, url, staff, school);
+	const named = (url.searchParams.get('students') ?? '').split(',').map(Number).filter(Number.isInteger);
+	const students = url.searchParams.has('students')
+		? await visibleAmong(database, staff, named.filter((one) => one > 0).slice(0, 400), school.today)
+		: scope.students;
+	const ids = students.map((student) => student.id);
+	const all = await skillList(database);
+	const skills = all.filter(({ code }) => hasItems(code));
+	const [graph, standings, open] = await Promise.all([
+		skillGraph(database, all),
+		readStandings(database, ids, school.today),
+		openChecks(database, ids)
+	]);
+	const asked = Number(url.searchParams.get('skill')) || null;
+	const can = new Set(skills.map((skill) => skill.id));
+	return {
+		students: students.map((student) => {
+			const own = standings.get(student.id)!;
+			const waiting = open.filter(({ studentId }) => studentId === student.id).flatMap(({ skillIds }) => skillIds);
+			const proposed = asked !== null ? [asked] : skillsToCheck(own, graph, student.tier === 3 ? 3 : 2, MOST_CHECKED);
+			return {
+				...student,
+				proposed: proposed.filter((skillId) => can.has(skillId) && !waiting.includes(skillId)),
+				waiting
+			};
+		}),
+		skills: skills.map(({ id: skillId, shortName, code, domainId }) => ({ id: skillId, shortName, code, domainId })),
+		items: CHECK_ITEMS,
+		dueOn: addDays(school.today, 3)
+	};
+}
+
+/** One student and her skills: `12:4,7`. */
+const wantedText = '^[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}(;[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}){0,399}$';
+const assignForm = formCheck<{ wanted: string; dueOn: string }>({
+	type: 'object',
+	properties: { wanted: { type: 'string', pattern: wantedText }, dueOn: schoolDate },
+	required: ['wanted', 'dueOn']
+});
+const undoForm = formCheck<{ batch: number }>({ type: 'object', properties: { batch: id }, required: ['batch'] });
+
+export const actions = {
+	assign: staffAction('assign skill checks', assignForm, async ({ staff, school, database, at, form }) => {
+		const { dueOn } = form;
+		if (dueOn < school.today || dueOn > addDays(school.today, 60))
+			return refuse('The check is due within two months from today');
+		const wanted = form.wanted.split(';').map((part) => {
+			const [student, skillIds] = part.split(':');
+			return { studentId: Number(student), skillIds: [...new Set(skillIds.split(',').map(Number))] };
+		});
+		const ids = wanted.map(({ studentId }) => studentId);
+		if (new Set(ids).size !== ids.length) return refuse('A student is named twice');
+		if ((await visibleAmong(database, staff, ids, school.today)).length !== ids.length)
+			return refuse('Some of these students are not yours to see');
+		const can = new Set((await skillList(database)).filter(({ code }) => hasItems(code)).map((skill) => skill.id));
+		if (!wanted.every(({ skillIds }) => skillIds.every((one) => can.has(one))))
+			return refuse('There are no questions for one of these skills');
+		const given = await assignChecks(database, staff, wanted, dueOn, at);
+		if (!given) return refuse('All of these checks are waiting for them already');
+		return {
+			done: `A check on ${given.skills} ${given.skills === 1 ? 'skill' : 'skills'} waits for ${given.students} ${given.students === 1 ? 'student' : 'students'}, due ${dueOn}.`,
+			undo: { action: '/gaps/check?/undo', fields: { batch: String(given.batch) } }
+		};
+	}),
+	undo: staffAction('assign skill checks', undoForm, async ({ staff, database, at, form }) => {
+		const { withdrawn, begun } = await withdrawChecks(database, staff, form.batch, at);
+		if (withdrawn === 0) return refuse('These checks are finished or taken back already');
+		return {
+			done: `Taken back for ${withdrawn} ${withdrawn === 1 ? 'student' : 'students'}${begun ? `; ${begun} had begun, and what they answered is kept` : ''}.`
+		};
+	})
+};

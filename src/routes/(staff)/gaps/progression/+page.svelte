@@ -1,0 +1,263 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import Needle from '$lib/ui/glyphs/Needle.svelte';
+	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
+	import { ALONG, layOutAlong } from '$lib/ui/gaps/alongLayout';
+	import GapViews from '$lib/ui/gaps/GapViews.svelte';
+	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
+	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
+
+	let { data } = $props();
+
+	const studentId = $derived(Number(page.url.searchParams.get('student')));
+	const all = $derived(page.url.searchParams.get('columns') === 'all');
+	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
+	const at = $derived.by(() => {
+		const map = new Map<number, typeof data.places>();
+		for (const place of data.places) if (place.at !== null) map.set(place.at, [...(map.get(place.at) ?? []), place]);
+		return map;
+	});
+	/** From the first to the last column where somebody stands, one more either way. */
+	const columns = $derived.by(() => {
+		const used = data.columns.flatMap((ids, column) => (ids.some((id) => at.has(id)) ? [column] : []));
+		if (all || used.length === 0) return data.columns;
+		return data.columns.slice(Math.max(0, used[0] - 1), used[used.length - 1] + 2);
+	});
+	const drawn = $derived(layOutAlong(columns, data.edges, (id) => at.get(id)?.length ?? 0));
+	const beyond = $derived(data.places.filter(({ without }) => without === 'beyond'));
+	const before = $derived(data.places.filter(({ without }) => without === 'before'));
+
+	let chosen = $state<number[]>([]);
+	const selected = $derived(chosen.filter((id) => data.places.some((place) => place.id === id)));
+	/** The skill they all stand at, for practice. */
+	const common = $derived.by(() => {
+		const skills = new Set(selected.map((id) => data.places.find((place) => place.id === id)!.at));
+		const [only] = skills;
+		return skills.size === 1 && only !== null ? only : null;
+	});
+	function toggleAll(skill: number) {
+		const ids = at.get(skill)!.map(({ id }) => id);
+		chosen = ids.every((id) => chosen.includes(id))
+			? chosen.filter((id) => !ids.includes(id))
+			: [...new Set([...chosen, ...ids])];
+	}
+</script>
+
+<svelte:head><title>Progression · Orderly Compass</title></svelte:head>
+
+{#snippet student(place: (typeof data.places)[number])}
+	<li class:current={place.id === studentId} data-student={place.id}>
+		<input type="checkbox" value={place.id} bind:group={chosen} aria-label="Select {place.name}" />
+		<a href={withState({ student: place.id })} title="{place.name}, {place.className}, {place.score ?? 'no score'}"
+			>{place.name}</a
+		>
+		<span class="glyphs"
+			>{#if place.at !== null}<Needle state={place.state} inferred={place.inferred} size={16} />{/if}<TierBars
+				tier={place.tier}
+			/></span
+		>
+	</li>
+{/snippet}
+
+<GapViews />
+<div class="page-head">
+	<h1>{data.domain.name}: where {data.scope.label} stands</h1>
+	<label>
+		Domain
+		<select onchange={(event) => setState({ domain: event.currentTarget.value })}>
+			{#each data.domains as { id, name } (id)}<option value={id} selected={id === data.domain.id}>{name}</option
+				>{/each}
+		</select>
+	</label>
+	<label
+		><input
+			type="checkbox"
+			checked={all}
+			onchange={(event) => setState({ columns: event.currentTarget.checked ? 'all' : null })}
+		/>
+		all {data.skills.length} skills</label
+	>
+</div>
+<p class="soft">
+	Skills from left to right as one leads to the next. Each of the {data.places.length} students stands at the first skill
+	in teaching order that they are ready for.
+	<a href={keepingScope('/screen', { window: page.url.searchParams.get('window'), on: data.domain.id })}
+		>Scores in this domain</a
+	>
+</p>
+
+{#each data.needs as need (`${need.classId} ${need.skillId}`)}
+	<p class="classwide">
+		<strong>{need.skillName}</strong>: {need.lacking} of {need.withEvidence} of {need.className} lack it:
+		{need.advice === 'whole class, firm' ? 'a lesson for the whole class' : 'likely a lesson for the whole class'}.
+		<a href={keepingScope('/gaps/class', { of: need.classId })}>For {need.className}</a>
+	</p>
+{/each}
+
+{#if data.places.length === 0}
+	<p>Nobody is in this scope.</p>
+{:else}
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div class="scroll" role="region" aria-label="Progression of {data.domain.name}" tabindex="0">
+		<div class="drawing" style:width="{drawn.width}px" style:height="{drawn.height}px">
+			<svg width={drawn.width} height={drawn.height} aria-hidden="true">
+				{#each drawn.paths as { key, path } (key)}<path d={path} />{/each}
+			</svg>
+			{#each drawn.boxes as { id, x, y, height } (id)}
+				{@const skill = skillOf.get(id)!}
+				{@const here = at.get(id) ?? []}
+				<section
+					class="box"
+					class:empty={here.length === 0}
+					style:left="{x}px"
+					style:top="{y}px"
+					style:width="{ALONG.width}px"
+					style:height="{height}px"
+					aria-label={skill.shortName}
+				>
+					<h3>
+						<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title={skill.shortName}
+							>{skill.shortName}</a
+						>
+						<span class="soft"
+							>{skill.code} · {skill.level} · {skill.gaps} gap, {skill.secure} secure
+							{#if here.length > 1}<button
+									class="plain"
+									onclick={() => toggleAll(id)}
+									aria-label="Select all at {skill.shortName}">all {here.length}</button
+								>{/if}</span
+						>
+					</h3>
+					{#if here.length}<ul>
+							{#each here as place (place.id)}{@render student(place)}{/each}
+						</ul>{/if}
+				</section>
+			{/each}
+		</div>
+	</div>
+	{#each [{ says: 'Something in another domain comes first', who: before }, { says: 'Every skill of the domain is secure', who: beyond }] as { says, who } (says)}
+		{#if who.length}
+			<section class="rest">
+				<h2>{says}: {who.length}</h2>
+				<ul>
+					{#each who as place (place.id)}{@render student(place)}{/each}
+				</ul>
+			</section>
+		{/if}
+	{/each}
+	{#if selected.length}
+		<ActionBar says="{selected.length} {selected.length === 1 ? 'student' : 'students'} selected">
+			{#if data.can.group}<a
+					class="button primary"
+					href={keepingScope('/groups/suggest', { students: selected.join(','), domain: null })}>Suggest groups</a
+				>{/if}
+			{#if data.can.practice}<a
+					class="button"
+					href={keepingScope('/practice/new', {
+						scope: `list:${selected.join(',')}`,
+						skill: common,
+						domain: null,
+						student: null
+					})}>Assign practice{common === null ? '' : ` on ${skillOf.get(common)!.shortName}`}</a
+				>{/if}
+			{#if data.can.check}<a
+					class="button"
+					href={keepingScope('/gaps/check', { students: selected.join(','), skill: common })}>Skill check</a
+				>{/if}
+			<button class="plain" onclick={() => (chosen = [])}>Clear</button>
+		</ActionBar>
+	{/if}
+{/if}
+
+<style>
+	.classwide {
+		border-left: 3px solid var(--gap-ink);
+		padding: 2px 10px;
+	}
+	.scroll {
+		overflow: auto;
+		padding: 12px 4px;
+	}
+	.drawing {
+		position: relative;
+	}
+	svg {
+		position: absolute;
+		inset: 0;
+	}
+	path {
+		fill: none;
+		stroke: var(--rule-strong);
+	}
+	.box {
+		position: absolute;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		border-radius: var(--corner);
+	}
+	.empty {
+		background: var(--paper);
+		border-color: var(--rule);
+	}
+	h3 {
+		height: 47px;
+		padding: 4px 8px;
+		overflow: hidden;
+		font: inherit;
+	}
+	h3 a {
+		display: block;
+		color: var(--ink);
+		font-weight: 600;
+		text-decoration: none;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	h3 a:hover {
+		text-decoration: underline;
+	}
+	h3 .soft {
+		font-size: 0.8rem;
+		white-space: nowrap;
+	}
+	h3 button {
+		min-height: 0;
+		padding: 0 4px;
+		font-size: 0.8rem;
+	}
+	ul {
+		list-style: none;
+		margin: 0;
+		padding: 0 6px;
+	}
+	li {
+		display: flex;
+		align-items: center;
+		gap: 6px;
+		height: 26px;
+		border-top: 1px solid var(--rule);
+	}
+	li.current {
+		background: var(--verdigris-wash);
+	}
+	li a {
+		flex: 1;
+		min-width: 0;
+		color: var(--ink);
+		text-decoration: none;
+		white-space: nowrap;
+		overflow: hidden;
+		text-overflow: ellipsis;
+	}
+	.glyphs {
+		display: flex;
+		gap: 4px;
+		align-items: center;
+	}
+	.rest ul {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+		gap: 0 16px;
+	}
+</style>

@@ -1,0 +1,66 @@
+import { addDays, isSchoolDate } from '$lib/core/calendar';
+import { standingChange, type StandingChange } from '$lib/core/mastery';
+import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { currentCycle } from '$lib/server/store/calendar';
+import { domainList, skillList } from '$lib/server/store/skills';
+import { readStandings, standingsOnDays } from '$lib/server/store/standings';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const scope = await scopeOf(locals, url, staff, school);
+	const { database } = locals;
+	const ids = scope.students.map(({ id }) => id);
+	const [domains, skills, cycle] = await Promise.all([
+		domainList(database),
+		skillList(database),
+		currentCycle(database, school.id, school.today)
+	]);
+	const asked = url.searchParams.get('then');
+	const start = cycle && cycle.startsOn < school.today ? cycle.startsOn : addDays(school.today, -28);
+	const then = asked && isSchoolDate(asked) && asked < school.today ? asked : start;
+	const [now, earlier] = await Promise.all([
+		readStandings(database, ids, school.today),
+		standingsOnDays(database, ids, skills, [then], school.timeZone)
+	]);
+	const before = earlier.get(then)!;
+	const counts: Record<StandingChange, number> = {
+		risen: 0,
+		fallen: 0,
+		'first seen': 0,
+		'no longer seen': 0,
+		same: 0
+	};
+	return {
+		then,
+		domains,
+		skills: skills.map(({ id, domainId, code, shortName, grade, term }) => ({
+			id,
+			domainId,
+			code,
+			shortName,
+			level: `${grade}·${term}`
+		})),
+		// Of each student what is not as it was; a skill that is the same is left out.
+		changes: scope.students.map(({ id }) => {
+			const [own, old] = [now.get(id)!, before.get(id) ?? new Map<number, never>()];
+			const changed = skills.flatMap((skill) => {
+				const [from, to] = [old.get(skill.id), own.get(skill.id)];
+				const change = standingChange(from, to);
+				counts[change]++;
+				return change === 'same'
+					? []
+					: [
+							{
+								skillId: skill.id,
+								change,
+								from: from?.standing ?? ('unseen' as const),
+								to: to?.standing ?? ('unseen' as const),
+								answers: (to?.answers ?? 0) - (from?.answers ?? 0)
+							}
+						];
+			});
+			return { id, changed };
+		}),
+		counts
+	};
+}

@@ -1,0 +1,109 @@
+import { error } from '@sveltejs/kit';
+import { addDays } from '$lib/core/calendar';
+import { isWithin, meetingDays } from '$lib/core/timetable';
+import { changeAction, undoChangeAction } from '$lib/server/groupForm';
+import { recordAction } from '$lib/server/meetingForm';
+import { noteAction, removeNoteAction } from '$lib/server/noteForm';
+import { sessionPlan } from '$lib/server/sessionPlan';
+import { staffContext } from '$lib/server/staffPage';
+import { groupHistory, groupPauses } from '$lib/server/store/groupChanges';
+import { attendanceCounts, findGroup } from '$lib/server/store/groups';
+import { meetingRecords } from '$lib/server/store/meetings';
+import { notesOn } from '$lib/server/store/notes';
+import { visibleAmong } from '$lib/server/store/people';
+import { practiceSets } from '$lib/server/store/practice';
+import { probeSeries } from '$lib/server/store/probes';
+import { openReviews } from '$lib/server/store/reviews';
+import { skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { slotList, staffAbsences } from '$lib/server/store/timetable';
+
+/** Meetings that are shown before and after today. */
+const SHOWN = 6;
+
+export async function load({ locals, params }) {
+	const { staff, school } = await staffContext(locals);
+	const { database } = locals;
+	const { today } = school;
+	const group = /^\d{1,10}$/.test(params.group)
+		? await findGroup(database, school.id, Number(params.group), today)
+		: null;
+	const students = group ? await visibleAmong(database, staff, group.studentIds, today) : [];
+	// A class teacher sees groups of the own class; the others see those without members, too.
+	if (!group || (staff.role === 'teacher' && students.length === 0)) error(404, 'No such group for you.');
+	const ids = students.map(({ id }) => id);
+	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews] = await Promise.all([
+		slotList(database, school.id),
+		skillList(database),
+		readStandings(database, ids, today),
+		groupPauses(database, [group.id]),
+		groupHistory(database, group.id),
+		notesOn(database, ids),
+		attendanceCounts(database, ids),
+		practiceSets(database, school.id, ids),
+		probeSeries(database, ids, today),
+		openReviews(database, ids)
+	]);
+	const slot = slots.find(({ id }) => id === group.slotId)!;
+	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
+	const [absences, records] = await Promise.all([
+		staffAbsences(database, school.id, group.startsOn),
+		meetingRecords(database, [group.id], group.startsOn, group.endsOn)
+	]);
+	const away = absences.filter(({ staffId }) => staffId === slot.staffId);
+	const days = meetingDays(slot, group.startsOn, group.endsOn).map((on) => ({
+		on,
+		isPaused: isWithin(on, pauses),
+		isAway: isWithin(on, away),
+		record: records.find((one) => one.on === on) ?? null
+	}));
+	const past = days.filter(({ on }) => on <= today);
+	const meets = days.filter(({ isPaused }) => !isPaused);
+	// The session that attendance is taken for: today's, else the last one.
+	const session = past.findLast(({ isPaused, record }) => !isPaused || record) ?? null;
+	// Names of those who have left, for the history.
+	const others = history.flatMap(({ studentIds }) => studentIds).filter((id) => !ids.includes(id));
+	return {
+		group,
+		slot,
+		skill,
+		skills: skills.map(({ id, code, shortName }) => ({ id, code, shortName })),
+		students: students.map((student) => {
+			const now = standings.get(student.id)!.get(skill.id);
+			return {
+				...student,
+				name: `${student.givenName} ${student.familyName}`,
+				helps: group.helperIds.includes(student.id),
+				now: now ?? null,
+				attendance: counts.get(`${student.id} ${group.id}`) ?? null,
+				probes: probes.find(({ studentId, skillId }) => studentId === student.id && skillId === skill.id) ?? null,
+				reviewOn:
+					reviews.find(({ studentId, groupId }) => studentId === student.id && groupId === group.id)?.dueOn ?? null,
+				notes: notes.filter(({ studentId }) => studentId === student.id).slice(0, 3)
+			};
+		}),
+		session,
+		past: past.slice(-SHOWN - 1),
+		coming: meets.filter(({ on }) => on > today).slice(0, SHOWN),
+		meetings: {
+			held: records.filter(({ held }) => held).length,
+			planned: past.filter(({ isPaused }) => !isPaused).length,
+			all: meets.length
+		},
+		plan: session || meets.length ? sessionPlan(skill, group.id, session?.on ?? today) : { samples: [], ticket: [] },
+		sets: sets.filter(({ groupId }) => groupId === group.id).slice(0, SHOWN),
+		history,
+		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map(
+			({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` })
+		),
+		tomorrow: addDays(today, 1)
+	};
+}
+
+export const actions = {
+	record: recordAction,
+	change: changeAction,
+	undoChange: undoChangeAction,
+	note: noteAction,
+	removeNote: removeNoteAction
+};

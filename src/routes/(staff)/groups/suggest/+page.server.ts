@@ -1,0 +1,84 @@
+import { error } from '@sveltejs/kit';
+import { addDays } from '$lib/core/calendar';
+import { changesSince, isSameProblem, skillsToCheck } from '$lib/core/grouping';
+import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$lib/server/draftForm';
+import { groupingFor } from '$lib/server/grouping';
+import { cycleDates } from '$lib/server/overview';
+import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
+import { currentCycle } from '$lib/server/store/calendar';
+import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
+import { skillGraph } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { formCheck, id } from '$lib/server/validate';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffWho(locals, 'form groups');
+	const { database } = locals;
+	const draft = await draftInView(locals, url, school.id);
+	if (url.searchParams.has('draft') && !draft) error(404, 'There is no such draft; it may have been put away.');
+	const choices = draft?.choices ?? choicesOf(url);
+	const setting = await groupingFor(database, staff, school, choices);
+	const ids = setting.students.map((student) => student.id);
+	const [cycle, graph, standings, waiting] = await Promise.all([
+		currentCycle(database, school.id, school.today),
+		skillGraph(database, setting.skills),
+		readStandings(database, ids, school.today),
+		openChecks(database, ids)
+	]);
+	const { endsOn, reviewOn } = cycleDates(cycle, school.today);
+	return {
+		...setting,
+		skills: setting.skills.map(({ id: skillId, shortName, code }) => ({ id: skillId, shortName, code })),
+		choices,
+		draft: draft && {
+			id: draft.id,
+			name: draft.name,
+			groups: draft.groups,
+			limits: draft.limits,
+			// What was proven of the problem then says nothing of another one.
+			bound: isSameProblem(draft.problem, setting.problem) ? draft.bound : null,
+			savedAt: draft.savedAt,
+			savedBy: draft.savedBy,
+			changes: changesSince(draft.problem, setting.problem, draft.groups)
+		},
+		/** Students whose needs rest on little evidence, with the skills that a short check would confirm. */
+		thin: setting.students.flatMap((student) => {
+			const skillIds = skillsToCheck(standings.get(student.id)!, graph, student.tier === 3 ? 3 : 2, MOST_CHECKED);
+			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
+		}),
+		waiting: waiting.map(({ studentId }) => studentId),
+		dates: { startsOn: addDays(school.today, 1), endsOn, reviewOn }
+	};
+}
+
+const addForm = formCheck<{ student: number }>({
+	type: 'object',
+	properties: { student: id },
+	required: ['student']
+});
+
+export const actions = {
+	adopt: adoptAction,
+	keep: keepAction,
+	/** One more student for the board. */
+	add: staffAction('form groups', addForm, async ({ staff, school, database, form, event }) => {
+		const choices = await choicesFor(event.locals, event.url, school.id);
+		const { problem, students, why, openTimes, alsoIn } = await groupingFor(database, staff, school, {
+			...choices,
+			studentIds: [form.student]
+		});
+		const key = String(form.student);
+		const student = students.find((one) => one.id === form.student);
+		const posed = problem.students.find((one) => one.id === key);
+		if (!student || !posed) return refuse('There is no such student for you');
+		return {
+			added: {
+				student,
+				posed,
+				why: why[key],
+				alsoIn: alsoIn[key],
+				openAt: openTimes.filter(({ availableIds }) => availableIds.includes(key)).map((time) => time.id)
+			}
+		};
+	})
+};

@@ -1,0 +1,85 @@
+import { isSchoolDate, weekday } from '$lib/core/calendar';
+import { isWithin, minutesOf } from '$lib/core/timetable';
+import { recordAction } from '$lib/server/meetingForm';
+import { sessionPlan } from '$lib/server/sessionPlan';
+import { staffContext } from '$lib/server/staffPage';
+import { groupPauses } from '$lib/server/store/groupChanges';
+import { groupsOn } from '$lib/server/store/groups';
+import { meetingRecords } from '$lib/server/store/meetings';
+import { visibleAmong } from '$lib/server/store/people';
+import { skillList } from '$lib/server/store/skills';
+import { readStandings } from '$lib/server/store/standings';
+import { slotList, staffAbsences } from '$lib/server/store/timetable';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	const { database } = locals;
+	const asked = url.searchParams.get('on');
+	const on = asked && isSchoolDate(asked) ? asked : school.today;
+	const [groups, slots, skills, absences] = await Promise.all([
+		groupsOn(database, school.id, on),
+		slotList(database, school.id),
+		skillList(database),
+		staffAbsences(database, school.id, on)
+	]);
+	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
+	const meeting = groups.filter(({ slotId }) => slotOf.get(slotId)!.days.includes(weekday(on)));
+	const holds = meeting.some(({ slotId }) => slotOf.get(slotId)!.staffId === staff.id);
+	// Who runs groups sees hers; everybody else all.
+	const whose = url.searchParams.get('whose') === 'all' || !holds ? 'all' : 'mine';
+	const shown = meeting.filter(({ slotId }) => whose === 'all' || slotOf.get(slotId)!.staffId === staff.id);
+	const ids = [...new Set(shown.flatMap(({ studentIds }) => studentIds))];
+	const groupIds = shown.map(({ id }) => id);
+	const [students, records, pauses, standings] = await Promise.all([
+		visibleAmong(database, staff, ids, school.today),
+		meetingRecords(database, groupIds, on, on),
+		groupPauses(database, groupIds),
+		readStandings(database, ids, school.today)
+	]);
+	const visible = new Map(students.map((student) => [student.id, student]));
+	return {
+		on,
+		whose,
+		holds,
+		sessions: shown
+			.map((group) => {
+				const slot = slotOf.get(group.slotId)!;
+				const skill = skills.find(({ id }) => id === group.focusSkillId)!;
+				return {
+					group,
+					slot,
+					skill,
+					isPaused: isWithin(
+						on,
+						pauses.filter(({ groupId }) => groupId === group.id)
+					),
+					isAway: isWithin(
+						on,
+						absences.filter(({ staffId }) => staffId === slot.staffId)
+					),
+					students: group.studentIds.flatMap((id) => {
+						const student = visible.get(id);
+						const now = standings.get(id)?.get(skill.id);
+						return student
+							? [
+									{
+										id,
+										name: `${student.givenName} ${student.familyName}`,
+										className: student.className,
+										helps: group.helperIds.includes(id),
+										state: now?.inferred ?? now?.standing ?? ('unseen' as const),
+										inferred: Boolean(now?.inferred)
+									}
+								]
+							: [];
+					}),
+					record: records.find(({ groupId }) => groupId === group.id) ?? null,
+					plan: sessionPlan(skill, group.id, on)
+				};
+			})
+			.filter(({ students: own }) => own.length)
+			.sort((a, b) => minutesOf(a.slot.startsAt) - minutesOf(b.slot.startsAt))
+	};
+}
+
+export const actions = { record: recordAction };

@@ -1,0 +1,123 @@
+import { itemFrom } from '$lib/core/items';
+import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
+import type { FamilyFit } from '$lib/core/screening';
+import { refuse, screenContext, staffAction, staffWho } from '$lib/server/staffPage';
+import type { CalibrationProgress, CalibrationResult } from '$lib/server/jobs/calibration';
+import { askForJob, cancelJob, newestJob } from '$lib/server/store/jobs';
+import { applyParameters, countedAnswers, parameterVersions, withdrawParameters } from '$lib/server/store/parameters';
+import { skillList, type Skill } from '$lib/server/store/skills';
+import { formCheck, id } from '$lib/server/validate';
+
+export async function load({ locals, url, depends }) {
+	depends('job:calibration');
+	await staffWho(locals, 'run screening');
+	const { school, windows, window } = await screenContext(locals, url);
+	const { database } = locals;
+	const [counted, job, versions, skills] = await Promise.all([
+		countedAnswers(database, school.id),
+		newestJob<CalibrationProgress, CalibrationResult>(database, school.id, 'calibration'),
+		parameterVersions(database, school.id),
+		skillList(database)
+	]);
+	const result = job?.result ?? null;
+	const found = result && 'families' in result ? result : null;
+	const nameOf = new Map(windows.map((one) => [one.id, one.name]));
+	return {
+		window,
+		windows,
+		today: school.today,
+		counted,
+		versions,
+		job: job && { id: job.id, state: job.state, progress: job.progress, askedBy: job.askedBy, endedAt: job.endedAt },
+		problem: result && 'problem' in result ? result.problem : null,
+		found: found && {
+			logLikelihood: found.logLikelihood,
+			iterations: found.iterations,
+			converged: found.converged,
+			groups: found.groups.map((group) => ({ ...group, window: nameOf.get(group.windowId) ?? 'a window taken away' })),
+			families: found.families.map((fit) => familyRow(fit, skills))
+		}
+	};
+}
+
+/** A family as the page shows it: difficulties in points, and what its questions are like. */
+function familyRow(fit: FamilyFit, skills: Skill[]) {
+	const item = itemFrom(fit.familyId, 1);
+	const skill = skills.find(({ code }) => code === item.skillCode)!;
+	return {
+		...fit,
+		skill: { code: skill.code, name: skill.shortName },
+		sample: item.stem,
+		points: {
+			before: toPoints(fit.before.difficulty),
+			found: toPoints(fit.difficulty),
+			error: POINTS_PER_LOGIT * fit.standardErrors.difficulty,
+			drift: fit.drift && POINTS_PER_LOGIT * fit.drift.shift
+		},
+		/** What is proposed: to use it, where there are answers enough and the model speaks for it. */
+		isProposed: fit.isEnough && !fit.flags.includes('does not fit') && fit.discrimination > LEAST_USED
+	};
+}
+
+/** Parameters of a family that tells less than this are no use for choosing or scoring. */
+const LEAST_USED = 0.2;
+
+const nothing = formCheck<object>({ type: 'object', properties: {} });
+const jobForm = formCheck<{ job: number }>({ type: 'object', properties: { job: id }, required: ['job'] });
+const applyForm = formCheck<{ job: number; families: string[] }>({
+	type: 'object',
+	properties: {
+		job: id,
+		families: {
+			type: 'array',
+			minItems: 1,
+			maxItems: 2_000,
+			uniqueItems: true,
+			items: { type: 'string', minLength: 1, maxLength: 60 }
+		}
+	},
+	required: ['job', 'families']
+});
+const versionForm = formCheck<{ version: number }>({
+	type: 'object',
+	properties: { version: id },
+	required: ['version']
+});
+
+export const actions = {
+	start: staffAction('calibrate', nothing, async ({ staff, database, at }) => {
+		const job = await askForJob(database, staff, 'calibration', at);
+		if (job === null) return refuse('A calibration is under way already');
+		return { done: 'The calibration has begun. You can leave this page; it goes on.' };
+	}),
+	cancel: staffAction('calibrate', jobForm, async ({ staff, database, at, form }) => {
+		if (!(await cancelJob(database, staff, form.job, at))) return refuse('This calibration is not under way any more');
+		return { done: 'The calibration is canceled. Nothing was changed.' };
+	}),
+	apply: staffAction(
+		'calibrate',
+		applyForm,
+		async ({ staff, school, database, at, form }) => {
+			const job = await newestJob<CalibrationProgress, CalibrationResult>(database, school.id, 'calibration');
+			if (job?.id !== form.job || !job.result || !('families' in job.result))
+				return refuse('There is a newer calibration; look at that one');
+			const wanted = new Set(form.families);
+			const families = job.result.families.filter((fit) => wanted.has(fit.familyId));
+			const useless = families.find(({ isEnough, discrimination }) => !isEnough || discrimination <= LEAST_USED);
+			if (families.length < wanted.size || useless)
+				return refuse('One of the families has too few answers, or tells too little, to be used');
+			const version = await applyParameters(database, staff, job.id, families, at);
+			if (!version) return refuse('This calibration is in use already');
+			return {
+				done: `Version ${version.number} is in use, for ${families.length} families: every diagnostic begun from now on is chosen and scored by it. Scores there are keep theirs.`,
+				undo: { action: '?/withdraw', fields: { version: String(version.id) } }
+			};
+		},
+		'Choose at least one family of questions'
+	),
+	withdraw: staffAction('calibrate', versionForm, async ({ staff, database, at, form }) => {
+		if (!(await withdrawParameters(database, staff, form.version, at)))
+			return refuse('This version is not in use any more');
+		return { done: 'Taken back: diagnostics begun from now on use what was used before.' };
+	})
+};

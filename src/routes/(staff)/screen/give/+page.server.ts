@@ -1,0 +1,144 @@
+import { error, redirect } from '@sveltejs/kit';
+import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
+import { TO_FINISH } from '$lib/core/screening';
+import { sheetToMark } from '$lib/server/giving';
+import { windowInView, windowPlaces } from '$lib/server/screening';
+import { sheetGradeFor, unitOf } from '$lib/server/screenResults';
+import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
+import { measuredStudent, saveMeasure, setMeasureAside } from '$lib/server/store/givenMeasures';
+import { visibleAmong } from '$lib/server/store/people';
+import { windowNotes, type ScreeningWindow } from '$lib/server/store/windows';
+import { formCheck, id } from '$lib/server/validate';
+
+type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };
+const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boolean(window?.measure);
+
+export async function load({ locals, url }) {
+	const { school, scope, window } = await screenContext(locals, url);
+	if (!isGiven(window)) error(404, 'In this window no measure is given.');
+	const student = scope.students.find((one) => one.id === Number(url.searchParams.get('to')));
+	if (!student) redirect(303, `/screen/sittings?${new URLSearchParams({ window: String(window.id) })}`);
+	const places = await windowPlaces(locals.database, window, scope.students);
+	const waiting = scope.students.filter((one) => TO_FINISH.has(places.get(one.id)!.status) && one.id !== student.id);
+	const after = scope.students.indexOf(student);
+	const next =
+		waiting.find((one) => one.classId === student.classId && scope.students.indexOf(one) > after) ??
+		waiting.find((one) => one.classId === student.classId) ??
+		waiting[0] ??
+		null;
+	const usual = sheetGradeFor(window.measure, student.grade);
+	const wanted = Number(url.searchParams.get('sheet'));
+	const grade = wanted >= 1 && wanted <= usual ? wanted : usual;
+	const given = places.get(student.id)!.given;
+	const marked = given && sheetToMark(window, given.sheetGrade);
+	return {
+		window,
+		unit: unitOf(window),
+		today: school.today,
+		student,
+		isOpen: await isOpenFor(locals.database, window, student.id, school.today),
+		usual,
+		sheet: sheetToMark(window, grade),
+		given: given &&
+			marked && {
+				by: given.givenBy,
+				sheet: marked,
+				marks: { stage: 'done' as const, missed: given.missed, reached: given.reached },
+				...scoreSheet(given)
+			},
+		waiting: waiting.length,
+		next: next && { id: next.id, givenName: next.givenName, familyName: next.familyName }
+	};
+}
+
+/** Whether the measure can be given to a student today: while the window is open, or until the end of a make-up. */
+async function isOpenFor(
+	database: App.Locals['database'],
+	window: ScreeningWindow,
+	studentId: number,
+	today: string
+): Promise<boolean> {
+	if (today < window.opensOn) return false;
+	if (today <= window.closesOn) return true;
+	const makeUpUntil = (await windowNotes(database, window.id, [studentId])).get(studentId)?.makeUpUntil;
+	return Boolean(makeUpUntil && today <= makeUpUntil);
+}
+
+interface SaveForm {
+	id: string;
+	window: number;
+	student: number;
+	sheet: number;
+	seconds: number;
+	reached: number;
+	missed: string;
+}
+const saveForm = formCheck<SaveForm>({
+	type: 'object',
+	properties: {
+		id: { type: 'string', format: 'uuid' },
+		window: id,
+		student: id,
+		sheet: { type: 'integer', minimum: 1, maximum: 8 },
+		seconds: { type: 'number', minimum: LEAST_SECONDS, maximum: SECONDS_GIVEN },
+		reached: { type: 'integer', minimum: 0, maximum: 1000 },
+		missed: { type: 'string', pattern: '^([0-9]{1,3}(,[0-9]{1,3}){0,999})?$', default: '' }
+	},
+	required: ['id', 'window', 'student', 'sheet', 'seconds', 'reached']
+});
+const asideForm = formCheck<{ id: string; aside: 'yes' | 'no' }>({
+	type: 'object',
+	properties: { id: { type: 'string', format: 'uuid' }, aside: { enum: ['yes', 'no'] } },
+	required: ['id', 'aside']
+});
+
+export const actions = {
+	save: staffAction('give measures', saveForm, async ({ staff, school, database, at, form }) => {
+		const { id: measureId, window: windowId, student, sheet: grade, seconds, reached } = form;
+		const { window } = await windowInView(database, school, windowId);
+		if (window?.id !== windowId || !isGiven(window)) return refuse('There is no such window');
+		if (!(await visibleAmong(database, staff, [student], school.today)).length)
+			return refuse('This student is not yours to see');
+		if (!(await isOpenFor(database, window, student, school.today)))
+			return refuse('The window is not open today; let the student make up first');
+		const sheet = sheetToMark(window, grade);
+		if (sheet.grade !== grade || reached > sheet.places.length) return refuse('This is not a sheet of this measure');
+		const missed = form.missed ? form.missed.split(',').map(Number) : [];
+		const marked = { reached, seconds, missed: [...new Set(missed)].filter((place) => place < reached) };
+		await saveMeasure(
+			database,
+			staff,
+			{
+				id: measureId,
+				windowId,
+				studentId: student,
+				sheetGrade: grade,
+				sheetLength: sheet.places.length,
+				...marked
+			},
+			at
+		);
+		const { correctPerMinute, accuracy } = scoreSheet(marked);
+		const { units } = MEASURES[window.measure];
+		return {
+			saved: measureId,
+			done: `Saved: ${Math.round(correctPerMinute)} correct ${units} a minute${
+				accuracy === null ? '' : `, ${Math.round(100 * accuracy)}% accurate`
+			}.`,
+			undo: { action: '?/aside', fields: { id: measureId, aside: 'yes' } }
+		};
+	}),
+	aside: staffAction('give measures', asideForm, async ({ staff, school, database, at, form }) => {
+		const isAside = form.aside === 'yes';
+		const student = await measuredStudent(database, staff, form.id);
+		if (student === null || !(await visibleAmong(database, staff, [student], school.today)).length)
+			return refuse('There is no such measure for you');
+		if (!(await setMeasureAside(database, staff, form.id, isAside, at))) return refuse('This was done already');
+		return isAside
+			? {
+					done: 'Set aside: it feeds nothing. The one before counts again, if there was one.',
+					undo: { action: '?/aside', fields: { id: form.id, aside: 'no' } }
+				}
+			: { done: 'Taken back in: it counts again.' };
+	})
+};

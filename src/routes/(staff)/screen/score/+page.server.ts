@@ -1,0 +1,13 @@
+import { error, redirect } from '@sveltejs/kit';
+import { scoreEvidence } from '$lib/server/scoreEvidence';
+import { screenContext } from '$lib/server/staffPage';
+
+export async function load({ locals, url }) {
+	const { school, scope, window } = await screenContext(locals, url);
+	if (!window) error(404, 'There is no screening window to look into.');
+	const student = scope.students.find(({ id }) => id === Number(url.searchParams.get('of')));
+	if (!student) error(404, 'No such student for you.');
+	if (window.measure)
+		redirect(303, `/screen/give?${new URLSearchParams({ window: String(window.id), to: String(student.id) })}`);
+	return { window, student, ...(await scoreEvidence(locals.database, school, window, student)) };
+}

@@ -1,0 +1,278 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { goto } from '$app/navigation';
+	import { tinykeys } from 'tinykeys';
+	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
+	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
+	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
+	import Needle from '$lib/ui/glyphs/Needle.svelte';
+	import { describeStanding } from '$lib/ui/glyphs/standings';
+	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
+	import { keepingScope } from '$lib/ui/shell/address';
+	import { legState } from '$lib/ui/shell/legState.svelte';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+
+	const WORDS = [
+		{ says: 'Secure', is: 'secure' },
+		{ says: 'Slipping', is: 'slipping' },
+		{ says: 'Gaps', is: 'gap' }
+	];
+	const { student } = $derived(data);
+	const name = $derived(`${student.givenName} ${student.familyName}`);
+	const latest = $derived(data.overall.at(-1) ?? null);
+	const roster = $derived(data.scope.students.map(({ id }) => id));
+	const place = $derived(roster.indexOf(student.id));
+	const pageOf = (id: number) => keepingScope(`/students/${id}`, { student: null });
+	const neighbor = (step: number) => roster[(place + step + roster.length) % roster.length];
+
+	// Here the page itself walks through the roster.
+	$effect(() => {
+		legState.order = [];
+		const walk = (step: number) => (event: KeyboardEvent) => {
+			if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
+			if (place >= 0 && roster.length > 1) void goto(pageOf(neighbor(step)));
+		};
+		const stop = tinykeys(window, { j: walk(1), k: walk(-1) });
+		return () => {
+			legState.order = undefined;
+			stop();
+		};
+	});
+</script>
+
+<svelte:head><title>{name} · Orderly Compass</title></svelte:head>
+
+<div class="head">
+	<div>
+		<h1>{name}</h1>
+		<p class="soft">
+			{student.className}, grade {student.grade} · <TierBars tier={student.tier} />
+			{#if latest}· {latest.points} points, give or take {latest.error} ({latest.window}){:else}· no score yet{/if}
+		</p>
+	</div>
+	<p class="links no-print">
+		{#if place >= 0 && roster.length > 1}
+			<a href={pageOf(neighbor(-1))} aria-label="The student before">←</a>
+			<span class="soft">{place + 1} of {roster.length} in {data.scope.label}</span>
+			<a href={pageOf(neighbor(1))} aria-label="The next student">→</a>
+		{/if}
+		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
+		<button onclick={() => window.print()}>Print</button>
+	</p>
+</div>
+
+<div class="columns">
+	<section>
+		<h2>Next steps</h2>
+		<ol>
+			{#each data.steps as step (step.id)}
+				<li>
+					<strong>{step.shortName}</strong>: {step.statement}.
+					<span class="soft">{describeStanding(step.now)}.</span>
+					<span class="no-print">
+						{#if data.can.practice}<a
+								href={keepingScope('/practice/new', { for: `student:${student.id}`, skill: step.id })}>Practice</a
+							>{/if}
+						{#if step.now.inferred && data.can.check}<a
+								href={keepingScope('/gaps/check', { students: student.id, skill: step.id })}>Check it first</a
+							>{/if}
+					</span>
+				</li>
+			{:else}
+				<li class="soft">Nothing that is ready to be learned next is known to be lacking.</li>
+			{/each}
+		</ol>
+	</section>
+	<section>
+		<h2>Standings through time</h2>
+		<ThroughTime moments={data.through} />
+	</section>
+</div>
+
+<h2>All domains</h2>
+<NeedleKey ground />
+<table class="domains">
+	<tbody>
+		{#each data.domains as domain (domain.id)}
+			<tr>
+				<th scope="row">
+					{domain.name}
+					<span class="soft"
+						>{domain.level
+							? `works at ${domain.level.grade}·${domain.level.term}`
+							: 'no score yet'}{#each domain.scores as score, i (i)}<br />{score.points} ± {score.error}, {sayDay(
+								score.takenOn
+							)}{/each}</span
+					>
+				</th>
+				<td>
+					<ul class="needles">
+						{#each domain.skills as skill (skill.id)}
+							{@const said = `${skill.shortName} (${skill.level}): ${describeStanding(skill.now ?? undefined)}${skill.isReady ? '; ready next' : ''}`}
+							<li>
+								<a
+									href={keepingScope('/gaps', {
+										scope: `list:${student.id}`,
+										student: student.id,
+										cell: skill.id,
+										columns: 'all'
+									})}
+									title={said}
+									aria-label={said}
+									><Needle
+										state={skill.now?.inferred ?? skill.now?.standing ?? 'unseen'}
+										inferred={Boolean(skill.now?.inferred)}
+										ready={skill.isReady}
+									/></a
+								>
+							</li>
+						{/each}
+					</ul>
+					<p class="words">
+						{#each WORDS as { says, is } (is)}
+							{@const named = domain.skills.filter(({ now }) => now?.standing === is)}
+							{#if named.length}<span
+									><strong>{says}:</strong> {named.map(({ shortName }) => shortName).join(', ')}.</span
+								>{/if}
+						{/each}
+					</p>
+				</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+
+<div class="columns">
+	<section>
+		<h2>Groups, tiers and verdicts</h2>
+		<ul class="plain">
+			{#each data.groups as group (`${group.id} ${group.fromOn}`)}
+				<li>
+					{sayDay(group.fromOn)} to {group.untilOn ? sayDay(addDays(group.untilOn, -1)) : 'now'}:
+					<a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a>
+					<span class="soft">on {group.focus}{group.helps ? ', helping' : ''}</span>
+				</li>
+			{:else}
+				<li class="soft">In no group so far.</li>
+			{/each}
+			{#each data.tiers as tier, i (i)}
+				<li>{sayDay(tier.fromOn)} to {tier.untilOn ? sayDay(addDays(tier.untilOn, -1)) : 'now'}: tier {tier.tier}</li>
+			{/each}
+			{#each data.verdicts as verdict (verdict.id)}
+				<li>
+					{verdict.effectiveOn ? sayDay(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName}
+					{#if verdict.note}<span class="soft">{verdict.note}</span>{/if}
+				</li>
+			{/each}
+		</ul>
+	</section>
+	<section class="no-print">
+		<h2>Notes</h2>
+		{#if data.can.note}
+			<form method="POST" action="?/note" use:enhance>
+				<input type="hidden" name="student" value={student.id} />
+				<textarea name="text" rows="2" maxlength="2000" required aria-label="Note of {name}"></textarea>
+				<button>Keep note</button>
+			</form>
+		{/if}
+		<ul class="plain">
+			{#each data.notes as note (note.id)}
+				<li>
+					{sayDate(note.on)}, {note.by}: {note.text}
+					{#if note.by === data.me}
+						<form class="inline" method="POST" action="?/removeNote" use:enhance>
+							<input type="hidden" name="note" value={note.id} />
+							<button class="plain" aria-label="Take back the note of {sayDay(note.on)}">Take back</button>
+						</form>
+					{/if}
+				</li>
+			{:else}
+				<li class="soft">No notes yet. Notes are for staff; they are not printed.</li>
+			{/each}
+		</ul>
+	</section>
+</div>
+<Notice outcome={form} />
+
+<style>
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		justify-content: space-between;
+		gap: 8px 24px;
+	}
+	.links {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 12px;
+		align-items: center;
+	}
+	.columns {
+		display: grid;
+		grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+		gap: 8px 40px;
+		margin: 14px 0;
+	}
+	ol {
+		margin: 4px 0 0;
+		padding-left: 20px;
+		display: grid;
+		gap: 4px;
+	}
+	.domains {
+		width: 100%;
+		margin-top: 6px;
+	}
+	.domains th {
+		width: 220px;
+		vertical-align: top;
+	}
+	.domains .soft {
+		display: block;
+		font-weight: 400;
+		font-size: 0.92rem;
+	}
+	.needles {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 3px;
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+	.needles a {
+		display: block;
+		padding: 2px;
+	}
+	.needles :global(svg) {
+		display: block;
+	}
+	.words span {
+		margin-right: 0.6em;
+	}
+	.words {
+		font-size: 0.92rem;
+		margin-top: 2px;
+	}
+	.plain {
+		list-style: none;
+		margin: 0;
+		padding: 0;
+	}
+	button.plain {
+		padding: 0 4px;
+	}
+	form {
+		display: grid;
+		gap: 6px;
+		justify-items: start;
+	}
+	.inline {
+		display: inline;
+	}
+	textarea {
+		width: 100%;
+	}
+</style>
