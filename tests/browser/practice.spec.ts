@@ -7,11 +7,23 @@ test('a practice set is assigned with who and how many, and taken back in one st
 	await page.getByLabel('10 questions').check();
 	await page.getByRole('button', { name: /^Assign to \d students, now/ }).click();
 	await expect(page.getByRole('status')).toContainText(/assigned to \d students/);
-	const rows = page.locator('section').first().locator('tbody tr');
-	const count = await rows.count();
+	const assigned = page.locator('section').first().locator('tbody tr.new');
+	await expect(assigned).toHaveCount(1);
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
-	await expect(rows).toHaveCount(count - 1);
+	await expect(assigned).toHaveCount(0);
+});
+
+test('the newest sets are listed, and all of them when asked', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice`);
+	const rows = page.locator('section').first().locator('tbody tr');
+	await expect(rows).toHaveCount(40);
+	const all = page.getByRole('link', { name: /^Show all \d+ sets$/ });
+	const count = Number((await all.innerText()).match(/\d+/)![0]);
+	await all.click();
+	await expect(rows).toHaveCount(count);
+	await expect(all).toHaveCount(0);
 });
 
 test('sample questions are paged through with key, solution and what wrong answers tell', async ({ page }) => {

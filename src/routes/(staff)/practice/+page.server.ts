@@ -5,6 +5,7 @@ import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id } from '$lib/server/validate';
 
+/** Sets listed until all are asked for, newest first. */
 const SHOWN = 40;
 
 export async function load({ locals, url }) {
@@ -22,7 +23,7 @@ export async function load({ locals, url }) {
 	const waiting = new Map<number, number>();
 	for (const { studentId } of queued) waiting.set(studentId, (waiting.get(studentId) ?? 0) + 1);
 	return {
-		sets: sets.slice(0, SHOWN),
+		sets: url.searchParams.has('all') ? sets : sets.slice(0, SHOWN),
 		setCount: sets.length,
 		skills,
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),

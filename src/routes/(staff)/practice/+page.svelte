@@ -72,8 +72,8 @@
 					{/each}
 				</tbody>
 			</table>
-			{#if data.setCount > data.sets.length}<p class="soft">
-					and {data.setCount - data.sets.length} earlier sets.
+			{#if data.setCount > data.sets.length}<p>
+					<a href={withState({ all: 1 })}>Show all {data.setCount} sets</a>
 				</p>{/if}
 		{/if}
 	</section>
