@@ -27,7 +27,7 @@ describe('the integer program', () => {
 				generateProblem({ students: 5 + (seed % 25), slots: 1 + (seed % 5), focuses: 2 + (seed % 6) }, 700 + seed)
 			);
 			const program = writeProgram(problem);
-			const arrangement = arrange(problem, null, () => false);
+			const arrangement = arrange(problem);
 			const values = valuesOf(program, arrangement);
 			expect(brokenRows(program, values), `problem ${seed}`).toEqual([]);
 			const counted = program.cost.reduce((sum, cost, i) => sum + cost * values[i], 0);

@@ -1,6 +1,8 @@
 import type { Highs } from 'highs';
+import type { Allowed } from './bound';
 import type { Arrangement } from './heuristic';
 import { valueOf, type IndexedProblem } from './problem';
+import { tableOf } from './seats';
 
 /**
  * The grouping problem as a mixed-integer program for HiGHS. Columns: y(slot, tier, focus) says which group a slot
@@ -13,21 +15,13 @@ export interface IntegerProgram {
 	cost: number[];
 }
 
-export function writeProgram(problem: IndexedProblem): IntegerProgram {
-	const { source, needs, tiers } = problem;
-	const holds: IntegerProgram['holds'] = [];
+/** @param allowed which options each slot may hold; all when absent */
+export function writeProgram(problem: IndexedProblem, allowed: Allowed = tableOf(problem).optionsOf): IntegerProgram {
+	const { source } = problem;
+	const { options } = tableOf(problem);
+	const holds = allowed.flatMap((own) => own.map((o) => options[o]));
 	const sits: IntegerProgram['sits'] = [];
-	const sitsOf: number[][] = [];
-	source.slots.forEach((_, slot) => {
-		for (const tier of problem.slotTiers[slot]) {
-			problem.focusIds.forEach((_, focus) => {
-				const members = problem.free[slot].filter((i) => tiers[i] === tier && needs[i][focus] > 0);
-				if (members.length < source.sizes[tier].minimum) return;
-				holds.push({ slot, tier, focus });
-				sitsOf.push(members.map((student) => sits.push({ student, hold: holds.length - 1 }) - 1));
-			});
-		}
-	});
+	const sitsOf = holds.map(({ students }, hold) => Array.from(students, (student) => sits.push({ student, hold }) - 1));
 	const x = (sit: number) => holds.length + sit;
 	const rows: IntegerProgram['rows'] = [];
 	const sitIndex = new Map(sits.map(({ student, hold }, sit) => [`${student} ${hold}`, sit]));

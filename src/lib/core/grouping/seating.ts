@@ -202,6 +202,49 @@ export class Seating {
 		}
 	}
 
+	/**
+	 * Passes units of one head on around a ring of groups, each to the next, where all of them together gain: the
+	 * negative cycles of a minimum-cost flow (Klein 1967), so that with what the slots hold nobody could sit better.
+	 *
+	 * @returns whether there was such a ring
+	 */
+	rotate(): boolean {
+		const slots = this.chosen.length;
+		const out = slots;
+		const nodes = slots + 1;
+		const gain = new Float64Array(nodes * nodes).fill(-Infinity);
+		const mover = new Int32Array(nodes * nodes).fill(EMPTY);
+		const { sizes } = this.table;
+		for (let slot = 0; slot < slots; slot++) {
+			if (this.chosen[slot] === EMPTY) continue;
+			if (this.keepsSize(slot, 1)) gain[slot * nodes + out] = 0;
+			if (this.keepsSize(slot, -1)) gain[out * nodes + slot] = 0;
+		}
+		for (let unit = 0; unit < this.places.length; unit++) {
+			if (sizes[unit] > 1) continue;
+			const sources = this.hasRoom(unit) ? [out, ...this.places[unit]] : this.places[unit];
+			for (const from of sources) {
+				const now = from === out ? 0 : this.worthAt(unit, from);
+				if (from !== out && -now > gain[from * nodes + out]) {
+					gain[from * nodes + out] = -now;
+					mover[from * nodes + out] = unit;
+				}
+				for (let to = 0; to < slots; to++) {
+					const there = this.worthAt(unit, to);
+					if (there === 0 || to === from || there - now <= gain[from * nodes + to] || !this.fitsIn(unit, to)) continue;
+					gain[from * nodes + to] = there - now;
+					mover[from * nodes + to] = unit;
+				}
+			}
+		}
+		const ring = positiveRing(gain, nodes);
+		if (!ring) return false;
+		const moves = ring.map(([from, to]) => ({ from, to, unit: mover[from * nodes + to] }));
+		for (const { from, unit } of moves) if (unit !== EMPTY && from !== out) this.leave(unit, from);
+		for (const { to, unit } of moves) if (unit !== EMPTY && to !== out) this.sit(unit, to);
+		return true;
+	}
+
 	/** Carries out the best move that begins with a unit. @returns whether there was one */
 	private better(unit: number): boolean {
 		const { sizes } = this.table;
@@ -257,5 +300,33 @@ export class Seating {
 		this.sit(unit, to);
 		if (otherTo !== EMPTY) this.sit(other, otherTo);
 		return true;
+	}
+}
+
+/** A ring of nodes whose edges' gains sum to more than 0, as pairs of nodes; null where there is none (Bellman–Ford). */
+function positiveRing(gain: Float64Array, nodes: number): [number, number][] | null {
+	const reached = new Float64Array(nodes);
+	const before = new Int32Array(nodes).fill(EMPTY);
+	let changed = EMPTY;
+	for (let round = 0; round < nodes; round++) {
+		changed = EMPTY;
+		for (let from = 0; from < nodes; from++) {
+			for (let to = 0; to < nodes; to++) {
+				const value = reached[from] + gain[from * nodes + to];
+				if (value <= reached[to] + LEAST) continue;
+				reached[to] = value;
+				before[to] = from;
+				changed = to;
+			}
+		}
+		if (changed === EMPTY) return null;
+	}
+	let node = changed;
+	for (let step = 0; step < nodes; step++) node = before[node];
+	const ring: [number, number][] = [];
+	for (let to = node; ;) {
+		ring.push([before[to], to]);
+		to = before[to];
+		if (to === node) return ring;
 	}
 }

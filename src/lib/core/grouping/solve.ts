@@ -1,8 +1,10 @@
 import type { Highs } from 'highs';
-import { tightenBound, type DualView } from './bound';
-import { arrange, improve, seat, worth, type Arrangement } from './heuristic';
+import { noPrices, Relaxation, tightenBound, type Dual } from './bound';
+import { diveForAll, openOptions, searchByDiving } from './dive';
+import { arrange, worth, type Arrangement } from './heuristic';
 import { runHighs, writeProgram } from './integerProgram';
 import { indexProblem, type GroupingProblem, type GroupingResult, type IndexedProblem } from './problem';
+import { tableOf } from './seats';
 import { unplacedReasons } from './unplaced';
 
 export interface SolveOptions {
@@ -18,22 +20,20 @@ export interface SolveOptions {
 	loadSolver?: () => Promise<Highs>;
 }
 
-/** By then the bound has settled, found by trying: more steps lower it by less than a thousandth. */
-const DUAL_STEPS = 600;
-/** The dual's choice of focuses is seated once in so many steps, once its prices mean something. */
-const SEATED_EVERY = 5;
-const SEATED_FROM = 70;
-/** The best of these choices so far is improved by local search after so many steps. */
-const IMPROVED_AT = new Set([99, 139, 199, 299, 399, 499]);
-/** Local search may take this share of the time before HiGHS begins. */
+/** Dual steps before the first dive: its prices mean something by then. */
+const FIRST_STEPS = 50;
+/** After so many more the bound has settled, found by trying: more steps lower it by less than a thousandth. */
+const MORE_STEPS = 250;
+const STEP_LENGTH = 0.5;
+/** The search may take this share of the time before HiGHS begins. */
 const SEARCH_SHARE = 0.3;
 
 /**
  * Forms groups that meet as much need as the limits allow, and says how far from the best it could be at most.
  *
- * A greedy start with local search gives a good grouping at once; Lagrangian prices bound the best one and suggest
- * focuses; HiGHS, started from there, closes the gap as a mixed-integer program. Same problem and enough time, same
- * answer.
+ * A greedy start gives a grouping at once; Lagrangian prices bound the best one and guide the search for better ones;
+ * HiGHS, started from there, closes the gap as a mixed-integer program of the groups that could still be better. Same
+ * problem and enough time, same answer.
  *
  * @throws RangeError when the problem contradicts itself, see `indexProblem`
  */
@@ -73,36 +73,29 @@ export async function solveGrouping(source: GroupingProblem, options: SolveOptio
 
 	const searchUntil = clock() + timeLimitMs * SEARCH_SHARE;
 	const searchOver = () => clock() > searchUntil || done();
-	offer(arrange(problem, null, () => true));
-	/** The best of the dual's choices since one was improved last. */
-	let promising: Arrangement | null = null;
-	const onView = (view: DualView, iteration: number) => {
-		lower(view.bound);
-		if (iteration >= SEATED_FROM && iteration % SEATED_EVERY === SEATED_EVERY - 1) {
-			const seated = seat(problem, view.choices);
-			if (!promising || worth(problem, seated) > worth(problem, promising)) promising = seated;
-			offer(seated);
-		}
-		if (!promising || !IMPROVED_AT.has(iteration)) return;
-		improve(problem, promising, searchOver, offer);
-		promising = null;
-	};
-	lower(
-		tightenBound(
-			problem,
-			() => objective,
-			DUAL_STEPS,
-			onView,
-			() => outOfTime() || done()
-		)
-	);
-	if (!done() && !outOfTime()) offer(arrange(problem, best, searchOver, offer));
+	offer(arrange(problem));
+	const relaxation = new Relaxation(problem);
+	const everything = tableOf(problem).optionsOf;
+	const tighten = (from: Dual, steps: number) =>
+		tightenBound(relaxation, from, everything, {
+			steps,
+			length: STEP_LENGTH,
+			reached: () => objective,
+			onView: (view) => lower(view.bound),
+			shouldStop: () => outOfTime() || done()
+		});
+	let root = tighten(noPrices(problem), FIRST_STEPS);
+	if (!done() && !outOfTime()) {
+		offer(diveForAll(relaxation, root));
+		root = tighten(root, MORE_STEPS);
+	}
+	if (!done() && !outOfTime()) searchByDiving(relaxation, root, best, searchOver, offer);
 	if (!done() && left() > 0) {
 		const highs = await (options.loadSolver ?? loadHighs)();
 		runHighs(
 			highs,
 			problem,
-			writeProgram(problem),
+			writeProgram(problem, openOptions(problem, root, objective)),
 			best,
 			{ timeLimitMs: left(), relativeGap },
 			{
