@@ -26,16 +26,6 @@ export class Seating {
 		this.worths = new Float64Array(slots * table.units.length);
 	}
 
-	copy(): Seating {
-		const twin = new Seating(this.table);
-		twin.chosen.set(this.chosen);
-		twin.heads.set(this.heads);
-		twin.worths.set(this.worths);
-		this.seats.forEach((units, slot) => (twin.seats[slot] = [...units]));
-		this.places.forEach((slots, unit) => (twin.places[unit] = [...slots]));
-		return twin;
-	}
-
 	/** Sum of needs met, and of what leaving units where they are is worth. */
 	worth(): number {
 		let sum = 0;
@@ -67,7 +57,7 @@ export class Seating {
 		this.places[unit].push(slot);
 	}
 
-	leave(unit: number, slot: number): void {
+	private leave(unit: number, slot: number): void {
 		this.seats[slot].splice(this.seats[slot].indexOf(unit), 1);
 		this.heads[slot] -= this.table.sizes[unit];
 		this.places[unit].splice(this.places[unit].indexOf(slot), 1);
@@ -78,14 +68,6 @@ export class Seating {
 		const { slot, units, worths } = this.table.options[option];
 		this.chosen[slot] = option;
 		for (let k = 0; k < units.length; k++) this.worths[units[k] * this.chosen.length + slot] = worths[k];
-	}
-
-	/** Holds no group in a slot any more. */
-	clear(slot: number): void {
-		if (this.chosen[slot] === EMPTY) return;
-		for (const unit of [...this.seats[slot]]) this.leave(unit, slot);
-		for (const unit of this.table.options[this.chosen[slot]].units) this.worths[unit * this.chosen.length + slot] = 0;
-		this.chosen[slot] = EMPTY;
 	}
 
 	private limits(slot: number) {
