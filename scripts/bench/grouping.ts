@@ -1,7 +1,7 @@
 import loadHighs from 'highs';
 import { solveGrouping } from '../../src/lib/core/grouping';
 import { generateProblem } from '../../src/lib/core/grouping/generate';
-import { worth } from '../../src/lib/core/grouping/heuristic';
+import { worth } from '../../src/lib/core/grouping/arrangement';
 import { runHighs, writeProgram } from '../../src/lib/core/grouping/integerProgram';
 import { indexProblem, type GroupingProblem } from '../../src/lib/core/grouping/problem';
 

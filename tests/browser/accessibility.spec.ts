@@ -54,3 +54,8 @@ test('axe finds nothing on the sign-in and student pages', async ({ page, browse
 	await expect(page.locator('.stem')).toBeVisible();
 	await expectAccessible(page);
 });
+
+test('what axe does find fails the test', async ({ page }) => {
+	await page.setContent('<html lang="en"><title>A page</title><main><img src="data:,"></main></html>');
+	await expect(expectAccessible(page)).rejects.toThrow('image-alt');
+});

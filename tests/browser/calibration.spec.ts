@@ -24,8 +24,10 @@ test('a coordinator calibrates from the answers there are, looks it through, app
 	await page.getByLabel('Show').selectOption('few');
 	await expect(rows.first()).toContainText('too few answers');
 	await expect(rows.getByRole('checkbox')).toHaveCount(0);
-	await page.getByLabel('Show').selectOption('all');
+	await page.getByLabel('Show').selectOption('flagged');
+	await expect(rows.first()).toBeVisible();
 	await expectAccessible(page);
+	await page.getByLabel('Show').selectOption('all');
 
 	await rows.getByRole('checkbox', { checked: true }).first().uncheck();
 	await page.getByRole('button', { name: `Use for ${proposed - 1} families, as a new version` }).click();

@@ -43,9 +43,8 @@ test('a class teacher sees what to reteach to all, who needs what, and which gro
 	);
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
 	await expect(page.getByRole('heading', { name: 'Who needs what' })).toBeVisible();
-	await expect(page.locator('tbody tr[data-student]').filter({ hasText: 'Viggo Cisneros' }).first()).toContainText(
-		/(Mon|Tue) .*\d\d:\d\d/
-	);
+	const grouped = page.locator('tbody tr[data-student]').filter({ hasText: /(Mon|Tue) .*\d\d:\d\d, \S+ \S+/ });
+	expect(await grouped.count()).toBeGreaterThan(3);
 });
 
 test('a student’s page shows domains, time, next steps; notes are kept and taken back; K and J walk the class', async ({

@@ -3,7 +3,7 @@ import { brokenLimits, solveGrouping, worthOf } from '.';
 import { noPrices, Relaxation, tightenBound } from './bound';
 import { openOptions, searchByDiving } from './dive';
 import { generateProblem } from './generate';
-import { arrange, heldOptions, worth, type Arrangement } from './heuristic';
+import { arrange, heldOptions, worth, type Arrangement } from './arrangement';
 import { indexProblem, type GroupingProblem, type IndexedProblem } from './problem';
 import { tableOf } from './seats';
 

@@ -1,5 +1,5 @@
 import { lossesOf, Relaxation, tightenBound, type Dual } from './bound';
-import { heldOptions, seat, worth, type Arrangement } from './heuristic';
+import { heldOptions, seat, worth, type Arrangement } from './arrangement';
 import { seededRandom, type Random } from '../random';
 import type { IndexedProblem } from './problem';
 import { tableOf } from './seats';
@@ -104,6 +104,7 @@ export function searchByDiving(
 /**
  * Decides the free slots one after another.
  *
+ * @param allowed what each slot may hold; narrowed to what is decided
  * @param aim worth that the steps on the prices aim at
  * @param random moves the order of decisions a little
  * @returns null where the bound says that nothing worth more than `least` can come of it

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { generateProblem } from './generate';
-import { arrange, worth, type Arrangement } from './heuristic';
+import { arrange, worth, type Arrangement } from './arrangement';
 import { writeProgram, type IntegerProgram } from './integerProgram';
 import { indexProblem } from './problem';
 

@@ -1,6 +1,6 @@
 import type { Highs } from 'highs';
 import type { Allowed } from './bound';
-import type { Arrangement } from './heuristic';
+import type { Arrangement } from './arrangement';
 import { valueOf, type IndexedProblem } from './problem';
 import { tableOf } from './seats';
 

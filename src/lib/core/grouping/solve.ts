@@ -1,7 +1,7 @@
 import type { Highs } from 'highs';
 import { noPrices, Relaxation, tightenBound, type Dual } from './bound';
 import { diveForAll, openOptions, searchByDiving } from './dive';
-import { arrange, worth, type Arrangement } from './heuristic';
+import { arrange, worth, type Arrangement } from './arrangement';
 import { runHighs, writeProgram } from './integerProgram';
 import { indexProblem, type GroupingProblem, type GroupingResult, type IndexedProblem } from './problem';
 import { tableOf } from './seats';

@@ -1,4 +1,4 @@
-import type { Arrangement } from './heuristic';
+import type { Arrangement } from './arrangement';
 import type { IndexedProblem, Unplaced } from './problem';
 
 /** For each student without a group, the first thing that stands in the way and can be acted on. */

@@ -152,9 +152,11 @@
 			they are, at {two(draft.limits.keepWorth)} each{:else}Meets a need of {two(
 				met
 			)}{/if}{#if draft.edited && Math.abs(cost) > 0.004}, {two(Math.abs(cost))}
-			{cost > 0 ? 'less' : 'more'} than {kept ? 'the draft' : 'the suggestion'}{/if}. {#if draft.isProven}No grouping
-			can reach more than {two(draft.result.bound)}: proven within {fromBest.toFixed(1)}% of the best.{:else}What was
-			asked has changed since: how far from the best it is now, a new search shows.{/if}
+			{cost > 0 ? 'less' : 'more'} than {kept ? 'the draft' : 'the suggestion'}{/if}. {#if !draft.isProven}What was
+			asked has changed since: how far from the best it is now, a new search shows.{:else if two(draft.result.bound) === two(worth)}No
+			grouping can reach more: that is proven.{:else}No grouping can reach more than {two(draft.result.bound)}: proven
+			within
+			{fromBest.toFixed(1)}% of the best.{/if}
 		{#if mixing && loads.length}Sums of need in the groups go from {two(Math.min(...loads))} to {two(
 				Math.max(...loads)
 			)}.{/if}

@@ -2,7 +2,7 @@ import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { brokenLimits, needMet, solveGrouping, type Group } from '.';
 import { generateProblem } from './generate';
-import { arrange, heldOptions, seat, worth, type Arrangement } from './heuristic';
+import { arrange, heldOptions, seat, worth, type Arrangement } from './arrangement';
 import { runHighs, writeProgram } from './integerProgram';
 import { indexProblem, type IndexedProblem } from './problem';
 import { tableOf } from './seats';
