@@ -7,13 +7,13 @@ export default defineConfig({
 	globalSetup: './tests/browser/demoServer.ts',
 	workers: 1,
 	// Generous, since the machine may be busy with other things; nothing here measures time.
-	timeout: 180_000,
-	expect: { timeout: 30_000 },
+	timeout: 300_000,
+	expect: { timeout: 60_000 },
 	reporter: 'list',
 	use: {
 		viewport: { width: 1280, height: 800 },
 		launchOptions: chromiumLaunch,
-		actionTimeout: 30_000,
+		actionTimeout: 60_000,
 		trace: 'off'
 	}
 });

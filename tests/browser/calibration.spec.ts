@@ -12,7 +12,7 @@ test('a coordinator calibrates from the answers there are, looks it through, app
 	await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
 
 	const use = page.getByRole('button', { name: /^Use for \d+ families, as a new version$/ });
-	await expect(use).toBeVisible({ timeout: 90_000 });
+	await expect(use).toBeVisible({ timeout: 200_000 });
 	const proposed = Number((await use.innerText()).match(/\d+/)![0]);
 	expect(proposed).toBeGreaterThan(20);
 	const rows = page.locator('table.roster tbody tr');

@@ -1,6 +1,6 @@
 import { startDemoServer } from '../../scripts/demoServer.mjs';
 
-/** One demo school for all browser tests; each uses students and classes of its own. */
+/** One demo school for all browser tests of a run (`npm test` makes two runs at once); each uses students of its own. */
 export default async function () {
 	// One that runs already can be named, to try a single test again and again.
 	if (process.env.DEMO_ADDRESS) return;

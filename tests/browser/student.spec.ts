@@ -239,9 +239,9 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 		);
 		expect(kept.length).toBeGreaterThanOrEqual(2);
 		app = await serve();
-		await expect(page.getByText('Your answers are kept on this device')).toHaveCount(0, { timeout: 30_000 });
+		await expect(page.getByText('Your answers are kept on this device')).toHaveCount(0);
 		await expect
-			.poll(() => page.evaluate((id) => localStorage.getItem(`answers of sitting ${id}`), sitting), { timeout: 20_000 })
+			.poll(() => page.evaluate((id) => localStorage.getItem(`answers of sitting ${id}`), sitting))
 			.toBeNull();
 		// Sent again on purpose: the ids are known, so nothing is stored twice.
 		const twice = await page.request.post(`${app.address}/api/sittings/${sitting}/answers`, {
