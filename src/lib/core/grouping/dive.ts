@@ -20,7 +20,7 @@ const CLEAR = 0.92;
 const AT_ONCE = 6;
 /** Chance in the order of decisions, in shares. */
 const NOISE = 0.1;
-/** Where every slot is decided, prices aim at this share of the best worth known: much is lost on the way. */
+/** Where every slot is decided, prices aim at this share of the best worth known, or of the bound: much is lost. */
 const AIM = 0.95;
 const LEAST = 1e-9;
 

@@ -41,17 +41,17 @@ export class Seating {
 	}
 
 	/** Whether one more slot may hold a group. */
-	mayHoldMore(): boolean {
+	private mayHoldMore(): boolean {
 		let held = 0;
 		for (const option of this.chosen) if (option !== EMPTY) held++;
 		return held < this.table.problem.mostGroups;
 	}
 
-	hasRoom(unit: number): boolean {
+	private hasRoom(unit: number): boolean {
 		return this.places[unit].length < this.table.units[unit].room;
 	}
 
-	sit(unit: number, slot: number): void {
+	private sit(unit: number, slot: number): void {
 		this.seats[slot].push(unit);
 		this.heads[slot] += this.table.sizes[unit];
 		this.places[unit].push(slot);
@@ -64,7 +64,7 @@ export class Seating {
 	}
 
 	/** Holds an option in an empty slot, with nobody in it yet. */
-	choose(option: number): void {
+	private choose(option: number): void {
 		const { slot, units, worths } = this.table.options[option];
 		this.chosen[slot] = option;
 		for (let k = 0; k < units.length; k++) this.worths[units[k] * this.chosen.length + slot] = worths[k];

@@ -32,21 +32,8 @@ export interface Table {
 	options: Option[];
 	/** By slot: places of its options. */
 	optionsOf: number[][];
-	/** Need met by seating a unit in an option's focus; 0 where it cannot sit there. By unit, then focus. */
-	need: Float64Array;
-	/** By unit: the group it is in now, and what leaving it there is worth. */
-	kept: ({ slot: number; focus: number; worth: number } | null)[];
 	/** By unit: the most that seating it anywhere is worth. */
 	mostWorth: Float64Array;
-	/** Whether a unit is free at a slot: by slot, then unit. */
-	free: Uint8Array;
-}
-
-/** What seating a unit in a group is worth: need met, and more if it sits there now; 0 where it does not need it. */
-export function unitWorth({ need, kept, problem }: Table, unit: number, slot: number, focus: number): number {
-	const met = need[unit * problem.focusIds.length + focus];
-	const own = kept[unit];
-	return own !== null && own.slot === slot && own.focus === focus && met > 0 ? met + own.worth : met;
 }
 
 const tables = new WeakMap<IndexedProblem, Table>();
@@ -75,29 +62,7 @@ export function tableOf(problem: IndexedProblem): Table {
 			if (members.every((i) => row[i])) free[slot * units.length + u] = 1;
 		});
 	});
-	// Who belong together and are in one group now are worth leaving there all together.
-	const kept = units.map(({ members }) => {
-		const [first] = members;
-		const same = members.map((i) => problem.kept[i]).filter((one) => one !== null);
-		const own = problem.kept[first];
-		const stays = same.filter((one) => one.slot === own?.slot && one.focus === own.focus);
-		return own ? { ...own, worth: stays.reduce((sum, { worth }) => sum + worth, 0) } : null;
-	});
 	const options: Option[] = [];
-	const table: Table = {
-		problem,
-		units,
-		sizes: Int32Array.from(units, ({ members }) => members.length),
-		options,
-		optionsOf: [],
-		need,
-		kept,
-		mostWorth: Float64Array.from(
-			units,
-			(_, u) => Math.max(0, ...need.subarray(u * focuses, (u + 1) * focuses)) + (kept[u]?.worth ?? 0)
-		),
-		free
-	};
 	/** Units by tier and focus that need it, most a head first. */
 	const wanting = { 2: [] as number[][], 3: [] as number[][] };
 	for (let focus = 0; focus < focuses; focus++) {
@@ -109,48 +74,65 @@ export function tableOf(problem: IndexedProblem): Table {
 			wanting[tier].push(all.filter((u) => units[u].tier === tier && units[u].members.length <= maximum));
 		}
 	}
-	table.optionsOf = problem.source.slots.map((_, slot) => {
+	const optionsOf = problem.source.slots.map((_, slot) => {
 		const found: number[] = [];
 		for (const tier of problem.slotTiers[slot]) {
 			for (let focus = 0; focus < focuses; focus++) {
 				const able = wanting[tier][focus].filter((u) => free[slot * units.length + u]);
-				const option = optionWith(table, slot, tier, focus, able);
+				const option = optionWith(problem, units, { slot, tier, focus }, able);
 				if (option) found.push(options.push(option) - 1);
 			}
 		}
 		return found;
 	});
+	const mostWorth = new Float64Array(units.length);
+	for (const option of options) {
+		option.units.forEach((u, k) => (mostWorth[u] = Math.max(mostWorth[u], option.worths[k])));
+	}
+	const sizes = Int32Array.from(units, ({ members }) => members.length);
+	const table: Table = { problem, units, sizes, options, optionsOf, mostWorth };
 	tables.set(problem, table);
 	return table;
 }
 
-/** A group that some units could sit in; null where they are too few. */
-function optionWith(table: Table, slot: number, tier: 2 | 3, focus: number, units: number[]): Option | null {
-	const { problem, sizes, kept } = table;
+/** A group that some units could sit in, given with most need a head first; null where they are too few. */
+function optionWith(
+	problem: IndexedProblem,
+	all: Unit[],
+	{ slot, tier, focus }: { slot: number; tier: 2 | 3; focus: number },
+	units: number[]
+): Option | null {
 	let heads = 0;
 	let stays = false;
-	for (const unit of units) {
-		heads += sizes[unit];
-		stays ||= kept[unit] !== null && kept[unit].slot === slot && kept[unit].focus === focus;
+	for (const u of units) {
+		for (const i of all[u].members) {
+			heads++;
+			stays ||= problem.kept[i]?.slot === slot && problem.kept[i].focus === focus;
+		}
 	}
 	if (heads < problem.source.sizes[tier].minimum) return null;
 	// Leaving a unit where it is now may be worth more than its need.
 	if (stays) {
-		const perHead = (unit: number) => unitWorth(table, unit, slot, focus) / sizes[unit];
-		units.sort((a, b) => perHead(b) - perHead(a) || a - b);
+		units.sort(
+			(a, b) => worthPerHead(problem, all[b], slot, focus) - worthPerHead(problem, all[a], slot, focus) || a - b
+		);
 	}
 	const worths = new Float64Array(units.length);
 	const students = new Int32Array(heads);
 	const values = new Float64Array(heads);
 	let seated = 0;
 	for (let k = 0; k < units.length; k++) {
-		worths[k] = unitWorth(table, units[k], slot, focus);
-		for (const student of table.units[units[k]].members) {
+		for (const student of all[units[k]].members) {
 			students[seated] = student;
-			values[seated++] = valueOf(problem, student, slot, focus);
+			values[seated] = valueOf(problem, student, slot, focus);
+			worths[k] += values[seated++];
 		}
 	}
 	return { slot, tier, focus, units, worths, students, values };
+}
+
+function worthPerHead(problem: IndexedProblem, { members }: Unit, slot: number, focus: number): number {
+	return members.reduce((sum, i) => sum + valueOf(problem, i, slot, focus), 0) / members.length;
 }
 
 /** Units of the problem; those that can never sit (tiers differ, or two of one must be apart) are left out. */
