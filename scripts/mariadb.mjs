@@ -110,6 +110,9 @@ export async function startMariadb(folder) {
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
 	await stopLeftover(folder);
 	const data = join(folder, 'data');
+	// A server that starts takes away what temporary tables it finds, so that no two may share a folder for them.
+	const temporary = join(folder, 'temporary');
+	mkdirSync(temporary, { recursive: true, mode: 0o700 });
 	const passwordFile = join(folder, 'password');
 	const userFlags = isRoot ? ['--user=root'] : [];
 	const extra = [];
@@ -121,11 +124,12 @@ export async function startMariadb(folder) {
 			[
 				'--no-defaults',
 				`--datadir=${data}`,
+				`--tmpdir=${temporary}`,
 				'--auth-root-authentication-method=normal',
 				'--skip-test-db',
 				...userFlags
 			],
-			{ stdio: 'ignore' }
+			{ stdio: ['ignore', 'ignore', 'pipe'] }
 		);
 		const password = randomBytes(18).toString('base64url');
 		const setup = join(folder, 'setup.sql');
@@ -150,6 +154,7 @@ export async function startMariadb(folder) {
 		[
 			'--no-defaults',
 			`--datadir=${data}`,
+			`--tmpdir=${temporary}`,
 			`--socket=${join(socketFolder, 'socket')}`,
 			`--pid-file=${join(folder, 'mariadbd.pid')}`,
 			`--log-error=${join(folder, 'error.log')}`,
