@@ -1,8 +1,14 @@
+import { availableParallelism } from 'node:os';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 
 /** Tests against a real MariaDB, and of the scripts that start one. */
 const STORE_TESTS = ['{src,demo,scripts}/**/*.store.test.ts'];
+
+const CORE_TESTS = 'src/lib/core/**/*.test.ts';
+
+/** Generous, since the machine may be busy with other things; nothing here measures time. */
+const UNIT = { maxWorkers: availableParallelism(), testTimeout: 60_000 };
 
 export default defineConfig({
 	plugins: [sveltekit()],
@@ -14,9 +20,20 @@ export default defineConfig({
 			{
 				extends: true,
 				test: {
+					...UNIT,
+					name: 'core',
+					include: [CORE_TESTS],
+					// Pure functions leave nothing behind for the next file, so that modules need loading only once.
+					isolate: false
+				}
+			},
+			{
+				extends: true,
+				test: {
+					...UNIT,
 					name: 'unit',
 					include: ['{src,framework,demo,scripts}/**/*.test.ts'],
-					exclude: STORE_TESTS
+					exclude: [...STORE_TESTS, CORE_TESTS]
 				}
 			},
 			{

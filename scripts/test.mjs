@@ -1,39 +1,62 @@
 // npm test: format, lint, layers, types, unit and store tests, browser tests. `npm test -- unit` runs one step.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { availableParallelism } from 'node:os';
 import { ensureDebianPackage } from './mariadb.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
 
-const npx = (...args) => {
-	const { status } = spawnSync('npx', args, { cwd: root, stdio: 'inherit' });
-	if (status !== 0) throw new Error(`“${args.join(' ')}” failed.`);
-};
+/**
+ * Runs a package's command and waits for it.
+ *
+ * @param {string[]} args
+ * @param {(text: string) => void} [say] takes what it prints, where it should not go straight to the terminal
+ */
+async function npx(args, say) {
+	const child = spawn('npx', args, { cwd: root, stdio: say ? ['ignore', 'pipe', 'pipe'] : 'inherit' });
+	for (const stream of say ? [child.stdout, child.stderr] : []) stream.setEncoding('utf8').on('data', say);
+	const [code] = await once(child, 'close');
+	if (code !== 0) throw new Error(`“${args.join(' ')}” failed.`);
+}
 
 const steps = {
-	format: () => npx('prettier', '--check', '--log-level', 'warn', '.'),
-	lint: () => npx('eslint', '.', '--max-warnings', '0'),
-	types: () => {
-		npx('svelte-kit', 'sync');
-		npx('svelte-check', '--fail-on-warnings', '--output', 'human');
+	format: (say) => npx(['prettier', '--check', '--log-level', 'warn', '.'], say),
+	lint: (say) => npx(['eslint', '.', '--max-warnings', '0'], say),
+	types: async (say) => {
+		await npx(['svelte-kit', 'sync'], say);
+		await npx(['svelte-check', '--fail-on-warnings', '--output', 'human'], say);
 	},
-	unit: () => npx('vitest', 'run', '--project', 'unit', '--reporter', 'dot'),
-	store: () => npx('vitest', 'run', '--project', 'store', '--reporter', 'dot'),
+	store: (say) => npx(['vitest', 'run', '--project', 'store', '--reporter', 'dot'], say),
+	unit: (say) => npx(['vitest', 'run', '--project', 'core', '--project', 'unit', '--reporter', 'dot'], say),
 	browser: async () => {
 		ensureBuild();
 		// Two halves at once, each with a demo school of its own.
 		const parts = Math.min(2, availableParallelism());
-		const runs = Array.from({ length: parts }, async (_, i) => {
-			const shard = [`--shard=${i + 1}/${parts}`, `--output=test-results/${i + 1}`];
-			const [code] = await once(
-				spawn('npx', ['playwright', 'test', ...shard], { cwd: root, stdio: 'inherit' }),
-				'exit'
-			);
-			return code;
-		});
-		if ((await Promise.all(runs)).some((code) => code !== 0)) throw new Error('A browser test failed.');
+		const halves = await Promise.allSettled(
+			Array.from({ length: parts }, (_, i) =>
+				npx(['playwright', 'test', `--shard=${i + 1}/${parts}`, `--output=test-results/${i + 1}`])
+			)
+		);
+		if (halves.some(({ status }) => status === 'rejected')) throw new Error('A browser test failed.');
 	}
 };
+
+/** Rounds of lanes: the lanes of a round run at once, since none of them can use a second processor alone. */
+const rounds = [[['format', 'lint', 'types'], ['store']], [['unit']], [['browser']]];
+
+/** A lane's steps one after another; beside other lanes, what a step prints is held back until it ends. */
+async function runLane(names, beside) {
+	for (const name of names) {
+		const begun = performance.now();
+		let printed = '';
+		if (!beside) console.log(`\n— ${name}`);
+		try {
+			await steps[name](beside ? (text) => (printed += text) : undefined);
+		} finally {
+			if (beside) console.log(`\n— ${name}\n${printed}`.trimEnd());
+			console.log(`${name}: ${Math.round((performance.now() - begun) / 1000)} s`);
+		}
+	}
+}
 
 try {
 	const wanted = process.argv.slice(2);
@@ -42,10 +65,13 @@ try {
 	ensureDebianPackage('mariadbd', 'mariadb-server');
 	ensureDebianPackage('chromium', 'chromium');
 	ensurePackages();
-	for (const [name, step] of Object.entries(steps)) {
-		if (wanted.length && !wanted.includes(name)) continue;
-		console.log(`\n— ${name}`);
-		await step();
+	for (const round of rounds) {
+		const lanes = round
+			.map((names) => names.filter((name) => !wanted.length || wanted.includes(name)))
+			.filter((names) => names.length);
+		const ended = await Promise.allSettled(lanes.map((names) => runLane(names, lanes.length > 1)));
+		const failed = ended.filter(({ status }) => status === 'rejected').map(({ reason }) => reason.message);
+		if (failed.length) throw new Error(failed.join('\n'));
 	}
 } catch (error) {
 	console.error(`\n${error.message}`);
