@@ -1,58 +1,12 @@
 // Our own MariaDB: one data folder, one socket, one loopback port. Plain Node, so that it runs before npm install.
 import { execFileSync, spawn } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import {
-	accessSync,
-	constants,
-	existsSync,
-	mkdirSync,
-	mkdtempSync,
-	readFileSync,
-	renameSync,
-	rmSync,
-	writeFileSync
-} from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { delimiter, join } from 'node:path';
+import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-
-const isRoot = process.getuid?.() === 0;
-
-/** Where a program lies on the PATH (and in sbin, which ordinary users may not have on theirs), or null. */
-export function findProgram(name) {
-	for (const folder of [...(process.env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/local/sbin']) {
-		const file = join(folder, name);
-		try {
-			accessSync(file, constants.X_OK);
-			return file;
-		} catch {
-			// not here
-		}
-	}
-	return null;
-}
-
-/** Makes sure that a Debian package's program is there: installs it when root, else says what to run. */
-export function ensureDebianPackage(program, packageName) {
-	if (findProgram(program)) return;
-	const command = `apt-get update && apt-get install -y --no-install-recommends ${packageName}`;
-	if (!isRoot || !findProgram('apt-get')) {
-		throw new Error(
-			`${program} is missing. Install it and start again:\n  ${isRoot ? '' : 'sudo sh -c "'}${command}${isRoot ? '' : '"'}`
-		);
-	}
-	console.log(`Installing ${packageName} …`);
-	try {
-		execFileSync('sh', ['-c', command], {
-			stdio: ['ignore', 'ignore', 'inherit'],
-			env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-		});
-	} catch {
-		throw new Error(`${packageName} could not be installed. Try by hand:\n  ${command}`);
-	}
-	if (!findProgram(program)) throw new Error(`${packageName} was installed, but ${program} is still not found.`);
-}
+import { ensureDebianPackage, findProgram, isRoot } from './debian.mjs';
 
 /** A loopback port that is free now. */
 export function freePort() {

@@ -2,7 +2,8 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { availableParallelism } from 'node:os';
-import { ensureDebianPackage } from './mariadb.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { ensureDebianPackage } from './debian.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
 
 /**
@@ -63,7 +64,7 @@ try {
 	const unknown = wanted.filter((name) => !(name in steps));
 	if (unknown.length) throw new Error(`No step ${unknown.join(', ')}; there are ${Object.keys(steps).join(', ')}.`);
 	ensureDebianPackage('mariadbd', 'mariadb-server');
-	ensureDebianPackage('chromium', 'chromium');
+	ensureChromium();
 	ensurePackages();
 	for (const round of rounds) {
 		const lanes = round

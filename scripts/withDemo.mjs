@@ -1,13 +1,13 @@
 // Runs a TypeScript script against the demo school in a throwaway database: node scripts/withDemo.mjs scripts/x.ts
 import { spawnSync } from 'node:child_process';
 import { startDemoServer } from './demoServer.mjs';
-import { ensureDebianPackage } from './mariadb.mjs';
+import { ensureChromium } from './chromium.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
 
 let demo;
 let status = 1;
 try {
-	ensureDebianPackage('chromium', 'chromium');
+	ensureChromium();
 	ensurePackages();
 	ensureBuild();
 	demo = await startDemoServer();

@@ -13,8 +13,9 @@ export async function signInStaff(page: Page, userName: string, at = address(), 
 	const kept = sessions.get(key);
 	if (kept) {
 		await page.context().addCookies(kept);
-		const reply = await page.request.get(`${at}/screen/windows`, { maxRedirects: 0 });
-		if (reply.status() === 200) return;
+		// Whoever is signed in is led on from there.
+		const reply = await page.request.get(`${at}/sign-in`, { maxRedirects: 0 });
+		if (reply.status() === 303) return;
 		await page.context().clearCookies();
 	}
 	await page.goto(`${at}/sign-in`);
