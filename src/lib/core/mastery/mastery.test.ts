@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { addDays } from '../calendar';
 import { seededRandom } from '../random';
 import {
 	FORGET_OVERNIGHT,
@@ -133,6 +134,45 @@ describe('standing', () => {
 			'slipping'
 		);
 		expect(standingOn(today, trace([...answers('11111'), ...answers('00', today, 2)], 0.5)).standing).toBe('slipping');
+	});
+
+	it('counts evidence for Secure from the last wrong answer that left a Gap', () => {
+		const failed = answers('000');
+		expect(standingOn(today, trace([...failed, ...answers('1111', today, 2)], 0.5))).toMatchObject({
+			standing: 'forming',
+			answers: 7
+		});
+		expect(standingOn(today, trace([...failed, ...answers('11111', today, 2)], 0.5)).standing).toBe('secure');
+		const nextDay = '2026-10-07';
+		const overTwoDays = [...failed, ...answers('1111', today, 2), ...answers('11', nextDay, 3)];
+		expect(standingOn(nextDay, trace(overTwoDays, 0.5)).standing).toBe('secure');
+	});
+
+	it('is not Slipping for what was Secure only in the middle of a sitting', () => {
+		expect(standingOn(today, trace(answers('11111000000'), 0.5)).standing).toBe('gap');
+	});
+
+	it('calls few students Secure, and few of them Slipping later, who get a fifth right week after week', () => {
+		const random = seededRandom(7);
+		const ends = { secure: 0, slipping: 0 };
+		const students = 1_000;
+		for (let n = 0; n < students; n++) {
+			// A probe and a practice set of eight each, in ten weeks.
+			const evidence = Array.from({ length: 80 }, (_, i) => {
+				const sittingId = Math.floor(i / 8);
+				return {
+					correct: random.chance(0.2),
+					on: addDays('2026-09-01', 7 * sittingId),
+					format: number,
+					source: sittingId % 2 ? ('practice' as const) : ('probe' as const),
+					sittingId
+				};
+			});
+			const { standing } = standingOn(evidence.at(-1)!.on, trace(evidence, 0.3));
+			if (standing === 'secure' || standing === 'slipping') ends[standing]++;
+		}
+		expect(ends.secure / students).toBeLessThan(0.02);
+		expect(ends.slipping / students).toBeLessThan(0.1);
 	});
 
 	it('turns from secure to slipping by forgetting alone after long enough', () => {

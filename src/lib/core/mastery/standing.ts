@@ -1,7 +1,7 @@
 import { daysBetween, type SchoolDate } from '../calendar';
 import type { AbilityEstimate, GradeTerm } from '../measurement';
 import { expectedTheta } from '../measurement';
-import { afterDays, enoughForSecure, SECURE_LINE, type Trace } from './trace';
+import { afterDays, endsSecure, enoughForSecure, GAP_LINE, SECURE_LINE, type Trace } from './trace';
 
 /** What the evidence says of a student on a skill. */
 export type Standing = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
@@ -18,8 +18,6 @@ export interface StandingNow {
 	lastOn?: SchoolDate | null;
 }
 
-/** Under this P(known) a skill is a Gap. */
-export const GAP_LINE = 0.35;
 /** A once secure skill under this P(known) is Slipping. */
 export const SLIPPING_LINE = 0.7;
 /** Answers below which nothing is said of a skill. */
@@ -44,7 +42,7 @@ export function priorKnown(ability: AbilityEstimate | null, level: GradeTerm): n
 
 /**
  * The standing today. Unseen under 2 answers; Secure at P ≥ 0.85 with evidence enough; Gap at P < 0.35; Slipping when
- * once Secure and P < 0.70; Forming otherwise.
+ * once Secure at the end of a sitting and P < 0.70; Forming otherwise.
  */
 export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 	const probability = trace.lastOn ? afterDays(trace.probability, daysBetween(trace.lastOn, today)) : trace.probability;
@@ -56,7 +54,7 @@ export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 	const standing: Standing =
 		probability >= SECURE_LINE && enoughForSecure(trace)
 			? 'secure'
-			: trace.onceSecure && probability < SLIPPING_LINE
+			: (trace.onceSecure || endsSecure(trace)) && probability < SLIPPING_LINE
 				? 'slipping'
 				: probability < GAP_LINE
 					? 'gap'

@@ -20,14 +20,14 @@ export interface Trace {
 	lastOn: SchoolDate | null;
 	answers: number;
 	correct: number;
-	/** Different days with an answer. */
+	/** Different days with an answer, since the last wrong answer that left the skill a Gap. */
 	days: number;
 	lastSittingId: number | null;
-	/** Answers on the skill in a row in the last sitting. */
+	/** Answers on the skill in a row in the last sitting, since then. */
 	inLastSitting: number;
-	/** Most answers on the skill in a row in one sitting. */
+	/** Most answers on the skill in a row in one sitting, since then. */
 	largestSitting: number;
-	/** Whether the evidence once made the skill Secure. */
+	/** Whether a sitting before the last one ended with the skill Secure. */
 	onceSecure: boolean;
 }
 
@@ -45,8 +45,10 @@ export const FORGET_OVERNIGHT = 0.03;
 export const FORGET_PER_DAY = 0.0015;
 /** As sure as answers can make us: exactly 1 would be a number that no later answer could change. */
 const ALMOST_SURE = 1 - 1e-9;
-/** Sureness above which a skill is Secure, if there is evidence enough. */
+/** P(known) from which a skill is Secure, if there is evidence enough. */
 export const SECURE_LINE = 0.85;
+/** Under this P(known) a skill is a Gap. */
+export const GAP_LINE = 0.35;
 
 /** P(known) after days without an answer: something is lost overnight, then known skills fade at a constant daily rate. */
 export function afterDays(probability: number, days: number): number {
@@ -68,9 +70,18 @@ export function afterAnswer(
 	return source === 'practice' ? posterior + (1 - posterior) * LEARN : posterior;
 }
 
-/** Whether there is evidence enough to call a skill Secure: 4 answers on 2 days, or 5 in one sitting. */
+/**
+ * Whether there is evidence enough to call a skill Secure: 4 answers on 2 days, or 5 in one sitting. Days and sitting are
+ * those since the last wrong answer that left a Gap, since what speaks against a skill is no evidence for it: three right
+ * in a row after forty wrong are luck more often than they are learning.
+ */
 export function enoughForSecure(trace: Pick<Trace, 'answers' | 'days' | 'largestSitting'>): boolean {
 	return (trace.answers >= 4 && trace.days >= 2) || trace.largestSitting >= 5;
+}
+
+/** Whether the skill was Secure right after the last answer. */
+export function endsSecure(trace: Trace): boolean {
+	return trace.probability >= SECURE_LINE && enoughForSecure(trace);
 }
 
 /** Where a trace begins. @param prior P(known) before any answer, see `priorKnown` */
@@ -93,19 +104,20 @@ export function advance(before: Trace, answer: Evidence): Trace {
 	const newDay = before.lastOn !== answer.on;
 	const kept =
 		newDay && before.lastOn ? afterDays(before.probability, daysBetween(before.lastOn, answer.on)) : before.probability;
-	const inLastSitting = before.lastSittingId === answer.sittingId ? before.inLastSitting + 1 : 1;
-	const after: Trace = {
-		probability: afterAnswer(kept, answer),
+	const probability = afterAnswer(kept, answer);
+	const leftGap = !answer.correct && probability < GAP_LINE;
+	const inLastSitting = leftGap ? 0 : before.lastSittingId === answer.sittingId ? before.inLastSitting + 1 : 1;
+	return {
+		probability,
 		lastOn: answer.on,
 		lastSittingId: answer.sittingId,
 		inLastSitting,
 		answers: before.answers + 1,
 		correct: before.correct + Number(answer.correct),
-		days: before.days + Number(newDay),
-		largestSitting: Math.max(before.largestSitting, inLastSitting),
-		onceSecure: before.onceSecure
+		days: leftGap ? 0 : before.days + Number(newDay || before.days === 0),
+		largestSitting: leftGap ? 0 : Math.max(before.largestSitting, inLastSitting),
+		onceSecure: before.onceSecure || (before.lastSittingId !== answer.sittingId && endsSecure(before))
 	};
-	return { ...after, onceSecure: after.onceSecure || (after.probability >= SECURE_LINE && enoughForSecure(after)) };
 }
 
 /**
