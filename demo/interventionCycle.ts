@@ -206,7 +206,7 @@ export async function liveCycle(
 		members.map(({ group, student }, i) => ({
 			student_id: student.id,
 			group_id: group.id,
-			due_on: stories.has(student.id) || i % 9 === 4 ? today : addDays(year.cycleEnd, -3 + (i % 3))
+			due_on: stories.has(student.id) || i % 9 === 4 ? today : addDays(year.cycleEnd, -4 + (i % 3))
 		}))
 	);
 }

@@ -82,7 +82,7 @@ test('groups are read as they were on an earlier day', async ({ page }) => {
 	await page.goto(`${address()}/groups?on=2026-10-20`);
 	await expect(page.getByText('No group of this scope met on Tue, Oct 20.')).toBeVisible();
 	await page.goto(`${address()}/groups?on=2026-11-02`);
-	await expect(page.getByRole('heading', { name: 'Groups in Whole school on Mon, Nov 2' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Groups in the whole school on Mon, Nov 2' })).toBeVisible();
 	expect(await page.locator('section').count()).toBeGreaterThan(5);
 });
 

@@ -22,7 +22,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 
 	// Gaps: the same five on the needle map, and the answers behind one cell.
 	await page.getByRole('link', { name: 'See their gaps' }).click();
-	await expect(page.getByRole('heading', { name: 'Gaps in 5 chosen students' })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Gaps in the 5 chosen students' })).toBeVisible();
 	await page
 		.getByRole('gridcell', { name: /: (Gap|Forming|Secure|Slipping)/ })
 		.first()

@@ -182,7 +182,7 @@ test('one step from a domain score shows where each student of the class is read
 	const row = page.locator('tbody tr[data-student]').first();
 	const name = await row.getByRole('rowheader').innerText();
 	await row.locator('a.score').nth(1).click();
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/: where Plover stands$/);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/ in Plover$/);
 	const places = page.locator('li[data-student]');
 	await expect(places).toHaveCount(22);
 	await expect(page.locator('li.current')).toContainText(name);

@@ -1,4 +1,4 @@
-import { addDays, sayDate } from '../core/calendar';
+import { addDays, sayDate, weekdayBy } from '../core/calendar';
 import { overlaps } from '../core/timetable';
 import type { Database } from './database/pool';
 import { USUAL_SIZES } from './grouping';
@@ -100,7 +100,8 @@ export const changeAction = staffAction(
 				const broken = await joiningBreaks(database, school, group, visible);
 				if (broken.length && !reason)
 					return refuse(`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`);
-				const reviewOn = on > addDays(group.endsOn, -3) ? group.endsOn : addDays(group.endsOn, -3);
+				const before = weekdayBy(addDays(group.endsOn, -3));
+				const reviewOn = on > before ? group.endsOn : before;
 				deed = { kind, studentIds: students, reviewOn, on };
 				done = `${people(students.length)} ${students.length === 1 ? 'joins' : 'join'} on ${sayDate(on)}; first review ${sayDate(reviewOn)}.`;
 				break;

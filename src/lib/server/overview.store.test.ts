@@ -181,8 +181,9 @@ describe('dates to begin with', () => {
 		expect(await on('2026-08-01')).toBe('Autumn');
 	});
 
-	it('end groups with the cycle, or after eight weeks where none runs', () => {
+	it('end groups with the cycle, or after eight weeks where none runs, and review on a weekday', () => {
 		expect(cycleDates({ endsOn: '2026-12-20' }, TODAY)).toEqual({ endsOn: '2026-12-20', reviewOn: '2026-12-17' });
+		expect(cycleDates({ endsOn: '2026-12-22' }, TODAY).reviewOn).toBe('2026-12-18');
 		expect(cycleDates({ endsOn: '2026-11-01' }, TODAY).endsOn).toBe('2027-01-17');
 		expect(cycleDates(null, TODAY).endsOn).toBe('2027-01-17');
 	});

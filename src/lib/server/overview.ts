@@ -1,4 +1,4 @@
-import { addDays, cycleWeek } from '../core/calendar';
+import { addDays, cycleWeek, weekdayBy } from '../core/calendar';
 import { fromPoints } from '../core/measurement';
 import { supposed, type StandingNow } from '../core/mastery';
 import type { Database } from './database/pool';
@@ -148,8 +148,8 @@ function countStandings(standings: (StandingNow | undefined)[]) {
 	return counts;
 }
 
-/** The day a cycle's groups should end, and the default first review: three days before. */
+/** The day a cycle's groups should end, and the default first review: the last weekday at least three days before. */
 export function cycleDates(cycle: { endsOn: string } | null, today: string) {
 	const endsOn = cycle && cycle.endsOn > today ? cycle.endsOn : addDays(today, 55);
-	return { endsOn, reviewOn: addDays(endsOn, -3) };
+	return { endsOn, reviewOn: weekdayBy(addDays(endsOn, -3)) };
 }

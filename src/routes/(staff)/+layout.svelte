@@ -62,7 +62,7 @@
 	<header>
 		<a class="mark" href={keepingScope('/screen')}><Mark /> <span>Orderly Compass</span></a>
 		<ScopePicker label={data.scope.label} count={data.scope.students.length} choices={data.choices} />
-		<TopSearch bind:this={search} students={data.scope.students} scopeLabel={data.scope.label} />
+		<TopSearch bind:this={search} students={data.scope.students} scopeInWords={data.scope.inWords} />
 		<span class="week soft" title={data.school.name}>
 			{data.school.name}
 			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks

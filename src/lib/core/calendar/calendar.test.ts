@@ -9,6 +9,7 @@ import {
 	mondayOf,
 	schoolDateOf,
 	weekday,
+	weekdayBy,
 	weeksBetween
 } from '.';
 
@@ -30,6 +31,12 @@ describe('school dates', () => {
 	it('know their weekday and Monday', () => {
 		expect(weekday('2026-11-23')).toBe(1);
 		expect(weekday('2026-11-29')).toBe(7);
+		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map(weekdayBy)).toEqual([
+			'2026-11-27',
+			'2026-11-27',
+			'2026-11-27',
+			'2026-11-30'
+		]);
 		fc.assert(
 			fc.property(anyDate, (date) => {
 				expect(weekday(mondayOf(date))).toBe(1);

@@ -39,6 +39,11 @@ export function mondayOf(date: SchoolDate): SchoolDate {
 	return addDays(date, 1 - weekday(date));
 }
 
+/** The day itself, or the Friday before where it lies on a weekend. */
+export function weekdayBy(date: SchoolDate): SchoolDate {
+	return addDays(date, Math.min(0, 5 - weekday(date)));
+}
+
 /** Making a formatter costs a hundred times what using it does. */
 const dayFormats = new Map<string, Intl.DateTimeFormat>();
 

@@ -16,7 +16,10 @@ export interface RosterStudent {
 /** Who is being looked at. `key` is its text in a URL: `school`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
 export interface Scope {
 	key: string;
+	/** As a name by itself: `Grade 5`. */
 	label: string;
+	/** Inside a sentence: `grade 5`, `the whole school`. */
+	inWords: string;
 	students: RosterStudent[];
 }
 
@@ -67,21 +70,30 @@ export async function findScope(
 	const ids = value.split(',').filter(Boolean).map(Number);
 	if (kind === 'school' && !value) {
 		const students = await visibleStudents(database, staff, today, '', []);
-		return { key, label: staff.role === 'teacher' ? 'My class' : 'Whole school', students };
+		return staff.role === 'teacher'
+			? { key, label: 'My class', inWords: 'your class', students }
+			: { key, label: 'Whole school', inWords: 'the whole school', students };
 	}
 	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
-	const of = async (narrowing: string, values: unknown[], label: (students: RosterStudent[]) => string) => {
+	const of = async (
+		narrowing: string,
+		values: unknown[],
+		name: (students: RosterStudent[]) => Pick<Scope, 'label' | 'inWords'>
+	) => {
 		const students = await visibleStudents(database, staff, today, narrowing, values);
-		return students.length ? { key, label: label(students), students } : null;
+		return students.length ? { key, ...name(students), students } : null;
 	};
+	const called = (label: string, inWords = label) => ({ label, inWords });
 	switch (kind) {
 		case 'grade':
-			return of('AND student.grade = ?', ids, () => `Grade ${ids[0]}`);
+			return of('AND student.grade = ?', ids, () => called(`Grade ${ids[0]}`, `grade ${ids[0]}`));
 		case 'class':
-			return of('AND class.id = ?', ids, (students) => students[0].className);
+			return of('AND class.id = ?', ids, (students) => called(students[0].className));
 		case 'list':
 			return of('AND student.id IN (?)', [ids], ({ length }) =>
-				length === 1 ? '1 chosen student' : `${length} chosen students`
+				length === 1
+					? called('1 chosen student', 'the chosen student')
+					: called(`${length} chosen students`, `the ${length} chosen students`)
 			);
 		case 'group': {
 			const group = await database.row<{ name: string }>(
@@ -94,7 +106,7 @@ export async function findScope(
 					SELECT student_id FROM group_membership
 					WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`,
 				[ids[0], today, today],
-				() => group.name
+				() => called(group.name)
 			);
 		}
 		default:

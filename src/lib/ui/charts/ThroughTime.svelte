@@ -12,6 +12,8 @@
 
 	const HEIGHT = 110;
 	const WIDTH = 56;
+	/** From one label to the next, and room for them above the bars. */
+	const LINE = 14;
 	const most = $derived(Math.max(1, ...moments.map(({ secure, between, gap }) => secure + between + gap)));
 	const tall = (count: number) => (count / most) * HEIGHT;
 	const parts = ({ secure, between, gap }: Moment) => [
@@ -19,13 +21,23 @@
 		{ kind: 'between', says: 'forming or slipping', count: between, y: HEIGHT - tall(gap) - tall(between) },
 		{ kind: 'secure', says: 'secure', count: secure, y: HEIGHT - tall(gap) - tall(between) - tall(secure) }
 	];
-	const last = $derived(moments.at(-1));
+	/** Of the last bar, each beside its part, or as near as the one below it leaves room. */
+	const labels = $derived.by(() => {
+		let below = Infinity;
+		return parts(moments[moments.length - 1])
+			.filter(({ count }) => count)
+			.map(({ kind, says, count, y }) => {
+				below = Math.min(y + tall(count) / 2 + 4, below - LINE);
+				return { kind, says: `${count} ${says}`, y: below };
+			});
+	});
 </script>
 
 <figure>
 	<svg
-		width={moments.length * WIDTH + 130}
-		height={HEIGHT + 24}
+		width={moments.length * WIDTH + 150}
+		height={LINE + HEIGHT + 24}
+		viewBox="0 {-LINE} {moments.length * WIDTH + 150} {LINE + HEIGHT + 24}"
 		role="img"
 		aria-label="Skills with answers: {moments
 			.map(({ day, secure, between, gap }) => `${sayDay(day)}: ${secure} secure, ${between} between, ${gap} gaps`)
@@ -43,11 +55,9 @@
 			{/each}
 			<text x={i * WIDTH + WIDTH / 2} y={HEIGHT + 16}>{i === moments.length - 1 ? 'today' : sayDay(moment.day)}</text>
 		{/each}
-		{#if last}
-			{#each parts(last).filter(({ count }) => tall(count) > 10) as { kind, says, count, y } (kind)}
-				<text class="label" x={moments.length * WIDTH + 4} y={y + tall(count) / 2 + 4}>{says}</text>
-			{/each}
-		{/if}
+		{#each labels as { kind, says, y } (kind)}
+			<text class="label" x={moments.length * WIDTH + 4} {y}>{says}</text>
+		{/each}
 	</svg>
 </figure>
 

@@ -47,7 +47,7 @@
 			/>
 			<a href={withState({ student: student.id, cell: null })} tabindex="-1">{name}</a>
 			<span class="soft">{student.className}</span>
-			<TierBars tier={student.tier} />
+			<TierBars tier={student.tier} inColumn />
 		</span>
 	</th>
 	{#if from > 0}<td colspan={from} aria-hidden="true"></td>{/if}

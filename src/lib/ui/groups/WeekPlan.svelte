@@ -134,6 +134,10 @@
 		margin-right: 3px;
 	}
 	.name {
-		display: block;
+		display: -webkit-box;
+		overflow: hidden;
+		-webkit-box-orient: vertical;
+		-webkit-line-clamp: 2;
+		line-clamp: 2;
 	}
 </style>

@@ -17,7 +17,7 @@
 		sort: SortKey;
 		/** What the rows are narrowed to, in words. */
 		show: string;
-		scopeLabel: string;
+		scopeInWords: string;
 		/** Student whose row is marked. */
 		studentId: number;
 		/** Ids of students that are ticked. */
@@ -32,7 +32,7 @@
 		measure,
 		sort,
 		show,
-		scopeLabel,
+		scopeInWords,
 		studentId,
 		selected = $bindable()
 	}: Props = $props();
@@ -138,7 +138,7 @@
 		{:else}
 			<tr
 				><td colspan={9 + measures.length} class="soft"
-					>Nobody in {scopeLabel} is “{show}”.
+					>Nobody in {scopeInWords} is “{show}”.
 					<a href={withState({ status: null, tier: null, moved: null, roster: null })}>Show everyone</a></td
 				></tr
 			>

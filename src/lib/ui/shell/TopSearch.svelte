@@ -10,9 +10,9 @@
 
 	interface Props {
 		students: { id: number; givenName: string; familyName: string; className: string }[];
-		scopeLabel: string;
+		scopeInWords: string;
 	}
-	let { students, scopeLabel }: Props = $props();
+	let { students, scopeInWords }: Props = $props();
 
 	const MOST_STUDENTS = 6;
 	const MOST_SKILLS = 5;
@@ -80,7 +80,7 @@
 					>
 				</li>
 			{:else}
-				<li class="soft">Nobody in {scopeLabel} is called that.</li>
+				<li class="soft">Nobody in {scopeInWords} is called that.</li>
 			{/each}
 			{#each skills as skill (skill.code)}
 				<li>

@@ -1,4 +1,4 @@
-import { addDays, weeksBetween } from '$lib/core/calendar';
+import { addDays, weeksBetween, weekdayBy } from '$lib/core/calendar';
 import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import type { School } from '$lib/server/store/calendar';
@@ -61,7 +61,7 @@ export async function load({ locals, url }) {
 		due: withAdvice.filter(({ dueOn }) => dueOn <= school.today),
 		later: withAdvice.filter(({ dueOn }) => dueOn > school.today),
 		decided,
-		dates: { effectiveOn: school.today, nextReviewOn: addDays(school.today, 28) }
+		dates: { effectiveOn: school.today, nextReviewOn: weekdayBy(addDays(school.today, 28)) }
 	};
 }
 

@@ -33,7 +33,7 @@
 
 <svelte:head><title>Decide · Orderly Compass</title></svelte:head>
 
-<h1>Reviews due in {data.scope.label}</h1>
+<h1>Reviews due in {data.scope.inWords}</h1>
 {#if data.due.length === 0}
 	<p>
 		No review is due today.{#if data.later.length}

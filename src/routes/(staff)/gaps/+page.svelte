@@ -77,7 +77,7 @@
 
 <GapViews />
 <div class="head">
-	<h1>Gaps in {data.scope.label}</h1>
+	<h1>Gaps in {data.scope.inWords}</h1>
 	<NeedleKey {ground} />
 	<div class="tools no-print">
 		<label>

@@ -39,7 +39,7 @@
 <GroupViews drafts={data.drafts} />
 <div class="head">
 	<div>
-		<h1>Groups in {data.scope.label}{data.on ? ` on ${sayDate(data.on)}` : ''}</h1>
+		<h1>Groups in {data.scope.inWords}{data.on ? ` on ${sayDate(data.on)}` : ''}</h1>
 		<p class="soft">
 			{data.groups.length}
 			{data.groups.length === 1 ? 'group' : 'groups'} with {groupsOf.size} students.

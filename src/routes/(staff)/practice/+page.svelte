@@ -24,7 +24,7 @@
 <svelte:head><title>Practice · Orderly Compass</title></svelte:head>
 
 <div class="head">
-	<h1>Practice in {data.scope.label}</h1>
+	<h1>Practice in {data.scope.inWords}</h1>
 	{#if data.can.practice}<a class="button primary" href={keepingScope('/practice/new', { for: 'scope' })}
 			>New practice set</a
 		>{/if}

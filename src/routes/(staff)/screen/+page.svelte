@@ -170,7 +170,7 @@
 		{measure}
 		{sort}
 		show={bandWords[filter.show as keyof typeof bandWords] ?? filter.show}
-		scopeLabel={data.scope.label}
+		scopeInWords={data.scope.inWords}
 		studentId={Number(asked('student'))}
 		bind:selected
 	/>

@@ -53,7 +53,7 @@
 
 <svelte:head><title>Track · Orderly Compass</title></svelte:head>
 
-<h1>Track {data.scope.label}</h1>
+<h1>Track {data.scope.inWords}</h1>
 <p class="soft">
 	{data.plans.length} students’ weekly probes are running, {data.plans.filter(({ due }) => due).length} still to be taken
 	this week; {without.length} students in scope have none.

@@ -54,6 +54,7 @@
 		<span class="glyphs"
 			>{#if place.at !== null}<Needle state={place.state} inferred={place.inferred} size={16} />{/if}<TierBars
 				tier={place.tier}
+				inColumn
 			/></span
 		>
 	</li>
@@ -61,7 +62,7 @@
 
 <GapViews />
 <div class="page-head">
-	<h1>{data.domain.name}: where {data.scope.label} stands</h1>
+	<h1>{data.domain.name} in {data.scope.inWords}</h1>
 	<label>
 		Domain
 		<select onchange={(event) => setState({ domain: event.currentTarget.value })}>

@@ -104,7 +104,7 @@
 					<th scope="row" class="student"
 						><span
 							><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
-							<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} /></span
+							<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} inColumn /></span
 						></th
 					>
 					{#each columns as { id, shortName } (id)}

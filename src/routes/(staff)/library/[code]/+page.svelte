@@ -45,7 +45,7 @@
 	<div class="actions no-print">
 		{#if data.can.practice && data.samples.length}
 			<a class="button primary" href={keepingScope('/practice/new', { skill: data.skill.id })}
-				>Assign to {data.scope.label}</a
+				>Assign to {data.scope.inWords}</a
 			>
 			{#if lacking.length}<a
 					class="button"
@@ -101,7 +101,7 @@
 	</section>
 
 	<section>
-		<h2>Students in {data.scope.label}</h2>
+		<h2>Students in {data.scope.inWords}</h2>
 		{#each byStanding as { standing, members } (standing)}
 			<details open={standing === 'gap' || standing === 'slipping'}>
 				<summary><Needle state={standing} size={16} /> {standingWords[standing]}: {members.length}</summary>

@@ -29,7 +29,7 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 		return { label: `${students[0].givenName} ${students[0].familyName}`, group: null, students };
 	}
 	const scope = await scopeOf(locals, url, staff, school);
-	return { label: scope.label, group: null, students: scope.students };
+	return { label: scope.inWords, group: null, students: scope.students };
 }
 
 export async function load({ locals, url }) {

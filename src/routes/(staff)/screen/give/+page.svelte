@@ -67,7 +67,7 @@
 			<p class="row">
 				{#if data.next}<a class="button primary" href={giveTo(data.next.id)}
 						>Next: {data.next.givenName} {data.next.familyName}</a
-					>{:else}Everybody in {data.scope.label} has been given it.{/if}
+					>{:else}Everybody in {data.scope.inWords} has been given it.{/if}
 				<button onclick={() => (again = key)}>Give it again</button>
 				<a class="button" href={keepingScope('/screen', { window: data.window.id, student: null })}>Results</a>
 			</p>

@@ -20,7 +20,7 @@
 		</p>
 		<p><button class="primary" onclick={() => print()}>Print {data.classes.length} sheets</button></p>
 	{:else}
-		<p>Everybody in {data.scope.label} has finished or is excused. There is nobody to remind.</p>
+		<p>Everybody in {data.scope.inWords} has finished or is excused. There is nobody to remind.</p>
 	{/if}
 </div>
 

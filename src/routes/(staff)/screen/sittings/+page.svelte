@@ -129,7 +129,9 @@
 			{:else}
 				<tr
 					><td colspan="8" class="soft"
-						>Nobody in {data.scope.label} is “{status}”: {#each counts as [name, count], i (name)}{i ? ', ' : ''}{count}
+						>Nobody in {data.scope.inWords} is “{status}”: {#each counts as [name, count], i (name)}{i
+								? ', '
+								: ''}{count}
 							{name}{/each}. <a href={withState({ status: null })}>Show everyone</a></td
 					></tr
 				>

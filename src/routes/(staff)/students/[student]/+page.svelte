@@ -55,7 +55,7 @@
 	<p class="links no-print">
 		{#if place >= 0 && roster.length > 1}
 			<a href={pageOf(neighbor(-1))} aria-label="The student before">←</a>
-			<span class="soft">{place + 1} of {roster.length} in {data.scope.label}</span>
+			<span class="soft">{place + 1} of {roster.length} in {data.scope.inWords}</span>
 			<a href={pageOf(neighbor(1))} aria-label="The next student">→</a>
 		{/if}
 		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
