@@ -37,7 +37,7 @@
 			.filter(({ span }) => span)
 	);
 	const { counts } = $derived(data);
-	const skills = (count: number) => `${count} ${count === 1 ? 'skill' : 'skills'}`;
+	const skills = (count: number) => `${count.toLocaleString('en-US')} ${count === 1 ? 'skill' : 'skills'}`;
 </script>
 
 <svelte:head><title>Then and now · Orderly Compass</title></svelte:head>
@@ -68,7 +68,9 @@
 <p>
 	Since {sayDate(data.then)}, counted by student and skill: {skills(counts.risen)} rose, {skills(counts.fallen)} fell, {skills(
 		counts['first seen']
-	)} were first seen{counts['no longer seen'] ? `, ${skills(counts['no longer seen'])} rest on nothing any more` : ''}; {counts.same}
+	)} were first seen{counts['no longer seen'] ? `, ${skills(counts['no longer seen'])} rest on nothing any more` : ''}; {counts.same.toLocaleString(
+		'en-US'
+	)}
 	are as they were.
 </p>
 <p class="soft">
