@@ -10,6 +10,7 @@ import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/store/bulk';
 import { saveFramework } from '../src/lib/server/store/skills';
+import { bringTracesUpToDate } from '../src/lib/server/traceRule';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {
@@ -41,6 +42,7 @@ async function prepare(flags: Set<string>): Promise<void> {
 		const ran = await migrate(database, fileURLToPath(new URL('../database', import.meta.url)));
 		if (ran.length) console.log(`Migrated: ${ran.join(', ')}`);
 		if (flags.has('--reset-demo')) await eraseEverything(database);
+		await bringTracesUpToDate(database, console.log);
 		const isNew = (await schoolNames(database)).length === 0;
 		if (isNew && flags.has('--empty')) await makeEmptySchool(database);
 		else if (isNew) {

@@ -3,9 +3,9 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataFolder } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
-import { allStudentIds, schoolTimeZones } from '../src/lib/server/store/people';
 import { skillList } from '../src/lib/server/store/skills';
 import { readTraces, rebuildTraces, type TraceRow } from '../src/lib/server/store/standings';
+import { everybody } from '../src/lib/server/traceRule';
 
 const startFile = join(dataFolder, 'start.json');
 const url =
@@ -19,19 +19,14 @@ const skills = await skillList(database);
 const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) });
 let changed = 0;
 let total = 0;
-for (const { schoolId, timeZone } of await schoolTimeZones(database)) {
-	const ids = await allStudentIds(database, schoolId);
-	const CHUNK = 500;
-	for (let i = 0; i < ids.length; i += CHUNK) {
-		const some = ids.slice(i, i + CHUNK);
-		const before = new Map(
-			(await readTraces(database, some)).map((row) => [`${row.studentId} ${row.skillId}`, face(row)])
-		);
-		await rebuildTraces(database, some, skills, timeZone);
-		for (const row of await readTraces(database, some)) {
-			total++;
-			if (before.get(`${row.studentId} ${row.skillId}`) !== face(row)) changed++;
-		}
+for await (const { ids, timeZone } of everybody(database)) {
+	const before = new Map(
+		(await readTraces(database, ids)).map((row) => [`${row.studentId} ${row.skillId}`, face(row)])
+	);
+	await rebuildTraces(database, ids, skills, timeZone);
+	for (const row of await readTraces(database, ids)) {
+		total++;
+		if (before.get(`${row.studentId} ${row.skillId}`) !== face(row)) changed++;
 	}
 }
 console.log(`${total} traces worked out anew, ${changed} of them different from before.`);

@@ -31,6 +31,12 @@ export interface Trace {
 	onceSecure: boolean;
 }
 
+/**
+ * Which edition of this rule it is. Whoever changes what `trace` comes to raises it: traces that are stored are then
+ * worked out anew when the app is started.
+ */
+export const TRACE_RULE = 2;
+
 /** Chance of a wrong answer by a student who knows the skill. */
 export const SLIP = 0.08;
 /** Chance that a practice item, with its feedback, turns not knowing into knowing. */
