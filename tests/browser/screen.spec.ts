@@ -139,7 +139,7 @@ test('results are sorted by any domain and narrowed to those below the line, who
 	await page.getByLabel('Show').selectOption('below the line');
 	expect(await rows.count()).toBeLessThanOrEqual(chosen);
 	await bar.getByRole('link', { name: 'See their gaps' }).click();
-	await expect(page.getByRole('heading', { name: `Gaps in ${chosen} chosen students` })).toBeVisible();
+	await expect(page.getByRole('heading', { name: `Gaps in the ${chosen} chosen students` })).toBeVisible();
 });
 
 test('a school is read from grades over classes to students, on any domain, with what changed beyond error', async ({
@@ -188,7 +188,7 @@ test('one step from a domain score shows where each student of the class is read
 	await expect(page.locator('li.current')).toContainText(name);
 	await expect(page.locator('li.current a')).toHaveAttribute('title', /\d+ points, works at \d·\d$/);
 	await page.getByLabel('Domain').selectOption({ label: 'Measurement' });
-	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Measurement:/);
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(/^Measurement in /);
 	await expect(places).toHaveCount(22);
 	await page
 		.getByRole('button', { name: /^Select all at / })
