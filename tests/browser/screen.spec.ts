@@ -176,6 +176,22 @@ test('a school is read from grades over classes to students, on any domain, with
 	expect(without).toBeLessThan(22);
 });
 
+test('beside the panel every column can be scrolled into view, and names stay there', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/screen?scope=class:7&student=140`);
+	const panel = (await page.getByRole('complementary').boundingBox())!;
+	const last = page.locator('table.roster thead th').last();
+	const right = async () => {
+		const { x, width } = (await last.boundingBox())!;
+		return x + width;
+	};
+	expect(await right()).toBeGreaterThan(panel.x);
+	await page.evaluate(() => window.scrollTo(document.documentElement.scrollWidth, 0));
+	expect(await right()).toBeLessThanOrEqual(panel.x);
+	const name = (await page.locator('table.roster tbody tr.current th').boundingBox())!;
+	expect(name.x).toBeGreaterThanOrEqual(0);
+});
+
 test('one step from a domain score shows where each student of the class is ready next', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/screen?scope=class:8`);

@@ -138,7 +138,8 @@
 		bottom: 0;
 		align-content: start;
 		overflow-y: auto;
-		padding: 12px 16px 16px;
+		/* Room below for an action bar. */
+		padding: 12px 16px 76px;
 		background: var(--sheet);
 		border-left: 1px solid var(--rule);
 		display: grid;

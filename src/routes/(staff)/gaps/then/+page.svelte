@@ -85,48 +85,51 @@
 		Nothing of this kind has changed since {sayDate(data.then)}. <a href={withState({ changes: 'all' })}>All changes</a>
 	</p>
 {:else}
-	<table>
-		<thead>
-			<tr class="domains">
-				<td></td>
-				{#each heads as { id, name, span } (id)}<th colspan={span} scope="colgroup" title={name}><span>{name}</span></th
-					>{/each}
-			</tr>
-			<tr>
-				<th scope="col" class="student">{data.changes.length} students</th>
-				{#each columns as { id, code, shortName, level } (id)}
-					<th scope="col" title="{code} · {shortName} ({level})"><span class="skill">{shortName}</span></th>
-				{/each}
-			</tr>
-		</thead>
-		<tbody>
-			{#each data.scope.students as student (student.id)}
-				{@const own = changesOf.get(student.id)!}
-				<tr data-student={student.id} class:current={student.id === studentId}>
-					<th scope="row" class="student"
-						><span
-							><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
-							<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} inColumn /></span
-						></th
-					>
-					{#each columns as { id, shortName } (id)}
-						{@const one = own.get(id)}
-						<td
-							>{#if one}<span
-									class="pair {one.change.replaceAll(' ', '-')}"
-									role="img"
-									aria-label="{shortName}: {standingWords[one.from]}, now {standingWords[one.to]}"
-									title="{shortName}: {standingWords[one.from]}, now {standingWords[
-										one.to
-									]}, {one.answers} answers since"
-									><Needle state={one.from} size={16} /><Needle state={one.to} size={16} /></span
-								>{/if}</td
-						>
+	<div class="wide-table">
+		<table>
+			<thead>
+				<tr class="domains">
+					<td></td>
+					{#each heads as { id, name, span } (id)}<th colspan={span} scope="colgroup" title={name}
+							><span>{name}</span></th
+						>{/each}
+				</tr>
+				<tr>
+					<th scope="col" class="student">{data.changes.length} students</th>
+					{#each columns as { id, code, shortName, level } (id)}
+						<th scope="col" title="{code} · {shortName} ({level})"><span class="skill">{shortName}</span></th>
 					{/each}
 				</tr>
-			{/each}
-		</tbody>
-	</table>
+			</thead>
+			<tbody>
+				{#each data.scope.students as student (student.id)}
+					{@const own = changesOf.get(student.id)!}
+					<tr data-student={student.id} class:current={student.id === studentId}>
+						<th scope="row" class="student"
+							><span
+								><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+								<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} inColumn /></span
+							></th
+						>
+						{#each columns as { id, shortName } (id)}
+							{@const one = own.get(id)}
+							<td
+								>{#if one}<span
+										class="pair {one.change.replaceAll(' ', '-')}"
+										role="img"
+										aria-label="{shortName}: {standingWords[one.from]}, now {standingWords[one.to]}"
+										title="{shortName}: {standingWords[one.from]}, now {standingWords[
+											one.to
+										]}, {one.answers} answers since"
+										><Needle state={one.from} size={16} /><Needle state={one.to} size={16} /></span
+									>{/if}</td
+							>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 {/if}
 
 <style>

@@ -77,67 +77,69 @@
 	{/if}
 	{#if tallies.length > 1}<ClassBoard {tallies} />{/if}
 
-	<table class="roster">
-		<thead>
-			<tr>
-				<th><span class="visually-hidden">Select</span></th>
-				<th>Student</th>
-				<th>Class</th>
-				<th>Status</th>
-				<th>How far, and why</th>
-				<th>{data.window.measure ? 'Given' : 'Last answer'}</th>
-				<th>Accommodations</th>
-				<th></th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each shown as row (row.id)}
-				<tr data-student={row.id} class:current={row.id === studentId}>
-					<td
-						><input
-							type="checkbox"
-							value={row.id}
-							bind:group={selected}
-							aria-label="Select {row.givenName} {row.familyName}"
-						/></td
-					>
-					<th scope="row"><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a></th>
-					<td>{row.className}</td>
-					<td class:soft={!TO_FINISH.has(row.status)}>{row.status}</td>
-					<td>{sayPlace(row)}</td>
-					<td class="soft">{row.lastAt ? sayTime(row.lastAt) : ''}</td>
-					<td>{sayAccommodation(row.accommodation)}</td>
-					<td>
-						{#if data.window.measure && data.can.give}
-							<a
-								href={keepingScope('/screen/give', { window: data.window.id, to: row.id, student: null })}
-								aria-label="{row.status === 'finished'
-									? 'See what was given to'
-									: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
-							>
-						{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
-							<form method="POST" action="?/end" use:enhance>
-								<input type="hidden" name="sitting" value={row.sitting.id} />
-								<button
-									class="plain small"
-									aria-label="End the sitting of {row.givenName} {row.familyName} and score it">End and score</button
-								>
-							</form>
-						{/if}
-					</td>
+	<div class="wide-table">
+		<table class="roster">
+			<thead>
+				<tr>
+					<th><span class="visually-hidden">Select</span></th>
+					<th>Student</th>
+					<th>Class</th>
+					<th>Status</th>
+					<th>How far, and why</th>
+					<th>{data.window.measure ? 'Given' : 'Last answer'}</th>
+					<th>Accommodations</th>
+					<th></th>
 				</tr>
-			{:else}
-				<tr
-					><td colspan="8" class="soft"
-						>Nobody in {data.scope.inWords} is “{status}”: {#each counts as [name, count], i (name)}{i
-								? ', '
-								: ''}{count}
-							{name}{/each}. <a href={withState({ status: null })}>Show everyone</a></td
-					></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+			</thead>
+			<tbody>
+				{#each shown as row (row.id)}
+					<tr data-student={row.id} class:current={row.id === studentId}>
+						<td
+							><input
+								type="checkbox"
+								value={row.id}
+								bind:group={selected}
+								aria-label="Select {row.givenName} {row.familyName}"
+							/></td
+						>
+						<th scope="row"><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a></th>
+						<td>{row.className}</td>
+						<td class:soft={!TO_FINISH.has(row.status)}>{row.status}</td>
+						<td>{sayPlace(row)}</td>
+						<td class="soft when">{row.lastAt ? sayTime(row.lastAt) : ''}</td>
+						<td>{sayAccommodation(row.accommodation)}</td>
+						<td>
+							{#if data.window.measure && data.can.give}
+								<a
+									href={keepingScope('/screen/give', { window: data.window.id, to: row.id, student: null })}
+									aria-label="{row.status === 'finished'
+										? 'See what was given to'
+										: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
+								>
+							{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
+								<form method="POST" action="?/end" use:enhance>
+									<input type="hidden" name="sitting" value={row.sitting.id} />
+									<button
+										class="plain small"
+										aria-label="End the sitting of {row.givenName} {row.familyName} and score it">End and score</button
+									>
+								</form>
+							{/if}
+						</td>
+					</tr>
+				{:else}
+					<tr
+						><td colspan="8" class="soft"
+							>Nobody in {data.scope.inWords} is “{status}”: {#each counts as [name, count], i (name)}{i
+									? ', '
+									: ''}{count}
+								{name}{/each}. <a href={withState({ status: null })}>Show everyone</a></td
+						></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 
 	{#if chosen.length}
 		<ActionBar says="{chosen.length} {chosen.length === 1 ? 'student' : 'students'} selected">
@@ -179,6 +181,10 @@
 	.small {
 		min-height: 26px;
 		padding-block: 0;
+	}
+	.small,
+	.when {
+		white-space: nowrap;
 	}
 	form {
 		display: flex;

@@ -32,53 +32,31 @@
 			{#if data.can.screen}<button class="primary" onclick={() => (planning = true)}>Plan a window</button>{/if}
 		{/snippet}
 	</ScreenHead>
-	<table>
-		<thead>
-			<tr>
-				<th>Window</th>
-				<th>Subject</th>
-				<th>How</th>
-				<th>Days</th>
-				<th></th>
-				<th class="number">Classes</th>
-				<th class="number">Students</th>
-				<th class="number">Begun</th>
-				<th class="number">With scores</th>
-				<th></th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each data.windows as window (window.id)}
-				{@const step = oneStep(window)}
-				<tr class:current={window.id === data.window.id}>
-					<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
-					<td>{window.subject}</td>
-					<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
-					<td>
-						{#if data.can.screen}
-							<form
-								method="POST"
-								action="?/move"
-								use:enhance={() =>
-									({ update }) =>
-										update({ reset: false })}
-							>
-								<input type="hidden" name="window" value={window.id} />
-								<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
-								<span class="soft">to</span>
-								<input type="date" name="closesOn" value={window.closesOn} required aria-label="{window.name} closes" />
-								<button class="small">Set</button>
-							</form>
-						{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
-					</td>
-					<td>{windowState(window, data.today)}</td>
-					<td class="number">{window.classes}</td>
-					<td class="number">{window.students}</td>
-					<td class="number">{window.begun}</td>
-					<td class="number">{window.scored}</td>
-					<td>
-						{#if data.can.screen}
-							<span class="steps">
+	<div class="wide-table">
+		<table>
+			<thead>
+				<tr>
+					<th>Window</th>
+					<th>Subject</th>
+					<th>How</th>
+					<th>Days</th>
+					<th></th>
+					<th class="number">Classes</th>
+					<th class="number">Students</th>
+					<th class="number">Begun</th>
+					<th class="number">With scores</th>
+					<th></th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each data.windows as window (window.id)}
+					{@const step = oneStep(window)}
+					<tr class:current={window.id === data.window.id}>
+						<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
+						<td>{window.subject}</td>
+						<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
+						<td>
+							{#if data.can.screen}
 								<form
 									method="POST"
 									action="?/move"
@@ -87,23 +65,53 @@
 											update({ reset: false })}
 								>
 									<input type="hidden" name="window" value={window.id} />
-									<input type="hidden" name="opensOn" value={step.opensOn} />
-									<input type="hidden" name="closesOn" value={step.closesOn} />
-									<button class="small" aria-label="{step.says}: {window.name}">{step.says}</button>
+									<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
+									<span class="soft">to</span>
+									<input
+										type="date"
+										name="closesOn"
+										value={window.closesOn}
+										required
+										aria-label="{window.name} closes"
+									/>
+									<button class="small">Set</button>
 								</form>
-								{#if window.begun === 0 && window.scored === 0}
-									<form method="POST" action="?/withdraw" use:enhance>
+							{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
+						</td>
+						<td>{windowState(window, data.today)}</td>
+						<td class="number">{window.classes}</td>
+						<td class="number">{window.students}</td>
+						<td class="number">{window.begun}</td>
+						<td class="number">{window.scored}</td>
+						<td>
+							{#if data.can.screen}
+								<span class="steps">
+									<form
+										method="POST"
+										action="?/move"
+										use:enhance={() =>
+											({ update }) =>
+												update({ reset: false })}
+									>
 										<input type="hidden" name="window" value={window.id} />
-										<button class="small" aria-label="Take away {window.name}">Take away</button>
+										<input type="hidden" name="opensOn" value={step.opensOn} />
+										<input type="hidden" name="closesOn" value={step.closesOn} />
+										<button class="small" aria-label="{step.says}: {window.name}">{step.says}</button>
 									</form>
-								{/if}
-							</span>
-						{/if}
-					</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+									{#if window.begun === 0 && window.scored === 0}
+										<form method="POST" action="?/withdraw" use:enhance>
+											<input type="hidden" name="window" value={window.id} />
+											<button class="small" aria-label="Take away {window.name}">Take away</button>
+										</form>
+									{/if}
+								</span>
+							{/if}
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 {:else}
 	<h1>Windows of the year</h1>
 	<p>
