@@ -30,8 +30,7 @@
 			formatter: text,
 			color,
 			position,
-			fontSize: 13,
-			fontFamily: 'Atkinson Hyperlegible Next Variable'
+			fontSize: 13
 		});
 		const line = (
 			points: number[][],
@@ -53,6 +52,7 @@
 		});
 		return {
 			animation: false,
+			textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable' },
 			grid: { left: 44, right: 150, top: 24, bottom: 44 },
 			xAxis: {
 				type: 'value' as const,
