@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataFolder } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
+import { lockStudents } from '../src/lib/server/store/people';
 import { skillList } from '../src/lib/server/store/skills';
 import { readTraces, rebuildTraces, type TraceRow } from '../src/lib/server/store/standings';
 import { everybody } from '../src/lib/server/traceRule';
@@ -20,14 +21,15 @@ const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probab
 let changed = 0;
 let total = 0;
 for await (const { ids, timeZone } of everybody(database)) {
-	const before = new Map(
-		(await readTraces(database, ids)).map((row) => [`${row.studentId} ${row.skillId}`, face(row)])
-	);
-	await rebuildTraces(database, ids, skills, timeZone);
-	for (const row of await readTraces(database, ids)) {
-		total++;
-		if (before.get(`${row.studentId} ${row.skillId}`) !== face(row)) changed++;
-	}
+	const [before, after] = await database.transaction(async (transaction) => {
+		await lockStudents(transaction, ids);
+		const stored = await readTraces(transaction, ids);
+		await rebuildTraces(transaction, ids, skills, timeZone);
+		return [stored, await readTraces(transaction, ids)];
+	});
+	const faces = new Map(before.map((row) => [`${row.studentId} ${row.skillId}`, face(row)]));
+	total += after.length;
+	changed += after.filter((row) => faces.get(`${row.studentId} ${row.skillId}`) !== face(row)).length;
 }
 console.log(`${total} traces worked out anew, ${changed} of them different from before.`);
 await database.close();

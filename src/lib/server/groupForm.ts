@@ -1,7 +1,8 @@
-import { addDays, sayDate, weekdayBy } from '../core/calendar';
+import { addDays, sayDate } from '../core/calendar';
 import { overlaps } from '../core/timetable';
 import type { Database } from './database/pool';
 import { USUAL_SIZES } from './grouping';
+import { firstReview } from './overview';
 import { refuse, staffAction } from './staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
@@ -100,8 +101,7 @@ export const changeAction = staffAction(
 				const broken = await joiningBreaks(database, school, group, visible);
 				if (broken.length && !reason)
 					return refuse(`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`);
-				const before = weekdayBy(addDays(group.endsOn, -3));
-				const reviewOn = on > before ? group.endsOn : before;
+				const reviewOn = firstReview(group.endsOn, on);
 				deed = { kind, studentIds: students, reviewOn, on };
 				done = `${people(students.length)} ${students.length === 1 ? 'joins' : 'join'} on ${sayDate(on)}; first review ${sayDate(reviewOn)}.`;
 				break;

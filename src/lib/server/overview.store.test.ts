@@ -3,7 +3,7 @@ import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } f
 import { addDays } from '../core/calendar';
 import { readCell } from '../core/mastery';
 import { needleMap } from './needleMap';
-import { cycleDates, peekAt, ribbon } from './overview';
+import { cycleDates, firstReview, peekAt, ribbon } from './overview';
 import { windowInView } from './screening';
 import { fill } from './store/bulk';
 import { beginDiagnostic } from './store/adaptiveSittings';
@@ -157,6 +157,21 @@ describe('the needle map', () => {
 	});
 });
 
+describe('a scope', () => {
+	it('is named by itself and inside a sentence', async () => {
+		const named = async (key: string, staff = specialist) => {
+			const { label, inWords } = (await findScope(small.database, staff, key, TODAY))!;
+			return [label, inWords];
+		};
+		expect(await named('school')).toEqual(['Whole school', 'the whole school']);
+		expect(await named('school', staffAs('teacher'))).toEqual(['My class', 'your class']);
+		expect(await named('grade:4')).toEqual(['Grade 4', 'grade 4']);
+		expect(await named('class:1')).toEqual(['Avocet', 'Avocet']);
+		expect(await named('list:3')).toEqual(['1 chosen student', 'the chosen student']);
+		expect(await named('list:3,5')).toEqual(['2 chosen students', 'the 2 chosen students']);
+	});
+});
+
 describe('dates to begin with', () => {
 	it('show the window asked for, else the last that has begun', async () => {
 		expect((await windowInView(small.database, small.school)).window).toMatchObject({ name: 'Winter' });
@@ -184,6 +199,9 @@ describe('dates to begin with', () => {
 	it('end groups with the cycle, or after eight weeks where none runs, and review on a weekday', () => {
 		expect(cycleDates({ endsOn: '2026-12-20' }, TODAY)).toEqual({ endsOn: '2026-12-20', reviewOn: '2026-12-17' });
 		expect(cycleDates({ endsOn: '2026-12-22' }, TODAY).reviewOn).toBe('2026-12-18');
+		// Who joins late is looked at on the last weekday, or on the last day where none is left.
+		const joining = ['2026-12-17', '2026-12-18', '2026-12-19'];
+		expect(joining.map((on) => firstReview('2026-12-20', on))).toEqual(['2026-12-17', '2026-12-18', '2026-12-20']);
 		expect(cycleDates({ endsOn: '2026-11-01' }, TODAY).endsOn).toBe('2027-01-17');
 		expect(cycleDates(null, TODAY).endsOn).toBe('2027-01-17');
 	});

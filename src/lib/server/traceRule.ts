@@ -1,13 +1,13 @@
 import { TRACE_RULE } from '../core/mastery';
-import type { Database } from './database/pool';
+import type { Database, RootDatabase } from './database/pool';
 import { allStudentIds, schoolTimeZones } from './store/people';
 import { skillList } from './store/skills';
 import { rebuildTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 
-/** All students of a database, some hundred of a school at a time, with how many those are up to then. */
+/** All students of a database, a hundred of a school at a time, with how many those are up to then. */
 export async function* everybody(database: Database) {
-	const CHUNK = 500;
+	const CHUNK = 100;
 	const schools = await schoolTimeZones(database);
 	const idsOf = await Promise.all(schools.map(({ schoolId }) => allStudentIds(database, schoolId)));
 	const total = idsOf.reduce((sum, ids) => sum + ids.length, 0);
@@ -23,15 +23,15 @@ export async function* everybody(database: Database) {
 
 /**
  * Works out all traces anew where those that are stored follow another rule than core's now. Cut short, it begins again
- * the next time; done twice, it comes to the same.
+ * the next time; done twice, or while other processes store answers, it comes to the same.
  *
  * @param say is told how far it has come
  */
-export async function bringTracesUpToDate(database: Database, say: (line: string) => void): Promise<void> {
+export async function bringTracesUpToDate(database: RootDatabase, say: (line: string) => void): Promise<void> {
 	if ((await storedTraceRule(database)) === TRACE_RULE) return;
 	const skills = await skillList(database);
 	for await (const { ids, timeZone, done, total } of everybody(database)) {
-		await rebuildTraces(database, ids, skills, timeZone);
+		await database.transaction((transaction) => rebuildTraces(transaction, ids, skills, timeZone));
 		say(`Standings worked out anew by the newest rule: ${done} of ${total} students`);
 	}
 	await keepTraceRule(database, TRACE_RULE);

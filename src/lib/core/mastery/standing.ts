@@ -1,7 +1,7 @@
 import { daysBetween, type SchoolDate } from '../calendar';
 import type { AbilityEstimate, GradeTerm } from '../measurement';
 import { expectedTheta } from '../measurement';
-import { afterDays, endsSecure, enoughForSecure, GAP_LINE, SECURE_LINE, type Trace } from './trace';
+import { afterDays, GAP_LINE, isSecure, SECURE_LINE, type Trace } from './trace';
 
 /** What the evidence says of a student on a skill. */
 export type Standing = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
@@ -51,14 +51,13 @@ export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 		const inferred = probability >= SECURE_LINE ? 'secure' : probability < GAP_LINE ? 'gap' : 'forming';
 		return { standing: 'unseen', probability, answers, inferred, lastOn: trace.lastOn };
 	}
-	const standing: Standing =
-		probability >= SECURE_LINE && enoughForSecure(trace)
-			? 'secure'
-			: (trace.onceSecure || endsSecure(trace)) && probability < SLIPPING_LINE
-				? 'slipping'
-				: probability < GAP_LINE
-					? 'gap'
-					: 'forming';
+	const standing: Standing = isSecure(trace, probability)
+		? 'secure'
+		: (trace.onceSecure || isSecure(trace)) && probability < SLIPPING_LINE
+			? 'slipping'
+			: probability < GAP_LINE
+				? 'gap'
+				: 'forming';
 	return { standing, probability, answers, inferred: null, lastOn: trace.lastOn };
 }
 

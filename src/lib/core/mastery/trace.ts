@@ -77,17 +77,13 @@ export function afterAnswer(
 }
 
 /**
- * Whether there is evidence enough to call a skill Secure: 4 answers on 2 days, or 5 in one sitting. Days and sitting are
- * those since the last wrong answer that left a Gap, since what speaks against a skill is no evidence for it: three right
- * in a row after forty wrong are luck more often than they are learning.
+ * Whether a skill is Secure at a P(known), by default that right after the last answer. The evidence must be enough: 4
+ * answers on 2 days, or 5 in one sitting. Days and sitting are those since the last wrong answer that left a Gap, since
+ * what speaks against a skill is no evidence for it: three right in a row after forty wrong are luck more often than they
+ * are learning.
  */
-export function enoughForSecure(trace: Pick<Trace, 'answers' | 'days' | 'largestSitting'>): boolean {
-	return (trace.answers >= 4 && trace.days >= 2) || trace.largestSitting >= 5;
-}
-
-/** Whether the skill was Secure right after the last answer. */
-export function endsSecure(trace: Trace): boolean {
-	return trace.probability >= SECURE_LINE && enoughForSecure(trace);
+export function isSecure(trace: Trace, probability = trace.probability): boolean {
+	return probability >= SECURE_LINE && ((trace.answers >= 4 && trace.days >= 2) || trace.largestSitting >= 5);
 }
 
 /** Where a trace begins. @param prior P(known) before any answer, see `priorKnown` */
@@ -122,7 +118,7 @@ export function advance(before: Trace, answer: Evidence): Trace {
 		correct: before.correct + Number(answer.correct),
 		days: leftGap ? 0 : before.days + Number(newDay || before.days === 0),
 		largestSitting: leftGap ? 0 : Math.max(before.largestSitting, inLastSitting),
-		onceSecure: before.onceSecure || (before.lastSittingId !== answer.sittingId && endsSecure(before))
+		onceSecure: before.onceSecure || (before.lastSittingId !== answer.sittingId && isSecure(before))
 	};
 }
 

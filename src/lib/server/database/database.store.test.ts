@@ -68,6 +68,15 @@ describe('the pool', () => {
 	it('reads booleans, dates and instants as what they are', async () => {
 		await database.run('UPDATE counter SET done = ? WHERE id = 1', [true]);
 		expect(await database.row('SELECT done, label FROM counter WHERE id = 1')).toEqual({ done: true, label: null });
+		await database.run('UPDATE counter SET done = ? WHERE id IN (?)', [false, [2]]);
+		const inOrder = 'SELECT done FROM counter WHERE id IN (?) ORDER BY id';
+		expect(await database.rows(inOrder, [[1, 2]])).toEqual([{ done: true }, { done: false }]);
+		await database.run('UPDATE counter SET done = NULL WHERE id = 2');
+		expect(await database.rows(inOrder, [[1, 2]])).toEqual([{ done: true }, { done: null }]);
+		expect(await database.row('SELECT id, value FROM counter WHERE id = 1')).toEqual({
+			id: 1,
+			value: expect.any(Number)
+		});
 		const row = await database.row(
 			`SELECT CAST('2026-11-23' AS DATE) AS day, CAST('2026-11-23 15:00:00.250' AS DATETIME(3)) AS at`
 		);

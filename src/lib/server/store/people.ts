@@ -55,6 +55,8 @@ async function visibleStudents(
 	);
 }
 
+const called = (label: string, inWords = label) => ({ label, inWords });
+
 /**
  * The students of a scope that the staff member may see.
  *
@@ -70,20 +72,19 @@ export async function findScope(
 	const ids = value.split(',').filter(Boolean).map(Number);
 	if (kind === 'school' && !value) {
 		const students = await visibleStudents(database, staff, today, '', []);
-		return staff.role === 'teacher'
-			? { key, label: 'My class', inWords: 'your class', students }
-			: { key, label: 'Whole school', inWords: 'the whole school', students };
+		const name =
+			staff.role === 'teacher' ? called('My class', 'your class') : called('Whole school', 'the whole school');
+		return { key, ...name, students };
 	}
 	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
 	const of = async (
 		narrowing: string,
 		values: unknown[],
-		name: (students: RosterStudent[]) => Pick<Scope, 'label' | 'inWords'>
+		name: (students: RosterStudent[]) => ReturnType<typeof called>
 	) => {
 		const students = await visibleStudents(database, staff, today, narrowing, values);
 		return students.length ? { key, ...name(students), students } : null;
 	};
-	const called = (label: string, inWords = label) => ({ label, inWords });
 	switch (kind) {
 		case 'grade':
 			return of('AND student.grade = ?', ids, () => called(`Grade ${ids[0]}`, `grade ${ids[0]}`));
@@ -226,6 +227,11 @@ export async function staffList(database: Database, schoolId: number, roles: Rol
 
 export async function schoolTimeZones(database: Database): Promise<{ schoolId: number; timeZone: string }[]> {
 	return database.rows('SELECT id AS schoolId, time_zone AS timeZone FROM school ORDER BY id');
+}
+
+/** Holds students until the transaction ends: whoever stores their answers waits, and what they answered is there. */
+export async function lockStudents(transaction: Database, ids: number[]): Promise<void> {
+	await transaction.rows('SELECT id FROM student WHERE id IN (?) ORDER BY id FOR UPDATE', [ids]);
 }
 
 export async function allStudentIds(database: Database, schoolId: number): Promise<number[]> {

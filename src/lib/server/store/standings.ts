@@ -11,6 +11,7 @@ import {
 	type Trace
 } from '../../core/mastery';
 import type { Database } from '../database/pool';
+import { lockStudents } from './people';
 import type { Skill } from './skills';
 
 /**
@@ -97,7 +98,10 @@ const traceRow = (studentId: number, skillId: number, prior: number, state: Trac
 	state.onceSecure
 ];
 
-/** Works out all traces of some students anew from the answer log and their scores. */
+/**
+ * Works out all traces of some students anew from the answer log and their scores. The students are locked, so that in a
+ * transaction no answer that comes meanwhile is missed.
+ */
 export async function rebuildTraces(
 	database: Database,
 	studentIds: number[],
@@ -107,6 +111,7 @@ export async function rebuildTraces(
 	const CHUNK = 40;
 	for (let i = 0; i < studentIds.length; i += CHUNK) {
 		const ids = studentIds.slice(i, i + CHUNK);
+		await lockStudents(database, ids);
 		const evidence = await readEvidence(database, ids, null, timeZone);
 		const abilities = await domainAbilities(database, ids);
 		const rows = ids.flatMap((studentId) =>

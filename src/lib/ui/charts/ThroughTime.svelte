@@ -1,6 +1,7 @@
 <!-- How many skills stood secure, between, and as gaps on some days: a bar a day, each part labeled. -->
 <script lang="ts">
 	import { sayDay } from '$lib/core/calendar';
+	import { stackUp } from './stackUp';
 
 	interface Moment {
 		day: string;
@@ -23,13 +24,15 @@
 	];
 	/** Of the last bar, each beside its part, or as near as the one below it leaves room. */
 	const labels = $derived.by(() => {
-		let below = Infinity;
-		return parts(moments[moments.length - 1])
-			.filter(({ count }) => count)
-			.map(({ kind, says, count, y }) => {
-				below = Math.min(y + tall(count) / 2 + 4, below - LINE);
-				return { kind, says: `${count} ${says}`, y: below };
-			});
+		const shown = moments
+			.slice(-1)
+			.flatMap(parts)
+			.filter(({ count }) => count);
+		const heights = stackUp(
+			shown.map(({ y, count }) => y + tall(count) / 2 + 4),
+			LINE
+		);
+		return shown.map(({ kind, says, count }, i) => ({ kind, says: `${count} ${says}`, y: heights[i] }));
 	});
 </script>
 
