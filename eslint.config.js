@@ -70,13 +70,26 @@ export default ts.config(
 	layer(['src/lib/workers/**'], [...room('server'), ...room('ui')], 'workers are thin wrappers that call core.'),
 	layer(['src/lib/server/**'], [...room('ui'), '**/routes/**'], 'server never imports ui or routes.'),
 	{
-		files: ['src/routes/**', 'src/lib/server/auth/**', 'src/hooks.server.ts'],
+		files: ['src/routes/**/*.ts', 'src/lib/server/**/*.ts', 'src/hooks.server.ts'],
+		ignores: ['src/lib/server/store/**', 'src/lib/server/database/**', 'src/lib/server/request/**', '**/*.test.ts'],
 		rules: {
 			'no-restricted-syntax': [
 				'error',
 				{
 					selector: 'CallExpression[callee.property.name=/^(query|execute)$/]',
 					message: 'SQL appears only in src/lib/server/store and src/lib/server/database.'
+				},
+				{
+					selector: "CallExpression[callee.name='Number'] MemberExpression[property.name='searchParams']",
+					message: 'What an address holds is read by src/lib/server/request/address.ts: `Infinity` is a number, too.'
+				},
+				{
+					selector: "CallExpression[callee.name='Number'] MemberExpression[object.name='params']",
+					message: 'What an address holds is read by src/lib/server/request/address.ts.'
+				},
+				{
+					selector: 'CallExpression[callee.property.name=/^(formData|json)$/][callee.object.property.name="request"]',
+					message: 'Bodies are read by src/lib/server/request, within limits.'
 				}
 			]
 		}

@@ -1,4 +1,5 @@
 import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
 import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 
@@ -42,6 +43,7 @@ export default defineConfig({
 					name: 'store',
 					include: STORE_TESTS,
 					globalSetup: ['./tests/throwawayDatabase.ts'],
+					env: { ORDERLY_THREADS: fileURLToPath(new URL('build/threads', import.meta.url)) },
 					fileParallelism: false,
 					testTimeout: 300_000,
 					hookTimeout: 300_000

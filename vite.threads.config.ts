@@ -9,7 +9,11 @@ export default defineConfig({
 		target: 'node20',
 		copyPublicDir: false,
 		rolldownOptions: {
-			input: { jobs: 'src/lib/server/jobs/worker.ts', pdf: 'src/lib/server/pdf/renderReports.ts' },
+			input: {
+				jobs: 'src/lib/server/jobs/worker.ts',
+				pdf: 'src/lib/server/pdf/renderReports.ts',
+				files: 'src/lib/server/request/files/read.ts'
+			},
 			output: { entryFileNames: '[name].js' }
 		}
 	}

@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { join } from 'node:path';
 import { startMariadb, freePort } from './mariadb.mjs';
 import { dataFolder, ensureBuild, ensurePackages, root } from './prepare.mjs';
-import { serveApp } from './serve.mjs';
+import { appScript, keepServing } from './serve.mjs';
 
 const lockFile = join(dataFolder, 'start.json');
 const flags = process.argv.slice(2);
@@ -36,7 +36,7 @@ function refuseSecond() {
 	const { pid, address, app } = JSON.parse(readFileSync(lockFile, 'utf8'));
 	if (runs(pid, 'start.mjs'))
 		throw new Error(`Orderly Compass is running already${address ? ` at ${address}` : ''} (process ${pid}).`);
-	if (app && runs(app, join(root, 'build', 'index.js'))) process.kill(app, 'SIGTERM');
+	if (app && runs(app, appScript)) process.kill(app, 'SIGTERM');
 }
 
 async function start() {
@@ -62,11 +62,17 @@ async function start() {
 		stdio: 'inherit',
 		env: { ...process.env, DATABASE_URL: databaseUrl }
 	});
-	const app = await serveApp({ databaseUrl, port });
+	const app = await keepServing(
+		{ databaseUrl, port },
+		{
+			served({ address, pid }) {
+				note({ address, databaseUrl, app: pid });
+				console.log(`\nOrderly Compass is at ${address}\n`);
+			},
+			say: console.error
+		}
+	);
 	stops.push(() => app.stop());
-	app.onExit(() => stop(1));
-	note({ address: app.address, databaseUrl, app: app.pid });
-	console.log(`\nOrderly Compass is at ${app.address}\n`);
 	console.log('Ctrl-C ends it.');
 }
 

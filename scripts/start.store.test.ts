@@ -106,6 +106,15 @@ describe('npm start', () => {
 		expect(rebuilt.stdout).toContain('0 traces worked out anew, 0 of them different');
 	});
 
+	it('starts the app again when it dies, and says what it said', async () => {
+		const app = () => JSON.parse(readFileSync(join(folder, 'start.json'), 'utf8')).app as number;
+		const first = app();
+		process.kill(first, 'SIGKILL');
+		await expect.poll(app, { timeout: 60_000 }).not.toBe(first);
+		await expect.poll(() => visit(running.address, cookie).catch(() => 0), { timeout: 60_000 }).toBe(200);
+		expect(running.said()).toContain('The app has ended (SIGKILL). It is started again in 1 s.');
+	});
+
 	it('after being killed with its database starts again with nothing lost, and ends what was left', async () => {
 		const left = processesOf(running.address);
 		expect(left.length).toBeGreaterThanOrEqual(2);

@@ -13,8 +13,28 @@ export const init: ServerInit = () => startJobs(log);
 const isStaffRoute = (id: string | null) => id?.startsWith('/(staff)') ?? false;
 const isStudentRoute = (id: string | null) => id?.startsWith('/(student)') ?? false;
 
+/** What a browser may do with what we send; scripts, styles and frames are a matter of svelte.config.js. */
+const HEADERS = {
+	'X-Content-Type-Options': 'nosniff',
+	'Referrer-Policy': 'same-origin',
+	'Cross-Origin-Opener-Policy': 'same-origin',
+	'Cross-Origin-Resource-Policy': 'same-origin',
+	'Permissions-Policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()',
+	// Names of students are on nearly every page, on that of signing in, too.
+	'Cache-Control': 'private, no-store'
+};
+
+/** Whether a request changes nothing, or comes from a page of ours. Browsers say where a request that may change something comes from. */
+const isOurs = (request: Request, origin: string) =>
+	request.method === 'GET' || request.method === 'HEAD' || request.headers.get('origin') === origin;
+
 /** Finds out who asks, and keeps people out of pages that are not theirs. Each route still checks for whom. */
 export const handle: Handle = async ({ event, resolve }) => {
+	if (!isOurs(event.request, event.url.origin))
+		return new Response('This was sent from another place than this site. Nothing was changed.', {
+			status: 403,
+			headers: HEADERS
+		});
 	event.locals.at = now();
 	event.locals.database = database();
 	const token = event.cookies.get(SESSION_COOKIE);
@@ -24,16 +44,19 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (isStudentRoute(event.route.id) && viewer?.kind !== 'student')
 		redirect(303, viewer ? '/screen' : '/sign-in?as=student');
 	const response = await resolve(event);
-	response.headers.set('X-Content-Type-Options', 'nosniff');
-	response.headers.set('Referrer-Policy', 'same-origin');
-	response.headers.set('Cross-Origin-Opener-Policy', 'same-origin');
-	if (viewer) response.headers.set('Cache-Control', 'private, no-store');
+	for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+	if (event.url.protocol === 'https:') response.headers.set('Strict-Transport-Security', 'max-age=31536000');
 	return response;
 };
 
-/** What went wrong stays in the log; people get words. */
+/** What went wrong stays in the log; people get words. What was asked for may have been done before it went wrong. */
 export const handleError: HandleServerError = ({ error, event, status }) => {
 	if (status === 404) return { message: 'There is nothing here for you at this address.' };
 	log.error({ err: error, route: event.route.id }, 'request failed');
-	return { message: 'Something went wrong on our side. Nothing was changed; please try again.' };
+	return {
+		message:
+			event.request.method === 'GET'
+				? 'Something went wrong on our side. Please try again.'
+				: 'Something went wrong on our side. Load the page again to see what was done, before you try once more.'
+	};
 };

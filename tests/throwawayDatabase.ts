@@ -3,9 +3,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { TestProject } from 'vitest/node';
 import { startMariadb } from '../scripts/mariadb.mjs';
+import { ensureBuild } from '../scripts/prepare.mjs';
 
 /** A MariaDB of its own for the store tests, gone when they end. */
 export default async function (project: TestProject) {
+	// Threads run as they are built.
+	ensureBuild();
 	const folder = mkdtempSync(join(tmpdir(), 'compass-test-'));
 	const server = await startMariadb(folder);
 	project.provide('databaseUrl', server.url);

@@ -1,6 +1,7 @@
 import { addDays, sayDate, sayMeeting } from '../core/calendar';
-import { readCalendar } from '../core/interchange/calendarFile';
 import { overlaps } from '../core/timetable';
+import { readFile } from './request/files';
+import { fileForm } from './request/formFields';
 import { refuse, staffAction } from './staffPage';
 import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
 import { groupStaff, sayTimes } from './timetableForm';
@@ -15,11 +16,14 @@ const importUndoForm = formCheck<{ slots: string; absences: string }>({
 	properties: { slots: someIds, absences: someIds },
 	required: ['slots', 'absences']
 });
-const importForm = formCheck<{ staff: number; take?: string }>({
-	type: 'object',
-	properties: { staff: id, take: { enum: ['yes'] } },
-	required: ['staff']
-});
+const importForm = formCheck<{ staff: number; take?: string }>(
+	{
+		type: 'object',
+		properties: { staff: id, take: { enum: ['yes'] } },
+		required: ['staff']
+	},
+	fileForm(MOST_BYTES)
+);
 
 /** The form actions that take a calendar file into the timetable, and take it back. */
 export const calendarActions = {
@@ -29,13 +33,9 @@ export const calendarActions = {
 		const person = await groupStaff(database, school.id, staffId);
 		if (!person) return refuse('There is nobody like that who runs groups');
 		if (!file) return refuse('Choose a file first');
-		if (file.size > MOST_BYTES) return refuse('The file is larger than 1 MB');
-		let read;
-		try {
-			read = readCalendar(await file.text(), school.timeZone);
-		} catch (cause) {
-			return refuse(cause instanceof RangeError ? cause.message : 'The file cannot be read');
-		}
+		const found = await readFile('calendar', { content: await file.bytes(), timeZone: school.timeZone });
+		if ('problem' in found) return refuse(found.problem);
+		const read = found.found;
 		const own = (await slotList(database, school.id, school.today)).filter((slot) => slot.staffId === staffId);
 		const fresh: (NewSlot & { title: string })[] = [];
 		const problems = [...read.problems];

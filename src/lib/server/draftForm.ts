@@ -1,6 +1,8 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { addDays } from '../core/calendar';
 import type { DraftLimits } from '../core/grouping';
+import { idIn, idsIn } from './request/address';
+import { longForm } from './request/formFields';
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
 import { refuse, staffAction } from './staffPage';
 import { adoptGroups } from './store/adoptions';
@@ -9,21 +11,12 @@ import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedD
 import { formCheck, jsonCheck, jsonIn, schoolDate } from './validate';
 import type { Staff } from './viewer';
 
-const idsIn = (text: string | null) => [
-	...new Set(
-		(text ?? '')
-			.split(',')
-			.map(Number)
-			.filter((one) => Number.isInteger(one) && one > 0 && one < 4_294_967_296)
-	)
-];
-
 /** What the address asks to group. */
 export const choicesOf = (url: URL): DraftChoices => ({
 	kind: url.searchParams.get('kind') === 'mixed' ? 'mixed' : 'same need',
-	studentIds: idsIn(url.searchParams.get('students')).slice(0, MOST_GROUPED),
-	regroups: idsIn(url.searchParams.get('regroup')).slice(0, 60),
-	focusId: Number(url.searchParams.get('focus')) || null
+	studentIds: idsIn(url, 'students', MOST_GROUPED),
+	regroups: idsIn(url, 'regroup', 60),
+	focusId: idIn(url, 'focus')
 });
 
 interface Board {
@@ -76,36 +69,44 @@ const limitsCheck = jsonCheck<DraftLimits>({
 	},
 	required: ['sizes', 'slotIds', 'mostGroups', 'keepWorth', 'excludedIds', 'apart', 'together']
 });
+/** Characters of its groups. */
+const LONGEST_BOARD = 100_000;
 /** What the board sends, whatever is done with it. */
 const board = {
-	groups: { type: 'string', maxLength: 100_000 },
+	groups: { type: 'string', maxLength: LONGEST_BOARD },
 	limits: { type: 'string', maxLength: 60_000 },
 	students: { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,399}$' }
 } as const;
-const adoptForm = formCheck<Board & { startsOn: string; endsOn: string; reviewOn: string; reason: string }>({
-	type: 'object',
-	properties: {
-		...board,
-		startsOn: schoolDate,
-		endsOn: schoolDate,
-		reviewOn: schoolDate,
-		reason: { type: 'string', maxLength: 500, default: '' }
+const adoptForm = formCheck<Board & { startsOn: string; endsOn: string; reviewOn: string; reason: string }>(
+	{
+		type: 'object',
+		properties: {
+			...board,
+			startsOn: schoolDate,
+			endsOn: schoolDate,
+			reviewOn: schoolDate,
+			reason: { type: 'string', maxLength: 500, default: '' }
+		},
+		required: ['groups', 'limits', 'students', 'startsOn', 'endsOn', 'reviewOn']
 	},
-	required: ['groups', 'limits', 'students', 'startsOn', 'endsOn', 'reviewOn']
-});
-const keepForm = formCheck<Board & { name: string; bound: number }>({
-	type: 'object',
-	properties: {
-		...board,
-		name: { type: 'string', minLength: 1, maxLength: 80 },
-		bound: { type: 'number', minimum: 0, maximum: 100_000 }
+	longForm(LONGEST_BOARD)
+);
+const keepForm = formCheck<Board & { name: string; bound: number }>(
+	{
+		type: 'object',
+		properties: {
+			...board,
+			name: { type: 'string', minLength: 1, maxLength: 80 },
+			bound: { type: 'number', minimum: 0, maximum: 100_000 }
+		},
+		required: ['groups', 'limits', 'students', 'name', 'bound']
 	},
-	required: ['groups', 'limits', 'students', 'name', 'bound']
-});
+	longForm(LONGEST_BOARD)
+);
 
 /** The draft that the address names, or null. */
 export async function draftInView(locals: App.Locals, url: URL, schoolId: number): Promise<SavedDraft | null> {
-	const id = Number(url.searchParams.get('draft')) || null;
+	const id = idIn(url, 'draft');
 	return id === null ? null : findDraft(locals.database, schoolId, id);
 }
 

@@ -3,6 +3,7 @@ import { examineCase, type CasePackage } from '../core/interchange/caseFramework
 import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../core/interchange/framework';
 import { readSkillTable } from '../core/interchange/skillTable';
 import { readStandardTable, standardsFromCase, type ReadStandards } from '../core/interchange/standards';
+import { UnreadableFile } from './request/files/limits';
 import { jsonCheck } from './validate';
 
 const node = {
@@ -59,14 +60,14 @@ const checkCase = jsonCheck<CasePackage>({
 });
 
 /** What a file holds once it is read as far as it goes. */
-type ReadFile = { problem: string } | { kind: 'case'; source: CasePackage } | { kind: 'table'; records: string[][] };
+type ReadFile = { kind: 'case'; source: CasePackage } | { kind: 'table'; records: string[][] };
 
-/** A CASE package or a CSV table from a file's text; or what keeps it from being either. */
+/** A CASE package or a CSV table from a file's text. @throws UnreadableFile when it is neither */
 export function readLibraryFile(content: string): ReadFile {
 	if (content.includes('\u0000') || content.includes('\ufffd'))
-		return { problem: 'The file is not text in UTF-8; save it as UTF-8 and try again' };
+		throw new UnreadableFile('The file is not text in UTF-8; save it as UTF-8 and try again');
 	const trimmed = content.replace(/^\ufeff/, '').trim();
-	if (!trimmed) return { problem: 'The file is empty' };
+	if (!trimmed) throw new UnreadableFile('The file is empty');
 	if (!/^[{[]/.test(trimmed)) {
 		const { data } = Papa.parse<string[]>(trimmed, { skipEmptyLines: false });
 		return { kind: 'table', records: data };
@@ -75,16 +76,17 @@ export function readLibraryFile(content: string): ReadFile {
 	try {
 		json = JSON.parse(trimmed);
 	} catch (error) {
-		return { problem: `The file begins like JSON but is none: ${(error as Error).message}` };
+		throw new UnreadableFile(`The file begins like JSON but is none: ${(error as Error).message}`);
 	}
 	const checked = checkCase(json);
-	if ('problem' in checked) return { problem: `The file is no CASE package of version 1.0 or 1.1: ${checked.problem}` };
+	if ('problem' in checked)
+		throw new UnreadableFile(`The file is no CASE package of version 1.0 or 1.1: ${checked.problem}`);
 	return { kind: 'case', source: checked.value };
 }
 
 /** What skills from a file would do here; with problems nothing can be taken. */
 export function planSkills(
-	file: Exclude<ReadFile, { problem: string }>,
+	file: ReadFile,
 	current: Framework
 ): { incoming: Framework; plan: FrameworkPlan; problems: string[] } {
 	const { framework: incoming, problems } =
@@ -100,8 +102,23 @@ export function planSkills(
 }
 
 /** Standards in a file, with their crosswalk to the skills that are here. */
-export function planStandards(file: Exclude<ReadFile, { problem: string }>, current: Framework): ReadStandards {
+export function planStandards(file: ReadFile, current: Framework): ReadStandards {
 	return file.kind === 'case'
 		? standardsFromCase(file.source, new Map(current.skills.map(({ identifier, code }) => [identifier!, code])))
 		: readStandardTable(file.records, new Set(current.skills.map(({ code }) => code)));
+}
+
+/** A file for the library, what it is said to hold, and the skills that are here. */
+export interface LibraryFile {
+	content: string;
+	holds: 'skills' | 'standards';
+	current: Framework;
+}
+export type LibraryPlan =
+	({ holds: 'skills' } & ReturnType<typeof planSkills>) | ({ holds: 'standards' } & ReadStandards);
+
+/** What a file would do to the library. @throws UnreadableFile */
+export function planLibraryFile({ content, holds, current }: LibraryFile): LibraryPlan {
+	const file = readLibraryFile(content);
+	return holds === 'skills' ? { holds, ...planSkills(file, current) } : { holds, ...planStandards(file, current) };
 }

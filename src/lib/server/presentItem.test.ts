@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom } from '../core/items';
-import { mathHtml, showItem, showItemWithKey } from './presentItem';
+import { itemFamilies, itemFrom, type Item } from '../core/items';
+import { answerHtml, mathHtml, showItem, showItemWithKey } from './presentItem';
 
 describe('text with formulas', () => {
 	it('is escaped, whatever it holds', () => {
@@ -31,6 +31,21 @@ describe('text with formulas', () => {
 	it('does not break on TeX that is none, and lets no markup through it', () => {
 		expect(mathHtml('$\\frac{1$')).toContain('frac');
 		expect(mathHtml('$<img src=x onerror=alert(1)>$')).not.toContain('<img');
+	});
+});
+
+describe('an answer in words', () => {
+	const typed = { response: { kind: 'text' } } as Pick<Item, 'response'>;
+
+	it('that a student typed is text, never a formula', () => {
+		expect(answerHtml(typed, '$\\huge{x}$ <b>')).toBe('$\\huge{x}$ &lt;b&gt;');
+		expect(answerHtml(typed, 'seven')).toBe('seven');
+	});
+
+	it('that is one of ours may hold formulas', () => {
+		const choice = { response: { kind: 'choice', options: ['$\\frac{1}{2}$', '2'] } } as Pick<Item, 'response'>;
+		expect(answerHtml(choice, 0)).toContain('<mfrac>');
+		expect(answerHtml({ response: { kind: 'fraction' } } as Pick<Item, 'response'>, '1/2')).toContain('<mfrac>');
 	});
 });
 

@@ -1,6 +1,6 @@
 import katex from 'katex';
-import type { Figure, Item, PublicItem, ShownItem } from '../core/items';
-import { misconceptionById } from '../core/items';
+import type { Answer, Figure, Item, PublicItem, ShownItem } from '../core/items';
+import { describeAnswer, misconceptionById } from '../core/items';
 
 /**
  * Text with formulas as safe HTML: everything is escaped, TeX between dollar signs becomes MathML, and what closes a
@@ -23,6 +23,16 @@ const KATEX = { output: 'mathml', throwOnError: false, strict: false } as const;
 const CLOSING = /^[.,;:?!%)]+/;
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
 const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => escapes[character]);
+
+/**
+ * An answer in words, as safe HTML. Formulas in it are our own options and fractions; where a student typed the sign that
+ * formulas begin with, nothing is taken for one.
+ */
+export function answerHtml(item: Pick<Item, 'response'>, answer: Answer): string {
+	const words = describeAnswer(item, answer);
+	const isTyped = [answer].flat().some((part) => typeof part === 'string' && part.includes('$'));
+	return isTyped ? escapeHtml(words) : mathHtml(words);
+}
 
 export function showItem(item: PublicItem): ShownItem {
 	const { stem, figure, response } = item;

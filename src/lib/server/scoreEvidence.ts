@@ -1,8 +1,8 @@
-import { describeAnswer, itemFrom } from '../core/items';
+import { itemFrom } from '../core/items';
 import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../core/measurement';
 import { gradePrior } from '../core/screening';
 import type { Database } from './database/pool';
-import { mathHtml } from './presentItem';
+import { answerHtml, mathHtml } from './presentItem';
 import { cutScores, type School } from './store/calendar';
 import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
@@ -58,7 +58,7 @@ export async function scoreEvidence(
 			domain: domainOf.get(answer.domainId)!.name,
 			skill: { code: skill.code, name: skill.shortName },
 			stemHtml: mathHtml(item.stem),
-			givenHtml: mathHtml(describeAnswer(item, answer.response as never)),
+			givenHtml: answerHtml(item, answer.response as never),
 			correct: answer.correct,
 			seconds: Math.round(answer.milliseconds / 1000),
 			isRapid: answer.milliseconds < answer.rapidMs,

@@ -11,7 +11,7 @@ import { windowSittings, type BoardSitting } from './store/sittings';
  * The school's windows, and the one in view: the wanted one, else the last that opened, else the next to open; one with
  * a diagnostic before one in which a measure is given.
  */
-export async function windowInView(database: Database, school: School, wanted?: number) {
+export async function windowInView(database: Database, school: School, wanted: number | null = null) {
 	const windows = await screeningWindows(database, school.id);
 	const diagnostics = windows.filter(({ measure }) => !measure);
 	const hasBegun = (window: ScreeningWindow) => window.opensOn <= school.today;

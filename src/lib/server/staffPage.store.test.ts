@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { post } from '../../../tests/formPost';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { fileForm } from './request/formFields';
 import { staffAction } from './staffPage';
 import { formCheck } from './validate';
 import type { Role } from './viewer';
@@ -11,11 +12,14 @@ beforeAll(async () => {
 });
 afterAll(() => small.database.close());
 
-const form = formCheck<{ name: string; count?: number }>({
-	type: 'object',
-	properties: { name: { type: 'string', minLength: 1 }, count: { type: 'integer' } },
-	required: ['name']
-});
+const form = formCheck<{ name: string; count?: number }>(
+	{
+		type: 'object',
+		properties: { name: { type: 'string', minLength: 1 }, count: { type: 'integer' } },
+		required: ['name']
+	},
+	fileForm(1_000)
+);
 
 describe('a form action of staff', () => {
 	it('is carried out with who asks, the school today, the form and its file', async () => {

@@ -3,7 +3,8 @@ import type { RootDatabase } from './database/pool';
 import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
 import { findScope, type Scope } from './store/people';
-import { readFormAndFile, type Check } from './validate';
+import { idIn } from './request/address';
+import { readForm, type FormCheck } from './validate';
 import { may, type Action, type Staff } from './viewer';
 
 /** The signed-in staff member, her school, and today there. 404 for anyone else. */
@@ -46,20 +47,28 @@ interface Asked<T> {
  *
  * end: staffAction('run screening', sittingForm, async ({ staff, database, at, form }) => …)
  */
-export const staffAction =
-	<T, R>(action: Action, check: Check<T>, act: (asked: Asked<T>) => Promise<R>, problem?: string) =>
-	async (event: RequestEvent) => {
-		const who = await staffWho(event.locals, action);
-		const read = await readFormAndFile(event, check);
-		if ('problem' in read) return refuse(problem ?? read.problem);
-		const { database, at } = event.locals;
-		return act({ ...who, database, at, form: read.value, file: read.file, event });
-	};
+export const staffAction = <T, R>(
+	action: Action,
+	check: FormCheck<T>,
+	act: (asked: Asked<T>) => Promise<R>,
+	problem?: string
+) =>
+	Object.assign(
+		async (event: RequestEvent) => {
+			const who = await staffWho(event.locals, action);
+			const read = await readForm(event, check);
+			if ('problem' in read) return refuse(problem ?? read.problem);
+			const { database, at } = event.locals;
+			return act({ ...who, database, at, form: read.value, file: read.file, event });
+		},
+		// Told for tests that send rubbish to every action.
+		{ check }
+	);
 
 /** What every page on a screening window begins with: who asks, whom for, and the window that the address names. */
 export async function screenContext(locals: App.Locals, url: URL) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
-	const wanted = Number(url.searchParams.get('window')) || undefined;
+	const wanted = idIn(url, 'window');
 	return { staff, school, scope, ...(await windowInView(locals.database, school, wanted)) };
 }

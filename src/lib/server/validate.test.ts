@@ -28,12 +28,22 @@ describe('a form', () => {
 		[{ student: '0', on: '2026-11-23' }, /student must be >= 1/],
 		[{ student: '1.5', on: '2026-11-23' }, /student must be integer/],
 		[{ student: '4294967296', on: '2026-11-23' }, /student must be <= 4294967295/],
+		[{ student: 'Infinity', on: '2026-11-23' }, /number is too large/],
+		[{ student: '1e400', on: '2026-11-23' }, /number is too large/],
 		[{ student: '7', on: '2026-02-30' }, /on must match format/],
+		[{ student: '7', on: '9999-12-31' }, /on must match pattern/],
 		[{ student: '7', on: '2026-11-23', note: 'x'.repeat(11) }, /note must NOT have more than 10/],
 		[{ student: '7', on: '2026-11-23', others: ['1', '1'] }, /others must NOT have duplicate/],
 		[{ student: '7', on: '2026-11-23', others: ['1', '2', '3', '4'] }, /others must NOT have more than 3/]
 	])('is refused for %j', (input, problem) => {
 		expect(form(input)).toEqual({ problem: expect.stringMatching(problem) });
+	});
+
+	it('takes no number without an end where nothing else bounds it', () => {
+		const open = formCheck<{ bound: number }>({ type: 'object', properties: { bound: { type: 'number' } } });
+		for (const bound of ['Infinity', '-Infinity', '1e400', '9'.repeat(400)])
+			expect(open({ bound }), bound).toHaveProperty('problem');
+		expect(open({ bound: '1e300' })).toEqual({ value: { bound: 1e300 } });
 	});
 
 	it('never lets anything through that is not an id, whatever comes', () => {
@@ -48,21 +58,21 @@ describe('a form', () => {
 		);
 	});
 
-	it('is read with fields that stand several times as lists, and without files', async () => {
+	it('is read with fields that stand several times as lists', async () => {
 		const content = new FormData();
 		content.append('student', '7');
 		content.append('on', '2026-11-23');
 		content.append('others', '1');
 		content.append('others', '2');
-		content.append('note', new Blob(['x']), 'x.txt');
 		expect(await readForm(post(content), form)).toEqual({
-			value: { student: 7, on: '2026-11-23', others: [1, 2] }
+			value: { student: 7, on: '2026-11-23', others: [1, 2] },
+			file: null
 		});
 	});
 
 	it('that is none is refused in words', async () => {
 		expect(await readForm(post('{"student":7}', 'application/json'), form)).toEqual({
-			problem: 'The form could not be read, or is too large'
+			problem: 'The form could not be read'
 		});
 	});
 });
@@ -76,15 +86,31 @@ describe('a JSON body', () => {
 
 	it('that cannot be read, or does not fit, is a 400 that says nothing was changed', async () => {
 		for (const content of ['', '{', '[]', '{"student":7}']) {
-			await expect(readJson(post(content), body)).rejects.toMatchObject({
+			await expect(readJson(post(content), body, 1_000)).rejects.toMatchObject({
 				status: 400,
 				body: { message: expect.stringContaining('Nothing was changed') }
 			});
 		}
 	});
 
-	it('that is too large is a 413', async () => {
-		const tooLarge = { request: { json: () => Promise.reject(Object.assign(new Error(), { status: 413 })) } } as never;
-		await expect(readJson(tooLarge, body)).rejects.toMatchObject({ status: 413 });
+	it('that is larger than it may be is refused before it is read', async () => {
+		await expect(readJson(post(`[${'1,'.repeat(600)}1]`), body, 1_000)).rejects.toMatchObject({
+			status: 400,
+			body: { message: 'What was sent is larger than 1 KB. Nothing was changed.' }
+		});
+	});
+
+	it('holds no number that is none, and no character that cannot be stored', () => {
+		const loose = jsonCheck<{ held: unknown }>({ type: 'object', required: ['held'] });
+		for (const held of ['1e400', '[[-1e400]]', '"\\ud800"', '{"\\udfff":1}'])
+			expect(loose(JSON.parse(`{"held":${held}}`)), held).toEqual({
+				problem: expect.stringMatching(/cannot be stored/)
+			});
+		expect(loose({ held: ['\u{1f6a4}', 1.5, null] })).toHaveProperty('value');
+	});
+
+	it('is looked through however deeply it is nested', () => {
+		const deep = JSON.parse(`${'['.repeat(20_000)}1e400${']'.repeat(20_000)}`);
+		expect(jsonCheck<unknown>({})(deep)).toHaveProperty('problem');
 	});
 });

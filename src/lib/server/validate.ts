@@ -1,6 +1,8 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import Ajv, { type JSONSchemaType, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
+import { MOST_ID } from './request/address';
+import { readFields, readJsonBody, SMALL_FORM, UnreadableForm, type FormLimits } from './request/formFields';
 
 const ajv = addFormats(new Ajv({ allErrors: false, coerceTypes: 'array', removeAdditional: true, useDefaults: true }));
 /** Strict twin for JSON bodies: types must be as sent. */
@@ -9,17 +11,45 @@ const strict = addFormats(new Ajv({ allErrors: false }));
 /** A check at the border: gives back the input as the type it was found to be, or the first thing wrong with it. */
 export type Check<T> = (input: unknown) => { value: T } | { problem: string };
 
+/** A check of a form: what its fields hold, and how much it may be. */
+export interface FormCheck<T> {
+	(fields: unknown): { value: T } | { problem: string };
+	/** JSON schema of the fields. */
+	schema: object;
+	limits: FormLimits;
+}
+
+/** Whether all numbers are finite and all texts are text; `1e400` and `"\\ud800"` in JSON make some that are not. */
+function isSound(input: unknown): boolean {
+	// With a list of what is still to look at: what is nested deeply would end the program's stack.
+	const left = [input];
+	while (left.length) {
+		const value = left.pop();
+		if (typeof value === 'number' && !Number.isFinite(value)) return false;
+		if (typeof value === 'string' && !value.isWellFormed()) return false;
+		if (typeof value === 'object' && value !== null)
+			for (const [name, held] of Object.entries(value)) {
+				if (!Array.isArray(value)) left.push(name);
+				left.push(held);
+			}
+	}
+	return true;
+}
+
 function checkWith<T>(validate: ValidateFunction<T>): Check<T> {
 	return (input) => {
-		if (validate(input)) return { value: input };
-		const [first] = validate.errors!;
-		const where = first.instancePath.slice(1).replaceAll('/', ' → ') || 'input';
-		return { problem: `${where} ${first.message ?? 'is not valid'}` };
+		if (!validate(input)) {
+			const [first] = validate.errors!;
+			const where = first.instancePath.slice(1).replaceAll('/', ' → ') || 'input';
+			return { problem: `${where} ${first.message ?? 'is not valid'}` };
+		}
+		return isSound(input) ? { value: input } : { problem: 'A number is too large, or a character cannot be stored' };
 	};
 }
 
 /** For forms: text is turned into numbers and lists where the schema says so. */
-export const formCheck = <T>(schema: object): Check<T> => checkWith(ajv.compile<T>(schema as JSONSchemaType<T>));
+export const formCheck = <T>(schema: object, limits: FormLimits = SMALL_FORM): FormCheck<T> =>
+	Object.assign(checkWith<T>(ajv.compile<T>(schema as JSONSchemaType<T>)), { schema, limits });
 /** For JSON bodies. */
 export const jsonCheck = <T>(schema: object): Check<T> => checkWith(strict.compile<T>(schema as JSONSchemaType<T>));
 
@@ -32,51 +62,38 @@ export function jsonIn(text: string): unknown {
 	}
 }
 
-/** Fields of a form as plain values; a field that stands several times becomes a list. Files are left out. */
-export async function readForm<T>(event: RequestEvent, check: Check<T>): Promise<{ value: T } | { problem: string }> {
-	const form = await readFormAndFile(event, check);
-	return 'problem' in form ? form : { value: form.value };
-}
-
-/** A form as `readForm` gives it, and the file that came with it, if one was chosen. */
-export async function readFormAndFile<T>(
+/** A form's fields, checked, and the file that came with it, if one was chosen. */
+export async function readForm<T>(
 	event: RequestEvent,
-	check: Check<T>
+	check: FormCheck<T>
 ): Promise<{ value: T; file: File | null } | { problem: string }> {
-	let form: FormData;
 	try {
-		form = await event.request.formData();
-	} catch {
-		return { problem: 'The form could not be read, or is too large' };
+		const { fields, file } = await readFields(event.request, check.limits);
+		const checked = check(fields);
+		return 'problem' in checked ? checked : { ...checked, file };
+	} catch (cause) {
+		if (cause instanceof UnreadableForm) return { problem: cause.message };
+		throw cause;
 	}
-	const fields: Record<string, unknown> = {};
-	let file: File | null = null;
-	for (const name of new Set(form.keys())) {
-		const values = form.getAll(name);
-		const texts = values.filter((value): value is string => typeof value === 'string');
-		if (texts.length) fields[name] = texts.length > 1 ? texts : texts[0];
-		file = values.find((value): value is File => typeof value !== 'string' && value.size > 0) ?? file;
-	}
-	const checked = check(fields);
-	return 'problem' in checked ? checked : { ...checked, file };
 }
 
-/** A JSON body, or a 400 that says what is wrong with it. */
-export async function readJson<T>(event: RequestEvent, check: Check<T>): Promise<T> {
+/** A JSON body of at most so many bytes, or a 400 that says what is wrong with it. */
+export async function readJson<T>(event: RequestEvent, check: Check<T>, bytes: number): Promise<T> {
 	let body: unknown;
 	try {
-		body = await event.request.json();
+		body = await readJsonBody(event.request, bytes);
 	} catch (cause) {
-		if ((cause as { status?: number }).status === 413) error(413, 'The request is too large. Nothing was changed.');
-		error(400, 'The request is not valid JSON. Nothing was changed.');
+		if (cause instanceof UnreadableForm) error(400, `${cause.message}. Nothing was changed.`);
+		throw cause;
 	}
 	const result = check(body);
 	if ('problem' in result) error(400, `${result.problem}. Nothing was changed.`);
 	return result.value;
 }
 
-export const id = { type: 'integer', minimum: 1, maximum: 4_294_967_295 } as const;
-export const schoolDate = { type: 'string', format: 'date' } as const;
+export const id = { type: 'integer', minimum: 1, maximum: MOST_ID } as const;
+/** A day of this century. */
+export const schoolDate = { type: 'string', format: 'date', pattern: '^20' } as const;
 export const idList = (maxItems: number) =>
 	({ type: 'array', items: id, minItems: 1, maxItems, uniqueItems: true }) as const;
 

@@ -1,4 +1,5 @@
 import { peekAt, ribbon } from '$lib/server/overview';
+import { idIn } from '$lib/server/request/address';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { scopeChoices } from '$lib/server/store/people';
 import { may } from '$lib/server/viewer';
@@ -6,7 +7,7 @@ import { may } from '$lib/server/viewer';
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
-	const selectedId = Number(url.searchParams.get('student')) || null;
+	const selectedId = idIn(url, 'student');
 	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
 	const [choices, overview, peek] = await Promise.all([
 		scopeChoices(locals.database, staff, school.today),

@@ -124,6 +124,13 @@ describe('reading a calendar file', () => {
 		});
 	});
 
+	it('is written so that no text ends its line, whatever it holds', () => {
+		const text = write(meetings({ title: 'Thirds\r\nATTENDEE:x\rEND:VEVENT', note: 'a\rb', room: '\u0000R' }));
+		expect(text).not.toMatch(/\r(?!\n)|(?<!\r)\n|\r\nATTENDEE/);
+		expect(text).toContain('SUMMARY:Thirds\\nATTENDEE:x\\nEND:VEVENT\r\n');
+		expect(readCalendar(text, ZONE).weekly).toMatchObject([{ title: 'Thirds\nATTENDEE:x\nEND:VEVENT', room: 'R' }]);
+	});
+
 	it('says of each entry that it does not take why', () => {
 		const at = `DTSTART:20261026T090000\nDTEND:20261026T093000`;
 		const text = file(

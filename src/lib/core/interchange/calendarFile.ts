@@ -68,6 +68,9 @@ function zoneComponent(timeZone: string, first: SchoolDate, last: SchoolDate): I
 	return zone;
 }
 
+/** Text of a property: ical.js escapes line feeds, but lets a carriage return end the property. */
+const propertyText = (text: string) => text.replace(/\r\n?/g, '\n').replace(/[^\P{Cc}\n\t]/gu, '');
+
 /**
  * Weekly meetings as an iCalendar file (RFC 5545).
  *
@@ -78,7 +81,7 @@ export function writeCalendar(name: string, timeZone: string, meetings: Calendar
 	const calendar = new ICAL.Component('vcalendar');
 	calendar.addPropertyWithValue('prodid', '-//Orderly Compass//Timetable//EN');
 	calendar.addPropertyWithValue('version', '2.0');
-	calendar.addPropertyWithValue('x-wr-calname', name);
+	calendar.addPropertyWithValue('x-wr-calname', propertyText(name));
 	const held = meetings
 		.map((meeting) => ({ meeting, first: firstDay(meeting) }))
 		.filter(({ meeting, first }) => first <= meeting.last);
@@ -96,9 +99,9 @@ export function writeCalendar(name: string, timeZone: string, meetings: Calendar
 		event.addPropertyWithValue('dtstamp', ICAL.Time.fromJSDate(stamp, true));
 		timed('dtstart', first, meeting.startsAt);
 		event.addPropertyWithValue('duration', ICAL.Duration.fromSeconds(60 * meeting.minutes));
-		event.addPropertyWithValue('summary', meeting.title);
-		if (meeting.note) event.addPropertyWithValue('description', meeting.note);
-		if (meeting.room) event.addPropertyWithValue('location', meeting.room);
+		event.addPropertyWithValue('summary', propertyText(meeting.title));
+		if (meeting.note) event.addPropertyWithValue('description', propertyText(meeting.note));
+		if (meeting.room) event.addPropertyWithValue('location', propertyText(meeting.room));
 		event.addPropertyWithValue(
 			'rrule',
 			ICAL.Recur.fromData({

@@ -1,14 +1,14 @@
 import { existsSync } from 'node:fs';
-import { dirname, join } from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Logger } from 'pino';
+import { threadFile } from '../threadFile';
 
 /** After a thread has died, as from too little memory. */
 const AGAIN_MS = 10_000;
 
 /** Starts the thread that works on jobs, once a process; each process of several has one. */
 export function startJobs(log: Logger): void {
-	const path = join(dirname(process.argv[1] ?? ''), 'threads', 'jobs.js');
+	const path = threadFile('jobs');
 	if (!existsSync(path)) {
 		log.warn(`No jobs are worked on by this process: ${path} is missing`);
 		return;

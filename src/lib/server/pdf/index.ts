@@ -1,5 +1,5 @@
-import { dirname, join } from 'node:path';
 import Piscina from 'piscina';
+import { threadFile } from '../threadFile';
 import type { ReportsToRender } from './renderReports';
 
 /** Threads end when nobody has asked for so long. */
@@ -10,7 +10,7 @@ let pool: Piscina | undefined;
 /** Student reports as the bytes of a PDF, made in a thread of its own; of several asked for at once two at a time. */
 export async function pdfOf(reports: ReportsToRender): Promise<Uint8Array> {
 	pool ??= new Piscina({
-		filename: join(dirname(process.argv[1]), 'threads', 'pdf.js'),
+		filename: threadFile('pdf'),
 		minThreads: 0,
 		maxThreads: 2,
 		idleTimeout: IDLE_MS

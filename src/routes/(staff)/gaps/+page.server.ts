@@ -1,8 +1,9 @@
-import { describeAnswer, itemFrom, misconceptionById } from '$lib/core/items';
+import { itemFrom, misconceptionById } from '$lib/core/items';
 import { isMasteredIn, rootCauses, supposed } from '$lib/core/mastery';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
-import { mathHtml } from '$lib/server/presentItem';
+import { answerHtml, mathHtml } from '$lib/server/presentItem';
+import { idIn } from '$lib/server/request/address';
 import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
@@ -47,9 +48,9 @@ export async function load({ locals, url }) {
 	};
 
 	async function chosenEvidence() {
-		const studentId = Number(url.searchParams.get('student'));
-		const skill = skills.find(({ id }) => id === Number(url.searchParams.get('cell')));
-		if (!skill || !ids.includes(studentId)) return null;
+		const studentId = idIn(url, 'student');
+		const skill = skills.find(({ id }) => id === idIn(url, 'cell'));
+		if (!skill || studentId === null || !ids.includes(studentId)) return null;
 		const own = standings.get(studentId)!;
 		const now = own.get(skill.id);
 		const answers = await evidenceFor(database, studentId, skill.id);
@@ -83,7 +84,7 @@ export async function load({ locals, url }) {
 					on: answer.answeredAt.toISOString().slice(0, 10),
 					kind: answer.kind,
 					stemHtml: mathHtml(item.stem),
-					givenHtml: mathHtml(describeAnswer(item, answer.response as never)),
+					givenHtml: answerHtml(item, answer.response as never),
 					correct: answer.correct,
 					idea: answer.misconception ? (misconceptionById(answer.misconception)?.shows ?? null) : null,
 					seconds: Math.round(answer.milliseconds / 1000)

@@ -1,5 +1,6 @@
-import { isSchoolDate, sayDay } from '$lib/core/calendar';
+import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
+import { dayIn, idIn } from '$lib/server/request/address';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { adoptionGroups, undoAdoption } from '$lib/server/store/adoptions';
 import { draftList } from '$lib/server/store/drafts';
@@ -14,8 +15,8 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
 	// Groups as they were on an earlier day, or as they will be on a later one.
-	const asked = url.searchParams.get('on');
-	const on = asked && isSchoolDate(asked) && asked !== school.today ? asked : null;
+	const asked = dayIn(url, 'on');
+	const on = asked === school.today ? null : asked;
 	const [all, slots, skills, drafts] = await Promise.all([
 		on ? groupsOn(database, school.id, on) : currentGroups(database, school.id, school.today),
 		// Groups of the past may have met at times that are used no more.
@@ -31,7 +32,7 @@ export async function load({ locals, url }) {
 		[...new Set(groups.flatMap(({ studentIds }) => studentIds))],
 		school.today
 	);
-	const adopted = Number(url.searchParams.get('adopted')) || null;
+	const adopted = idIn(url, 'adopted');
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	return {
 		groups: groups.map((group) => ({

@@ -1,5 +1,6 @@
 import { familiesFor } from '$lib/core/items';
 import { findInLibrary } from '$lib/server/finder';
+import { textIn } from '$lib/server/request/address';
 import { staffContext } from '$lib/server/staffPage';
 import { shelfOf } from '$lib/server/store/library';
 import { domainList, skillList } from '$lib/server/store/skills';
@@ -8,7 +9,7 @@ const MOST = 24;
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
-	const typed = (url.searchParams.get('q') ?? '').slice(0, 120);
+	const typed = textIn(url, 'q', 120);
 	const [domains, skills, shelf, hits] = await Promise.all([
 		domainList(locals.database),
 		skillList(locals.database),

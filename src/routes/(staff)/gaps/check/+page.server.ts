@@ -1,6 +1,7 @@
 import { addDays } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
+import { idIn, idsIn } from '$lib/server/request/address';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { visibleAmong } from '$lib/server/store/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
@@ -12,9 +13,8 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'assign skill checks');
 	const { database } = locals;
 	const scope = await scopeOf(locals, url, staff, school);
-	const named = (url.searchParams.get('students') ?? '').split(',').map(Number).filter(Number.isInteger);
 	const students = url.searchParams.has('students')
-		? await visibleAmong(database, staff, named.filter((one) => one > 0).slice(0, 400), school.today)
+		? await visibleAmong(database, staff, idsIn(url, 'students', 400), school.today)
 		: scope.students;
 	const ids = students.map((student) => student.id);
 	const all = await skillList(database);
@@ -24,7 +24,7 @@ export async function load({ locals, url }) {
 		readStandings(database, ids, school.today),
 		openChecks(database, ids)
 	]);
-	const asked = Number(url.searchParams.get('skill')) || null;
+	const asked = idIn(url, 'skill');
 	const can = new Set(skills.map((skill) => skill.id));
 	return {
 		students: students.map((student) => {

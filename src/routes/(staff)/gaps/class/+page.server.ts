@@ -2,6 +2,7 @@ import { isMasteredIn, readyNext } from '$lib/core/mastery';
 import { expectedTheta, workingLevel } from '$lib/core/measurement';
 import { shareInterval } from '$lib/core/screening';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
+import { idIn } from '$lib/server/request/address';
 import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
@@ -20,7 +21,7 @@ export async function load({ locals, url }) {
 	const classes = [...new Map(scope.students.map(({ classId, className }) => [classId, className]))].map(
 		([id, name]) => ({ id, name })
 	);
-	const wanted = Number(url.searchParams.get('of'));
+	const wanted = idIn(url, 'of');
 	const chosen = classes.find(({ id }) => id === wanted) ?? classes[0] ?? null;
 	const students = scope.students.filter(({ classId }) => classId === chosen?.id);
 	const ids = students.map(({ id }) => id);

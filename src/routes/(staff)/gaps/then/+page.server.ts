@@ -1,5 +1,6 @@
-import { addDays, isSchoolDate } from '$lib/core/calendar';
+import { addDays } from '$lib/core/calendar';
 import { standingChange, type StandingChange } from '$lib/core/mastery';
+import { dayIn } from '$lib/server/request/address';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/store/calendar';
 import { domainList, skillList } from '$lib/server/store/skills';
@@ -15,9 +16,9 @@ export async function load({ locals, url }) {
 		skillList(database),
 		currentCycle(database, school.id, school.today)
 	]);
-	const asked = url.searchParams.get('then');
+	const asked = dayIn(url, 'then');
 	const start = cycle && cycle.startsOn < school.today ? cycle.startsOn : addDays(school.today, -28);
-	const then = asked && isSchoolDate(asked) && asked < school.today ? asked : start;
+	const then = asked && asked < school.today ? asked : start;
 	const [now, earlier] = await Promise.all([
 		readStandings(database, ids, school.today),
 		standingsOnDays(database, ids, skills, [then], school.timeZone)

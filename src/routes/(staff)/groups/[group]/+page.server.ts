@@ -4,6 +4,7 @@ import { isWithin, meetingDays } from '$lib/core/timetable';
 import { changeAction, undoChangeAction } from '$lib/server/groupForm';
 import { recordAction } from '$lib/server/meetingForm';
 import { noteAction, removeNoteAction } from '$lib/server/noteForm';
+import { idOf } from '$lib/server/request/address';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
 import { groupHistory, groupPauses } from '$lib/server/store/groupChanges';
@@ -25,9 +26,8 @@ export async function load({ locals, params }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
 	const { today } = school;
-	const group = /^\d{1,10}$/.test(params.group)
-		? await findGroup(database, school.id, Number(params.group), today)
-		: null;
+	const groupId = idOf(params.group);
+	const group = groupId === null ? null : await findGroup(database, school.id, groupId, today);
 	const students = group ? await visibleAmong(database, staff, group.studentIds, today) : [];
 	// A class teacher sees groups of the own class; the others see those without members, too.
 	if (!group || (staff.role === 'teacher' && students.length === 0)) error(404, 'No such group for you.');

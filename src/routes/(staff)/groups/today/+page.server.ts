@@ -1,6 +1,7 @@
-import { isSchoolDate, weekday } from '$lib/core/calendar';
+import { weekday } from '$lib/core/calendar';
 import { isWithin, minutesOf } from '$lib/core/timetable';
 import { recordAction } from '$lib/server/meetingForm';
+import { dayIn } from '$lib/server/request/address';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
 import { groupPauses } from '$lib/server/store/groupChanges';
@@ -14,8 +15,7 @@ import { slotList, staffAbsences } from '$lib/server/store/timetable';
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
-	const asked = url.searchParams.get('on');
-	const on = asked && isSchoolDate(asked) ? asked : school.today;
+	const on = dayIn(url, 'on') ?? school.today;
 	const [groups, slots, skills, absences] = await Promise.all([
 		groupsOn(database, school.id, on),
 		slotList(database, school.id),

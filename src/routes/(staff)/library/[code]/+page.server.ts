@@ -50,11 +50,13 @@ export async function load({ locals, url, params }) {
 	};
 }
 
+/** Characters of a link: letters that an address does not have become longer when they are encoded. */
+const LONGEST_LINK = 500;
 const materialForm = formCheck<{ title: string; link?: string; note?: string }>({
 	type: 'object',
 	properties: {
 		title: { type: 'string', minLength: 1, maxLength: 120 },
-		link: { type: 'string', maxLength: 500 },
+		link: { type: 'string', maxLength: LONGEST_LINK },
 		note: { type: 'string', maxLength: 2_000 }
 	},
 	required: ['title']
@@ -70,11 +72,11 @@ const shelfForm = formCheck<{ shelf: 'own' | 'shared' | 'off' }>({
 	required: ['shelf']
 });
 
-/** A web address as it may stand in a link; null for what is none. */
+/** A web address as it may stand in a link; null for what is none, or too long once it is encoded. */
 function webAddress(text: string): string | null {
 	try {
-		const url = new URL(text);
-		return url.protocol === 'https:' || url.protocol === 'http:' ? url.href : null;
+		const { protocol, href } = new URL(text);
+		return (protocol === 'https:' || protocol === 'http:') && href.length <= LONGEST_LINK ? href : null;
 	} catch {
 		return null;
 	}
@@ -85,7 +87,8 @@ export const actions = {
 		const { skill } = await skillByCode(database, event.params.code!);
 		const { title, link = '', note = '' } = form;
 		const address = link ? webAddress(link) : null;
-		if (link && !address) return refuse('The link is no web address; it begins with https://');
+		if (link && !address)
+			return refuse(`The link is no web address: it begins with https:// and has at most ${LONGEST_LINK} characters`);
 		if (!address && !note) return refuse('Add a link or a note');
 		const added = await addMaterial(database, staff, skill.id, { title, link: address, note }, at);
 		return {

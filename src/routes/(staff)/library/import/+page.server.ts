@@ -1,4 +1,5 @@
-import { planSkills, planStandards, readLibraryFile } from '$lib/server/libraryImport';
+import { readFile } from '$lib/server/request/files';
+import { longForm } from '$lib/server/request/formFields';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { importStandards } from '$lib/server/store/library';
 import { currentFramework, saveFramework, skillList } from '$lib/server/store/skills';
@@ -16,26 +17,28 @@ interface ImportForm {
 	content: string;
 	step: 'check' | 'take';
 }
-const importForm = formCheck<ImportForm>({
-	type: 'object',
-	properties: {
-		holds: { enum: ['skills', 'standards'] },
-		framework: { type: 'string', maxLength: 120 },
-		content: { type: 'string', minLength: 1, maxLength: 3_500_000 },
-		step: { enum: ['check', 'take'] }
+const importForm = formCheck<ImportForm>(
+	{
+		type: 'object',
+		properties: {
+			holds: { enum: ['skills', 'standards'] },
+			framework: { type: 'string', maxLength: 120 },
+			content: { type: 'string', minLength: 1, maxLength: 3_500_000 },
+			step: { enum: ['check', 'take'] }
+		},
+		required: ['holds', 'content', 'step']
 	},
-	required: ['holds', 'content', 'step']
-});
+	longForm(3_500_000)
+);
 
 export const actions = {
 	default: staffAction('change the library', importForm, async ({ staff, database, at, form }) => {
 		const { holds, framework = '', content, step } = form;
-		const file = readLibraryFile(content);
-		if ('problem' in file) return refuse(file.problem);
-		const current = await currentFramework(database);
+		const read = await readFile('library', { content, holds, current: await currentFramework(database) });
+		if ('problem' in read) return refuse(read.problem);
 		const carried = { holds, framework, content };
-		if (holds === 'skills') {
-			const { incoming, plan, problems } = planSkills(file, current);
+		if (read.found.holds === 'skills') {
+			const { incoming, plan, problems } = read.found;
 			const { merged: _, ...shown } = plan;
 			const told = { ...carried, problems: problems.slice(0, PROBLEMS_SHOWN), problemCount: problems.length };
 			if (problems.length || step === 'check') return { ...told, step: 'check' as const, plan: shown };
@@ -43,7 +46,7 @@ export const actions = {
 			return { ...told, step: 'taken' as const, plan: shown };
 		}
 		if (!framework.trim()) return refuse('Say what the framework of these standards is called');
-		const { standards, problems } = planStandards(file, current);
+		const { standards, problems } = read.found;
 		const told = {
 			...carried,
 			problems: problems.slice(0, PROBLEMS_SHOWN),

@@ -115,7 +115,7 @@
 		{@render take(shown.standards.count > 0, `Take ${plural(shown.standards.count, 'standard')}`)}
 	{/if}
 {:else}
-	<form method="POST" use:enhance>
+	<form method="POST" enctype="multipart/form-data" use:enhance>
 		<input type="hidden" name="step" value="check" />
 		<fieldset>
 			<legend>What the file holds</legend>
@@ -150,7 +150,7 @@
 
 {#snippet take(possible: boolean, words: string)}
 	{#if shown}
-		<form method="POST" use:enhance>
+		<form method="POST" enctype="multipart/form-data" use:enhance>
 			<input type="hidden" name="holds" value={shown.holds} />
 			<input type="hidden" name="framework" value={shown.framework} />
 			<input type="hidden" name="content" value={shown.content} />

@@ -1,6 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
+import { idIn, idOf, textIn } from '$lib/server/request/address';
 import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
@@ -15,16 +16,16 @@ import type { Staff } from '$lib/server/viewer';
 
 /** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {
-	const [kind, value] = (url.searchParams.get('for') ?? 'scope').split(':');
+	const [kind, value] = textIn(url, 'for', 40).split(':');
 	const { database } = locals;
 	if (kind === 'group') {
-		const group = (await currentGroups(database, school.id, school.today)).find((one) => one.id === Number(value));
+		const group = (await currentGroups(database, school.id, school.today)).find((one) => one.id === idOf(value));
 		const students = group ? await visibleAmong(database, staff, group.studentIds, school.today) : [];
 		if (!group || students.length === 0) error(404, 'No such group for you.');
 		return { label: group.name, group, students };
 	}
 	if (kind === 'student') {
-		const students = await visibleAmong(database, staff, [Number(value) || 0], school.today);
+		const students = await visibleAmong(database, staff, [idOf(value) ?? 0], school.today);
 		if (students.length === 0) error(404, 'No such student for you.');
 		return { label: `${students[0].givenName} ${students[0].familyName}`, group: null, students };
 	}
@@ -57,7 +58,7 @@ export async function load({ locals, url }) {
 		.filter(([skillId]) => practiced.has(skillId))
 		.sort((a, b) => b[1] - a[1])
 		.map(([skillId]) => skillId);
-	const wanted = Number(url.searchParams.get('skill'));
+	const wanted = idIn(url, 'skill');
 	const skill =
 		skills.find((one) => one.id === wanted) ??
 		skills.find((one) => one.id === (group?.focusSkillId ?? offered[0])) ??

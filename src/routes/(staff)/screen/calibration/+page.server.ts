@@ -71,7 +71,7 @@ const applyForm = formCheck<{ job: number; families: string[] }>({
 		families: {
 			type: 'array',
 			minItems: 1,
-			maxItems: 2_000,
+			maxItems: 550,
 			uniqueItems: true,
 			items: { type: 'string', minLength: 1, maxLength: 60 }
 		}

@@ -1,8 +1,9 @@
-import Papa from 'papaparse';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { screenResults, unitOf } from '$lib/server/screenResults';
+import { readFile } from '$lib/server/request/files';
+import { longForm } from '$lib/server/request/formFields';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { cutScores } from '$lib/server/store/calendar';
 import { outcomeNames, outcomes, saveOutcomes, setCutScores } from '$lib/server/store/outcomes';
@@ -70,15 +71,18 @@ const cutForm = formCheck<{ term: number; measure: FluencyMeasure | ''; grades: 
 	},
 	required: ['term', 'grades', 'points']
 });
-const outcomeForm = formCheck<{ name: string; takenOn: string; rows: string }>({
-	type: 'object',
-	properties: {
-		name: { type: 'string', minLength: 1, maxLength: 80 },
-		takenOn: schoolDate,
-		rows: { type: 'string', minLength: 1, maxLength: 500_000 }
+const outcomeForm = formCheck<{ name: string; takenOn: string; rows: string }>(
+	{
+		type: 'object',
+		properties: {
+			name: { type: 'string', minLength: 1, maxLength: 80 },
+			takenOn: schoolDate,
+			rows: { type: 'string', minLength: 1, maxLength: 500_000 }
+		},
+		required: ['name', 'takenOn', 'rows']
 	},
-	required: ['name', 'takenOn', 'rows']
-});
+	longForm(500_000)
+);
 
 export const actions = {
 	cuts: staffAction(
@@ -117,7 +121,9 @@ export const actions = {
 	outcomes: staffAction('set cut scores', outcomeForm, async ({ staff, school, database, at, form }) => {
 		const { name, takenOn, rows } = form;
 		if (takenOn > school.today) return refuse('The outcome lies in the future');
-		const [header, ...records] = Papa.parse<string[]>(rows.trim(), { skipEmptyLines: 'greedy' }).data;
+		const file = await readFile('table', { content: new TextEncoder().encode(rows.trim()) });
+		if ('problem' in file) return refuse(file.problem);
+		const [header, ...records] = file.found.filter((cells) => cells.some((text) => text.trim()));
 		if (!header || records.length === 0)
 			return refuse('Paste a line of column names, then a student number and met or not met on each line');
 		const numbers = records.map(([number]) => (number ?? '').trim()).filter((number) => number && number.length <= 20);

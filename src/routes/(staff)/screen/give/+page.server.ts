@@ -2,6 +2,7 @@ import { error, redirect } from '@sveltejs/kit';
 import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
 import { TO_FINISH } from '$lib/core/screening';
 import { sheetToMark } from '$lib/server/giving';
+import { idIn } from '$lib/server/request/address';
 import { windowInView, windowPlaces } from '$lib/server/screening';
 import { sheetGradeFor, unitOf } from '$lib/server/screenResults';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
@@ -16,7 +17,7 @@ const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boo
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);
 	if (!isGiven(window)) error(404, 'In this window no measure is given.');
-	const student = scope.students.find((one) => one.id === Number(url.searchParams.get('to')));
+	const student = scope.students.find((one) => one.id === idIn(url, 'to'));
 	if (!student) redirect(303, `/screen/sittings?${new URLSearchParams({ window: String(window.id) })}`);
 	const places = await windowPlaces(locals.database, window, scope.students);
 	const waiting = scope.students.filter((one) => TO_FINISH.has(places.get(one.id)!.status) && one.id !== student.id);
@@ -27,8 +28,8 @@ export async function load({ locals, url }) {
 		waiting[0] ??
 		null;
 	const usual = sheetGradeFor(window.measure, student.grade);
-	const wanted = Number(url.searchParams.get('sheet'));
-	const grade = wanted >= 1 && wanted <= usual ? wanted : usual;
+	const wanted = idIn(url, 'sheet');
+	const grade = wanted !== null && wanted <= usual ? wanted : usual;
 	const given = places.get(student.id)!.given;
 	const marked = given && sheetToMark(window, given.sheetGrade);
 	return {

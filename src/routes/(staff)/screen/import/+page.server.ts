@@ -8,8 +8,10 @@ import {
 	type ColumnRole
 } from '$lib/core/interchange/scoreImport';
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
-import { isPacked, rowsOfSpreadsheet, UnreadableSpreadsheet } from '$lib/server/spreadsheet';
+import { idIn } from '$lib/server/request/address';
+import { readFile } from '$lib/server/request/files';
 import { windowInView } from '$lib/server/screening';
+import { fileForm } from '$lib/server/request/formFields';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/store/people';
 import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
@@ -25,30 +27,27 @@ interface ImportForm {
 	roles?: string[];
 	step: 'columns' | 'check' | 'take';
 }
-const importForm = formCheck<ImportForm>({
-	type: 'object',
-	properties: {
-		source: { type: 'string', minLength: 1, maxLength: 80 },
-		csv: { type: 'string', maxLength: 2_000_000, default: '' },
-		roles: {
-			type: 'array',
-			maxItems: 60,
-			items: { type: 'string', pattern: '^(number|date|overall|error|ignore|domain:[0-9]{1,9})$' }
+const importForm = formCheck<ImportForm>(
+	{
+		type: 'object',
+		properties: {
+			source: { type: 'string', minLength: 1, maxLength: 80 },
+			csv: { type: 'string', maxLength: 2_000_000, default: '' },
+			roles: {
+				type: 'array',
+				maxItems: 60,
+				items: { type: 'string', pattern: '^(number|date|overall|error|ignore|domain:[0-9]{1,9})$' }
+			},
+			step: { enum: ['columns', 'check', 'take'] }
 		},
-		step: { enum: ['columns', 'check', 'take'] }
+		required: ['source', 'step']
 	},
-	required: ['source', 'step']
-});
-
-/** A file's rows as CSV text; a spreadsheet is read first. */
-async function textOf(file: File): Promise<string> {
-	const bytes = new Uint8Array(await file.arrayBuffer());
-	return isPacked(bytes) ? Papa.unparse(await rowsOfSpreadsheet(bytes)) : new TextDecoder().decode(bytes);
-}
+	fileForm(MOST_BYTES)
+);
 
 export async function load({ locals, url }) {
 	const { school } = await staffWho(locals, 'run screening');
-	const { window } = await windowInView(locals.database, school, Number(url.searchParams.get('window')) || undefined);
+	const { window } = await windowInView(locals.database, school, idIn(url, 'window'));
 	if (!window) error(404, 'Plan a screening window first; scores are brought into a window.');
 	if (window.measure) error(404, 'Scores from elsewhere are in points; bring them into a window with a diagnostic.');
 	const sources = await scoreSources(locals.database, school.id);
@@ -60,25 +59,16 @@ export const actions = {
 		const { step } = form;
 		const source = form.source.trim();
 		if (!source) return refuse('Say where the scores come from');
-		let csv = form.csv;
-		if (file) {
-			if (file.size > MOST_BYTES) return refuse('The file is larger than 2 MB');
-			try {
-				csv = await textOf(file);
-			} catch (problem) {
-				if (problem instanceof UnreadableSpreadsheet) return refuse(problem.message);
-				throw problem;
-			}
-		}
-		if (!csv.trim()) return refuse('Choose a file, or paste the rows');
+		// Between the steps the rows travel as text.
+		const content = file ? await file.bytes() : new TextEncoder().encode(form.csv);
+		if (content.length === 0) return refuse('Choose a file, or paste the rows');
+		const read = await readFile('table', { content });
+		if ('problem' in read) return refuse(read.problem);
+		const [header, ...records] = read.found;
 		if (source.toLowerCase() === 'diagnostic')
 			return refuse('“diagnostic” is the name of our own scores; call the source something else');
-		const { window } = await windowInView(database, school, Number(event.url.searchParams.get('window')) || undefined);
+		const { window } = await windowInView(database, school, idIn(event.url, 'window'));
 		if (!window || window.measure) return refuse('There is no window to bring these scores into');
-		if (csv.includes('\u0000') || csv.includes('\ufffd'))
-			return refuse('The file is not text in UTF-8; save it as CSV (UTF-8) and try again');
-		const parsed = Papa.parse<string[]>(csv.replace(/^\ufeff/, '').trimEnd(), { skipEmptyLines: false });
-		const [header, ...records] = parsed.data;
 		if (!header || header.length < 2) return refuse('The first line must name at least two columns');
 		if (records.length === 0) return refuse('There are no rows below the header');
 		if (records.length > MOST_ROWS)
@@ -87,7 +77,14 @@ export const actions = {
 		const saved = (await scoreSources(database, school.id)).get(source);
 		const known = saved && rolesByMatching(header, saved, domains);
 		const roles = (form.roles as ColumnRole[] | undefined) ?? known ?? proposeRoles(header, domains);
-		const shown = { source, csv, header, roles, sample: records.slice(0, 3), isKnown: known !== undefined };
+		const shown = {
+			source,
+			csv: Papa.unparse(read.found),
+			header,
+			roles,
+			sample: records.slice(0, 3),
+			isKnown: known !== undefined
+		};
 		if (step === 'columns') return { ...shown, step: 'columns' as const };
 		const used = roles.filter((role) => role !== 'ignore');
 		if (roles.length !== header.length) return refuse('Say for every column what it holds');

@@ -1,11 +1,12 @@
 import { error, redirect } from '@sveltejs/kit';
+import { idIn } from '$lib/server/request/address';
 import { scoreEvidence } from '$lib/server/scoreEvidence';
 import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);
 	if (!window) error(404, 'There is no screening window to look into.');
-	const student = scope.students.find(({ id }) => id === Number(url.searchParams.get('of')));
+	const student = scope.students.find(({ id }) => id === idIn(url, 'of'));
 	if (!student) error(404, 'No such student for you.');
 	if (window.measure)
 		redirect(303, `/screen/give?${new URLSearchParams({ window: String(window.id), to: String(student.id) })}`);

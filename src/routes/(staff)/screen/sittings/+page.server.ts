@@ -1,6 +1,7 @@
 import { addDays, isSchoolDate } from '$lib/core/calendar';
 import { scoreSheet } from '$lib/core/fluency';
 import { windowPlaces } from '$lib/server/screening';
+import { longForm } from '$lib/server/request/formFields';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
@@ -79,11 +80,14 @@ const noteForm = formCheck<{
 	},
 	required: ['window', 'students', 'kind']
 });
-const restoreForm = formCheck<{ window: number; notes: string }>({
-	type: 'object',
-	properties: { window: id, notes: { type: 'string', maxLength: 400_000 } },
-	required: ['window', 'notes']
-});
+const restoreForm = formCheck<{ window: number; notes: string }>(
+	{
+		type: 'object',
+		properties: { window: id, notes: { type: 'string', maxLength: 400_000 } },
+		required: ['window', 'notes']
+	},
+	longForm(400_000)
+);
 const notesCheck = jsonCheck<[number, WindowNote][]>({
 	type: 'array',
 	minItems: 1,

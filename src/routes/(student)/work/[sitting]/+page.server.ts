@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
+import { idOf } from '$lib/server/request/address';
 import { showItem, showItemWithKey } from '$lib/server/presentItem';
 import { accommodationOf, diagnosticProgress, spokenText } from '$lib/server/sittingPage';
 import { findSitting, sittingItems } from '$lib/server/store/sittings';
@@ -9,9 +10,8 @@ import { studentContext } from '$lib/server/studentPage';
 
 export async function load({ locals, params }) {
 	const student = studentContext(locals);
-	const sitting = /^\d{1,10}$/.test(params.sitting)
-		? await findSitting(locals.database, student.id, Number(params.sitting))
-		: null;
+	const id = idOf(params.sitting);
+	const sitting = id === null ? null : await findSitting(locals.database, student.id, id);
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
 	const practice = sitting.kind === 'practice';

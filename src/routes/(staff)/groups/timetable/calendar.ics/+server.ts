@@ -1,13 +1,14 @@
 import { error } from '@sveltejs/kit';
 import { groupCalendar } from '$lib/server/calendarFile';
+import { idIn } from '$lib/server/request/address';
 import { staffContext } from '$lib/server/staffPage';
 
 /** Meetings as an iCalendar file: `?group=`, `?staff=`, or all. */
 export async function GET({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const text = await groupCalendar(locals.database, staff, school, {
-		groupId: Number(url.searchParams.get('group')) || null,
-		staffId: Number(url.searchParams.get('staff')) || null,
+		groupId: idIn(url, 'group'),
+		staffId: idIn(url, 'staff'),
 		stamp: locals.at
 	});
 	if (text === null) error(404, 'No such group for you.');

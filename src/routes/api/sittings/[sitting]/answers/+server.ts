@@ -1,10 +1,14 @@
 import { error, json } from '@sveltejs/kit';
 import { AnswerDesk } from '$lib/server/answerDesk';
+import { idOf } from '$lib/server/request/address';
 import type { IncomingAnswer } from '$lib/server/store/answers';
 import { diagnosticProgress } from '$lib/server/sittingPage';
 import { findSchool } from '$lib/server/store/calendar';
 import { findSitting } from '$lib/server/store/sittings';
 import { jsonCheck, readJson } from '$lib/server/validate';
+
+/** Of fifty answers, each as long as it may be. */
+const MOST_BYTES = 100_000;
 
 const check = jsonCheck<{ answers: IncomingAnswer[] }>({
 	type: 'object',
@@ -45,10 +49,9 @@ let desk: AnswerDesk | null = null;
 
 export async function POST(event) {
 	const { viewer, database, at } = event.locals;
-	const sittingId = Number(event.params.sitting);
-	if (viewer?.kind !== 'student' || !Number.isInteger(sittingId))
-		error(404, 'There is nothing here for you at this address.');
-	const { answers } = await readJson(event, check);
+	const sittingId = idOf(event.params.sitting);
+	if (viewer?.kind !== 'student' || sittingId === null) error(404, 'There is nothing here for you at this address.');
+	const { answers } = await readJson(event, check, MOST_BYTES);
 	let timeZone = timeZones.get(viewer.schoolId);
 	if (!timeZone)
 		timeZones.set(viewer.schoolId, (timeZone = (await findSchool(database, viewer.schoolId, at)).timeZone));
