@@ -71,13 +71,13 @@ export default ts.config(
 	layer(['src/lib/server/**'], [...room('ui'), '**/routes/**'], 'server never imports ui or routes.'),
 	{
 		files: ['src/routes/**/*.ts', 'src/lib/server/**/*.ts', 'src/hooks.server.ts'],
-		ignores: ['src/lib/server/store/**', 'src/lib/server/database/**', 'src/lib/server/request/**', '**/*.test.ts'],
+		ignores: ['src/lib/server/**/store/**', 'src/lib/server/database/**', 'src/lib/server/request/**', '**/*.test.ts'],
 		rules: {
 			'no-restricted-syntax': [
 				'error',
 				{
 					selector: 'CallExpression[callee.property.name=/^(query|execute)$/]',
-					message: 'SQL appears only in src/lib/server/store and src/lib/server/database.'
+					message: 'SQL appears only in a room’s store and in src/lib/server/database.'
 				},
 				{
 					selector: "CallExpression[callee.name='Number'] MemberExpression[property.name='searchParams']",

@@ -113,7 +113,8 @@ function attributesOf({ id }: DemoStudent): { name: string; value: string }[] {
 }
 
 /** Given and family names, no pair twice. */
-function drawNames(count: number): [string, string][] {
+/** Given and family names of the school's students, in the order of their ids. */
+export function drawNames(count: number): [string, string][] {
 	const random = seededRandom(seedFrom(SEED, 'names'));
 	const taken = new Map<string, [string, string]>();
 	while (taken.size < count) {

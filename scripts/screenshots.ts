@@ -1,7 +1,7 @@
 /** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
-import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, STUDENTS_A_CLASS } from '../demo/people';
+import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENTS_A_CLASS } from '../demo/people';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';
@@ -80,13 +80,14 @@ async function busyStudent(): Promise<{ id: number; classCode: string }> {
 	const { studentId } = sets.find(
 		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)
 	)!;
-	return { id: studentId, classCode: classCodeOf(Math.ceil(studentId / STUDENTS_A_CLASS)) };
+	const classCode = classCodeOf(Math.ceil(studentId / STUDENTS_A_CLASS));
+	return { id: studentId, name: drawNames(studentId)[studentId - 1].join(' '), classCode };
 }
 
 const student = await busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
 await phone.goto(`${base}/sign-in?as=student&class=${student.classCode}`);
-await phone.getByLabel('Your name').selectOption(String(student.id));
+await phone.getByLabel('Your name').selectOption({ label: student.name });
 await phone.getByLabel('Your PIN').fill(DEMO_PIN);
 await phone.getByRole('button', { name: 'Start' }).click();
 await phone.waitForURL(/today/);

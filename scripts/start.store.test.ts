@@ -80,7 +80,7 @@ describe('npm start', () => {
 
 	it('serves an empty school that its coordinator can sign in to, and says no demo sign-ins for it', async () => {
 		expect(await visit(running.address, cookie)).toBe(200);
-		expect(await visit(running.address, 'compass_session=made-up')).toBe(303);
+		expect(await visit(running.address, 'compass_sign_in=made-up')).toBe(303);
 		expect(running.said()).not.toContain('Demo sign-ins');
 	});
 

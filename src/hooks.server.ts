@@ -1,7 +1,7 @@
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import pino from 'pino';
-import { viewerOf } from '$lib/server/auth/sessionCache';
-import { SESSION_COOKIE } from '$lib/server/auth/signIn';
+import { viewerOf } from '$lib/server/auth/signInCache';
+import { SIGN_IN_COOKIE } from '$lib/server/auth/signIn';
 import { now } from '$lib/server/clock';
 import { database } from '$lib/server/database/current';
 import { startJobs } from '$lib/server/jobs/start';
@@ -37,7 +37,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		});
 	event.locals.at = now();
 	event.locals.database = database();
-	const token = event.cookies.get(SESSION_COOKIE);
+	const token = event.cookies.get(SIGN_IN_COOKIE);
 	event.locals.viewer = token ? await viewerOf(event.locals.database, token, event.locals.at) : null;
 	const { viewer } = event.locals;
 	if (isStaffRoute(event.route.id) && viewer?.kind !== 'staff') redirect(303, viewer ? '/today' : '/sign-in');

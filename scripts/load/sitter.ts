@@ -1,11 +1,11 @@
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Answer, ResponseSpec } from '../../src/lib/core/items';
 import { itemFrom } from '../../src/lib/core/items';
 import type { Random } from '../../src/lib/core/random';
-import { SESSION_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
+import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
+import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
-import { openSession } from '../../src/lib/server/store/sessions';
 import { openItem } from '../../src/lib/server/store/sittings';
 
 /** Some answer of a question's kind, right or wrong. */
@@ -45,11 +45,11 @@ export function someAnswer(response: ResponseSpec, random: Random): Answer {
 export interface SitterOptions {
 	/** Of the app; asked again after each failure, as it may have moved. */
 	address: () => string;
-	/** Only to open a session and to read the first question. */
+	/** Only to sign in and to read the first question. */
 	database: () => RootDatabase;
 	studentId: number;
 	windowId: number;
-	/** Of the sessions opened. */
+	/** When the students sign in. */
 	now: Date;
 	random: Random;
 	/** Time (ms) a student thinks about a question. */
@@ -77,9 +77,10 @@ export class Sitter {
 
 	async signIn(): Promise<void> {
 		const { database, studentId, now } = this.options;
-		const token = randomBytes(32).toString('base64url');
-		await openSession(database(), tokenHash(token), { studentId }, new Date(now.getTime() + 3_600_000));
-		this.cookie = `${SESSION_COOKIE}=${token}`;
+		const token = newToken();
+		const hashes = { tokenHash: tokenHash(token), heldHash: null };
+		await beginSignIn(database(), { studentId }, hashes, { address: '127.0.0.1', browser: 'simulated' }, now);
+		this.cookie = `${SIGN_IN_COOKIE}=${token}`;
 	}
 
 	/** Starts the sitting, or finds it started. */

@@ -1,16 +1,19 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
-import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, STUDENTS_A_CLASS } from '../../demo/people';
+import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENTS_A_CLASS } from '../../demo/people';
 
 export const address = () => process.env.DEMO_ADDRESS!;
 
-/** Sessions of staff that a test has opened already, by address and user name. */
-const sessions = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>();
+/** Of as many students as the demo school has. */
+const names = drawNames(12 * STUDENTS_A_CLASS);
 
-/** Signs staff in as they do it; who did so in an earlier test, and has not signed out, goes on with that session. */
+/** Sign-ins of staff that a test has opened already, by address and user name. */
+const signIns = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>();
+
+/** Signs staff in as they do it; who did so in an earlier test, and has not signed out, goes on with that sign-in. */
 export async function signInStaff(page: Page, userName: string, at = address(), password = DEMO_PASSWORD) {
 	const key = `${at} ${userName}`;
-	const kept = sessions.get(key);
+	const kept = signIns.get(key);
 	if (kept) {
 		await page.context().addCookies(kept);
 		// Whoever is signed in is led on from there.
@@ -23,7 +26,7 @@ export async function signInStaff(page: Page, userName: string, at = address(), 
 	await page.getByLabel('Password').fill(password);
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('navigation', { name: 'Legs of the cycle' })).toBeVisible();
-	sessions.set(key, await page.context().cookies());
+	signIns.set(key, await page.context().cookies());
 }
 
 /** A demo student: by id, or by class and name. */
@@ -35,8 +38,8 @@ export async function signInStudent(page: Page, student: DemoStudent, at = addre
 	await page.goto(`${at}/sign-in?as=student`);
 	await page.getByLabel('Your class code').fill(classCodeOf(classId));
 	await page.getByRole('button', { name: 'Next' }).click();
-	const choice = typeof student === 'number' ? { value: String(student) } : { label: student.name };
-	await page.getByLabel('Your name').selectOption(choice);
+	const label = typeof student === 'number' ? names[student - 1].join(' ') : student.name;
+	await page.getByLabel('Your name').selectOption({ label });
 	await page.getByLabel('Your PIN').fill(DEMO_PIN);
 	await page.getByRole('button', { name: 'Start' }).click();
 	await expect(page.getByRole('heading', { name: 'Hello' })).toBeVisible();

@@ -177,7 +177,7 @@ test('generated rubbish at the answer endpoint is refused and stores nothing', a
 				async (body) => {
 					const reply = await page.request.post(`${address()}/api/sittings/3/answers`, {
 						data: JSON.stringify(body) ?? 'undefined',
-						headers: { 'Content-Type': 'application/json' }
+						headers: { 'Content-Type': 'application/json', origin: address() }
 					});
 					expect(reply.status()).toBe(400);
 					expect((await reply.json()).message).toContain('Nothing was changed');

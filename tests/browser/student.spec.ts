@@ -245,7 +245,8 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 			.toBeNull();
 		// Sent again on purpose: the ids are known, so nothing is stored twice.
 		const twice = await page.request.post(`${app.address}/api/sittings/${sitting}/answers`, {
-			data: { answers: kept }
+			data: { answers: kept },
+			headers: { origin: app.address }
 		});
 		const { results } = await twice.json();
 		expect(results.map(({ status }: { status: string }) => status)).toEqual(kept.map(() => 'already stored'));

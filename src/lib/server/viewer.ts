@@ -34,6 +34,8 @@ export type Action =
 	| 'plan probes'
 	| 'take attendance'
 	| 'decide'
+	| 'change own account'
+	| 'let students sign in'
 	| 'change the library';
 
 const allowed: Record<Action, Role[]> = {
@@ -51,6 +53,8 @@ const allowed: Record<Action, Role[]> = {
 	'plan probes': ['coordinator', 'specialist', 'interventionist'],
 	'take attendance': ['coordinator', 'specialist', 'interventionist'],
 	decide: ['coordinator', 'specialist'],
+	'change own account': ['coordinator', 'specialist', 'interventionist', 'teacher'],
+	'let students sign in': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'change the library': ['coordinator', 'specialist']
 };
 

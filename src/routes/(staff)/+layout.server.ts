@@ -1,3 +1,4 @@
+import { lockedOutOf } from '$lib/server/auth/locks';
 import { peekAt, ribbon } from '$lib/server/overview';
 import { idIn } from '$lib/server/request/address';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
@@ -9,10 +10,11 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const selectedId = idIn(url, 'student');
 	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
-	const [choices, overview, peek] = await Promise.all([
+	const [choices, overview, peek, locked] = await Promise.all([
 		scopeChoices(locals.database, staff, school.today),
 		ribbon(locals.database, school, scope.students),
-		selected ? peekAt(locals.database, school, selected) : null
+		selected ? peekAt(locals.database, school, selected) : null,
+		lockedOutOf(locals.database, staff, school, locals.at)
 	]);
 	return {
 		staff: { name: staff.displayName, role: staff.role },
@@ -36,6 +38,7 @@ export async function load({ locals, url }) {
 		scope,
 		choices,
 		...overview,
-		peek
+		peek,
+		locked
 	};
 }

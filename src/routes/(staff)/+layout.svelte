@@ -10,6 +10,7 @@
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import CycleRibbon from '$lib/ui/shell/CycleRibbon.svelte';
 	import Dialog from '$lib/ui/shell/Dialog.svelte';
+	import LetIn from '$lib/ui/shell/LetIn.svelte';
 	import Peek from '$lib/ui/shell/Peek.svelte';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
@@ -77,7 +78,7 @@
 		<button class="plain" aria-label="Keyboard shortcuts" onclick={() => (helpOpen = true)}
 			><CircleHelp size={18} aria-hidden="true" /></button
 		>
-		<span class="who">{data.staff.name} <span class="soft">{data.staff.role}</span></span>
+		<a class="who" href={keepingScope('/account')}>{data.staff.name} <span class="soft">{data.staff.role}</span></a>
 		<form method="POST" action="/sign-out">
 			<button class="plain" aria-label="Sign out"><LogOut size={18} aria-hidden="true" /></button>
 		</form>
@@ -86,7 +87,20 @@
 	{#if navigating.to}<div class="moving" role="progressbar" aria-label="Loading"></div>{/if}
 </div>
 
-<main id="work" tabindex="-1" class:beside={data.peek}>{@render children()}</main>
+<main id="work" tabindex="-1" class:beside={data.peek}>
+	{#if data.locked.length && page.url.pathname !== '/students/locked'}
+		<aside class="locked no-print" aria-label="Students who are locked out">
+			<span>
+				Locked out after too many wrong PINs: {data.locked
+					.slice(0, 3)
+					.map(({ givenName, familyName, className }) => `${givenName} ${familyName} (${className})`)
+					.join(', ')}{#if data.locked.length > 3}, <a href="/students/locked">{data.locked.length - 3} more</a>{/if}
+			</span>
+			<LetIn students={data.locked} />
+		</aside>
+	{/if}
+	{@render children()}
+</main>
 {#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
 
 {#if helpOpen}
@@ -168,6 +182,19 @@
 	}
 	.who {
 		white-space: nowrap;
+		color: var(--ink);
+		text-underline-offset: 3px;
+	}
+	.locked {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+		width: fit-content;
+		margin-bottom: 12px;
+		padding: 6px 12px;
+		background: var(--sheet);
+		border: 1px solid var(--rule-strong);
+		border-radius: var(--corner);
 	}
 	.moving {
 		height: 2px;

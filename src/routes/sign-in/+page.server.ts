@@ -1,9 +1,10 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { schoolDateOf } from '$lib/core/calendar';
-import { SESSION_COOKIE, SESSION_HOURS, signInStaff, signInStudent, type SignIn } from '$lib/server/auth/signIn';
-import { classByCode } from '$lib/server/store/people';
-import { failuresSince, noteFailure } from '$lib/server/store/sessions';
-import { formCheck, id, readForm } from '$lib/server/validate';
+import { browserToken, keepSignIn } from '$lib/server/auth/cookies';
+import { findDoor, studentOfKey } from '$lib/server/auth/classDoor';
+import { SIGN_IN_COOKIE, signInStaff, signInStudent, type SignIn, type Trying } from '$lib/server/auth/signIn';
+import { oneIn, textIn } from '$lib/server/request/address';
+import { clientAddress } from '$lib/server/request/clientAddress';
+import { formCheck, readForm } from '$lib/server/validate';
 import type { RequestEvent } from './$types';
 
 const staffForm = formCheck<{ userName: string; password: string }>({
@@ -14,68 +15,76 @@ const staffForm = formCheck<{ userName: string; password: string }>({
 	},
 	required: ['userName', 'password']
 });
-const studentForm = formCheck<{ student: number; pin: string }>({
+const studentForm = formCheck<{ student: string; pin: string }>({
 	type: 'object',
-	properties: { student: id, pin: { type: 'string', pattern: '^[0-9]{4,6}$' } },
+	properties: {
+		student: { type: 'string', minLength: 1, maxLength: 100 },
+		pin: { type: 'string', pattern: '^[0-9]{4,6}$' }
+	},
 	required: ['student', 'pin']
 });
 
-const CODE_TRIES = 30;
+const trying = (event: RequestEvent): Trying => ({
+	address: clientAddress(event),
+	browser: event.request.headers.get('user-agent') ?? '',
+	held: event.cookies.get(SIGN_IN_COOKIE),
+	browserToken: browserToken(event.cookies, event.url)
+});
 
-export async function load({ locals, url, getClientAddress }) {
+export async function load(event) {
+	const { locals, url } = event;
 	if (locals.viewer) redirect(303, '/');
-	const as = url.searchParams.get('as') === 'student' ? ('student' as const) : ('staff' as const);
-	const code = url.searchParams.get('class')?.trim().toUpperCase().slice(0, 20) ?? '';
+	const as = oneIn(url, 'as', ['staff', 'student']) ?? 'staff';
+	const code = textIn(url, 'class', 20).trim().toUpperCase();
 	if (as === 'staff' || !code) return { as, code: '', found: null, codeProblem: null };
-	// Class codes can be guessed like passwords, so wrong ones are counted, too.
-	const from = `class code ${getClientAddress()}`;
-	const tries = await failuresSince(locals.database, from, new Date(locals.at.getTime() - 15 * 60_000));
-	if (tries >= CODE_TRIES)
-		return { as, code, found: null, codeProblem: 'Too many wrong codes. Wait a few minutes, then try again.' };
-	const found = await classByCode(locals.database, code, schoolDateOf(locals.at, 'UTC'));
-	if (!found) await noteFailure(locals.database, [from], locals.at);
-	return {
-		as,
-		code,
-		found,
-		codeProblem: found ? null : 'No class has this code. Look at the code on the board again.'
+	const found = await findDoor(locals.database, code, trying(event), locals.at);
+	if (typeof found !== 'string') return { as, code, found, codeProblem: null };
+	const problems = {
+		wrong: 'No class has this code. Look at the code on the board again.',
+		'too many': 'Too many wrong codes. Wait a few minutes, then try again.'
 	};
+	return { as, code, found: null, codeProblem: problems[found] };
 }
 
+/** A wait in words. */
+const sayWait = (seconds: number) =>
+	seconds <= 90 ? `${seconds} ${seconds === 1 ? 'second' : 'seconds'}` : `${Math.ceil(seconds / 60)} minutes`;
+
 function enter({ cookies, url }: RequestEvent, result: SignIn, wrong: string) {
-	if ('refused' in result) {
-		const problem = result.refused === 'too many' ? 'Too many tries. Wait 15 minutes, then try again.' : wrong;
-		return fail(result.refused === 'too many' ? 429 : 400, { problem });
+	if ('token' in result) {
+		keepSignIn(cookies, url, result.token);
+		redirect(303, '/');
 	}
-	cookies.set(SESSION_COOKIE, result.token, {
-		path: '/',
-		httpOnly: true,
-		sameSite: 'strict',
-		secure: url.protocol === 'https:',
-		maxAge: SESSION_HOURS * 3600
-	});
-	redirect(303, '/');
+	switch (result.refused) {
+		case 'wrong':
+			return fail(400, { problem: wrong });
+		case 'locked':
+			return fail(429, {
+				problem: 'This PIN was wrong too often today. Ask your teacher to let you in; tomorrow you can try again.'
+			});
+		case 'wait':
+			return fail(429, { problem: `Too many tries. Wait ${sayWait(result.seconds)}, then try again.` });
+		case 'another is being looked at':
+			return fail(429, { problem: 'Another try is being looked at just now. Try again in a moment.' });
+		case 'busy':
+			return fail(503, { problem: 'Very many people are signing in just now. Try again in a few seconds.' });
+	}
 }
 
 export const actions = {
 	staff: async (event) => {
 		const form = await readForm(event, staffForm);
 		if ('problem' in form) return fail(400, { problem: 'Type your user name and password.' });
-		const { userName, password } = form.value;
-		const result = await signInStaff(
-			event.locals.database,
-			userName,
-			password,
-			event.getClientAddress(),
-			event.locals.at
-		);
+		const result = await signInStaff(event.locals.database, form.value, trying(event), event.locals.at);
 		return enter(event, result, 'User name or password is wrong.');
 	},
 	student: async (event) => {
 		const form = await readForm(event, studentForm);
 		if ('problem' in form) return fail(400, { problem: 'Choose your name and type your PIN: four numbers.' });
-		const { student, pin } = form.value;
-		const result = await signInStudent(event.locals.database, student, pin, event.getClientAddress(), event.locals.at);
+		const { database, at } = event.locals;
+		const studentId = await studentOfKey(database, form.value.student, at);
+		if (studentId === null) return fail(400, { problem: 'Type your class code again, then choose your name.' });
+		const result = await signInStudent(database, { studentId, pin: form.value.pin }, trying(event), at);
 		return enter(event, result, 'That PIN does not fit the name. Try again.');
 	}
 };

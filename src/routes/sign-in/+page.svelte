@@ -42,8 +42,8 @@
 			<label for="student">Your name</label>
 			<select id="student" name="student" required>
 				<option value="">Choose your name</option>
-				{#each data.found.students as student (student.id)}
-					<option value={student.id}>{student.givenName} {student.familyName}</option>
+				{#each data.found.students as student (student.key)}
+					<option value={student.key}>{student.givenName} {student.familyName}</option>
 				{/each}
 			</select>
 			<label for="pin">Your PIN</label>

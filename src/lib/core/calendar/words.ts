@@ -11,6 +11,18 @@ export const sayDate = (date: string): string => long.format(noonOf(date));
 /** A school date without its weekday: `Nov 23`. */
 export const sayDay = (date: string): string => short.format(noonOf(date));
 
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
+/** An instant as a clock at the school shows it: `Mon, Nov 23, 10:05 AM`. */
+export function sayInstant(instant: Date, timeZone: string): string {
+	let clock = clocks.get(timeZone);
+	if (!clock) {
+		const options = { weekday: 'short', month: 'short', day: 'numeric', hour: 'numeric', minute: '2-digit' } as const;
+		clocks.set(timeZone, (clock = new Intl.DateTimeFormat('en-US', { ...options, timeZone })));
+	}
+	return clock.format(instant);
+}
+
 const dayNames = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** Meeting days and time: `Mon Wed Fri 09:00`. */

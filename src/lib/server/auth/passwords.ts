@@ -11,5 +11,20 @@ export function matchesSecret(storedHash: string, secret: string): Promise<boole
 	return verify(storedHash, secret);
 }
 
+const SHORTEST_PASSWORD = 12;
+
+/** What keeps a new password from being one; null when nothing does. */
+export function passwordProblem(fresh: string, old: string, displayName: string): string | null {
+	if (fresh.length < SHORTEST_PASSWORD) return `The new password has at least ${SHORTEST_PASSWORD} characters`;
+	if (fresh === old) return 'The new password is the old one';
+	if (new Set(fresh.toLowerCase()).size < 5) return 'The new password needs more than a few different characters';
+	const plain = fresh.toLowerCase();
+	const isName = displayName
+		.toLowerCase()
+		.split(/\s+/)
+		.some((name) => name.length > 3 && plain.startsWith(name));
+	return isName ? 'The new password begins with your name' : null;
+}
+
 /** Compared against when there is no such account, so that an unknown name takes as long as a wrong password. */
 export const nobodysHash = hashSecret('nobody has this secret');

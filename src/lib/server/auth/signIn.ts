@@ -1,84 +1,182 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { availableParallelism } from 'node:os';
+import pLimit from 'p-limit';
+import { dayBegins } from '../../core/calendar';
 import type { RootDatabase } from '../database/pool';
 import { accountByUserName, studentPin } from '../store/people';
-import {
-	closeSession,
-	dropExpiredSessions,
-	failuresSince,
-	forgetFailures,
-	noteFailure,
-	openSession
-} from '../store/sessions';
 import { matchesSecret, nobodysHash } from './passwords';
+import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';
+import { beginSignIn, endSignIn, type Holder, type Place } from './store/signIns';
+import { countTry, endTry, type Counted, type Subject } from './store/tries';
 
-export const SESSION_COOKIE = 'compass_session';
-/** A school day: nobody signs in twice, and a forgotten tablet is signed out by evening. */
-export const SESSION_HOURS = 12;
+export const SIGN_IN_COOKIE = 'compass_sign_in';
 
-const WINDOW_MS = 15 * 60_000;
-const TRIES_PER_ACCOUNT = 8;
+const SECOND = 1_000;
+const MINUTE = 60 * SECOND;
+const DAY = 24 * 60 * MINUTE;
+
+/** Tries of an account from one place that cost no wait; then the wait doubles with each failure. */
+const FREE_TRIES = 5;
+const LONGEST_WAIT_MS = 15 * MINUTE;
+/** Failures of an account in a day from everywhere, after which strangers' browsers have to wait between tries. */
+const TRIES_FROM_EVERYWHERE = 100;
+const WAIT_FROM_EVERYWHERE_MS = 30 * SECOND;
+/** Failures of a student in a day: of ten thousand PINs, so many can be tried before somebody looks. */
+export const STUDENT_TRIES = 8;
 /** A whole class signs in from one address, and children mistype. */
-const TRIES_PER_ADDRESS = 60;
+const ADDRESS_TRIES = 60;
+const ADDRESS_MEMORY_MS = 15 * MINUTE;
 
-export type SignIn = { token: string } | { refused: 'wrong' | 'too many' };
+/** Hashing takes a processor for some 30 ms: one is left for everybody else. */
+const queue = pLimit(Math.max(1, availableParallelism() - 1));
+const MOST_WAITING = 400;
+
+/** Why a try was not let in. `wait`: seconds until the next one. */
+export type Refusal =
+	| { refused: 'wrong' }
+	| { refused: 'wait'; seconds: number }
+	| { refused: 'locked' }
+	| { refused: 'another is being looked at' }
+	| { refused: 'busy' };
+export type SignIn = { token: string } | Refusal;
+
+/** Where somebody tries from, and what the browser brings along. */
+export interface Trying extends Place {
+	/** The sign-in that the browser holds, which a new one ends. */
+	held: string | undefined;
+	/** By which this browser is known again, if it was used before. */
+	browserToken: string;
+}
 
 export const tokenHash = (token: string) => createHash('sha256').update(token).digest();
+export const newToken = () => randomBytes(32).toString('base64url');
 
-/** Tries to sign a subject in; counts failures of the account and of the address, and refuses when there are too many. */
-async function attempt(
+const waitFor = (lastAt: Date | null, waitMs: number, at: Date): Refusal | null => {
+	const left = lastAt === null ? 0 : lastAt.getTime() + waitMs - at.getTime();
+	return left > 0 ? { refused: 'wait', seconds: Math.ceil(left / SECOND) } : null;
+};
+
+/** The wait after so many failures from one place. */
+function growingWait({ failures, lastAt }: Counted, at: Date): Refusal | null {
+	if (failures < FREE_TRIES) return null;
+	return waitFor(lastAt, Math.min(SECOND * 2 ** (failures - FREE_TRIES), LONGEST_WAIT_MS), at);
+}
+
+/**
+ * Looks at a secret, once the try is counted; only so many at a time.
+ *
+ * @param subjects whose tries are counted, first of them the one that the secret is of, last the address
+ * @param judge says of the others why the try is refused
+ */
+async function look(
 	database: RootDatabase,
-	subject: string,
-	address: string,
-	at: Date,
+	subjects: [Subject, ...Subject[]],
+	judge: (counted: Counted[]) => Refusal | null,
+	find: () => Promise<{ hash: string; holder: Holder } | null>,
 	secret: string,
-	find: () => Promise<{ hash: string; holder: { accountId: number } | { studentId: number } } | null>
+	trying: Trying,
+	at: Date
 ): Promise<SignIn> {
-	const since = new Date(at.getTime() - WINDOW_MS);
-	const from = `address ${address}`;
-	const [own, shared] = await Promise.all([
-		failuresSince(database, subject, since),
-		failuresSince(database, from, since)
-	]);
-	if (own >= TRIES_PER_ACCOUNT || shared >= TRIES_PER_ADDRESS) return { refused: 'too many' };
+	const all = [
+		...subjects,
+		{ name: `address ${network(trying.address)}`, memoryMs: ADDRESS_MEMORY_MS, isAlone: false }
+	];
+	const refusal = await countTry<Refusal>(database, all, at, (counted) => {
+		const [own, address] = [counted[0], counted[counted.length - 1]];
+		if (counted.some(({ isLooking }) => isLooking)) return { refused: 'another is being looked at' };
+		// From an address that fails and fails, only who has not failed is let try.
+		const isSuspect = address.failures >= ADDRESS_TRIES && own.failures > 0;
+		const wait = isSuspect ? waitFor(address.lastAt, ADDRESS_MEMORY_MS, at) : null;
+		return wait ?? judge(counted);
+	});
+	if (refusal) return refusal;
 	const found = await find();
-	const matches = await matchesSecret(found?.hash ?? (await nobodysHash), secret);
-	if (!found || !matches) {
-		await noteFailure(database, [subject, from], at);
-		return { refused: 'wrong' };
-	}
-	await forgetFailures(database, subject);
-	await dropExpiredSessions(database, at);
-	const token = randomBytes(32).toString('base64url');
-	await openSession(database, tokenHash(token), found.holder, new Date(at.getTime() + SESSION_HOURS * 3_600_000));
+	const isRight = (await matchesSecret(found?.hash ?? (await nobodysHash), secret)) && found !== null;
+	await endTry(database, all, isRight);
+	if (!isRight) return { refused: 'wrong' };
+	const token = newToken();
+	const hashes = { tokenHash: tokenHash(token), heldHash: trying.held ? tokenHash(trying.held) : null };
+	await beginSignIn(database, found.holder, hashes, trying, at);
 	return { token };
 }
 
+/** The part of an address that one customer has: of IPv6 the first 64 bits. */
+export function network(address: string): string {
+	if (!address.includes(':')) return address;
+	const [head, tail] = address.split('::');
+	const groups = head ? head.split(':') : [];
+	if (tail !== undefined) while (groups.length < 4) groups.push('0');
+	return groups.slice(0, 4).join(':');
+}
+
+/** Runs a try in its turn; with too many before it, not at all. */
+async function inTurn(attempt: () => Promise<SignIn>): Promise<SignIn> {
+	if (queue.pendingCount >= MOST_WAITING) return { refused: 'busy' };
+	return queue(attempt);
+}
+
+/**
+ * Tries to sign a staff member in. After some failures each further one has to wait longer, from where it failed; a
+ * browser in which the account has signed in before is not held up by strangers.
+ */
 export function signInStaff(
 	database: RootDatabase,
-	userName: string,
-	password: string,
-	address: string,
+	{ userName, password }: { userName: string; password: string },
+	trying: Trying,
 	at: Date
 ): Promise<SignIn> {
-	return attempt(database, `account ${userName.toLowerCase()}`, address, at, password, async () => {
+	return inTurn(async () => {
 		const account = await accountByUserName(database, userName);
-		return account && { hash: account.passwordHash, holder: { accountId: account.id } };
+		const browser = tokenHash(trying.browserToken);
+		const name = `account ${userName.toLowerCase()}`;
+		const isKnown = account !== null && (await isKnownBrowser(database, browser, { accountId: account.id }));
+		const subjects: [Subject, ...Subject[]] = isKnown
+			? [{ name: `${name} in browser ${browser.toString('hex', 0, 16)}`, memoryMs: DAY, isAlone: true }]
+			: [
+					{ name: `${name} from ${network(trying.address)}`, memoryMs: DAY, isAlone: true },
+					{ name, memoryMs: DAY, isAlone: true }
+				];
+		const result = await look(
+			database,
+			subjects,
+			([place, everywhere]) =>
+				growingWait(place, at) ??
+				(!isKnown && everywhere.failures >= TRIES_FROM_EVERYWHERE
+					? waitFor(everywhere.lastAt, WAIT_FROM_EVERYWHERE_MS, at)
+					: null),
+			async () => account && { hash: account.passwordHash, holder: { accountId: account.id } },
+			password,
+			trying,
+			at
+		);
+		if ('token' in result && account) await noteBrowser(database, browser, { accountId: account.id }, at);
+		return result;
 	});
 }
 
+/** Tries to sign a student in. After some failures nobody can until the next day, or until staff allow it. */
 export function signInStudent(
 	database: RootDatabase,
-	studentId: number,
-	pin: string,
-	address: string,
+	{ studentId, pin }: { studentId: number; pin: string },
+	trying: Trying,
 	at: Date
 ): Promise<SignIn> {
-	return attempt(database, `student ${studentId}`, address, at, pin, async () => {
-		const hash = await studentPin(database, studentId);
-		return hash === null ? null : { hash, holder: { studentId } };
+	return inTurn(async () => {
+		const student = await studentPin(database, studentId, at);
+		if (!student) return { refused: 'wrong' };
+		const today = at.getTime() - dayBegins(at, student.timeZone).getTime();
+		return look(
+			database,
+			[{ name: `student ${studentId}`, memoryMs: today, isAlone: true, studentId }],
+			([{ failures }]) => (failures >= STUDENT_TRIES ? { refused: 'locked' } : null),
+			async () => ({ hash: student.pinHash, holder: { studentId } }),
+			pin,
+			trying,
+			at
+		);
 	});
 }
 
 export async function signOut(database: RootDatabase, token: string): Promise<void> {
-	await closeSession(database, tokenHash(token));
+	await endSignIn(database, tokenHash(token));
 }

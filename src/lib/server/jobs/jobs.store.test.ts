@@ -8,7 +8,7 @@ import { seededRandom } from '../../core/random';
 import { beginDiagnostic } from '../store/adaptiveSittings';
 import { fill } from '../store/bulk';
 import { decideTrust } from '../store/diagnostics';
-import { askForJob, cancelJob, claimJob, CLAIM_MS, newestJob, renewClaim } from '../store/jobs';
+import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from '../store/jobs';
 import {
 	answersAfter,
 	applyParameters,
@@ -144,6 +144,25 @@ describe('a job', () => {
 		expect(await renewClaim(small.database, first, {}, null, after(CLAIM_MS + 2))).toBe(false);
 		expect(await renewClaim(small.database, second, {}, null, after(CLAIM_MS + 2))).toBe(true);
 		await cancelJob(small.database, coordinator, id, NOW);
+	});
+});
+
+describe('recurring work', () => {
+	it('waits for its time, is done by one process, and waits again, also after it failed', async () => {
+		await keepRecurring(small.database, NOW);
+		await keepRecurring(small.database, NOW);
+		const after = (minutes: number) => new Date(NOW.getTime() + minutes * 60_000);
+		expect(await claimJob(small.database, after(-1))).toBeNull();
+		const claims = await Promise.all([1, 2, 3].map(() => claimJob(small.database, NOW)));
+		expect(claims.filter(Boolean)).toHaveLength(1);
+		await endJob(small.database, claims.find(Boolean)!, { state: 'failed', result: {} }, NOW);
+		expect(await claimJob(small.database, after(59))).toBeNull();
+		expect(await workJob(small.database, () => after(60))).toBe(true);
+		expect(await workJob(small.database, () => after(60))).toBe(false);
+		expect(await small.database.rows(`SELECT kind, state, result FROM job WHERE every_minutes IS NOT NULL`)).toEqual([
+			{ kind: 'clear sign-ins', state: 'waiting', result: '{"cleared":0}' }
+		]);
+		await small.database.run('DELETE FROM job WHERE every_minutes IS NOT NULL');
 	});
 });
 

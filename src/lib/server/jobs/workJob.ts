@@ -1,9 +1,29 @@
 import type { RootDatabase } from '../database/pool';
-import { claimJob, endJob, renewClaim } from '../store/jobs';
+import { clearSignIns } from '../auth/store/clearSignIns';
+import { claimJob, endJob, renewClaim, type ClaimedJob } from '../store/jobs';
 import { calibrateSchool } from './calibration';
 
 /** How often a job says how far it is. */
 const TELL_MS = 500;
+
+/** What there is to do, step by step; a step says how far it is, and from where to go on. */
+function stepsOf(
+	database: RootDatabase,
+	job: ClaimedJob,
+	now: () => Date
+): AsyncGenerator<{ progress: unknown; checkpoint: unknown }, unknown> {
+	switch (job.kind) {
+		case 'calibration':
+			return calibrateSchool(database, job.schoolId!, job.checkpoint as Parameters<typeof calibrateSchool>[2]);
+		case 'clear sign-ins':
+			return atOnce(async () => ({ cleared: await clearSignIns(database, now()) }));
+	}
+}
+
+// eslint-disable-next-line require-yield
+async function* atOnce<Result>(work: () => Promise<Result>): AsyncGenerator<never, Result> {
+	return work();
+}
 
 /**
  * Works on one job until it is done, was canceled, or is told to stop; what was reached is kept, so that any process can
@@ -20,7 +40,7 @@ export async function workJob(
 	const job = await claimJob(database, now());
 	if (!job) return false;
 	try {
-		const steps = calibrateSchool(database, job.schoolId, job.checkpoint as Parameters<typeof calibrateSchool>[2]);
+		const steps = stepsOf(database, job, now);
 		let told = 0;
 		for (;;) {
 			const step = await steps.next();

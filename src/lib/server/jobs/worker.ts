@@ -3,6 +3,7 @@ import { parentPort } from 'node:worker_threads';
 import pino from 'pino';
 import { now } from '../clock';
 import { openDatabase } from '../database/pool';
+import { keepRecurring } from '../store/jobs';
 import { workJob } from './workJob';
 
 const IDLE_MS = 1_000;
@@ -26,8 +27,11 @@ const pause = (milliseconds: number) =>
 		};
 	});
 
+let isKept = false;
 while (!stopping) {
 	try {
+		if (!isKept) await keepRecurring(database, now());
+		isKept = true;
 		if (!(await workJob(database, now, () => stopping))) await pause(IDLE_MS);
 	} catch (error) {
 		log.error({ err: error }, 'job failed');

@@ -3,14 +3,21 @@ import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
 
-export type JobKind = 'calibration';
+/** What a school asks for. */
+export type AskedKind = 'calibration';
+/** What comes again by itself, for all schools: how often (minutes). */
+export const RECURRING = { 'clear sign-ins': 60 } as const;
+export type JobKind = AskedKind | keyof typeof RECURRING;
 export type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';
 
 /** A job that this process works on. */
 export interface ClaimedJob {
 	id: number;
-	schoolId: number;
+	/** Null for what is done for all schools. */
+	schoolId: number | null;
 	kind: JobKind;
+	/** How often (minutes) it comes again; null for what is asked for. */
+	everyMinutes: number | null;
 	/** As it was kept last; null at the start. */
 	checkpoint: unknown;
 	claim: string;
@@ -20,7 +27,12 @@ export interface ClaimedJob {
 export const CLAIM_MS = 120_000;
 
 /** Asks for a job, unless the school has one of the kind under way. @returns its id, or null */
-export async function askForJob(database: RootDatabase, staff: Staff, kind: JobKind, at: Date): Promise<number | null> {
+export async function askForJob(
+	database: RootDatabase,
+	staff: Staff,
+	kind: AskedKind,
+	at: Date
+): Promise<number | null> {
 	return database.transaction(async (transaction) => {
 		await transaction.row('SELECT id FROM school WHERE id = ? FOR UPDATE', [staff.schoolId]);
 		const open = await transaction.row(
@@ -37,15 +49,24 @@ export async function askForJob(database: RootDatabase, staff: Staff, kind: JobK
 	});
 }
 
+/** Sees to it that each kind of recurring work waits for its time. */
+export async function keepRecurring(database: Database, at: Date): Promise<void> {
+	await database.insertMany(
+		`INSERT INTO job (kind, every_minutes, due_at, asked_at) VALUES ?
+		ON DUPLICATE KEY UPDATE every_minutes = VALUES(every_minutes)`,
+		Object.entries(RECURRING).map(([kind, minutes]) => [kind, minutes, at, at])
+	);
+}
+
 /** Takes the oldest job that waits, or that a process left behind; null when there is none. */
 export async function claimJob(database: RootDatabase, at: Date): Promise<ClaimedJob | null> {
 	return database.transaction(async (transaction) => {
 		const job = await transaction.row<Omit<ClaimedJob, 'checkpoint' | 'claim'> & { checkpoint: string | null }>(
-			`SELECT id, school_id AS schoolId, kind, checkpoint FROM job
-			WHERE state = 'waiting' OR (state = 'running' AND claimed_until < ?)
+			`SELECT id, school_id AS schoolId, kind, every_minutes AS everyMinutes, checkpoint FROM job
+			WHERE (state = 'waiting' AND (due_at IS NULL OR due_at <= ?)) OR (state = 'running' AND claimed_until < ?)
 			ORDER BY id LIMIT 1
 			FOR UPDATE SKIP LOCKED`,
-			[at]
+			[at, at]
 		);
 		if (!job) return null;
 		const claim = randomUUID();
@@ -73,17 +94,25 @@ export async function renewClaim(
 	return affected > 0;
 }
 
-/** Ends a job with what came of it, unless it was canceled or is another's. */
+/** Ends a job with what came of it, unless it was canceled or is another's. Recurring work waits for its next time. */
 export async function endJob(
 	database: Database,
-	{ id, claim }: ClaimedJob,
+	{ id, claim, everyMinutes }: ClaimedJob,
 	end: { state: 'done' | 'failed'; result: unknown },
 	at: Date
 ): Promise<void> {
+	const again = everyMinutes !== null;
 	await database.run(
-		`UPDATE job SET state = ?, result = ?, checkpoint = NULL, ended_at = ?
+		`UPDATE job SET state = ?, result = ?, checkpoint = NULL, ended_at = ?, due_at = ?
 		WHERE id = ? AND claimed_by = ? AND state = 'running'`,
-		[end.state, JSON.stringify(end.result), at, id, claim]
+		[
+			again ? 'waiting' : end.state,
+			JSON.stringify(end.result),
+			at,
+			again ? new Date(at.getTime() + everyMinutes * 60_000) : null,
+			id,
+			claim
+		]
 	);
 }
 
@@ -114,7 +143,7 @@ export interface Job<Progress, Result> {
 export async function newestJob<Progress, Result>(
 	database: Database,
 	schoolId: number,
-	kind: JobKind
+	kind: AskedKind
 ): Promise<Job<Progress, Result> | null> {
 	const row = await database.row<
 		Omit<Job<never, never>, 'progress' | 'result'> & { progress: string | null; result: string | null }

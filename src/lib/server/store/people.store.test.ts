@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { fill } from './bulk';
 import {
 	accountByUserName,
@@ -101,8 +101,8 @@ describe('scope', () => {
 
 describe('finding people', () => {
 	it('finds a class and its students by the code on the board', async () => {
-		expect((await classByCode(small.database, 'avo1', TODAY))!.students.map(({ id }) => id)).toEqual([1, 2, 3, 4]);
-		expect(await classByCode(small.database, 'NONE', TODAY)).toBeNull();
+		expect((await classByCode(small.database, 'avo1', NOW))!.students.map(({ id }) => id)).toEqual([1, 2, 3, 4]);
+		expect(await classByCode(small.database, 'NONE', NOW)).toBeNull();
 	});
 
 	it('finds students by number within the school only', async () => {
@@ -113,8 +113,8 @@ describe('finding people', () => {
 	it('finds accounts, PINs and staff by role', async () => {
 		expect(await accountByUserName(small.database, 'user2')).toMatchObject({ id: 2, role: 'specialist' });
 		expect(await accountByUserName(small.database, "user2' -- ")).toBeNull();
-		expect(await studentPin(small.database, 1)).toBe('none');
-		expect(await studentPin(small.database, 999)).toBeNull();
+		expect(await studentPin(small.database, 1, NOW)).toMatchObject({ pinHash: 'none', timeZone: 'America/New_York' });
+		expect(await studentPin(small.database, 999, NOW)).toBeNull();
 		expect((await staffList(small.database, 1, ['specialist', 'teacher'])).map(({ id }) => id)).toEqual([2, 10, 11]);
 	});
 });

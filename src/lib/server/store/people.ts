@@ -1,4 +1,4 @@
-import type { SchoolDate } from '../../core/calendar';
+import { schoolDateOf, type SchoolDate } from '../../core/calendar';
 import type { Database } from '../database/pool';
 import type { Role, Staff } from '../viewer';
 
@@ -196,9 +196,16 @@ export async function accountByUserName(database: Database, userName: string): P
 }
 
 /** A class by the code on its door, with the names its students sign in by; null for a code nobody has. */
-export async function classByCode(database: Database, code: string, today: SchoolDate) {
-	const found = await database.row<{ id: number; name: string }>('SELECT id, name FROM class WHERE code = ?', [code]);
+export async function classByCode(database: Database, code: string, at: Date) {
+	const found = await database.row<{ id: number; name: string; timeZone: string }>(
+		`SELECT class.id, class.name, school.time_zone AS timeZone
+		FROM class JOIN school ON school.id = class.school_id
+		WHERE class.code = ?`,
+		[code]
+	);
 	if (!found) return null;
+	const { timeZone, ...own } = found;
+	const today = schoolDateOf(at, timeZone);
 	const students = await database.rows<{ id: number; givenName: string; familyName: string }>(
 		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName
 		FROM class_membership AS membership
@@ -206,16 +213,32 @@ export async function classByCode(database: Database, code: string, today: Schoo
 		WHERE membership.class_id = ? AND membership.from_on <= ?
 			AND (membership.until_on IS NULL OR membership.until_on > ?)
 		ORDER BY student.given_name, student.family_name`,
-		[found.id, today, today]
+		[own.id, today, today]
 	);
-	return { ...found, students };
+	return { ...own, students };
 }
 
-export async function studentPin(database: Database, studentId: number): Promise<string | null> {
-	const row = await database.row<{ pinHash: string }>('SELECT pin_hash AS pinHash FROM student WHERE id = ?', [
-		studentId
-	]);
-	return row?.pinHash ?? null;
+/** By what a student signs in, and the time zone of the school; null for who is in no class today. */
+export async function studentPin(
+	database: Database,
+	studentId: number,
+	at: Date
+): Promise<{ pinHash: string; timeZone: string } | null> {
+	const rows = await database.rows<{ pinHash: string; timeZone: string; fromOn: string; untilOn: string | null }>(
+		`SELECT student.pin_hash AS pinHash, school.time_zone AS timeZone, membership.from_on AS fromOn,
+			membership.until_on AS untilOn
+		FROM student
+		JOIN school ON school.id = student.school_id
+		JOIN class_membership AS membership ON membership.student_id = student.id
+		WHERE student.id = ?`,
+		[studentId]
+	);
+	return (
+		rows.find(({ timeZone, fromOn, untilOn }) => {
+			const today = schoolDateOf(at, timeZone);
+			return fromOn <= today && (untilOn === null || untilOn > today);
+		}) ?? null
+	);
 }
 
 export async function staffList(database: Database, schoolId: number, roles: Role[]) {

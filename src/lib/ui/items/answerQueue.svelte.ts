@@ -95,6 +95,9 @@ export class AnswerQueue {
 				this.tries = 0;
 				this.keep();
 				if (this.next && this.waiting.length === 0) this.next(await reply.json());
+			} else if (reply.status === 401) {
+				this.refused =
+					'You were signed out. Sign in again: your answers are kept on this device and will be sent then.';
 			} else if (reply.status < 500 && reply.status !== 429) {
 				this.refused = 'These answers could not be taken. They are kept on this device; tell your teacher.';
 			} else throw new Error(`status ${reply.status}`);

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { addDays } from '$lib/core/calendar';
+	import { addDays, sayInstant } from '$lib/core/calendar';
 	import { SCREENING_STATUSES, TO_FINISH } from '$lib/core/screening';
 	import ClassBoard from '$lib/ui/screen/ClassBoard.svelte';
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
@@ -27,14 +27,7 @@
 	const missing = $derived(data.rows.filter((row) => row.status === 'not started' || row.status === 'absent'));
 	const toFinish = $derived(data.rows.filter((row) => TO_FINISH.has(row.status)).length);
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
-	const sayTime = (at: string) =>
-		new Date(at).toLocaleString('en-US', {
-			month: 'short',
-			day: 'numeric',
-			hour: 'numeric',
-			minute: '2-digit',
-			timeZone: data.school.timeZone
-		});
+	const sayTime = (at: string) => sayInstant(new Date(at), data.school.timeZone);
 </script>
 
 <svelte:head><title>Sittings · Orderly Compass</title></svelte:head>

@@ -50,7 +50,8 @@ let desk: AnswerDesk | null = null;
 export async function POST(event) {
 	const { viewer, database, at } = event.locals;
 	const sittingId = idOf(event.params.sitting);
-	if (viewer?.kind !== 'student' || sittingId === null) error(404, 'There is nothing here for you at this address.');
+	if (!viewer) error(401, 'You are signed out. Sign in again; nothing was stored.');
+	if (viewer.kind !== 'student' || sittingId === null) error(404, 'There is nothing here for you at this address.');
 	const { answers } = await readJson(event, check, MOST_BYTES);
 	let timeZone = timeZones.get(viewer.schoolId);
 	if (!timeZone)

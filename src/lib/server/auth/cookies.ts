@@ -1,0 +1,22 @@
+import type { Cookies } from '@sveltejs/kit';
+import { newToken, SIGN_IN_COOKIE } from './signIn';
+import { LONGEST_HOURS } from './store/signIns';
+
+/** By which a browser is known again when it signs in the next time. */
+const BROWSER_COOKIE = 'compass_browser';
+const YEAR_SECONDS = 365 * 86_400;
+
+const options = (url: URL, maxAge: number) =>
+	({ path: '/', httpOnly: true, sameSite: 'strict', secure: url.protocol === 'https:', maxAge }) as const;
+
+export function keepSignIn(cookies: Cookies, url: URL, token: string): void {
+	cookies.set(SIGN_IN_COOKIE, token, options(url, LONGEST_HOURS * 3_600));
+}
+
+/** The token of this browser; one that has none is given one. */
+export function browserToken(cookies: Cookies, url: URL): string {
+	const held = cookies.get(BROWSER_COOKIE);
+	const token = held && /^[\w-]{43}$/.test(held) ? held : newToken();
+	cookies.set(BROWSER_COOKIE, token, options(url, YEAR_SECONDS));
+	return token;
+}

@@ -1,0 +1,83 @@
+import { forgetViewer } from '$lib/server/auth/signInCache';
+import { hashSecret, matchesSecret, passwordProblem } from '$lib/server/auth/passwords';
+import { sayBrowser } from '$lib/server/auth/sayBrowser';
+import { SIGN_IN_COOKIE, tokenHash } from '$lib/server/auth/signIn';
+import {
+	changePassword,
+	endOthers,
+	IDLE_MINUTES,
+	LONGEST_HOURS,
+	passwordHashOf,
+	signInsOf
+} from '$lib/server/auth/store/signIns';
+import { countTry, endTry } from '$lib/server/auth/store/tries';
+import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
+import { formCheck, id } from '$lib/server/validate';
+import type { RequestEvent } from '@sveltejs/kit';
+
+/** The sign-in that a request comes by. */
+const ownHash = (event: Pick<RequestEvent, 'cookies'>) => tokenHash(event.cookies.get(SIGN_IN_COOKIE) ?? '');
+
+export async function load(event) {
+	const { locals } = event;
+	const { staff } = await staffContext(locals);
+	const signIns = await signInsOf(locals.database, staff, ownHash(event), locals.at);
+	return {
+		idleMinutes: IDLE_MINUTES.staff,
+		longestHours: LONGEST_HOURS,
+		signIns: signIns.map(({ browser, ...one }) => ({ ...one, browser: sayBrowser(browser) }))
+	};
+}
+
+const secret = { type: 'string', minLength: 1, maxLength: 200 } as const;
+const passwordForm = formCheck<{ old: string; fresh: string; again: string }>({
+	type: 'object',
+	properties: { old: secret, fresh: secret, again: secret },
+	required: ['old', 'fresh', 'again']
+});
+const oneForm = formCheck<{ signIn: number }>({ type: 'object', properties: { signIn: id }, required: ['signIn'] });
+const nothing = formCheck<object>({ type: 'object', properties: {} });
+
+/** Whoever finds a computer signed in could otherwise try passwords here. */
+const OLD_TRIES = 5;
+const MEMORY_MS = 15 * 60_000;
+
+/** So many other places. */
+const places = (count: number) => `${count} other ${count === 1 ? 'place' : 'places'}`;
+
+export const actions = {
+	password: staffAction(
+		'change own account',
+		passwordForm,
+		async ({ staff, database, at, form: { old, fresh, again }, event }) => {
+			if (fresh !== again) return refuse('The two new passwords differ');
+			const problem = passwordProblem(fresh, old, staff.displayName);
+			if (problem) return refuse(problem);
+			const subjects = [{ name: `password of ${staff.id}`, memoryMs: MEMORY_MS, isAlone: true }];
+			const judged = await countTry(
+				database,
+				subjects,
+				at,
+				([{ failures, isLooking }]) => isLooking || failures >= OLD_TRIES || null
+			);
+			if (judged) return refuse('The old password was wrong too often. Wait 15 minutes, then try again');
+			const isRight = await matchesSecret(await passwordHashOf(database, staff), old);
+			await endTry(database, subjects, isRight);
+			if (!isRight) return refuse('The old password is wrong');
+			const ended = await changePassword(database, staff, await hashSecret(fresh), ownHash(event), at);
+			forgetViewer(staff);
+			return { done: `The password is changed.${ended ? ` You are signed out in ${places(ended)}.` : ''}` };
+		},
+		'Type the old password, and the new one twice'
+	),
+	end: staffAction('change own account', oneForm, async ({ staff, database, at, form, event }) => {
+		const ended = await endOthers(database, staff, ownHash(event), form.signIn, at);
+		forgetViewer(staff);
+		return ended ? { done: 'Signed out there.' } : refuse('This sign-in is over already');
+	}),
+	endAll: staffAction('change own account', nothing, async ({ staff, database, at, event }) => {
+		const ended = await endOthers(database, staff, ownHash(event), 'all', at);
+		forgetViewer(staff);
+		return { done: ended ? `Signed out in ${places(ended)}.` : 'You were signed in nowhere else.' };
+	})
+};

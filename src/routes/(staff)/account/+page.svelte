@@ -1,0 +1,113 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { sayInstant } from '$lib/core/calendar';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+
+	let { data, form } = $props();
+	const others = $derived(data.signIns.filter(({ isThis }) => !isThis).length);
+	const when = (at: Date) => sayInstant(at, data.school.timeZone);
+</script>
+
+<svelte:head><title>Your account · Orderly Compass</title></svelte:head>
+
+<h1>Your account</h1>
+<p class="soft">{data.staff.name}, {data.staff.role} at {data.school.name}</p>
+
+<section aria-labelledby="where">
+	<h2 id="where">Where you are signed in</h2>
+	<p class="soft">
+		A sign-in ends when it is not used for {data.idleMinutes} minutes, and after {data.longestHours} hours in any case.
+	</p>
+	<div class="wide-table">
+		<table>
+			<thead>
+				<tr>
+					<th scope="col">Browser</th>
+					<th scope="col">From</th>
+					<th scope="col">Since</th>
+					<th scope="col">Last used</th>
+					<th scope="col"><span class="visually-hidden">What can be done</span></th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each data.signIns as one (one.id)}
+					<tr>
+						<th scope="row">{one.browser}</th>
+						<td>{one.address}</td>
+						<td>{when(one.beganAt)}</td>
+						<td>{when(one.lastUsedAt)}</td>
+						<td>
+							{#if one.isThis}here{:else}
+								<form method="POST" action="?/end" use:enhance>
+									<input type="hidden" name="signIn" value={one.id} />
+									<button class="small" aria-label="Sign out of {one.browser}, since {when(one.beganAt)}"
+										>Sign out</button
+									>
+								</form>
+							{/if}
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<form method="POST" action="?/endAll" use:enhance>
+		<button disabled={others === 0}>Sign out everywhere else</button>
+		{#if others === 0}<span class="soft">You are signed in nowhere else.</span>{/if}
+	</form>
+</section>
+
+<section aria-labelledby="password">
+	<h2 id="password">Password</h2>
+	<p class="soft">
+		At least 12 characters: a few words together are easier to remember. Other sign-ins end with the change.
+	</p>
+	<form method="POST" action="?/password" use:enhance class="fields">
+		<input type="text" name="userName" autocomplete="username" value={data.staff.name} hidden readonly />
+		<label for="old">Old password</label>
+		<input id="old" name="old" type="password" autocomplete="current-password" required maxlength="200" />
+		<label for="fresh">New password</label>
+		<input
+			id="fresh"
+			name="fresh"
+			type="password"
+			autocomplete="new-password"
+			required
+			minlength="12"
+			maxlength="200"
+		/>
+		<label for="again">New password again</label>
+		<input id="again" name="again" type="password" autocomplete="new-password" required maxlength="200" />
+		<button class="primary">Change the password</button>
+	</form>
+</section>
+
+<Notice outcome={form} />
+
+<style>
+	section {
+		margin-top: 24px;
+		max-width: 60rem;
+	}
+	.soft {
+		margin: 4px 0 10px;
+	}
+	section > form {
+		display: flex;
+		align-items: center;
+		gap: 12px;
+		margin-top: 12px;
+	}
+	section > .fields {
+		display: grid;
+		gap: 6px;
+		max-width: 24rem;
+	}
+	.fields button {
+		margin-top: 8px;
+		justify-self: start;
+	}
+	form .soft {
+		margin: 0;
+	}
+</style>

@@ -1,0 +1,26 @@
+import { lockedOutOf } from '$lib/server/auth/locks';
+import { letTryAgain } from '$lib/server/auth/store/tries';
+import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
+import { visibleAmong } from '$lib/server/store/people';
+import { formCheck, idsOf, idText } from '$lib/server/validate';
+
+export async function load({ locals }) {
+	const { staff, school } = await staffContext(locals);
+	return { locked: await lockedOutOf(locals.database, staff, school, locals.at) };
+}
+
+const letInForm = formCheck<{ students: string }>({
+	type: 'object',
+	properties: { students: idText },
+	required: ['students']
+});
+
+export const actions = {
+	letIn: staffAction('let students sign in', letInForm, async ({ staff, school, database, at, form }) => {
+		const students = await visibleAmong(database, staff, idsOf(form.students), school.today);
+		const count = await letTryAgain(database, staff, students, at);
+		return count
+			? { done: `${count} ${count === 1 ? 'student' : 'students'} can sign in again.` }
+			: refuse('They can sign in already');
+	})
+};
