@@ -4,7 +4,7 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import { defineConfig } from 'vitest/config';
 
 /** Tests against a real MariaDB, and of the scripts that start one. */
-const STORE_TESTS = ['{src,demo,scripts}/**/*.store.test.ts'];
+const STORE_TESTS = ['{src,demo,scripts,tests/border}/**/*.store.test.ts'];
 
 const CORE_TESTS = 'src/lib/core/**/*.test.ts';
 

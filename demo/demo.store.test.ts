@@ -157,7 +157,7 @@ describe('its stories', () => {
 describe('the ribbon over it', () => {
 	it('counts what plain queries count', async () => {
 		const school = await findSchool(database, 1, NOW);
-		const { legs, cycle } = await ribbon(database, school, students);
+		const { legs, cycle } = await ribbon(database, staffAs('specialist'), school, students);
 		const waits = Object.fromEntries(legs.map(({ leg, waits: text }) => [leg, parseInt(text)]));
 		expect(cycle).toMatchObject({ week: 5, weeks: 8 });
 		const [winter] = await screeningWindows(database, 1);
@@ -172,7 +172,7 @@ describe('the ribbon over it', () => {
 				(scores.get(id)?.find(({ domainId }) => domainId === 0)?.theta ?? Infinity) < fromPoints(cuts[grade])
 		);
 		expect(waits.gaps).toBe(below.length);
-		expect(waits.groups).toBe((await currentGroups(database, 1, TODAY)).length);
+		expect(waits.groups).toBe((await currentGroups(database, staffAs('specialist'), TODAY)).length);
 		expect(waits.practice).toBe(
 			await count(
 				`SELECT COUNT(DISTINCT member.student_id) AS n FROM practice_set_student AS member
@@ -196,12 +196,13 @@ describe('the ribbon over it', () => {
 			[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(async (classId) =>
 				ribbon(
 					database,
+					staffAs('specialist'),
 					school,
 					students.filter((student) => student.classId === classId)
 				)
 			)
 		);
-		const whole = await ribbon(database, school, students);
+		const whole = await ribbon(database, staffAs('specialist'), school, students);
 		for (const leg of ['screen', 'gaps', 'practice', 'track', 'decide']) {
 			const waits = ({ legs }: typeof whole) => parseInt(legs.find((one) => one.leg === leg)!.waits) || 0;
 			expect(

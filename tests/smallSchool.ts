@@ -13,7 +13,7 @@ import type { School } from '../src/lib/server/store/calendar';
 import { openItem } from '../src/lib/server/store/sittings';
 import { saveFramework, skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
-import type { Role, Staff } from '../src/lib/server/viewer';
+import type { Role, Staff, VisibleId } from '../src/lib/server/viewer';
 
 export const TODAY = '2026-11-23';
 export const NOW = new Date('2026-11-23T15:00:00Z');
@@ -29,6 +29,10 @@ export const staffAs = (
 	role,
 	displayName: role
 });
+
+/** Students as those who may see them have them. */
+export const seen = (...ids: number[]) => ids as VisibleId[];
+export const seenOne = (id: number) => id as VisibleId;
 
 /** A new, empty, migrated database on the tests' server. */
 export async function emptyDatabase(name: string): Promise<RootDatabase> {
@@ -51,7 +55,8 @@ export interface SmallSchool {
 		studentId: number,
 		sittingId: number,
 		right: (position: number, item: Item) => boolean,
-		milliseconds?: number
+		milliseconds?: number,
+		at?: Date
 	): Promise<void>;
 }
 
@@ -132,7 +137,7 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
 	await rebuildTraces(database, ids, skills, school.timeZone);
 
-	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[]) =>
+	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[], at = NOW) =>
 		storeAnswers(
 			database,
 			answers.map((one) => ({
@@ -141,12 +146,12 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 				attempt: 1,
 				response: '1',
 				milliseconds: 9_000,
-				answeredAt: NOW.toISOString(),
+				answeredAt: at.toISOString(),
 				...one,
 				studentId,
 				sittingId,
 				timeZone: school.timeZone,
-				receivedAt: NOW
+				receivedAt: at
 			}))
 		);
 	return {
@@ -154,7 +159,7 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 		school,
 		skills,
 		answer: async (studentId, sittingId, answer) => (await submit(studentId, sittingId, [answer]))[0],
-		async answerAll(studentId, sittingId, right, milliseconds = 9_000) {
+		async answerAll(studentId, sittingId, right, milliseconds = 9_000, at = NOW) {
 			// One by one, as an adaptive sitting has its next question only once the last is answered.
 			for (let next; (next = await openItem(database, sittingId));) {
 				const { position, familyId, seed } = next;
@@ -162,9 +167,9 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 				const wrong =
 					item.expectedErrors[0]?.answer ??
 					(item.response.kind === 'choice' ? (Number(item.key) + 1) % item.response.options.length : '99999');
-				await submit(studentId, sittingId, [
-					{ position, response: right(position, item) ? item.key : wrong, milliseconds }
-				]);
+				const response = right(position, item) ? item.key : wrong;
+				const [became] = await submit(studentId, sittingId, [{ position, response, milliseconds }], at);
+				if (became !== 'stored') throw new Error(`An answer to question ${position} is ${became}`);
 			}
 		}
 	};

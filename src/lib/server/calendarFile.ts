@@ -18,10 +18,10 @@ export async function groupCalendar(
 	{ groupId, staffId, stamp }: { groupId: number | null; staffId: number | null; stamp: Date }
 ): Promise<string | null> {
 	const [all, slots, skills, absences] = await Promise.all([
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
 		skillList(database),
-		staffAbsences(database, school.id)
+		staffAbsences(database, staff)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	const wanted = all.filter(

@@ -49,7 +49,7 @@ const adopt = (fields: Record<string, string>, query = '?students=1,2,5,6') =>
 	post(small, specialist, adoptAction, fields, { query });
 const keep = (fields: Record<string, string>, query = '?students=1,2,5,6') =>
 	post(small, specialist, keepAction, fields, { query });
-const groupsNow = () => currentGroups(small.database, 1, TODAY);
+const groupsNow = () => currentGroups(small.database, staffAs('specialist'), TODAY);
 
 describe('what an address asks to group', () => {
 	it('is read as ids, each once, and nothing else', () => {

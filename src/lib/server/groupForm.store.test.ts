@@ -7,7 +7,8 @@ import {
 	smallSchool,
 	staffAs,
 	TODAY,
-	type SmallSchool
+	type SmallSchool,
+	seen
 } from '../../../tests/smallSchool';
 import { addDays } from '../core/calendar';
 import { changeAction, undoChangeAction } from './groupForm';
@@ -41,7 +42,7 @@ const specialist = staffAs('specialist');
 const change = (fields: Record<string, string | string[]>) =>
 	post(small, specialist, changeAction, { on: TODAY, ...fields }, { params: { group: String(groupId) } });
 const back = (answer: Answer, staff = specialist) => undo(small, staff, actions, answer);
-const groupOn = (day = TODAY) => findGroup(small.database, 1, groupId, day);
+const groupOn = (day = TODAY) => findGroup(small.database, staffAs('specialist'), groupId, day);
 
 describe('changing a group', () => {
 	it('does each thing that can be done, and each is undone to what was before', async () => {
@@ -59,7 +60,9 @@ describe('changing a group', () => {
 			const answer = await change(fields);
 			expect(answer.done, String(fields.kind)).toMatch(says);
 			expect(await groupOn()).toMatchObject(is);
-			expect((await groupHistory(small.database, groupId)).map(({ kind }) => kind)).toEqual([fields.kind, 'start']);
+			expect(
+				(await groupHistory(small.database, staffAs('specialist'), groupId, TODAY)).map(({ kind }) => kind)
+			).toEqual([fields.kind, 'start']);
 			expect((await back(answer)).done).toBe('Taken back.');
 			expect(await groupOn(), String(fields.kind)).toEqual(before);
 			expect((await back(answer)).problem).toMatch(/rests on it/);
@@ -80,7 +83,7 @@ describe('changing a group', () => {
 		expect((await groupOn())!.studentIds).toHaveLength(3);
 		const reasoned = await change({ kind: 'join', students: ['4', '5', '6', '7'], reason: 'for two weeks' });
 		expect(reasoned.done).toMatch(/^4 students join/);
-		const [newest] = await groupHistory(small.database, groupId);
+		const [newest] = await groupHistory(small.database, staffAs('specialist'), groupId, TODAY);
 		expect(newest).toMatchObject({ kind: 'join', reason: 'for two weeks', studentIds: [4, 5, 6, 7] });
 	});
 
@@ -170,12 +173,12 @@ describe('writing a meeting down', () => {
 
 describe('a note of a student', () => {
 	const send = (fields: Record<string, string>, staff = staffAs('teacher')) => post(small, staff, noteAction, fields);
-	const texts = async () => (await notesOn(small.database, [1, 5])).map(({ text }) => text);
+	const texts = async () => (await notesOn(small.database, seen(1, 5))).map(({ text }) => text);
 
 	it('is kept trimmed, with its group, and taken back by who wrote it only', async () => {
 		const answer = await send({ student: '1', text: ' counts on fingers ', group: String(groupId) });
 		expect(answer.done).toBe('Noted of Given1 Family1.');
-		expect(await notesOn(small.database, [1])).toMatchObject([{ text: 'counts on fingers', groupId }]);
+		expect(await notesOn(small.database, seen(1))).toMatchObject([{ text: 'counts on fingers', groupId }]);
 		expect((await back(answer)).problem).toMatch(/^Only your own notes/);
 		expect((await back(answer, staffAs('teacher'))).done).toBe('The note is taken back.');
 		expect(await texts()).toEqual([]);

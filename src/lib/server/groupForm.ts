@@ -3,6 +3,7 @@ import { overlaps } from '../core/timetable';
 import type { Database } from './database/pool';
 import { USUAL_SIZES } from './grouping';
 import { firstReview } from './overview';
+import { idOf } from './request/address';
 import { refuse, staffAction } from './staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
@@ -11,6 +12,7 @@ import { skillList } from './store/skills';
 import { slotList } from './store/timetable';
 import type { School } from './store/calendar';
 import { formCheck, id, idList, schoolDate } from './validate';
+import type { Staff } from './viewer';
 
 interface ChangeFields {
 	kind: GroupDeed['kind'];
@@ -42,12 +44,13 @@ const people = (count: number) => `${count} ${count === 1 ? 'student' : 'student
 /** Limits that students joining a group would break; she may let them in all the same, with a reason. */
 async function joiningBreaks(
 	database: Database,
+	staff: Staff,
 	school: School,
 	group: SmallGroup,
 	students: RosterStudent[]
 ): Promise<string[]> {
 	const [groups, slots] = await Promise.all([
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		slotList(database, school.id, school.today)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
@@ -79,7 +82,7 @@ export const changeAction = staffAction(
 	async ({ staff, school, database, at, form, event }) => {
 		const { kind, on, skill, students = [], untilOn, name } = form;
 		const reason = form.reason.trim();
-		const group = await findGroup(database, school.id, Number(event.params.group) || 0, school.today);
+		const group = await findGroup(database, staff, idOf(event.params.group) ?? 0, school.today);
 		if (!group) return refuse('There is no such group');
 		const isOwnDay = on >= group.startsOn && on <= group.endsOn;
 		if (kind !== 'end' && kind !== 'rename' && !isOwnDay)
@@ -98,7 +101,7 @@ export const changeAction = staffAction(
 			}
 			case 'join': {
 				if (students.length === 0) return refuse('Choose who joins');
-				const broken = await joiningBreaks(database, school, group, visible);
+				const broken = await joiningBreaks(database, staff, school, group, visible);
 				if (broken.length && !reason)
 					return refuse(`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`);
 				const reviewOn = firstReview(group.endsOn, on);

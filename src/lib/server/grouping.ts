@@ -77,7 +77,7 @@ export async function groupingFor(
 ): Promise<GroupingSetting> {
 	const [skills, groups, slots, pairs] = await Promise.all([
 		skillList(database),
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		slotList(database, school.id, school.today),
 		studentPairs(database, school.id)
 	]);

@@ -6,6 +6,7 @@ import { refuse, staffAction } from './staffPage';
 import { findGroup } from './store/groups';
 import { recordMeeting, type MeetingRecord } from './store/meetings';
 import { formCheck, id, jsonCheck, jsonIn, schoolDate } from './validate';
+import type { Staff } from './viewer';
 
 const recordForm = formCheck<{ record: string }>({
 	type: 'object',
@@ -46,7 +47,7 @@ export const recordAction = staffAction(
 		const checked = recordCheck(jsonIn(form.record));
 		if ('problem' in checked) return refuse(`The attendance cannot be read: ${checked.problem}`);
 		const record = checked.value;
-		const problem = await problemWith(database, school.id, school.today, record);
+		const problem = await problemWith(database, staff, school.today, record);
 		if (problem) return refuse(problem);
 		const before = await recordMeeting(database, staff, record, at);
 		if (!before) return refuse('There is no such group');
@@ -64,14 +65,14 @@ export const recordAction = staffAction(
 
 async function problemWith(
 	database: Database,
-	schoolId: number,
+	staff: Staff,
 	today: SchoolDate,
 	{ groupId, on, students }: MeetingRecord
 ): Promise<string | null> {
 	if (on > today) return 'That day has not come yet';
-	const group = await findGroup(database, schoolId, groupId, on);
+	const group = await findGroup(database, staff, groupId, on, today);
 	if (!group) return 'There is no such group';
 	if (on < group.startsOn || on > group.endsOn) return 'The group did not meet on that day';
-	const members = new Set(group.studentIds);
+	const members = new Set<number>(group.studentIds);
 	return students.every(({ studentId }) => members.has(studentId)) ? null : 'Not all of them were in the group then';
 }

@@ -3,6 +3,7 @@ import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow }
 import type { Database } from './database/pool';
 import type { Skill } from './store/skills';
 import { readStandings } from './store/standings';
+import type { VisibleId } from './viewer';
 
 /** A row of the needle map. */
 export interface MapRow {
@@ -15,7 +16,7 @@ export interface MapRow {
 /** The needle map of some students on a day, and the standings it shows. */
 export async function needleMap(
 	database: Database,
-	studentIds: number[],
+	studentIds: VisibleId[],
 	skills: Skill[],
 	graph: SkillGraph,
 	today: SchoolDate

@@ -18,7 +18,7 @@ export const noteAction = staffAction('write notes', noteForm, async ({ staff, s
 	const [found] = await visibleAmong(database, staff, [student], school.today);
 	if (!found) return refuse('There is no such student for you');
 	if (!text) return refuse('Write something first');
-	if (group !== null && !(await findGroup(database, school.id, group, school.today)))
+	if (group !== null && !(await findGroup(database, staff, group, school.today)))
 		return refuse('There is no such group');
 	const note = await writeNote(database, staff, { studentId: student, groupId: group, on: school.today, text }, at);
 	return {

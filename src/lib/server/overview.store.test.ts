@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
 import { addDays } from '../core/calendar';
 import { readCell } from '../core/mastery';
 import { needleMap } from './needleMap';
@@ -26,11 +26,15 @@ afterAll(() => small.database.close());
 
 const waits = async (some = students) =>
 	Object.fromEntries(
-		(await ribbon(small.database, small.school, some)).legs.map(({ leg, waits: text }) => [leg, text])
+		(await ribbon(small.database, staffAs('specialist'), small.school, some)).legs.map(({ leg, waits: text }) => [
+			leg,
+			text
+		])
 	);
 const peek = (id: number) =>
 	peekAt(
 		small.database,
+		staffAs('specialist'),
 		small.school,
 		students.find((student) => student.id === id)!
 	);
@@ -110,7 +114,7 @@ describe('the peek', () => {
 		expect(shown.probes).toMatchObject([{ counts: [], due: true }]);
 		expect(shown.nextReview).toBe(TODAY);
 		expect(shown.scores.length).toBe(7);
-		const standings = [...(await readStandings(small.database, [2], TODAY)).get(2)!.values()];
+		const standings = [...(await readStandings(small.database, seen(2), TODAY)).get(2)!.values()];
 		expect(shown.openGaps).toBe(standings.filter(({ standing }) => standing === 'gap').length);
 		expect(shown.openGaps).toBeGreaterThan(0);
 		const counted = shown.domains.flatMap(({ counts: { likelyGap: _, ...counts } }) => Object.values(counts));

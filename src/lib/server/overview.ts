@@ -6,6 +6,7 @@ import { TO_FINISH } from '../core/screening';
 import { windowInView, windowPlaces } from './screening';
 import { currentCycle, cutScores, type School } from './store/calendar';
 import { currentGroups } from './store/groups';
+import { countLateAnswers } from './store/lateAnswers';
 import type { RosterStudent } from './store/people';
 import { queuedSets, recentResults } from './store/practice';
 import { probeSeries } from './store/probes';
@@ -15,17 +16,18 @@ import { belowCut, windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
 import { domainList, skillList } from './store/skills';
 import { readStandings } from './store/standings';
+import type { Staff } from './viewer';
 
 export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
 /** What waits in each leg, for the students in scope. */
-export async function ribbon(database: Database, school: School, students: RosterStudent[]) {
+export async function ribbon(database: Database, staff: Staff, school: School, students: RosterStudent[]) {
 	const ids = students.map(({ id }) => id);
 	const { today } = school;
 	const [{ window }, cycle, groups, queued, series, reviews] = await Promise.all([
 		windowInView(database, school),
 		currentCycle(database, school.id, today),
-		currentGroups(database, school.id, today),
+		currentGroups(database, staff, today),
 		queuedSets(database, ids, today),
 		probeSeries(database, ids, today),
 		openReviews(database, ids)
@@ -35,7 +37,7 @@ export async function ribbon(database: Database, school: School, students: Roste
 	let below = 0;
 	if (window) {
 		const cuts = await cutScores(database, school.id, window);
-		const gradeOf = new Map(students.map(({ id, grade }) => [id, grade]));
+		const gradeOf = new Map<number, number>(students.map(({ id, grade }) => [id, grade]));
 		const [places, under] = await Promise.all([
 			windowPlaces(database, window, students),
 			belowCut(database, window.id, ids, (id) => fromPoints(cuts[gradeOf.get(id)!]))
@@ -61,7 +63,7 @@ export async function ribbon(database: Database, school: School, students: Roste
 }
 
 /** Everything the peek shows of one student. */
-export async function peekAt(database: Database, school: School, student: RosterStudent) {
+export async function peekAt(database: Database, staff: Staff, school: School, student: RosterStudent) {
 	const ids = [student.id];
 	const { today } = school;
 	const { window } = await windowInView(database, school);
@@ -78,12 +80,13 @@ export async function peekAt(database: Database, school: School, student: Roster
 		decided,
 		tiers,
 		scores,
-		sittings
+		sittings,
+		late
 	] = await Promise.all([
 		domainList(database),
 		skillList(database),
 		readStandings(database, ids, today),
-		currentGroups(database, school.id, today),
+		currentGroups(database, staff, today),
 		queuedSets(database, ids, today),
 		openChecks(database, ids),
 		recentResults(database, student.id, 4),
@@ -92,7 +95,8 @@ export async function peekAt(database: Database, school: School, student: Roster
 		decidedReviews(database, ids),
 		tierHistory(database, student.id),
 		window ? windowScores(database, window.id, ids) : new Map<number, never[]>(),
-		window ? windowSittings(database, window.id, ids) : null
+		window ? windowSittings(database, window.id, ids) : null,
+		countLateAnswers(database, student.id)
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
@@ -133,6 +137,8 @@ export async function peekAt(database: Database, school: School, student: Roster
 		window: window?.name ?? null,
 		scores: scores.get(student.id) ?? [],
 		sitting: sittings?.get(student.id) ?? null,
+		/** Answers that came after their work was closed. */
+		late,
 		openGaps: [...own.values()].filter((now) => now.standing === 'gap').length
 	};
 }

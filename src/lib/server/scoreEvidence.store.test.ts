@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
 import { POINTS_PER_LOGIT, toPoints } from '../core/measurement';
 import { gradePrior } from '../core/screening';
 import { scoreEvidence } from './scoreEvidence';
@@ -29,7 +29,7 @@ describe('what a score follows from', () => {
 		const sitting = await beginDiagnostic(small.database, { id: 1, grade: 4 }, place, small.skills, NOW);
 		await small.answerAll(1, sitting, (position) => position % 3 > 0);
 		const { winter, found } = await evidence(1);
-		const stored = (await windowScores(small.database, winter.id, [1])).get(1)!;
+		const stored = (await windowScores(small.database, winter.id, seen(1))).get(1)!;
 		const overall = stored.find(({ domainId }) => domainId === 0)!;
 		expect(found.steps.length).toBeGreaterThanOrEqual(25);
 		expect(found.steps.at(-1)!.points).toBeCloseTo(toPoints(overall.theta), 6);

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { resultsTable, summaryTable } from './screenResults';
+import type { VisibleId } from './viewer';
 
 const score = (points: number) => ({ points, error: 8.04 });
 const row = (id: number, overall: number | null) => ({
-	id,
+	id: id as VisibleId,
 	number: `S${id}`,
 	givenName: 'Ada',
 	familyName: 'Marsh',

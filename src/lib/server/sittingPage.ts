@@ -4,6 +4,7 @@ import { isEnoughForToday } from '../core/screening';
 import { showItem } from './presentItem';
 import { accommodations, NO_ACCOMMODATION, type Accommodation } from './store/accommodations';
 import { findSchool } from './store/calendar';
+import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
 import { windowsToSit } from './store/windows';
 import type { SignedInStudent } from './viewer';
@@ -35,6 +36,21 @@ export function askedItem({
 }): AskedItem {
 	const item = itemFrom(familyId, seed);
 	return { position, item: showItem(item), spoken: spokenText(item) };
+}
+
+const CLOSED: Record<ClosedBy, string> = {
+	'window closed': 'The time for this is over.',
+	'ended by staff': 'Your teacher has ended this.',
+	'taken back': 'Your teacher has taken this back.',
+	'left the school': 'You are in no class at this school any more.'
+};
+
+/** Why a sitting takes no answers any more, as a child understands it. */
+export function sayClosed(why: ClosedBy, isKeptAside = false): string {
+	const kept = isKeptAside
+		? 'What you answered without the school’s server is kept for your teacher to see.'
+		: 'What you answered before is kept.';
+	return `${CLOSED[why]} ${kept}`;
 }
 
 export async function accommodationOf(locals: App.Locals, student: SignedInStudent): Promise<Accommodation> {

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { post } from '../../../tests/formPost';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
 import { fileForm } from './request/formFields';
 import { staffAction } from './staffPage';
 import { formCheck } from './validate';
@@ -37,7 +37,7 @@ describe('a form action of staff', () => {
 		const action = staffAction('form groups', form, async () => ({ done: String(++times) }));
 		for (const role of ['teacher', 'interventionist'] satisfies Role[])
 			await expect(post(small, staffAs(role), action, { name: '' })).rejects.toMatchObject({ status: 403 });
-		const student = { kind: 'student', id: 1, schoolId: 1, givenName: 'Given1', grade: 4 } as const;
+		const student = { kind: 'student', id: seenOne(1), schoolId: 1, givenName: 'Given1', grade: 4 } as const;
 		for (const viewer of [student, null])
 			await expect(post(small, viewer, action, { name: 'x' })).rejects.toMatchObject({ status: 404 });
 		expect(times).toBe(0);

@@ -1,10 +1,13 @@
-import { addDays, type SchoolDate } from '../core/calendar';
+import { addDays, sayInstant, type SchoolDate } from '../core/calendar';
 import { needsOf, readiness } from '../core/grouping';
+import { itemFrom } from '../core/items';
 import { isMasteredIn, readyNext } from '../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../core/measurement';
 import type { Database } from './database/pool';
+import { answerHtml, mathHtml } from './presentItem';
 import type { School } from './store/calendar';
 import { groupsOfStudent } from './store/groups';
+import { lateAnswers } from './store/lateAnswers';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
 import { decidedReviews, tierHistory } from './store/reviews';
@@ -33,7 +36,7 @@ export async function studentFile(database: Database, school: School, student: R
 		addDays(school.today, -APART * (MOMENTS - 1 - i))
 	);
 	const [domains, skills] = await Promise.all([domainList(database), skillList(database)]);
-	const [graph, now, past, scores, notes, groups, verdicts, tiers] = await Promise.all([
+	const [graph, now, past, scores, notes, groups, verdicts, tiers, late] = await Promise.all([
 		skillGraph(database, skills),
 		readStandings(database, ids, school.today),
 		standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
@@ -41,7 +44,8 @@ export async function studentFile(database: Database, school: School, student: R
 		notesOn(database, ids),
 		groupsOfStudent(database, school.id, student.id),
 		decidedReviews(database, ids),
-		tierHistory(database, student.id)
+		tierHistory(database, student.id),
+		lateAnswers(database, student.id)
 	]);
 	const own = now.get(student.id)!;
 	const ready = new Set(readyNext(graph, isMasteredIn(own)));
@@ -81,6 +85,17 @@ export async function studentFile(database: Database, school: School, student: R
 			const standings = [...(i === days.length - 1 ? own : (past.get(day)?.get(student.id) ?? new Map())).values()];
 			const count = (...wanted: string[]) => standings.filter(({ standing }) => wanted.includes(standing)).length;
 			return { day, secure: count('secure'), between: count('forming', 'slipping'), gap: count('gap') };
+		}),
+		late: late.map(({ familyId, seed, response, skillId, answeredAt, receivedAt, ...answer }) => {
+			const item = itemFrom(familyId, seed);
+			return {
+				...answer,
+				skill: skillOf.get(skillId)?.shortName ?? '',
+				stemHtml: mathHtml(item.stem),
+				givenHtml: answerHtml(item, response),
+				answeredAt: sayInstant(answeredAt, school.timeZone),
+				receivedAt: sayInstant(receivedAt, school.timeZone)
+			};
 		}),
 		notes,
 		groups: groups.map((group) => ({ ...group, focus: skillOf.get(group.focusSkillId)?.shortName ?? '' })),

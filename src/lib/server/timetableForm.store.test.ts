@@ -36,7 +36,7 @@ const state = async () => {
 	const [slots, blocks, absences] = await Promise.all([
 		slotList(small.database, 1, TODAY),
 		classBlocks(small.database, 1),
-		staffAbsences(small.database, 1)
+		staffAbsences(small.database, staffAs('specialist'))
 	]);
 	const bare = <T extends { id: number }>(rows: T[]) => rows.map(({ id: _, ...row }) => row);
 	return {

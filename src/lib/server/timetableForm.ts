@@ -130,7 +130,7 @@ export const timetableActions = {
 			at
 		);
 		const met = (await slotList(database, school.id, school.today)).filter((slot) => overlaps(slot, time));
-		const groups = (await currentGroups(database, school.id, school.today)).filter((group) =>
+		const groups = (await currentGroups(database, staff, school.today)).filter((group) =>
 			met.some((slot) => slot.id === group.slotId)
 		);
 		return {

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
 import { TRACE_RULE } from '../core/mastery';
 import { lockStudents } from './store/people';
 import { assignChecks, beginCheck, openChecks } from './store/skillChecks';
@@ -43,7 +43,7 @@ it('traces of an older rule, or of one nobody wrote down, are worked out anew, a
 it('an answer that is stored while traces are worked out anew is in them', async () => {
 	const skillId = small.skills[3].id;
 	await assignChecks(small.database, staffAs('specialist'), [{ studentId: 2, skillIds: [skillId] }], TODAY, NOW);
-	const [check] = await openChecks(small.database, [2]);
+	const [check] = await openChecks(small.database, seen(2));
 	const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 	await keepTraceRule(small.database, TRACE_RULE - 1);
 	let bringing = Promise.resolve();

@@ -1,3 +1,10 @@
+declare const visible: unique symbol;
+/**
+ * The id of a student whom the viewer may see: own, or of the own school or class. Only `store/people.ts` gives such ids
+ * out, so that what is read about students is about those.
+ */
+export type VisibleId = number & { readonly [visible]: true };
+
 export type Role = 'coordinator' | 'specialist' | 'interventionist' | 'teacher';
 
 export interface Staff {
@@ -10,7 +17,7 @@ export interface Staff {
 
 export interface SignedInStudent {
 	kind: 'student';
-	id: number;
+	id: VisibleId;
 	schoolId: number;
 	givenName: string;
 	grade: number;
@@ -57,6 +64,9 @@ const allowed: Record<Action, Role[]> = {
 	'let students sign in': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'change the library': ['coordinator', 'specialist']
 };
+
+/** Whether a role may take back what colleagues did; everybody else only what they did themselves. */
+export const undoesAll = (role: Role) => role === 'coordinator' || role === 'specialist';
 
 /** Whether a role may do something at all; for whom is a matter of scope. */
 export function may(role: Role, action: Action): boolean {

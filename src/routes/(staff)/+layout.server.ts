@@ -12,8 +12,8 @@ export async function load({ locals, url }) {
 	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
 	const [choices, overview, peek, locked] = await Promise.all([
 		scopeChoices(locals.database, staff, school.today),
-		ribbon(locals.database, school, scope.students),
-		selected ? peekAt(locals.database, school, selected) : null,
+		ribbon(locals.database, staff, school, scope.students),
+		selected ? peekAt(locals.database, staff, school, selected) : null,
 		lockedOutOf(locals.database, staff, school, locals.at)
 	]);
 	return {

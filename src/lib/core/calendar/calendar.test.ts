@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
 	addDays,
+	beginningOf,
 	cycleWeek,
 	dayBegins,
 	daysBetween,
@@ -73,6 +74,27 @@ describe('the beginning of a day', () => {
 			'2026-11-23T05:00:00.000Z'
 		);
 		expect(dayBegins(new Date('2026-11-23T15:00:00Z'), 'Asia/Kolkata').toISOString()).toBe('2026-11-22T18:30:00.000Z');
+	});
+
+	it('is found for a day, everywhere in the world', () => {
+		fc.assert(
+			fc.property(
+				anyDate,
+				fc.constantFrom(
+					'UTC',
+					'America/New_York',
+					'Pacific/Kiritimati',
+					'Etc/GMT+12',
+					'Asia/Kolkata',
+					'Pacific/Auckland'
+				),
+				(day, timeZone) => {
+					const begins = beginningOf(day, timeZone);
+					expect(schoolDateOf(begins, timeZone)).toBe(day);
+					expect(schoolDateOf(new Date(begins.getTime() - 60_000), timeZone)).toBe(addDays(day, -1));
+				}
+			)
+		);
 	});
 
 	it('is right on the days on which the clock is changed', () => {

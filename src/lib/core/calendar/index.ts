@@ -57,6 +57,16 @@ export function schoolDateOf(instant: Date, timeZone: string): SchoolDate {
 	return format.format(instant);
 }
 
+/** The instant at which a day begins in a time zone, to the minute. */
+export function beginningOf(day: SchoolDate, timeZone: string): Date {
+	// Noon in Greenwich is on the same day nearly everywhere, midnight there in the rest of the world.
+	const within = [12, 0].map((hour) => new Date(Date.parse(`${day}T00:00:00Z`) + hour * 3_600_000));
+	return dayBegins(
+		within.find((instant) => schoolDateOf(instant, timeZone) === day)!,
+		timeZone
+	);
+}
+
 /** Which week of a cycle a day falls in: 1 in the first week, 0 before it starts. */
 export function cycleWeek(startsOn: SchoolDate, today: SchoolDate): number {
 	return Math.max(0, Math.floor(daysBetween(startsOn, today) / 7) + 1);

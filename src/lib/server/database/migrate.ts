@@ -21,6 +21,8 @@ export async function migrate(database: RootDatabase, folder: string): Promise<s
 	return database.transaction(async (connection) => {
 		await connection.run('SELECT GET_LOCK(?, 60)', ['orderly compass migration']);
 		try {
+			// Whatever the server's default is: names have letters of all scripts.
+			await connection.run('ALTER DATABASE CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci');
 			await connection.run(
 				'CREATE TABLE IF NOT EXISTS migration (name VARCHAR(120) PRIMARY KEY, ran_at DATETIME(3) NOT NULL)'
 			);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { itemFrom } from '../../core/items';
 import { expectedTheta, probabilityCorrect } from '../../core/measurement';
 import { familyParameters, fixedForm, itemParameters, type BankCalibration } from '../../core/screening';
@@ -311,9 +311,9 @@ describe('a version of parameters', () => {
 	});
 
 	it('scores the sittings that began with it, and no others', async () => {
-		const id = (await windowSittings(small.database, 2, [1])).get(1)!.id;
+		const id = (await windowSittings(small.database, 2, seen(1))).get(1)!.id;
 		await small.answerAll(1, id, () => false);
-		const before = (await windowScores(small.database, 2, [1])).get(1)!;
+		const before = (await windowScores(small.database, 2, seen(1))).get(1)!;
 		await small.database.run('UPDATE sitting SET parameters_id = ? WHERE id = ?', [
 			await versionFor(small.database, 1),
 			id
@@ -327,7 +327,7 @@ describe('a version of parameters', () => {
 			small.school,
 			NOW
 		);
-		const after = (await windowScores(small.database, 2, [1])).get(1)!;
+		const after = (await windowScores(small.database, 2, seen(1))).get(1)!;
 		expect(after.length).toBe(before.length);
 		// Wrong answers to a question that was harder all along speak less against the student.
 		expect(after[0].theta).toBeGreaterThan(before[0].theta);

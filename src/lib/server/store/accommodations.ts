@@ -1,5 +1,5 @@
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
 
 /** What a student needs to show what she knows. */
@@ -15,7 +15,7 @@ export interface Accommodation {
 export const NO_ACCOMMODATION: Accommodation = { readAloud: false, largerType: false, timeFactor: 1, itemsADay: null };
 
 /** Accommodations by student; those who have none are absent from the map. */
-export async function accommodations(database: Database, studentIds: number[]): Promise<Map<number, Accommodation>> {
+export async function accommodations(database: Database, studentIds: VisibleId[]): Promise<Map<number, Accommodation>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<Omit<Accommodation, 'timeFactor'> & { studentId: number; timeFactor: string }>(
 		`SELECT student_id AS studentId, read_aloud AS readAloud, larger_type AS largerType, time_factor AS timeFactor,

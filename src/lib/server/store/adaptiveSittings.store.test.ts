@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { itemFrom } from '../../core/items';
 import { RESIT_ITEMS } from '../../core/screening';
 import { beginDiagnostic } from './adaptiveSittings';
@@ -19,8 +19,8 @@ const window = { id: 2, subject: 'Mathematics', term: 2, mode: 'adaptive' as con
 const specialist = staffAs('specialist');
 const begin = (studentId: number, attempt = 1, resit?: { sittingId: number; domainId: number }) =>
 	beginDiagnostic(small.database, { id: studentId, grade: 4 }, { window, attempt, resit }, small.skills, NOW);
-const board = async (studentId: number) => (await windowSittings(small.database, 2, [studentId])).get(studentId)!;
-const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, [studentId])).get(studentId);
+const board = async (studentId: number) => (await windowSittings(small.database, 2, seen(studentId))).get(studentId)!;
+const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, seen(studentId))).get(studentId);
 const domainScore = async (studentId: number, domainId: number) =>
 	(await scoresOf(studentId))!.find((score) => score.domainId === domainId)!.theta;
 const evidenceOf = async (studentId: number) =>
@@ -78,7 +78,7 @@ describe('an adaptive diagnostic', () => {
 		expect(await small.answer(4, sitting, answer)).toBe('stored');
 		expect(await small.answer(4, sitting, answer)).toBe('already stored');
 		expect(await small.answer(4, sitting, { ...answer, id: 'a0a0a0a0-0000-4000-8000-000000000002' })).toBe(
-			'already stored'
+			'answered before'
 		);
 		expect((await sittingItems(small.database, sitting)).length).toBe(2);
 		expect(await board(4)).toMatchObject({ answered: 1, trust: 'open' });
@@ -107,18 +107,18 @@ describe('an adaptive diagnostic', () => {
 });
 
 describe('a sitting that staff have ended', () => {
-	it('stays ended: an answer that comes after is kept, and asks and decides nothing', async () => {
+	it('stays ended: an answer that comes after is not taken, and asks and decides nothing', async () => {
 		const sitting = (await board(4)).id;
 		const before = await board(4);
 		const waiting = (await openItem(small.database, sitting))!;
 		const { key } = itemFrom(waiting.familyId, waiting.seed);
-		expect(await small.answer(4, sitting, { position: waiting.position, response: key })).toBe('stored');
+		expect(await small.answer(4, sitting, { position: waiting.position, response: key })).toBe('closed');
 		expect(await board(4)).toMatchObject({
 			trust: before.trust,
 			answered: before.answered,
 			itemCount: before.itemCount
 		});
-		expect(await openItem(small.database, sitting)).toBeNull();
+		expect(await openItem(small.database, sitting)).toEqual(waiting);
 	});
 });
 

@@ -7,8 +7,10 @@ import type { SmallGroup } from './groups';
 
 export interface NewGroup extends Pick<
 	SmallGroup,
-	'name' | 'kind' | 'tier' | 'focusSkillId' | 'slotId' | 'startsOn' | 'endsOn' | 'studentIds' | 'helperIds'
+	'name' | 'kind' | 'tier' | 'focusSkillId' | 'slotId' | 'startsOn' | 'endsOn'
 > {
+	studentIds: number[];
+	helperIds: number[];
 	/** First review of each member who learns. */
 	reviewOn: SchoolDate;
 	/** The group that goes on as this one: same time, focus, tier and kind. */
@@ -114,8 +116,9 @@ function deedsFor({ goesOnAs: old, ...group }: NewGroup): GroupDeed[] {
 	const { startsOn: on, reviewOn } = group;
 	const helps = (id: number) => group.helperIds.includes(id);
 	// Who learned and helps now, or the other way round, leaves as the one and joins as the other.
+	const before = { members: new Set<number>(old.studentIds), helpers: new Set<number>(old.helperIds) };
 	const stays = (id: number) =>
-		old.studentIds.includes(id) && group.studentIds.includes(id) && old.helperIds.includes(id) === helps(id);
+		before.members.has(id) && group.studentIds.includes(id) && before.helpers.has(id) === helps(id);
 	const leaving = old.studentIds.filter((id) => !stays(id));
 	const joining = group.studentIds.filter((id) => !stays(id));
 	const join = (studentIds: number[], asHelpers: boolean): GroupDeed[] =>

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
 import { itemFrom } from '../../core/items';
 import { storeAnswers } from './answers';
 import { assignSet, queuedSets } from './practice';
@@ -17,7 +17,7 @@ async function openSet(studentId = 1, skill = small.skills[3]) {
 	const { database, skills } = small;
 	const set = { skillId: skill.id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [studentId] };
 	const setId = await assignSet(database, staffAs('specialist'), set, NOW);
-	const queued = (await queuedSets(database, [studentId], TODAY)).find(({ id }) => id === setId)!;
+	const queued = (await queuedSets(database, seen(studentId), TODAY)).find(({ id }) => id === setId)!;
 	return { skill, set: queued, sittingId: await beginPractice(database, studentId, queued, skills, NOW) };
 }
 
@@ -41,7 +41,7 @@ describe('answers', () => {
 		const given = { id: randomUUID(), response: (await itemAt(sittingId)).key };
 		const together = await Promise.all([1, 2, 3].map(() => small.answer(1, sittingId, given)));
 		expect(together.sort()).toEqual(['already stored', 'already stored', 'stored']);
-		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(1);
+		expect((await findSitting(small.database, seenOne(1), sittingId))!.answered).toBe(1);
 		expect(await answersIn(sittingId)).toBe(1);
 	});
 
@@ -49,8 +49,25 @@ describe('answers', () => {
 		const { sittingId } = await openSet();
 		const { key } = await itemAt(sittingId);
 		expect(await small.answer(1, sittingId, { response: key })).toBe('stored');
-		expect(await small.answer(1, sittingId, { response: key })).toBe('already stored');
+		expect(await small.answer(1, sittingId, { response: key })).toBe('answered before');
 		expect(await answersIn(sittingId)).toBe(1);
+	});
+
+	it('with the id of another answer are refused, whoever gave that one', async () => {
+		const [first, second, other] = [await openSet(), await openSet(), await openSet(2)];
+		const id = randomUUID();
+		expect(await small.answer(1, first.sittingId, { id, response: (await itemAt(first.sittingId)).key })).toBe(
+			'stored'
+		);
+		expect(await small.answer(1, second.sittingId, { id, response: (await itemAt(second.sittingId)).key })).toBe(
+			'unknown'
+		);
+		expect(await small.answer(2, other.sittingId, { id, response: (await itemAt(other.sittingId)).key })).toBe(
+			'unknown'
+		);
+		const next = { id: id.toUpperCase(), position: 1, response: (await itemAt(first.sittingId, 1)).key };
+		expect(await small.answer(1, first.sittingId, next)).toBe('unknown');
+		expect(await answersIn(second.sittingId)).toBe(0);
 	});
 
 	it('sent twice in one request are stored once', async () => {
@@ -68,7 +85,7 @@ describe('answers', () => {
 			receivedAt: NOW
 		};
 		expect(await storeAnswers(small.database, [one, one])).toEqual(['stored', 'already stored']);
-		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(1);
+		expect((await findSitting(small.database, seenOne(1), sittingId))!.answered).toBe(1);
 	});
 
 	it('count the first try only, and bring the standing up to date in the same step', async () => {
@@ -97,7 +114,7 @@ describe('answers', () => {
 		expect(await small.answer(1, sittingId, { position: 77, response: '1' })).toBe('unknown');
 		expect(await small.answer(1, 999_999, { response: '1' })).toBe('unknown');
 		expect(await small.answer(1, sittingId, { response: [1, 2] })).toBe('unreadable');
-		expect((await findSitting(small.database, 1, sittingId))!.answered).toBe(0);
+		expect((await findSitting(small.database, seenOne(1), sittingId))!.answered).toBe(0);
 		expect(await answersIn(sittingId)).toBe(0);
 	});
 
@@ -123,11 +140,11 @@ describe('answers', () => {
 	it('end a sitting with its last first try, and only then', async () => {
 		const { sittingId } = await openSet();
 		for (let position = 0; position < 5; position++) {
-			expect((await findSitting(small.database, 1, sittingId))!.finishedAt).toBeNull();
+			expect((await findSitting(small.database, seenOne(1), sittingId))!.finishedAt).toBeNull();
 			await small.answer(1, sittingId, { position, response: (await itemAt(sittingId, position)).key });
 		}
-		expect(await findSitting(small.database, 1, sittingId)).toMatchObject({ answered: 5, finishedAt: NOW });
-		expect((await queuedSets(small.database, [1], TODAY)).some((set) => set.sittingId === sittingId)).toBe(false);
+		expect(await findSitting(small.database, seenOne(1), sittingId)).toMatchObject({ answered: 5, finishedAt: NOW });
+		expect((await queuedSets(small.database, seen(1), TODAY)).some((set) => set.sittingId === sittingId)).toBe(false);
 	});
 
 	it('cannot be dated before their sitting began or after now', async () => {

@@ -2,6 +2,7 @@ import { schoolDateOf } from '../../core/calendar';
 import { check, familyFormat, itemFrom, type Checked } from '../../core/items';
 import type { Database, RootDatabase } from '../database/pool';
 import { goOn } from './adaptiveSittings';
+import { closings, type Closing } from './closings';
 import { finishDiagnostic } from './diagnostics';
 import type { SittingKind } from './sittings';
 import { skillList } from './skills';
@@ -28,8 +29,23 @@ export interface SubmittedAnswer extends IncomingAnswer {
 	receivedAt: Date;
 }
 
-/** `unknown`: no such question for this student. `unreadable`: not an answer of the question's kind. */
-export type Stored = 'stored' | 'already stored' | 'unknown' | 'unreadable';
+/**
+ * What became of an answer. `answered before`: another answer to the question is there already. `unknown`: no such
+ * question for this student, or the id is that of another answer. `unreadable`: not an answer of the question's kind.
+ * Once a sitting takes no answers any more: `kept aside` where it was given in time by the device's clock, else `closed`.
+ */
+export type Stored =
+	'stored' | 'already stored' | 'answered before' | 'unknown' | 'unreadable' | 'kept aside' | 'closed';
+
+/** An answer that can be stored, judged. */
+interface Judged {
+	answer: SubmittedAnswer;
+	place: Place;
+	judged: Checked;
+	given: Date;
+	/** Its place among those that were submitted. */
+	index: number;
+}
 
 interface Place extends StoredTrace {
 	sittingId: number;
@@ -39,7 +55,6 @@ interface Place extends StoredTrace {
 	adaptive: boolean;
 	itemCount: number;
 	answeredBefore: number;
-	isEnded: boolean;
 	startedAt: Date;
 	skillId: number;
 	familyId: string;
@@ -55,7 +70,7 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	const places = await transaction.rows<Place>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.adaptive,
 			sitting.started_at AS startedAt,
-			sitting.item_count AS itemCount, sitting.answered AS answeredBefore, sitting.finished_at IS NOT NULL AS isEnded,
+			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
 			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
@@ -69,11 +84,57 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	return new Map(places.map((place) => [`${place.sittingId} ${place.position}`, place]));
 }
 
+/**
+ * What became of answers that were not stored because their id, or their question's answer, was there already.
+ */
+async function thereBefore(transaction: Database, left: Judged[], closed: Map<number, Closing>): Promise<Stored[]> {
+	if (left.length === 0) return [];
+	const ids = left.map(({ answer }) => answer.id);
+	const rows = await transaction.rows<{ id: string; sittingId: number; position: number; attempt: number }>(
+		`SELECT id, sitting_id AS sittingId, position, attempt FROM answer WHERE id IN (?)
+		UNION ALL
+		SELECT id, sitting_id AS sittingId, position, attempt FROM late_answer WHERE id IN (?)`,
+		[ids, ids]
+	);
+	const byId = new Map(rows.map((row) => [row.id.toLowerCase(), row]));
+	return left.map(({ answer: { id, sittingId, position, attempt } }) => {
+		const there = byId.get(id.toLowerCase());
+		if (!there) return closed.has(sittingId) ? 'closed' : 'answered before';
+		const isSame = there.sittingId === sittingId && there.position === position && there.attempt === attempt;
+		return isSame ? 'already stored' : 'unknown';
+	});
+}
+
+/** Keeps answers aside that a device says were given before their sitting was closed. */
+async function keepAside(transaction: Database, late: Judged[], closed: Map<number, Closing>): Promise<Set<string>> {
+	if (late.length === 0) return new Set();
+	const kept = await transaction.rows<{ id: string }>(
+		`INSERT IGNORE INTO late_answer (id, sitting_id, position, attempt, student_id, response, correct, milliseconds,
+			answered_at, received_at, closed_by)
+		VALUES ? RETURNING id`,
+		[
+			late.map(({ answer, judged, given }) => [
+				answer.id,
+				answer.sittingId,
+				answer.position,
+				answer.attempt,
+				answer.studentId,
+				JSON.stringify(answer.response),
+				judged.correct,
+				answer.milliseconds,
+				given,
+				answer.receivedAt,
+				closed.get(answer.sittingId)!.why
+			])
+		]
+	);
+	return new Set(kept.map(({ id }) => id.toLowerCase()));
+}
+
 /** Moves sittings on by their new first tries, chooses what adaptive ones ask next, and ends those that are complete. */
 async function moveOn(transaction: Database, firstTries: Place[], answer: SubmittedAnswer): Promise<void> {
 	const bySitting = new Map<number, { place: Place; count: number }>();
-	// A sitting that staff have ended stays ended; an answer that comes after is kept in the log.
-	for (const place of firstTries.filter(({ isEnded }) => !Number(isEnded))) {
+	for (const place of firstTries) {
 		bySitting.set(place.sittingId, { place, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
 	}
 	const moved = [...bySitting.values()];
@@ -102,58 +163,52 @@ async function moveOn(transaction: Database, firstTries: Place[], answer: Submit
 
 /**
  * Stores answers, in one transaction, and brings what follows from them up to date: progress of the sittings, traces,
- * and the scores of a diagnostic that ends. Sending the same answer again changes nothing. Only first tries count.
+ * and the scores of a diagnostic that ends. Sending the same answer again changes nothing. Only first tries count, and
+ * only while the sitting is open.
  *
  * @returns what became of each answer, in their order
  */
 export async function storeAnswers(database: RootDatabase, answers: SubmittedAnswer[]): Promise<Stored[]> {
 	return database.transaction(async (transaction) => {
 		const places = await lockPlaces(transaction, answers);
-		const results: Stored[] = [];
-		const acceptable: { answer: SubmittedAnswer; place: Place; judged: Checked; given: Date; index: number }[] = [];
+		const results: Stored[] = Array(answers.length).fill('unknown');
+		const readable: Judged[] = [];
 		const ids = new Set<string>();
 		for (const [index, answer] of answers.entries()) {
 			const place = places.get(`${answer.sittingId} ${answer.position}`);
-			if (!place || place.studentId !== answer.studentId) {
-				results.push('unknown');
-				continue;
-			}
+			if (!place || place.studentId !== answer.studentId) continue;
 			const judged = check(itemFrom(place.familyId, place.seed), answer.response);
-			results.push(judged.readable ? 'already stored' : 'unreadable');
-			if (!judged.readable || ids.has(answer.id)) continue;
-			ids.add(answer.id);
+			results[index] = judged.readable ? 'already stored' : 'unreadable';
+			if (!judged.readable || ids.has(answer.id.toLowerCase())) continue;
+			ids.add(answer.id.toLowerCase());
 			const given = Math.max(place.startedAt.getTime(), Date.parse(answer.answeredAt));
-			acceptable.push({ answer, place, judged, given: new Date(Math.min(answer.receivedAt.getTime(), given)), index });
+			readable.push({ answer, place, judged, given: new Date(Math.min(answer.receivedAt.getTime(), given)), index });
 		}
-		if (acceptable.length === 0) return results;
-		// What is there already, by id or by place, is left as it is and not returned.
-		const inserted = await transaction.rows<{ id: string }>(
-			`INSERT IGNORE INTO answer (id, sitting_id, position, attempt, student_id, skill_id, response, correct,
-				misconception, milliseconds, answered_at, received_at)
-			VALUES ? RETURNING id`,
-			[
-				acceptable.map(({ answer, place, judged, given }) => [
-					answer.id,
-					answer.sittingId,
-					answer.position,
-					answer.attempt,
-					answer.studentId,
-					place.skillId,
-					JSON.stringify(answer.response),
-					judged.correct,
-					judged.misconception,
-					answer.milliseconds,
-					given,
-					answer.receivedAt
-				])
-			]
+		if (readable.length === 0) return results;
+		const closed = await closings(
+			transaction,
+			readable.map(({ answer }) => answer.sittingId),
+			answers[0].receivedAt
 		);
-		const isNew = new Set(inserted.map(({ id }) => id.toLowerCase()));
+		const acceptable = readable.filter(({ answer }) => !closed.has(answer.sittingId));
+		const isNew = await insertAnswers(transaction, acceptable);
 		const fresh = acceptable.filter(({ answer }) => isNew.has(answer.id.toLowerCase()));
 		for (const { index } of fresh) results[index] = 'stored';
+		const late = readable.filter(({ answer, given }) => {
+			const closing = closed.get(answer.sittingId);
+			return closing && given < closing.at;
+		});
+		const left = readable.filter(({ answer }) => !isNew.has(answer.id.toLowerCase()));
+		for (const [i, became] of (await thereBefore(transaction, left, closed)).entries()) results[left[i].index] = became;
+		const aside = await keepAside(
+			transaction,
+			late.filter(({ index }) => results[index] === 'closed'),
+			closed
+		);
+		for (const { answer, index } of late) if (aside.has(answer.id.toLowerCase())) results[index] = 'kept aside';
+
 		const firstTries = fresh.filter(({ answer }) => answer.attempt === 1);
 		if (firstTries.length === 0) return results;
-
 		await addToTraces(
 			transaction,
 			firstTries
@@ -180,4 +235,31 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 		);
 		return results;
 	});
+}
+
+/** Puts answers into the log; what is there already, by id or by place, is left as it is. @returns ids of those that are new */
+async function insertAnswers(transaction: Database, answers: Judged[]): Promise<Set<string>> {
+	if (answers.length === 0) return new Set();
+	const inserted = await transaction.rows<{ id: string }>(
+		`INSERT IGNORE INTO answer (id, sitting_id, position, attempt, student_id, skill_id, response, correct,
+			misconception, milliseconds, answered_at, received_at)
+		VALUES ? RETURNING id`,
+		[
+			answers.map(({ answer, place, judged, given }) => [
+				answer.id,
+				answer.sittingId,
+				answer.position,
+				answer.attempt,
+				answer.studentId,
+				place.skillId,
+				JSON.stringify(answer.response),
+				judged.correct,
+				judged.misconception,
+				answer.milliseconds,
+				given,
+				answer.receivedAt
+			])
+		]
+	);
+	return new Set(inserted.map(({ id }) => id.toLowerCase()));
 }

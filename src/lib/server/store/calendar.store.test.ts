@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { defaultCutScore } from '../../core/screening';
 import { audit } from './audit';
 import { currentCycle, cutScores, findSchool } from './calendar';
@@ -83,14 +83,14 @@ describe('imported scores', () => {
 			`INSERT INTO score (student_id, window_id, source, domain_id, theta, standard_error, taken_on) VALUES
 				(8, 1, 'diagnostic', 0, -0.7, 0.3, '2026-09-25'), (8, 2, 'diagnostic', 0, 0.5, 0.3, '2026-11-20')`
 		);
-		expect(await overallAbilities(small.database, [7, 8])).toEqual(new Map([[8, 0.5]]));
+		expect(await overallAbilities(small.database, seen(7, 8))).toEqual(new Map([[8, 0.5]]));
 		expect(await overallAbilities(small.database, [])).toEqual(new Map());
 	});
 
 	it('put students under or over the line', async () => {
 		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
-		expect(await belowCut(small.database, 2, [5, 6, 7], () => 0)).toEqual([5]);
-		expect([...(await windowScores(small.database, 2, [5, 6, 7])).keys()]).toEqual([5, 6]);
+		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 0)).toEqual([5]);
+		expect(seen(...(await windowScores(small.database, 2, seen(5, 6, 7))).keys())).toEqual([5, 6]);
 	});
 });
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
@@ -17,8 +17,8 @@ afterAll(() => small.database.close());
 const winter = async () => (await screeningWindows(small.database, 1))[0];
 const sit = async (studentId: number, attempt = 1) =>
 	beginDiagnostic(small.database, { id: studentId, grade: 4 }, { window: await winter(), attempt }, small.skills, NOW);
-const boardOf = async (studentId: number) => (await windowSittings(small.database, 2, [studentId])).get(studentId)!;
-const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, [studentId])).get(studentId);
+const boardOf = async (studentId: number) => (await windowSittings(small.database, 2, seen(studentId))).get(studentId)!;
+const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, seen(studentId))).get(studentId);
 const answersOf = async (studentId: number) =>
 	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
 
@@ -89,14 +89,15 @@ describe('diagnostics', () => {
 
 	it('flag a fall beyond measurement error since the last window', async () => {
 		const earlier = (await screeningWindows(small.database, 1))[1];
+		const then = new Date('2026-09-28T15:00:00Z');
 		const first = await beginDiagnostic(
 			small.database,
 			{ id: 5, grade: 4 },
 			{ window: earlier, attempt: 1 },
 			small.skills,
-			NOW
+			then
 		);
-		await small.answerAll(5, first, () => true);
+		await small.answerAll(5, first, () => true, 9_000, then);
 		await small.answerAll(5, await sit(5), (position) => position % 6 === 0);
 		expect((await boardOf(5)).flags.map(({ flag }) => flag)).toContain('drop');
 	});

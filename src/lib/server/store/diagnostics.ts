@@ -1,7 +1,7 @@
 import { schoolDateOf } from '../../core/calendar';
 import type { AbilityEstimate } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
@@ -13,7 +13,7 @@ import { rebuildTraces } from './standings';
 interface Diagnostic {
 	id: number;
 	baseId: number;
-	studentId: number;
+	studentId: VisibleId;
 	windowId: number;
 	/** Of the student. */
 	grade: number;
@@ -156,7 +156,7 @@ export async function decideTrust(
 	skills: Skill[],
 	school: { timeZone: string },
 	at: Date
-): Promise<{ studentId: number; windowId: number } | null> {
+): Promise<{ studentId: VisibleId; windowId: number } | null> {
 	return database.transaction(async (transaction) => {
 		const mine = await transaction.row<{ id: number }>(
 			`SELECT sitting.id FROM sitting JOIN student ON student.id = sitting.student_id

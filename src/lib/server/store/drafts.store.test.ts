@@ -90,7 +90,7 @@ describe('drafts', () => {
 			NOW
 		);
 		expect((await findDraft(small.database, 1, id))!.isAdopted).toBe(true);
-		const [group] = await currentGroups(small.database, 1, TODAY);
+		const [group] = await currentGroups(small.database, staffAs('specialist'), TODAY);
 		expect(group).toMatchObject({ kind: 'mixed', studentIds: [1, 2], helperIds: [2] });
 		// Who helps is not reviewed.
 		const reviewed = await small.database.rows('SELECT student_id AS studentId FROM review');

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { screenResults } from '../screenResults';
 import { windowPlaces } from '../screening';
 import { cutScores } from './calendar';
@@ -72,17 +72,20 @@ describe('measures that are given', () => {
 		expect(await saveMeasure(small.database, specialist, given(1, 1), NOW)).toBe(true);
 		expect(await saveMeasure(small.database, specialist, given(1, 1, { reached: 5 }), later(1))).toBe(false);
 		await saveMeasure(small.database, specialist, given(2, 1, { reached: 100, missed: [] }), later(2));
-		expect((await windowMeasures(small.database, winter, [1, 2])).get(1)).toMatchObject({ id: uuid(2), reached: 100 });
+		expect((await windowMeasures(small.database, winter, seen(1, 2))).get(1)).toMatchObject({
+			id: uuid(2),
+			reached: 100
+		});
 		expect(await setMeasureAside(small.database, specialist, uuid(2), true, later(3))).toBe(true);
 		expect(await setMeasureAside(small.database, specialist, uuid(2), true, later(3))).toBe(false);
-		expect((await windowMeasures(small.database, winter, [1])).get(1)).toMatchObject({
+		expect((await windowMeasures(small.database, winter, seen(1))).get(1)).toMatchObject({
 			id: uuid(1),
 			reached: 90,
 			missed: [3, 40],
 			seconds: 60
 		});
 		await setMeasureAside(small.database, specialist, uuid(2), false, later(4));
-		expect((await windowMeasures(small.database, winter, [1])).get(1)!.id).toBe(uuid(2));
+		expect((await windowMeasures(small.database, winter, seen(1))).get(1)!.id).toBe(uuid(2));
 		await setMeasureAside(small.database, specialist, uuid(2), true, later(5));
 	});
 

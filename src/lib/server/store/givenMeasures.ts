@@ -1,6 +1,6 @@
 import type { MarkedSheet } from '../../core/fluency';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
 
 /** One giving of a measure to a student, as it was marked. */
@@ -53,7 +53,7 @@ export async function saveMeasure(database: RootDatabase, staff: Staff, given: N
 export async function windowMeasures(
 	database: Database,
 	windowId: number,
-	studentIds: number[]
+	studentIds: VisibleId[]
 ): Promise<Map<number, GivenMeasure>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<Omit<GivenMeasure, 'missed' | 'seconds'> & { missed: string; seconds: string }>(
@@ -82,7 +82,7 @@ export async function measuredStudent(database: Database, staff: Staff, id: stri
 	return row?.studentId ?? null;
 }
 
-/** Sets a giving aside, so that it feeds nothing, or takes it back in. @returns whether anything changed */
+/** Sets a giving aside, so that it feeds nothing, or takes it back in: an own one, specialists and coordinators anyone's. @returns whether anything changed */
 export async function setMeasureAside(
 	database: RootDatabase,
 	staff: Staff,
@@ -91,12 +91,13 @@ export async function setMeasureAside(
 	at: Date
 ): Promise<boolean> {
 	return database.transaction(async (transaction) => {
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND given_measure.given_by = ?';
 		const { affected } = await transaction.run(
 			`UPDATE given_measure
 			JOIN screening_window ON screening_window.id = given_measure.window_id
 			SET given_measure.set_aside_at = ?
-			WHERE given_measure.id = ? AND screening_window.school_id = ? AND (given_measure.set_aside_at IS NULL) = ?`,
-			[isAside ? at : null, id, staff.schoolId, isAside]
+			WHERE given_measure.id = ? AND screening_window.school_id = ? AND (given_measure.set_aside_at IS NULL) = ? ${ownOnly}`,
+			[isAside ? at : null, id, staff.schoolId, isAside, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return false;
 		await audit(transaction, staff, at, isAside ? 'set measure aside' : 'take measure back in', { measure: id });

@@ -7,7 +7,9 @@ import {
 	smallSchool,
 	staffAs,
 	TODAY,
-	type SmallSchool
+	type SmallSchool,
+	seen,
+	seenOne
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { adoptGroups, adoptionGroups, undoAdoption, type NewGroup } from './adoptions';
@@ -39,9 +41,10 @@ beforeEach(async () => {
 });
 
 const change = (deed: GroupDeed, reason = '') => changeGroup(small.database, specialist, groupId, deed, reason, NOW);
-const groupOn = async (day = TODAY) => (await findGroup(small.database, 1, groupId, day))!;
+const groupOn = async (day = TODAY) => (await findGroup(small.database, staffAs('specialist'), groupId, day))!;
 const membersOn = async (day: string) =>
-	(await groupsOn(small.database, 1, day)).find(({ id }) => id === groupId)?.studentIds ?? null;
+	(await groupsOn(small.database, staffAs('specialist'), day, TODAY)).find(({ id }) => id === groupId)?.studentIds ??
+	null;
 
 describe('a group through time', () => {
 	it('has members who join and leave on days, each to be read at any date', async () => {
@@ -51,15 +54,15 @@ describe('a group through time', () => {
 		expect(await membersOn(TODAY)).toEqual([1, 2, 3, 5]);
 		expect(await membersOn(addDays(TODAY, 3))).toEqual([1, 3, 5]);
 		expect(await membersOn(addDays(START, -1))).toBeNull();
-		expect((await openReviews(small.database, [5])).map(({ dueOn }) => dueOn)).toEqual([END]);
-		const history = await groupHistory(small.database, groupId);
+		expect((await openReviews(small.database, seen(5))).map(({ dueOn }) => dueOn)).toEqual([END]);
+		const history = await groupHistory(small.database, staffAs('specialist'), groupId, TODAY);
 		expect(history.map(({ kind }) => kind)).toEqual(['leave', 'join', 'start']);
 		// Who was in it already does not join again.
 		expect(history[1]).toMatchObject({ studentIds: [5], reason: 'new in class', by: 'Staff 2' });
-		expect(await groupsOfStudent(small.database, 1, 2)).toMatchObject([
+		expect(await groupsOfStudent(small.database, 1, seenOne(2))).toMatchObject([
 			{ id: groupId, fromOn: START, untilOn: addDays(TODAY, 3) }
 		]);
-		expect(await groupsOfStudent(small.database, 2, 2)).toEqual([]);
+		expect(await groupsOfStudent(small.database, 2, seenOne(2))).toEqual([]);
 	});
 
 	it('changes its focus from a day on', async () => {
@@ -125,14 +128,16 @@ describe('a group through time', () => {
 		expect(await undoChange(small.database, elsewhere, ids.at(-1)!, NOW)).toBe(false);
 		for (const id of ids.reverse()) expect(await undoChange(small.database, specialist, id, NOW)).toBe(true);
 		expect(await groupOn()).toEqual(before);
-		expect(await openReviews(small.database, [5])).toEqual([]);
-		expect((await groupHistory(small.database, groupId)).map(({ kind }) => kind)).toEqual(['start']);
+		expect(await openReviews(small.database, seen(5))).toEqual([]);
+		expect((await groupHistory(small.database, staffAs('specialist'), groupId, TODAY)).map(({ kind }) => kind)).toEqual(
+			['start']
+		);
 	});
 
 	it('cannot be changed from another school, and joining stays when the review it set has a verdict', async () => {
 		expect(await changeGroup(small.database, elsewhere, groupId, { kind: 'end', on: TODAY }, '', NOW)).toBeNull();
 		const joined = (await change({ kind: 'join', studentIds: [5], reviewOn: END, on: TODAY }))!;
-		const [review] = await openReviews(small.database, [5]);
+		const [review] = await openReviews(small.database, seen(5));
 		await decide(
 			small.database,
 			specialist,
@@ -158,7 +163,7 @@ describe('a draft that forms groups anew', () => {
 		const {
 			ids: [ending]
 		} = await adopt(small, group({ name: 'Ending', slotId: 2, tier: 3, studentIds: [4] }));
-		const [old, before] = [await groupOn(), await groupsOn(small.database, 1, TODAY)];
+		const [old, before] = [await groupOn(), await groupsOn(small.database, staffAs('specialist'), TODAY, TODAY)];
 		const startsOn = addDays(TODAY, 1);
 		const adopted = await adoptGroups(
 			small.database,
@@ -179,11 +184,16 @@ describe('a draft that forms groups anew', () => {
 		expect(await membersOn(TODAY)).toEqual([1, 2, 3]);
 		expect(await membersOn(startsOn)).toEqual([1, 2, 6]);
 		expect((await groupOn()).endsOn).toBe(addDays(END, 7));
-		expect((await groupHistory(small.database, adopted.ids[1]))[0]).toMatchObject({ kind: 'start', reason: 'tested' });
-		expect((await groupsOn(small.database, 1, startsOn)).map(({ name }) => name).sort()).toEqual(['New', 'Rounding']);
+		expect((await groupHistory(small.database, staffAs('specialist'), adopted.ids[1], TODAY))[0]).toMatchObject({
+			kind: 'start',
+			reason: 'tested'
+		});
+		expect(
+			(await groupsOn(small.database, staffAs('specialist'), startsOn, TODAY)).map(({ name }) => name).sort()
+		).toEqual(['New', 'Rounding']);
 		expect((await adoptionGroups(small.database, 1, adopted.id)).sort()).toEqual([...adopted.ids].sort());
 		expect(await undoAdoption(small.database, specialist, adopted.id, NOW)).toBe(true);
-		expect(await groupsOn(small.database, 1, TODAY)).toEqual(before);
+		expect(await groupsOn(small.database, staffAs('specialist'), TODAY, TODAY)).toEqual(before);
 		expect(await adoptionGroups(small.database, 1, adopted.id)).toEqual([]);
 	});
 
@@ -192,7 +202,7 @@ describe('a draft that forms groups anew', () => {
 		const {
 			ids: [id]
 		} = await adopt(small, first);
-		const find = async (day: string) => (await findGroup(small.database, 1, id, day))!;
+		const find = async (day: string) => (await findGroup(small.database, staffAs('specialist'), id, day))!;
 		const [startsOn, endsOn] = [addDays(TODAY, 1), addDays(END, -5)];
 		const old = await find(TODAY);
 		await adopt(small, { ...first, studentIds: [4, 5, 7], helperIds: [5], startsOn, endsOn, goesOnAs: old });
@@ -201,11 +211,11 @@ describe('a draft that forms groups anew', () => {
 		expect([...after.studentIds].sort()).toEqual([4, 5, 7]);
 		expect(after).toMatchObject({ helperIds: [5], endsOn });
 		// Who helped and learns now is reviewed; who helps now is not asked for anew.
-		expect(await openReviews(small.database, [4])).toHaveLength(1);
+		expect(await openReviews(small.database, seen(4))).toHaveLength(1);
 	});
 
 	it('changes nothing when a meeting time is taken by then', async () => {
-		const before = await groupsOn(small.database, 1, TODAY);
+		const before = await groupsOn(small.database, staffAs('specialist'), TODAY, TODAY);
 		const adopted = await adoptGroups(
 			small.database,
 			specialist,
@@ -218,7 +228,7 @@ describe('a draft that forms groups anew', () => {
 			NOW
 		);
 		expect(adopted).toEqual({ takenSlotId: 1 });
-		expect(await groupsOn(small.database, 1, TODAY)).toEqual(before);
+		expect(await groupsOn(small.database, staffAs('specialist'), TODAY, TODAY)).toEqual(before);
 	});
 
 	it('is not taken back once something rests on it', async () => {
@@ -240,7 +250,14 @@ describe('a meeting', () => {
 		],
 		...change
 	});
-	const read = async () => (await meetingRecords(small.database, [groupId], TODAY, TODAY))[0];
+	const read = async () =>
+		(
+			await meetingRecords(small.database, staffAs('specialist'), [groupId], {
+				from: TODAY,
+				until: TODAY,
+				today: TODAY
+			})
+		)[0];
 
 	it('is written down with who was there and how the exit ticket went, and put back as it was', async () => {
 		expect(await recordMeeting(small.database, elsewhere, record(), NOW)).toBeNull();
@@ -271,13 +288,13 @@ describe('a note', () => {
 			writeNote(small.database, specialist, { studentId: 1, groupId, on: TODAY, text }, NOW);
 		await write('first');
 		const id = await write('second');
-		expect((await notesOn(small.database, [1, 2])).map(({ text, by }) => [text, by])).toEqual([
+		expect((await notesOn(small.database, seen(1, 2))).map(({ text, by }) => [text, by])).toEqual([
 			['second', 'Staff 2'],
 			['first', 'Staff 2']
 		]);
 		expect(await removeNote(small.database, staffAs('teacher'), id, NOW)).toBe(false);
 		expect(await removeNote(small.database, specialist, id, NOW)).toBe(true);
-		expect((await notesOn(small.database, [1])).map(({ text }) => text)).toEqual(['first']);
+		expect((await notesOn(small.database, seen(1))).map(({ text }) => text)).toEqual(['first']);
 		expect(await notesOn(small.database, [])).toEqual([]);
 	});
 });

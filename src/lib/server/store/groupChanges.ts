@@ -2,6 +2,7 @@ import { addDays, type SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
+import { seenAmong } from './people';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
 export type GroupDeed =
@@ -263,21 +264,48 @@ export interface GroupChange {
 	name: string | null;
 }
 
-/** What was done to a group and stands, newest first. */
-export async function groupHistory(database: Database, groupId: number): Promise<GroupChange[]> {
+/**
+ * What was done to a group and stands, newest first, with those students whom a staff member may see today. Class teachers
+ * are not told why, since that may be about others, nor of those who joined or left without one of theirs.
+ */
+export async function groupHistory(
+	database: Database,
+	staff: Staff,
+	groupId: number,
+	today: SchoolDate
+): Promise<GroupChange[]> {
 	const rows = await database.rows<
 		Omit<GroupChange, 'studentIds' | 'skillId' | 'untilOn' | 'name'> & { detail: string }
 	>(
 		`SELECT change_.id, change_.kind, change_.effective_on AS \`on\`, change_.reason, account.display_name AS \`by\`,
 			change_.changed_at AS at, change_.detail
-		FROM group_change AS change_ JOIN account ON account.id = change_.changed_by
-		WHERE change_.group_id = ? AND change_.undone_at IS NULL
+		FROM group_change AS change_
+		JOIN small_group ON small_group.id = change_.group_id
+		JOIN account ON account.id = change_.changed_by
+		WHERE change_.group_id = ? AND small_group.school_id = ? AND change_.undone_at IS NULL
 		ORDER BY change_.changed_at DESC, change_.id DESC LIMIT 200`,
-		[groupId]
+		[groupId, staff.schoolId]
 	);
-	return rows.map(({ detail, ...row }) => {
-		const { studentIds = [], skillId, untilOn, name }: Detail = JSON.parse(detail);
-		return { ...row, studentIds, skillId: skillId ?? null, untilOn: untilOn ?? null, name: name ?? null };
+	const changes = rows.map(({ detail, ...row }) => ({ ...row, ...(JSON.parse(detail) as Detail) }));
+	const named = await seenAmong(
+		database,
+		staff,
+		changes.flatMap(({ studentIds = [] }) => studentIds),
+		today
+	);
+	const hidesOthers = staff.role === 'teacher';
+	return changes.flatMap(({ id, kind, on, reason, by, at, studentIds = [], skillId, untilOn, name }) => {
+		const own = studentIds.filter((studentId) => named.has(studentId));
+		if (hidesOthers && studentIds.length && own.length === 0) return [];
+		return [
+			{
+				...{ id, kind, on, by, at, studentIds: own },
+				reason: hidesOthers ? '' : reason,
+				skillId: skillId ?? null,
+				untilOn: untilOn ?? null,
+				name: name ?? null
+			}
+		];
 	});
 }
 

@@ -6,7 +6,9 @@ import {
 	smallSchool,
 	staffAs,
 	TODAY,
-	type SmallSchool
+	type SmallSchool,
+	seen,
+	seenOne
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from './bulk';
@@ -27,7 +29,7 @@ const group = (change: Partial<NewGroup> = {}) => newGroup(small, change);
 const adoptAs = (...groups: NewGroup[]) => adoptFor(small, ...groups);
 const adopt = async (...groups: NewGroup[]) => (await adoptAs(...groups)).ids;
 const membersOf = async (id: number, day = TODAY) =>
-	(await currentGroups(small.database, 1, day)).find((one) => one.id === id)?.studentIds;
+	(await currentGroups(small.database, staffAs('specialist'), day)).find((one) => one.id === id)?.studentIds;
 
 describe('groups', () => {
 	it('are adopted, and taken back as long as nothing was built on them', async () => {
@@ -59,9 +61,9 @@ describe('groups', () => {
 	});
 
 	it('are all adopted or none', async () => {
-		const before = (await currentGroups(small.database, 1, TODAY)).length;
+		const before = (await currentGroups(small.database, staffAs('specialist'), TODAY)).length;
 		await expect(adopt(group({ slotId: 2 }), group({ slotId: 999 }))).rejects.toThrow();
-		expect((await currentGroups(small.database, 1, TODAY)).length).toBe(before);
+		expect((await currentGroups(small.database, staffAs('specialist'), TODAY)).length).toBe(before);
 	});
 
 	it('meet where no other group meets on the same days of the year, even when two are adopted at once', async () => {
@@ -91,14 +93,16 @@ describe('groups', () => {
 	it('know who must be apart and count attendance', async () => {
 		await fill(small.database, 'student_pair', [{ student_id: 1, other_id: 2, kind: 'apart' }]);
 		expect(await studentPairs(small.database, 1)).toEqual([{ studentId: 1, otherId: 2, kind: 'apart' }]);
-		const [{ id }] = await currentGroups(small.database, 1, TODAY);
+		const [{ id }] = await currentGroups(small.database, staffAs('specialist'), TODAY);
 		const on = ['2026-11-16', '2026-11-18', '2026-11-20'];
 		await fill(
 			small.database,
 			'attendance',
 			on.map((on_date, i) => ({ group_id: id, student_id: 1, on_date, present: i !== 1 }))
 		);
-		expect(await attendanceCounts(small.database, [1, 2])).toEqual(new Map([[`1 ${id}`, { held: 3, attended: 2 }]]));
+		expect(await attendanceCounts(small.database, seen(1, 2))).toEqual(
+			new Map([[`1 ${id}`, { held: 3, attended: 2 }]])
+		);
 		expect(await attendanceCounts(small.database, [])).toEqual(new Map());
 	});
 });
@@ -116,19 +120,19 @@ describe('practice sets', () => {
 
 	it('can be withdrawn by who may, and vanish from the queue', async () => {
 		const setId = await assignSet(small.database, specialist, set(), NOW);
-		expect((await queuedSets(small.database, [5], TODAY)).map(({ id }) => id)).toContain(setId);
+		expect((await queuedSets(small.database, seen(5), TODAY)).map(({ id }) => id)).toContain(setId);
 		expect(await withdrawSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
 		expect(await withdrawSet(small.database, { ...specialist, schoolId: 2 }, setId, NOW)).toBeNull();
 		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
 		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBeNull();
-		expect((await queuedSets(small.database, [5], TODAY)).some(({ id }) => id === setId)).toBe(false);
+		expect((await queuedSets(small.database, seen(5), TODAY)).some(({ id }) => id === setId)).toBe(false);
 	});
 
 	it('of one skill share no item', async () => {
 		const seeds = new Set<number>();
 		for (let n = 0; n < 4; n++) {
 			const setId = await assignSet(small.database, specialist, set({ itemCount: 10 }), NOW);
-			const { firstSeed } = (await queuedSets(small.database, [5], TODAY)).find(({ id }) => id === setId)!;
+			const { firstSeed } = (await queuedSets(small.database, seen(5), TODAY)).find(({ id }) => id === setId)!;
 			for (let i = 0; i < 10; i++) seeds.add(firstSeed + i);
 		}
 		expect(seeds.size).toBe(40);
@@ -141,7 +145,8 @@ describe('practice sets', () => {
 			set({ opensOn: addDays(TODAY, 2), dueOn: addDays(TODAY, 4) }),
 			NOW
 		);
-		const queuedOn = async (day: string) => (await queuedSets(small.database, [6], day)).some(({ id }) => id === setId);
+		const queuedOn = async (day: string) =>
+			(await queuedSets(small.database, seen(6), day)).some(({ id }) => id === setId);
 		expect(await queuedOn(addDays(TODAY, 1))).toBe(false);
 		expect(await queuedOn(addDays(TODAY, 2))).toBe(true);
 		expect(await queuedOn(addDays(TODAY, 30))).toBe(true);
@@ -159,19 +164,19 @@ describe('practice sets', () => {
 
 	it('tell how far their students are, and results count first tries', async () => {
 		const setId = await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), NOW);
-		const queued = (await queuedSets(small.database, [7], TODAY)).find(({ id }) => id === setId)!;
+		const queued = (await queuedSets(small.database, seen(7), TODAY)).find(({ id }) => id === setId)!;
 		const sittingId = await beginPractice(small.database, 7, queued, small.skills, NOW);
 		await small.answerAll(7, sittingId, (position) => position !== 2);
-		expect((await practiceSets(small.database, 1, [7, 8])).find(({ id }) => id === setId)).toMatchObject({
+		expect((await practiceSets(small.database, 1, seen(7, 8))).find(({ id }) => id === setId)).toMatchObject({
 			students: 2,
 			started: 1,
 			finished: 1
 		});
-		expect((await practiceSets(small.database, 1, [8])).find(({ id }) => id === setId)).toMatchObject({
+		expect((await practiceSets(small.database, 1, seen(8))).find(({ id }) => id === setId)).toMatchObject({
 			students: 1,
 			finished: 0
 		});
-		expect((await recentResults(small.database, 7, 3))[0]).toMatchObject({
+		expect((await recentResults(small.database, seenOne(7), 3))[0]).toMatchObject({
 			setId,
 			correct: 4,
 			answered: 5,
@@ -195,10 +200,10 @@ describe('probes', () => {
 		const ids = await startProbes(small.database, specialist, plan(), NOW);
 		expect(ids.length).toBe(2);
 		expect(await startProbes(small.database, specialist, plan(), NOW)).toEqual([]);
-		expect((await probeSeries(small.database, [4], TODAY))[0]).toMatchObject({ due: true, probes: [], weekNow: 1 });
+		expect((await probeSeries(small.database, seen(4), TODAY))[0]).toMatchObject({ due: true, probes: [], weekNow: 1 });
 		expect(await undoStartProbes(small.database, { ...specialist, schoolId: 2 }, ids, NOW)).toBe(0);
 		expect(await undoStartProbes(small.database, specialist, ids, NOW)).toBe(2);
-		expect(await probeSeries(small.database, [4, 5], TODAY)).toEqual([]);
+		expect(await probeSeries(small.database, seen(4, 5), TODAY)).toEqual([]);
 		// What came to nothing leaves no trace in the audit log either.
 		const written = await small.database.rows<{ action: string }>(
 			`SELECT action FROM audit_entry WHERE action LIKE '%probes' ORDER BY id`
@@ -214,7 +219,7 @@ describe('probes', () => {
 
 	it('are due once a week until the goal date, and give a point each', async () => {
 		const [id] = await startProbes(small.database, specialist, { ...plan(), studentIds: [4] }, NOW);
-		const series = async (day: string) => (await probeSeries(small.database, [4], day))[0];
+		const series = async (day: string) => (await probeSeries(small.database, seen(4), day))[0];
 		const sittingId = await beginProbe(small.database, { ...(await series(TODAY)), id }, 1, small.skills, NOW);
 		expect((await series(TODAY)).due).toBe(true);
 		await small.answerAll(4, sittingId, (position) => position < 6);

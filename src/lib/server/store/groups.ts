@@ -1,5 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database } from '../database/pool';
+import type { Staff, VisibleId } from '../viewer';
+import { seenBy } from './people';
 
 export type GroupKind = 'same need' | 'mixed';
 
@@ -15,9 +17,10 @@ export interface SmallGroup {
 	endsOn: SchoolDate;
 	/** The first day on which it meets again, `open` while nobody has said; null when it is not paused. */
 	pausedUntil: SchoolDate | 'open' | null;
-	studentIds: number[];
+	/** Of those whom one may see. */
+	studentIds: VisibleId[];
 	/** Those of them who are secure on the focus and help. */
-	helperIds: number[];
+	helperIds: VisibleId[];
 }
 
 type GroupRow = Omit<SmallGroup, 'studentIds' | 'helperIds'>;
@@ -32,61 +35,100 @@ const GROUP = `small_group.id, small_group.name, small_group.kind, small_group.t
 		WHERE pause.group_id = small_group.id AND pause.from_on <= ? AND (pause.until_on IS NULL OR pause.until_on > ?)
 		HAVING COUNT(*) > 0) AS pausedUntil`;
 
-/** Groups with their members on a day (or on their first day, if they start later). */
-async function withMembers(database: Database, groups: GroupRow[], day: SchoolDate): Promise<SmallGroup[]> {
+/**
+ * Groups with those of their members on a day (or on their first day, if they start later) whom a staff member may see
+ * today. Class teachers see no groups without any.
+ */
+async function withMembers(
+	database: Database,
+	staff: Staff,
+	groups: GroupRow[],
+	{ day, today }: { day: SchoolDate; today: SchoolDate }
+): Promise<SmallGroup[]> {
 	if (groups.length === 0) return [];
-	const members = await database.rows<{ groupId: number; studentId: number; helps: boolean }>(
+	const seen = seenBy(staff, today, 'membership.student_id');
+	const members = await database.rows<{ groupId: number; studentId: VisibleId; helps: boolean }>(
 		`SELECT membership.group_id AS groupId, membership.student_id AS studentId, membership.helps
 		FROM group_membership AS membership
 		JOIN small_group ON small_group.id = membership.group_id
 		WHERE membership.group_id IN (?)
 			AND membership.from_on <= GREATEST(?, small_group.starts_on)
 			AND (membership.until_on IS NULL OR membership.until_on > GREATEST(?, small_group.starts_on))
+			AND ${seen.sql}
 		ORDER BY membership.id`,
-		[groups.map(({ id }) => id), day, day]
+		[groups.map(({ id }) => id), day, day, ...seen.values]
 	);
-	return groups.map((group) => {
-		const own = members.filter(({ groupId }) => groupId === group.id);
-		return {
-			...group,
-			studentIds: own.map(({ studentId }) => studentId),
-			helperIds: own.filter(({ helps }) => helps).map(({ studentId }) => studentId)
-		};
-	});
+	const byGroup = new Map<number, typeof members>(groups.map(({ id }) => [id, []]));
+	for (const member of members) byGroup.get(member.groupId)!.push(member);
+	return groups
+		.map((group) => {
+			const own = byGroup.get(group.id)!;
+			return {
+				...group,
+				studentIds: own.map(({ studentId }) => studentId),
+				helperIds: own.filter(({ helps }) => helps).map(({ studentId }) => studentId)
+			};
+		})
+		.filter(({ studentIds }) => staff.role !== 'teacher' || studentIds.length > 0);
 }
 
-/** Groups that meet on or after a day, with their members on that day (or on their first day, if they start later). */
-export async function currentGroups(database: Database, schoolId: number, today: SchoolDate): Promise<SmallGroup[]> {
+/** Groups that meet on or after a day. */
+async function groupsFrom(
+	database: Database,
+	staff: Staff,
+	{ day, today }: { day: SchoolDate; today: SchoolDate }
+): Promise<SmallGroup[]> {
 	const groups = await database.rows<GroupRow>(
 		`SELECT ${GROUP} FROM small_group WHERE school_id = ? AND ends_on >= ? ORDER BY starts_on, name, id`,
-		[today, today, today, schoolId, today]
+		[day, day, day, staff.schoolId, day]
 	);
-	return withMembers(database, groups, today);
+	return withMembers(database, staff, groups, { day, today });
+}
+
+/** Groups that meet today or later, with their members today (or on their first day, if they start later). */
+export async function currentGroups(database: Database, staff: Staff, today: SchoolDate): Promise<SmallGroup[]> {
+	return groupsFrom(database, staff, { day: today, today });
 }
 
 /** Groups as they were on a day: those that had begun and not ended. */
-export async function groupsOn(database: Database, schoolId: number, day: SchoolDate): Promise<SmallGroup[]> {
-	const groups = await currentGroups(database, schoolId, day);
+export async function groupsOn(
+	database: Database,
+	staff: Staff,
+	day: SchoolDate,
+	today: SchoolDate
+): Promise<SmallGroup[]> {
+	const groups = await groupsFrom(database, staff, { day, today });
 	return groups.filter(({ startsOn }) => startsOn <= day);
 }
 
-/** A group of the school as it is on a day, ended or not; null where there is none. */
+/** A group as it is on a day, ended or not; null where there is none for the staff member. */
 export async function findGroup(
 	database: Database,
-	schoolId: number,
+	staff: Staff,
 	id: number,
-	day: SchoolDate
+	day: SchoolDate,
+	today: SchoolDate = day
 ): Promise<SmallGroup | null> {
 	const row = await database.row<GroupRow>(
 		`SELECT ${GROUP} FROM small_group WHERE small_group.id = ? AND school_id = ?`,
-		[day, day, day, id, schoolId]
+		[day, day, day, id, staff.schoolId]
 	);
 	if (!row) return null;
 	// Of a group that has ended: as it was on its last day.
 	const seenOn = row.endsOn < day ? row.endsOn : day;
-	return (await withMembers(database, [row], seenOn))[0];
+	return (await withMembers(database, staff, [row], { day: seenOn, today }))[0] ?? null;
 }
 
+/** Meeting times at which a group meets on a day or later, whoever is in it. */
+export async function heldSlots(database: Database, schoolId: number, today: SchoolDate): Promise<Set<number>> {
+	const rows = await database.rows<{ slotId: number }>(
+		'SELECT slot_id AS slotId FROM small_group WHERE school_id = ? AND ends_on >= ?',
+		[schoolId, today]
+	);
+	return new Set(rows.map(({ slotId }) => slotId));
+}
+
+/** Students who must be kept apart or together; for those who form groups. */
 export async function studentPairs(database: Database, schoolId: number) {
 	return database.rows<{ studentId: number; otherId: number; kind: 'apart' | 'together' }>(
 		`SELECT pair.student_id AS studentId, pair.other_id AS otherId, pair.kind
@@ -99,7 +141,7 @@ export async function studentPairs(database: Database, schoolId: number) {
 /** Sessions each student attended in a group. */
 export async function attendanceCounts(
 	database: Database,
-	studentIds: number[]
+	studentIds: VisibleId[]
 ): Promise<Map<string, { held: number; attended: number }>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<{ studentId: number; groupId: number; held: number; attended: number }>(
@@ -127,7 +169,7 @@ export interface StudentMembership {
 export async function groupsOfStudent(
 	database: Database,
 	schoolId: number,
-	studentId: number
+	studentId: VisibleId
 ): Promise<StudentMembership[]> {
 	return database.rows<StudentMembership>(
 		`SELECT small_group.id, small_group.name, small_group.focus_skill_id AS focusSkillId,

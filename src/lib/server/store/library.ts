@@ -1,6 +1,6 @@
 import { foldCode } from '../../core/interchange/framework';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { undoesAll, type Staff } from '../viewer';
 import { audit } from './audit';
 
 /** A standard of a framework that a school brought in, with our skills that it asks for. */
@@ -147,7 +147,7 @@ export async function hideMaterial(
 	at: Date
 ): Promise<boolean> {
 	return database.transaction(async (transaction) => {
-		const anyones = staff.role === 'coordinator' || staff.role === 'specialist';
+		const anyones = undoesAll(staff.role);
 		const { affected } = await transaction.run(
 			`UPDATE skill_material SET removed_at = ?
 			WHERE id = ? AND school_id = ? AND removed_at IS ${hidden ? '' : 'NOT'} NULL ${anyones ? '' : 'AND added_by = ?'}`,

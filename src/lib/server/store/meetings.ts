@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
+import { seenAmong } from './people';
 
 /** Who was at a meeting of a group, and how each did on its exit ticket. */
 export interface MeetingRecord {
@@ -13,9 +14,30 @@ export interface MeetingRecord {
 	students: { studentId: number; present: boolean; ticketRight: number | null }[];
 }
 
-/** Meetings on record of some groups within some days, the latest first. */
+/**
+ * Meetings on record of some groups within some days, the latest first, with those students whom a staff member may see
+ * today. Class teachers do not read what was noted, since that may be about others.
+ */
 export async function meetingRecords(
 	database: Database,
+	staff: Staff,
+	groupIds: number[],
+	{ from, until, today }: { from: SchoolDate; until: SchoolDate; today: SchoolDate }
+): Promise<MeetingRecord[]> {
+	const records = await recordsOf(database, staff.schoolId, groupIds, from, until);
+	if (staff.role !== 'teacher') return records;
+	const ids = new Set(records.flatMap(({ students }) => students.map(({ studentId }) => studentId)));
+	const seen = await seenAmong(database, staff, [...ids], today);
+	return records.map((record) => ({
+		...record,
+		note: '',
+		students: record.students.filter(({ studentId }) => seen.has(studentId))
+	}));
+}
+
+async function recordsOf(
+	database: Database,
+	schoolId: number,
 	groupIds: number[],
 	from: SchoolDate,
 	until: SchoolDate
@@ -24,8 +46,9 @@ export async function meetingRecords(
 	const [meetings, attended] = await Promise.all([
 		database.rows<{ groupId: number; on: SchoolDate; held: boolean; note: string }>(
 			`SELECT group_id AS groupId, on_date AS \`on\`, held, note FROM group_meeting
+			JOIN small_group ON small_group.id = group_meeting.group_id AND small_group.school_id = ?
 			WHERE group_id IN (?) AND on_date BETWEEN ? AND ?`,
-			[groupIds, from, until]
+			[schoolId, groupIds, from, until]
 		),
 		database.rows<{
 			groupId: number;
@@ -35,9 +58,11 @@ export async function meetingRecords(
 			ticketRight: number | null;
 		}>(
 			`SELECT group_id AS groupId, on_date AS \`on\`, student_id AS studentId, present, ticket_right AS ticketRight
-			FROM attendance WHERE group_id IN (?) AND on_date BETWEEN ? AND ?
+			FROM attendance
+			JOIN small_group ON small_group.id = attendance.group_id AND small_group.school_id = ?
+			WHERE group_id IN (?) AND on_date BETWEEN ? AND ?
 			ORDER BY student_id`,
-			[groupIds, from, until]
+			[schoolId, groupIds, from, until]
 		)
 	]);
 	const records = new Map<string, MeetingRecord>();
@@ -70,8 +95,9 @@ export async function recordMeeting(
 			[groupId, staff.schoolId]
 		);
 		if (!group) return null;
-		const [before = { groupId, on, held: true, note: '', students: [] }] = await meetingRecords(
+		const [before = { groupId, on, held: true, note: '', students: [] }] = await recordsOf(
 			transaction,
+			staff.schoolId,
 			[groupId],
 			on,
 			on

@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
 
 /** What somebody noted of a student. */
@@ -19,7 +19,7 @@ const NOTE = `SELECT note.id, note.student_id AS studentId, note.group_id AS gro
 	WHERE note.removed_at IS NULL`;
 
 /** Notes on students, newest first. */
-export async function notesOn(database: Database, studentIds: number[]): Promise<StudentNote[]> {
+export async function notesOn(database: Database, studentIds: VisibleId[]): Promise<StudentNote[]> {
 	if (studentIds.length === 0) return [];
 	return database.rows<StudentNote>(
 		`${NOTE} AND note.student_id IN (?) ORDER BY note.on_date DESC, note.id DESC LIMIT 500`,

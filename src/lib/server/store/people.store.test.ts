@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { fill } from './bulk';
 import {
 	accountByUserName,
@@ -126,7 +126,7 @@ describe('what the roster says', () => {
 			{ student_id: 1, name: 'Education plan', value: 'yes' },
 			{ student_id: 2, name: 'Home language', value: 'Catalan' }
 		]);
-		const found = await rosterAttributes(small.database, [1, 3]);
+		const found = await rosterAttributes(small.database, seen(1, 3));
 		expect(found).toEqual(new Map([[1, { 'Education plan': 'yes', 'Home language': 'Wolof' }]]));
 		expect(await rosterAttributes(small.database, [])).toEqual(new Map());
 	});

@@ -1,9 +1,9 @@
 import { schoolDateOf, type SchoolDate } from '../../core/calendar';
 import type { Database } from '../database/pool';
-import type { Role, Staff } from '../viewer';
+import type { Role, Staff, VisibleId } from '../viewer';
 
 export interface RosterStudent {
-	id: number;
+	id: VisibleId;
 	number: string;
 	givenName: string;
 	familyName: string;
@@ -29,7 +29,27 @@ export interface ScopeChoice {
 	kind: 'School' | 'Grades' | 'Classes' | 'Groups';
 }
 
-/** Students a staff member may see, of the school or her own classes, on a day. */
+/**
+ * Restricts a query to students whom a staff member may see on a day: those of the school, of a class teacher's those of
+ * the own classes.
+ *
+ * @param column of the student's id
+ */
+export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: string; values: unknown[] } {
+	if (staff.role !== 'teacher')
+		return {
+			sql: `EXISTS (SELECT 1 FROM student AS seen WHERE seen.id = ${column} AND seen.school_id = ?)`,
+			values: [staff.schoolId]
+		};
+	return {
+		sql: `EXISTS (SELECT 1 FROM class_membership AS seen JOIN class AS own ON own.id = seen.class_id
+			WHERE seen.student_id = ${column} AND own.teacher_id = ? AND own.school_id = ?
+				AND seen.from_on <= ? AND (seen.until_on IS NULL OR seen.until_on > ?))`,
+		values: [staff.id, staff.schoolId, today, today]
+	};
+}
+
+/** Students a staff member may see, of the school or the own classes, on a day. */
 async function visibleStudents(
 	database: Database,
 	staff: Staff,
@@ -151,8 +171,18 @@ export async function scopeChoices(database: Database, staff: Staff, today: Scho
 export async function classList(
 	database: Database,
 	schoolId: number
-): Promise<{ id: number; name: string; grade: number; code: string }[]> {
-	return database.rows('SELECT id, name, grade, code FROM class WHERE school_id = ? ORDER BY grade, name', [schoolId]);
+): Promise<{ id: number; name: string; grade: number }[]> {
+	return database.rows('SELECT id, name, grade FROM class WHERE school_id = ? ORDER BY grade, name', [schoolId]);
+}
+
+/** By what students find their classes, of those that a staff member may see. */
+export async function classCodes(database: Database, staff: Staff): Promise<Map<number, string>> {
+	const ownOnly = staff.role === 'teacher' ? 'AND teacher_id = ?' : '';
+	const rows = await database.rows<{ id: number; code: string }>(
+		`SELECT id, code FROM class WHERE school_id = ? ${ownOnly}`,
+		[staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+	);
+	return new Map(rows.map(({ id, code }) => [id, code]));
 }
 
 /** Those of the ids that the staff member may see, as roster rows. */
@@ -163,6 +193,22 @@ export async function visibleAmong(
 	today: SchoolDate
 ): Promise<RosterStudent[]> {
 	return ids.length ? visibleStudents(database, staff, today, 'AND student.id IN (?)', [ids]) : [];
+}
+
+/** Those of the ids that the staff member may see. */
+export async function seenAmong(
+	database: Database,
+	staff: Staff,
+	ids: number[],
+	today: SchoolDate
+): Promise<Set<number>> {
+	if (ids.length === 0) return new Set();
+	const seen = seenBy(staff, today, 'student.id');
+	const rows = await database.rows<{ id: number }>(
+		`SELECT student.id FROM student WHERE student.id IN (?) AND ${seen.sql}`,
+		[ids, ...seen.values]
+	);
+	return new Set(rows.map(({ id }) => id));
 }
 
 /** Students of the school by their school number, for matching imported rows. */
@@ -267,7 +313,7 @@ export async function allStudentIds(database: Database, schoolId: number): Promi
 /** What the roster says of students beyond name, grade and class; students of whom it says nothing are absent. */
 export async function rosterAttributes(
 	database: Database,
-	ids: number[]
+	ids: VisibleId[]
 ): Promise<Map<number, Record<string, string>>> {
 	const attributes = new Map<number, Record<string, string>>();
 	if (ids.length === 0) return attributes;

@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
 
 export interface PracticeSet {
@@ -19,7 +19,11 @@ export interface PracticeSet {
 }
 
 /** Sets that were not withdrawn, newest first, with how far their students are. */
-export async function practiceSets(database: Database, schoolId: number, studentIds: number[]): Promise<PracticeSet[]> {
+export async function practiceSets(
+	database: Database,
+	schoolId: number,
+	studentIds: VisibleId[]
+): Promise<PracticeSet[]> {
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<PracticeSet>(
 		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,
@@ -100,7 +104,7 @@ export async function withdrawSet(
 	at: Date
 ): Promise<number | null> {
 	return database.transaction(async (transaction) => {
-		const ownOnly = staff.role === 'teacher' ? 'AND created_by = ?' : '';
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND created_by = ?';
 		const { affected } = await transaction.run(
 			`UPDATE practice_set SET withdrawn_at = ? WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL ${ownOnly}`,
 			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
@@ -128,7 +132,7 @@ export interface QueuedSet {
 }
 
 /** Open sets that students have not finished, the earliest due first. */
-export async function queuedSets(database: Database, studentIds: number[], today: SchoolDate): Promise<QueuedSet[]> {
+export async function queuedSets(database: Database, studentIds: VisibleId[], today: SchoolDate): Promise<QueuedSet[]> {
 	if (studentIds.length === 0) return [];
 	return database.rows<QueuedSet>(
 		`SELECT practice_set.id, membership.student_id AS studentId, practice_set.skill_id AS skillId, skill.code AS skillCode,
@@ -155,7 +159,7 @@ export interface SetResult {
 }
 
 /** A student's last practice results: first tries right of those answered. */
-export async function recentResults(database: Database, studentId: number, limit: number): Promise<SetResult[]> {
+export async function recentResults(database: Database, studentId: VisibleId, limit: number): Promise<SetResult[]> {
 	const rows = await database.rows<SetResult>(
 		`SELECT sitting.set_id AS setId, practice_set.skill_id AS skillId, sitting.item_count AS itemCount, sitting.answered,
 			COALESCE(SUM(answer.correct), 0) AS correct, sitting.finished_at AS finishedAt

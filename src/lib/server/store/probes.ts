@@ -1,7 +1,7 @@
 import { cycleWeek, weeksBetween, type SchoolDate } from '../../core/calendar';
 import type { Point } from '../../core/growth';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
 
 export interface ProbePlan {
@@ -28,7 +28,11 @@ const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, s
 	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect`;
 
 /** Running plans of students with the probes taken so far. */
-export async function probeSeries(database: Database, studentIds: number[], today: SchoolDate): Promise<ProbeSeries[]> {
+export async function probeSeries(
+	database: Database,
+	studentIds: VisibleId[],
+	today: SchoolDate
+): Promise<ProbeSeries[]> {
 	if (studentIds.length === 0) return [];
 	const plans = await database.rows<ProbePlan>(
 		`SELECT ${PLAN} FROM probe_plan AS plan JOIN skill ON skill.id = plan.skill_id
@@ -104,7 +108,7 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 	});
 }
 
-/** Takes back plans nobody has sat yet. @returns how many were taken back */
+/** Takes back plans nobody has sat yet: own ones, of specialists and coordinators anyone's. @returns how many were taken back */
 export async function undoStartProbes(
 	database: RootDatabase,
 	staff: Staff,
@@ -112,12 +116,13 @@ export async function undoStartProbes(
 	at: Date
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND plan.created_by = ?';
 		const free = await transaction.rows<{ id: number }>(
 			`SELECT plan.id FROM probe_plan AS plan
 			JOIN student ON student.id = plan.student_id
 			LEFT JOIN sitting ON sitting.plan_id = plan.id
-			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL FOR UPDATE`,
-			[planIds, staff.schoolId]
+			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL ${ownOnly} FOR UPDATE`,
+			[planIds, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (free.length === 0) return 0;
 		for (const { id } of free) await transaction.run('DELETE FROM probe_plan WHERE id = ?', [id]);

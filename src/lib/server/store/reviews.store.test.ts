@@ -1,5 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import {
+	adopt,
+	newGroup,
+	NOW,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool,
+	seen,
+	seenOne
+} from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from './bulk';
 import { currentGroups } from './groups';
@@ -36,32 +46,36 @@ const decision = (change: Partial<Decision> = {}): Decision => ({
 	reasons: ['because'],
 	...change
 });
-const reviewOf = async (studentId: number) => (await openReviews(small.database, [studentId]))[0];
+const reviewOf = async (studentId: number) => (await openReviews(small.database, seen(studentId)))[0];
 const isMember = async (studentId: number, day = TODAY) =>
-	(await currentGroups(small.database, 1, day)).find(({ id }) => id === groupId)!.studentIds.includes(studentId);
+	(await currentGroups(small.database, staffAs('specialist'), day))
+		.find(({ id }) => id === groupId)!
+		.studentIds.includes(seenOne(studentId));
 
 describe('verdicts', () => {
 	it('change tier, membership and the next review, and are taken back whole', async () => {
 		const review = await reviewOf(1);
-		const tiersBefore = await tierHistory(small.database, 1);
-		expect(await openReview(small.database, 1, review.id)).toEqual(review);
-		expect(await openReview(small.database, 9, review.id)).toBeNull();
+		const tiersBefore = await tierHistory(small.database, seenOne(1));
+		expect(await openReview(small.database, staffAs('specialist'), review.id, TODAY)).toEqual(review);
+		expect(
+			await openReview(small.database, { ...staffAs('specialist', 20), schoolId: 2 }, review.id, TODAY)
+		).toBeNull();
 		expect(await decide(small.database, { ...specialist, schoolId: 9 }, review.id, decision(), NOW)).toBe(false);
 		expect(await decide(small.database, specialist, review.id, decision(), NOW)).toBe(true);
 		expect(await decide(small.database, specialist, review.id, decision(), NOW)).toBe(false);
-		expect(await openReview(small.database, 1, review.id)).toBeNull();
-		expect((await tierHistory(small.database, 1))[0]).toMatchObject({ tier: 1, fromOn: TODAY, untilOn: null });
+		expect(await openReview(small.database, staffAs('specialist'), review.id, TODAY)).toBeNull();
+		expect((await tierHistory(small.database, seenOne(1)))[0]).toMatchObject({ tier: 1, fromOn: TODAY, untilOn: null });
 		expect(await isMember(1)).toBe(false);
 		expect(await isMember(1, addDays(TODAY, -1))).toBe(true);
-		expect(await decidedReviews(small.database, [1])).toMatchObject([
+		expect(await decidedReviews(small.database, seen(1))).toMatchObject([
 			{ verdict: 'exit', advice: 'exit', reasons: ['because'], note: 'agreed', decidedBy: 'Staff 2' }
 		]);
 		expect(await undoDecision(small.database, { ...specialist, schoolId: 9 }, review.id, NOW)).toBe(false);
 		expect(await undoDecision(small.database, specialist, review.id, NOW)).toBe(true);
-		expect(await tierHistory(small.database, 1)).toEqual(tiersBefore);
+		expect(await tierHistory(small.database, seenOne(1))).toEqual(tiersBefore);
 		expect(await isMember(1)).toBe(true);
-		expect((await openReviews(small.database, [1])).some(({ id }) => id === review.id)).toBe(true);
-		expect(await decidedReviews(small.database, [1])).toEqual([]);
+		expect((await openReviews(small.database, seen(1))).some(({ id }) => id === review.id)).toBe(true);
+		expect(await decidedReviews(small.database, seen(1))).toEqual([]);
 		const log = await small.database.rows<{ action: string }>(
 			`SELECT action FROM audit_entry WHERE action LIKE '%decide' ORDER BY id`
 		);
@@ -73,12 +87,12 @@ describe('verdicts', () => {
 		await decide(small.database, specialist, (await reviewOf(2)).id, decision({ effectiveOn }), NOW);
 		expect(await isMember(2, addDays(TODAY, 9))).toBe(true);
 		expect(await isMember(2, effectiveOn)).toBe(false);
-		const [now, before] = await tierHistory(small.database, 2);
+		const [now, before] = await tierHistory(small.database, seenOne(2));
 		expect([now.fromOn, before.untilOn]).toEqual([effectiveOn, effectiveOn]);
 	});
 
 	it('that keep the tier write no new interval, and set the next review', async () => {
-		const tiersBefore = await tierHistory(small.database, 3);
+		const tiersBefore = await tierHistory(small.database, seenOne(3));
 		const next = addDays(TODAY, 28);
 		const { id } = await reviewOf(3);
 		await decide(
@@ -88,11 +102,11 @@ describe('verdicts', () => {
 			decision({ verdict: 'continue', newTier: 2, leavesGroup: false, nextReviewOn: next }),
 			NOW
 		);
-		expect(await tierHistory(small.database, 3)).toEqual(tiersBefore);
+		expect(await tierHistory(small.database, seenOne(3))).toEqual(tiersBefore);
 		expect(await isMember(3)).toBe(true);
 		expect(await reviewOf(3)).toMatchObject({ dueOn: next, verdict: null, groupId });
 		expect(await undoDecision(small.database, specialist, id, NOW)).toBe(true);
-		expect(await openReviews(small.database, [3])).toMatchObject([{ id, dueOn: TODAY }]);
+		expect(await openReviews(small.database, seen(3))).toMatchObject([{ id, dueOn: TODAY }]);
 	});
 
 	it('raise a student who had no tier yet', async () => {
@@ -103,17 +117,17 @@ describe('verdicts', () => {
 			decision({ verdict: 'intensify', newTier: 3, leavesGroup: false, nextReviewOn: addDays(TODAY, 14) }),
 			NOW
 		);
-		expect(await tierHistory(small.database, 4)).toEqual([{ tier: 3, fromOn: TODAY, untilOn: null }]);
+		expect(await tierHistory(small.database, seenOne(4))).toEqual([{ tier: 3, fromOn: TODAY, untilOn: null }]);
 	});
 
 	it('cannot be taken back once a later one builds on them', async () => {
-		const first = (await decidedReviews(small.database, [4]))[0].id;
+		const first = (await decidedReviews(small.database, seen(4)))[0].id;
 		const second = (await reviewOf(4)).id;
 		const later = new Date(NOW.getTime() + 60_000);
 		await decide(small.database, specialist, second, decision(), later);
 		expect(await undoDecision(small.database, specialist, first, later)).toBe(false);
 		expect(await undoDecision(small.database, specialist, second, later)).toBe(true);
 		expect(await undoDecision(small.database, specialist, first, later)).toBe(true);
-		expect(await tierHistory(small.database, 4)).toEqual([]);
+		expect(await tierHistory(small.database, seenOne(4))).toEqual([]);
 	});
 });

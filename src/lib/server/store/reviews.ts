@@ -1,12 +1,13 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Advice, Verdict } from '../../core/growth';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
+import { seenBy } from './people';
 
 export interface Review {
 	id: number;
-	studentId: number;
+	studentId: VisibleId;
 	groupId: number;
 	groupName: string;
 	dueOn: SchoolDate;
@@ -31,7 +32,7 @@ type ReviewRow = Omit<Review, 'reasons'> & { reasons: string | null };
 const toReview = (row: ReviewRow): Review => ({ ...row, reasons: JSON.parse(row.reasons ?? '[]') });
 
 /** Open reviews of students, the earliest due first; those whose day has not come are included. */
-export async function openReviews(database: Database, studentIds: number[]): Promise<Review[]> {
+export async function openReviews(database: Database, studentIds: VisibleId[]): Promise<Review[]> {
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<ReviewRow>(
 		`${REVIEW} WHERE review.student_id IN (?) AND review.verdict IS NULL ORDER BY review.due_on, review.id`,
@@ -40,17 +41,23 @@ export async function openReviews(database: Database, studentIds: number[]): Pro
 	return rows.map(toReview);
 }
 
-/** An open review of the school, or null. */
-export async function openReview(database: Database, schoolId: number, id: number): Promise<Review | null> {
+/** An open review of a student whom a staff member may see, or null. */
+export async function openReview(
+	database: Database,
+	staff: Staff,
+	id: number,
+	today: SchoolDate
+): Promise<Review | null> {
+	const seen = seenBy(staff, today, 'review.student_id');
 	const row = await database.row<ReviewRow>(
-		`${REVIEW} WHERE review.id = ? AND small_group.school_id = ? AND review.verdict IS NULL`,
-		[id, schoolId]
+		`${REVIEW} WHERE review.id = ? AND review.verdict IS NULL AND ${seen.sql}`,
+		[id, ...seen.values]
 	);
 	return row && toReview(row);
 }
 
 /** Reviews with a verdict that stands, newest first. */
-export async function decidedReviews(database: Database, studentIds: number[]): Promise<Review[]> {
+export async function decidedReviews(database: Database, studentIds: VisibleId[]): Promise<Review[]> {
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<ReviewRow>(
 		`${REVIEW} WHERE review.student_id IN (?) AND review.verdict IS NOT NULL ORDER BY review.decided_at DESC, review.id DESC LIMIT 200`,
@@ -219,7 +226,7 @@ export interface TierInterval {
 }
 
 /** A student's tiers through time, newest first. */
-export async function tierHistory(database: Database, studentId: number): Promise<TierInterval[]> {
+export async function tierHistory(database: Database, studentId: VisibleId): Promise<TierInterval[]> {
 	return database.rows<TierInterval>(
 		'SELECT tier, from_on AS fromOn, until_on AS untilOn FROM tier_interval WHERE student_id = ? ORDER BY from_on DESC, id DESC',
 		[studentId]

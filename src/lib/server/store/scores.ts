@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
 import { rebuildTraces } from './standings';
 import type { Skill } from './skills';
@@ -20,7 +20,7 @@ export interface Score {
 export async function windowScores(
 	database: Database,
 	windowId: number,
-	studentIds: number[]
+	studentIds: VisibleId[]
 ): Promise<Map<number, Score[]>> {
 	const scores = new Map<number, Score[]>();
 	if (studentIds.length === 0) return scores;
@@ -43,7 +43,7 @@ export async function windowScores(
 export async function belowCut(
 	database: Database,
 	windowId: number,
-	studentIds: number[],
+	studentIds: VisibleId[],
 	cutThetaFor: (studentId: number) => number
 ): Promise<number[]> {
 	const scores = await windowScores(database, windowId, studentIds);
@@ -54,7 +54,7 @@ export async function belowCut(
 }
 
 /** Each student's newest overall ability, logits; students without a score are absent. */
-export async function overallAbilities(database: Database, studentIds: number[]): Promise<Map<number, number>> {
+export async function overallAbilities(database: Database, studentIds: VisibleId[]): Promise<Map<number, number>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<{ studentId: number; theta: number }>(
 		`SELECT student_id AS studentId, theta FROM score
@@ -66,7 +66,7 @@ export async function overallAbilities(database: Database, studentIds: number[])
 }
 
 /** All scores of a student through time, the earliest first; of a window's two, our own diagnostic's. */
-export async function scoreHistory(database: Database, studentId: number) {
+export async function scoreHistory(database: Database, studentId: VisibleId) {
 	const rows = await database.rows<{
 		windowId: number;
 		domainId: number;

@@ -1,6 +1,7 @@
 import { itemsForSkill, type ItemSeed } from '../../core/items';
 import type { Doubt } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database/pool';
+import type { VisibleId } from '../viewer';
 import type { Skill } from './skills';
 
 export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
@@ -28,7 +29,7 @@ const SITTING = `id, student_id AS studentId, kind, item_count AS itemCount, ans
 	finished_at AS finishedAt, set_id AS setId, window_id AS windowId`;
 
 /** A sitting of this student, or null. */
-export async function findSitting(database: Database, studentId: number, id: number): Promise<Sitting | null> {
+export async function findSitting(database: Database, studentId: VisibleId, id: number): Promise<Sitting | null> {
 	return database.row<Sitting>(`SELECT ${SITTING} FROM sitting WHERE id = ? AND student_id = ?`, [id, studentId]);
 }
 
@@ -221,7 +222,7 @@ export interface BoardSitting {
 export async function windowSittings(
 	database: Database,
 	windowId: number,
-	studentIds: number[]
+	studentIds: VisibleId[]
 ): Promise<Map<number, BoardSitting>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<Omit<BoardSitting, 'flags' | 'nextAttempt'> & { flags: string | null }>(

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { assignChecks, beginCheck, CHECK_ITEMS, openChecks, withdrawChecks } from './skillChecks';
 import { sittingItems } from './sittings';
@@ -24,7 +24,7 @@ describe('skill checks', () => {
 			{ studentId: 2, skillIds: skillIds(0) }
 		]);
 		expect(given).toMatchObject({ students: 2, skills: 4 });
-		expect((await openChecks(small.database, [1, 2])).map((check) => check.skillIds.length)).toEqual([4, 1]);
+		expect((await openChecks(small.database, seen(1, 2))).map((check) => check.skillIds.length)).toEqual([4, 1]);
 		expect(await assign([{ studentId: 2, skillIds: skillIds(0) }])).toBeNull();
 		expect(await withdrawChecks(small.database, { ...specialist, schoolId: 2 }, given!.batch, NOW)).toEqual({
 			withdrawn: 0,
@@ -36,7 +36,7 @@ describe('skill checks', () => {
 			begun: 0
 		});
 		expect(await withdrawChecks(small.database, specialist, given!.batch, NOW)).toEqual({ withdrawn: 2, begun: 0 });
-		expect(await openChecks(small.database, [1, 2])).toEqual([]);
+		expect(await openChecks(small.database, seen(1, 2))).toEqual([]);
 	});
 
 	it('are given once even when the same request comes twice at the same moment', async () => {
@@ -48,16 +48,16 @@ describe('skill checks', () => {
 	it('ask five questions a skill, go on where they were, and are evidence as they are answered', async () => {
 		const [skillId] = skillIds(6);
 		await assign([{ studentId: 4, skillIds: [skillId] }]);
-		const [check] = await openChecks(small.database, [4]);
+		const [check] = await openChecks(small.database, seen(4));
 		const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 		expect(await beginCheck(small.database, check, small.skills, NOW)).toBe(sittingId);
 		expect(await sittingItems(small.database, sittingId)).toHaveLength(CHECK_ITEMS);
-		const before = (await readStandings(small.database, [4], TODAY)).get(4)!.get(skillId)!;
+		const before = (await readStandings(small.database, seen(4), TODAY)).get(4)!.get(skillId)!;
 		expect(before.standing).toBe('unseen');
 		await small.answerAll(4, sittingId, () => true);
-		const after = (await readStandings(small.database, [4], TODAY)).get(4)!.get(skillId)!;
+		const after = (await readStandings(small.database, seen(4), TODAY)).get(4)!.get(skillId)!;
 		expect(after).toMatchObject({ standing: 'secure', answers: CHECK_ITEMS, inferred: null, lastOn: TODAY });
-		expect(await openChecks(small.database, [4])).toEqual([]);
+		expect(await openChecks(small.database, seen(4))).toEqual([]);
 	});
 
 	it('tell how many were begun when they are taken back; what was answered stays', async () => {
@@ -66,11 +66,11 @@ describe('skill checks', () => {
 			{ studentId: 5, skillIds: [skillId] },
 			{ studentId: 6, skillIds: [skillId] }
 		]);
-		const [check] = await openChecks(small.database, [5]);
+		const [check] = await openChecks(small.database, seen(5));
 		const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 		await small.answer(5, sittingId, { response: '1' });
 		expect(await withdrawChecks(small.database, specialist, given!.batch, NOW)).toEqual({ withdrawn: 2, begun: 1 });
-		expect(await openChecks(small.database, [5, 6])).toEqual([]);
+		expect(await openChecks(small.database, seen(5, 6))).toEqual([]);
 	});
 });
 
@@ -78,15 +78,15 @@ describe('standings on earlier days', () => {
 	it('rest on the answers up to the end of the day, and today’s are those that are kept', async () => {
 		const [skillId] = skillIds(8);
 		await assign([{ studentId: 7, skillIds: [skillId] }]);
-		const [check] = await openChecks(small.database, [7]);
+		const [check] = await openChecks(small.database, seen(7));
 		const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 		await small.answerAll(7, sittingId, () => false);
 		const days = [addDays(TODAY, -1), TODAY, addDays(TODAY, 1)];
-		const found = await standingsOnDays(small.database, [7], small.skills, days, small.school.timeZone);
+		const found = await standingsOnDays(small.database, seen(7), small.skills, days, small.school.timeZone);
 		const on = (day: string) => found.get(day)!.get(7)!.get(skillId);
 		expect(on(days[0])).toBeUndefined();
 		for (const day of days.slice(1))
-			expect(on(day)).toEqual((await readStandings(small.database, [7], day)).get(7)!.get(skillId));
+			expect(on(day)).toEqual((await readStandings(small.database, seen(7), day)).get(7)!.get(skillId));
 		expect(on(TODAY)!.standing).toBe('gap');
 		expect(await standingsOnDays(small.database, [], small.skills, days, 'UTC')).toEqual(
 			new Map(days.map((day) => [day, new Map()]))

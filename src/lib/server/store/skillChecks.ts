@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { itemsForSkill } from '../../core/items';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
 import { beginFixed, withSkillIds } from './sittings';
 import type { Skill } from './skills';
@@ -22,7 +22,7 @@ export interface OpenCheck {
 }
 
 /** Checks that wait, the earliest due first. */
-export async function openChecks(database: Database, studentIds: number[]): Promise<OpenCheck[]> {
+export async function openChecks(database: Database, studentIds: VisibleId[]): Promise<OpenCheck[]> {
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<Omit<OpenCheck, 'skillIds'> & { skillIds: string }>(
 		`SELECT skill_check.id, skill_check.student_id AS studentId, skill_check.batch, skill_check.due_on AS dueOn,
@@ -51,14 +51,18 @@ export async function assignChecks(
 	at: Date
 ): Promise<{ batch: number; students: number; skills: number } | null> {
 	return database.transaction(async (transaction) => {
-		const ids = wanted.map(({ studentId }) => studentId);
 		// The same request twice at once waits here.
-		await transaction.rows('SELECT id FROM student WHERE id IN (?) AND school_id = ? ORDER BY id FOR UPDATE', [
-			ids,
-			staff.schoolId
-		]);
-		const open = await openChecks(transaction, ids);
+		const own = await transaction.rows<{ id: VisibleId }>(
+			'SELECT id FROM student WHERE id IN (?) AND school_id = ? ORDER BY id FOR UPDATE',
+			[wanted.map(({ studentId }) => studentId), staff.schoolId]
+		);
+		const ids = new Set<number>(own.map(({ id }) => id));
+		const open = await openChecks(
+			transaction,
+			own.map(({ id }) => id)
+		);
 		const asked = wanted
+			.filter(({ studentId }) => ids.has(studentId))
 			.map(({ studentId, skillIds }) => ({
 				studentId,
 				skillIds: skillIds
@@ -87,7 +91,7 @@ export async function assignChecks(
 }
 
 /**
- * Takes a batch back: checks that are not finished vanish from students' pages. A class teacher takes back own ones only.
+ * Takes a batch back: checks that are not finished vanish from students' pages. Only specialists and coordinators take back those of others.
  *
  * @returns how many, and how many were begun
  */
@@ -98,7 +102,7 @@ export async function withdrawChecks(
 	at: Date
 ): Promise<{ withdrawn: number; begun: number }> {
 	return database.transaction(async (transaction) => {
-		const ownOnly = staff.role === 'teacher' ? 'AND skill_check.created_by = ?' : '';
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND skill_check.created_by = ?';
 		const own = await transaction.rows<{ id: number; begun: number }>(
 			`SELECT skill_check.id, sitting.id IS NOT NULL AS begun
 			FROM skill_check

@@ -1,4 +1,4 @@
-import { addDays, dayBegins, schoolDateOf, type SchoolDate } from '../../core/calendar';
+import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { familyFormat } from '../../core/items';
 import {
 	advance,
@@ -11,6 +11,7 @@ import {
 	type Trace
 } from '../../core/mastery';
 import type { Database } from '../database/pool';
+import type { VisibleId } from '../viewer';
 import { lockStudents } from './people';
 import type { Skill } from './skills';
 
@@ -192,7 +193,7 @@ export async function readTraces(database: Database, studentIds: number[]): Prom
 /** Standings today: by student, then by skill. Skills nothing is known of are absent. */
 export async function readStandings(
 	database: Database,
-	studentIds: number[],
+	studentIds: VisibleId[],
 	today: SchoolDate
 ): Promise<Map<number, Map<number, StandingNow>>> {
 	const standings = new Map<number, Map<number, StandingNow>>(studentIds.map((id) => [id, new Map()]));
@@ -203,7 +204,7 @@ export async function readStandings(
 }
 
 /** A day's end in a time zone: no answer of the day comes after it. */
-const endOf = (day: SchoolDate, timeZone: string) => dayBegins(new Date(`${addDays(day, 1)}T12:00:00Z`), timeZone);
+const endOf = (day: SchoolDate, timeZone: string) => beginningOf(addDays(day, 1), timeZone);
 
 /**
  * Standings as they were at the end of earlier days, from the answer log: for each day, by student, then by skill. What
@@ -211,7 +212,7 @@ const endOf = (day: SchoolDate, timeZone: string) => dayBegins(new Date(`${addDa
  */
 export async function standingsOnDays(
 	database: Database,
-	studentIds: number[],
+	studentIds: VisibleId[],
 	skills: Skill[],
 	days: SchoolDate[],
 	timeZone: string
@@ -247,7 +248,11 @@ export interface EvidenceAnswer {
 }
 
 /** The answers behind a standing, newest first. */
-export async function evidenceFor(database: Database, studentId: number, skillId: number): Promise<EvidenceAnswer[]> {
+export async function evidenceFor(
+	database: Database,
+	studentId: VisibleId,
+	skillId: number
+): Promise<EvidenceAnswer[]> {
 	const rows = await database.rows<Omit<EvidenceAnswer, 'response'> & { response: string }>(
 		`SELECT answer.answered_at AS answeredAt, sitting.kind, item.family_id AS familyId, item.seed, answer.response,
 			answer.correct, answer.misconception, answer.milliseconds

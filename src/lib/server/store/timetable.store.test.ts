@@ -93,11 +93,13 @@ describe('staff away', () => {
 			[{ staffId: 3, fromOn: TODAY, untilOn: addDays(TODAY, 2), note: 'training' }],
 			NOW
 		);
-		expect(await staffAbsences(small.database, 1, addDays(TODAY, 1))).toMatchObject([{ id, staffName: 'Staff 3' }]);
-		expect(await staffAbsences(small.database, 1, addDays(TODAY, 2))).toEqual([]);
-		expect(await staffAbsences(small.database, 2, TODAY)).toEqual([]);
+		expect(await staffAbsences(small.database, staffAs('specialist'), addDays(TODAY, 1))).toMatchObject([
+			{ id, staffName: 'Staff 3' }
+		]);
+		expect(await staffAbsences(small.database, staffAs('specialist'), addDays(TODAY, 2))).toEqual([]);
+		expect(await staffAbsences(small.database, { ...staffAs('specialist', 20), schoolId: 2 }, TODAY)).toEqual([]);
 		expect(await removeAbsences(small.database, elsewhere, [id], NOW)).toEqual([]);
 		expect(await removeAbsences(small.database, specialist, [id], NOW)).toMatchObject([{ note: 'training' }]);
-		expect(await staffAbsences(small.database, 1, TODAY)).toEqual([]);
+		expect(await staffAbsences(small.database, staffAs('specialist'), TODAY)).toEqual([]);
 	});
 });

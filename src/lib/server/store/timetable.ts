@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { releasing, type BlockKind, type ClassBlock, type WeeklyTime } from '../../core/timetable';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { may, type Staff } from '../viewer';
 import { audit } from './audit';
 
 /** A staff member at a weekly meeting time. */
@@ -190,20 +190,21 @@ export interface StaffAbsence {
 	note: string;
 }
 
-/** Absences that have not ended by a day, or without one all, the earliest first. */
+/** Absences that have not ended by a day, or without one all, the earliest first. Why, those who plan the timetable read. */
 export async function staffAbsences(
 	database: Database,
-	schoolId: number,
+	staff: Staff,
 	since: SchoolDate = EVER
 ): Promise<StaffAbsence[]> {
-	return database.rows<StaffAbsence>(
+	const rows = await database.rows<StaffAbsence>(
 		`SELECT absence.id, absence.staff_id AS staffId, account.display_name AS staffName, absence.from_on AS fromOn,
 			absence.until_on AS untilOn, absence.note
 		FROM staff_absence AS absence JOIN account ON account.id = absence.staff_id
 		WHERE account.school_id = ? AND absence.until_on > ?
 		ORDER BY absence.from_on, absence.id`,
-		[schoolId, since]
+		[staff.schoolId, since]
 	);
+	return may(staff.role, 'plan the timetable') ? rows : rows.map((row) => ({ ...row, note: '' }));
 }
 
 export async function addAbsences(
@@ -234,7 +235,7 @@ export async function removeAbsences(
 	at: Date
 ): Promise<StaffAbsence[]> {
 	return database.transaction(async (transaction) => {
-		const own = (await staffAbsences(transaction, staff.schoolId)).filter(({ id }) => ids.includes(id));
+		const own = (await staffAbsences(transaction, staff)).filter(({ id }) => ids.includes(id));
 		if (own.length === 0) return [];
 		await transaction.run('DELETE FROM staff_absence WHERE id IN (?)', [own.map(({ id }) => id)]);
 		await audit(transaction, staff, at, 'remove staff absence', { absences: own });

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { windowPlaces } from '../screening';
 import { accommodations, setAccommodations, type Accommodation } from './accommodations';
@@ -17,6 +17,7 @@ import {
 	type NewWindow,
 	type WindowNote
 } from './windows';
+import type { Staff } from '../viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -44,7 +45,7 @@ const note = (change: Partial<WindowNote> = {}): WindowNote => ({
 	...change
 });
 const sitsIn = async (studentId: number, day: string) =>
-	(await windowsToSit(small.database, studentId, day)).map(({ name }) => name);
+	(await windowsToSit(small.database, seenOne(studentId), day)).map(({ name }) => name);
 async function statusOf(studentId: number, windowId = 2) {
 	const { students } = (await findScope(small.database, specialist, 'school', TODAY))!;
 	const window = (await screeningWindows(small.database, 1)).find(({ id }) => id === windowId)!;
@@ -110,14 +111,15 @@ describe('windows', () => {
 
 describe('notes on students in a window', () => {
 	it('say who is absent or excused, and are given back to be restored', async () => {
-		const noted = (notes: [number, WindowNote][]) => noteStudents(small.database, specialist, 2, new Map(notes), NOW);
+		const noted = (notes: [number, WindowNote][]) =>
+			noteStudents(small.database, specialist, 2, new Map(notes.map(([id, one]) => [seenOne(id), one])), NOW);
 		expect(await noted([[1, note({ kind: 'absent' })]])).toEqual(new Map());
 		expect(await statusOf(1)).toBe('absent');
 		const excused = note({ kind: 'excused', reason: 'sat at the last school' });
 		const before = (await noted([
 			[1, excused],
 			[2, excused]
-		]))!;
+		])) as Map<number, WindowNote>;
 		expect(before).toEqual(new Map([[1, note({ kind: 'absent' })]]));
 		expect(await statusOf(2)).toBe('excused');
 		expect(await sitsIn(2, TODAY)).toEqual([]);
@@ -125,16 +127,33 @@ describe('notes on students in a window', () => {
 		expect([await statusOf(1), await statusOf(2)]).toEqual(['absent', 'not started']);
 	});
 
+	it('that let a window pass a student by are given and taken away only by those who run screening', async () => {
+		const teacher = staffAs('teacher');
+		const noted = (staff: Staff, one: WindowNote) =>
+			noteStudents(small.database, staff, 2, new Map([[seenOne(4), one]]), NOW);
+		const excused = note({ kind: 'excused', reason: 'moves away' });
+		expect(await noted(teacher, excused)).toBe('not yours');
+		expect(await noted(teacher, note({ kind: 'absent' }))).toEqual(new Map());
+		await noted(specialist, excused);
+		for (const one of [note(), note({ kind: 'absent' }), note({ makeUpUntil: '2026-12-11' })])
+			expect(await noted(teacher, one)).toBe('not yours');
+		expect(await statusOf(4)).toBe('excused');
+		await noted(specialist, note({ kind: 'absent', makeUpUntil: '2026-12-11' }));
+		expect(await noted(teacher, note({ kind: 'absent' }))).toBe('not yours');
+		expect(await noted(teacher, note({ kind: null, makeUpUntil: '2026-12-11' }))).toBeInstanceOf(Map);
+		await noted(specialist, note());
+	});
+
 	it('let a student make up after the window has closed', async () => {
 		const later = note({ makeUpUntil: '2026-12-11' });
-		await noteStudents(small.database, specialist, 2, new Map([[3, later]]), NOW);
+		await noteStudents(small.database, specialist, 2, new Map([[seenOne(3), later]]), NOW);
 		expect(await sitsIn(3, '2026-12-10')).toEqual(['Winter']);
 		expect(await sitsIn(4, '2026-12-10')).toEqual([]);
 		expect(await sitsIn(3, '2026-12-12')).toEqual([]);
 	});
 
 	it('cannot be made in another school’s window', async () => {
-		expect(await noteStudents(small.database, elsewhere, 2, new Map([[1, note()]]), NOW)).toBeNull();
+		expect(await noteStudents(small.database, elsewhere, 2, new Map([[seenOne(1), note()]]), NOW)).toBeNull();
 		expect(await statusOf(1)).toBe('absent');
 	});
 });
@@ -145,7 +164,7 @@ describe('accommodations', () => {
 		await setAccommodations(small.database, specialist, [1, 2], readAloud, NOW);
 		const larger = { readAloud: false, largerType: true, timeFactor: 1, itemsADay: null };
 		await setAccommodations(small.database, specialist, [2], larger, NOW);
-		expect(await accommodations(small.database, [1, 2, 3])).toEqual(
+		expect(await accommodations(small.database, seen(1, 2, 3))).toEqual(
 			new Map<number, Accommodation>([
 				[1, readAloud],
 				[2, larger]

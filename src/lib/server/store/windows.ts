@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { MEASURES, type FluencyMeasure } from '../../core/fluency';
 import type { Database, RootDatabase } from '../database/pool';
-import type { Staff } from '../viewer';
+import { may, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
 
 /** How students are screened in a window. */
@@ -189,7 +189,7 @@ export interface WindowNote {
 export async function windowNotes(
 	database: Database,
 	windowId: number,
-	studentIds: number[]
+	studentIds: VisibleId[]
 ): Promise<Map<number, WindowNote>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<WindowNote & { studentId: number }>(
@@ -205,18 +205,28 @@ export async function windowNotes(
  * that says nothing takes away what was noted.
  *
  * @param notes by student, of those that the staff member may see
- * @returns what was noted of them before, or null for no such window
+ * @returns what was noted of them before; null for no such window; `not yours` where somebody who does not run screening
+ *   would excuse, let make up, or take that away
  */
 export async function noteStudents(
 	database: RootDatabase,
 	staff: Staff,
 	windowId: number,
-	notes: Map<number, WindowNote>,
+	notes: Map<VisibleId, WindowNote>,
 	at: Date
-): Promise<Map<number, WindowNote> | null> {
+): Promise<Map<number, WindowNote> | 'not yours' | null> {
 	return database.transaction(async (transaction) => {
 		if (!(await lockWindow(transaction, staff, windowId))) return null;
 		const before = await windowNotes(transaction, windowId, [...notes.keys()]);
+		// What lets a window pass a student by, or stay open, is not given or taken away by everyone.
+		const isMore = (note: WindowNote | undefined) => note?.kind === 'excused' || Boolean(note?.makeUpUntil);
+		const changesMore = [...notes].some(([id, note]) => {
+			const was = before.get(id);
+			const isSame = was?.kind === note.kind && was.reason === note.reason && was.makeUpUntil === note.makeUpUntil;
+			const keepsMore = was?.makeUpUntil === note.makeUpUntil && was?.kind !== 'excused' && note.kind !== 'excused';
+			return !isSame && !keepsMore && (isMore(was) || isMore(note));
+		});
+		if (changesMore && !may(staff.role, 'run screening')) return 'not yours';
 		const [empty, said]: [number[], [number, WindowNote][]] = [[], []];
 		for (const [id, note] of notes) {
 			if (note.kind === null && note.makeUpUntil === null) empty.push(id);
@@ -239,7 +249,7 @@ export async function noteStudents(
 /** Windows in which a student can sit a diagnostic of ours today, her make-ups among them. */
 export async function windowsToSit(
 	database: Database,
-	studentId: number,
+	studentId: VisibleId,
 	today: SchoolDate
 ): Promise<(ScreeningWindow & { lastDay: SchoolDate })[]> {
 	return database.rows<ScreeningWindow & { lastDay: SchoolDate }>(

@@ -12,7 +12,9 @@
 		startsAt: string;
 		minutes: number;
 		room: string;
-		group?: { id: number; name: string; tier: 2 | 3; students: number; isPaused: boolean; isOpen: boolean };
+		/** Whether a group meets then, one may see it or not. */
+		isHeld: boolean;
+		group?: { id: number; name: string; tier: 2 | 3; students: number; isPaused: boolean };
 	}
 	let { slots, people }: { slots: Slot[]; people: { id: number; displayName: string }[] } = $props();
 
@@ -42,22 +44,24 @@
 					{#each slots.filter((slot) => slot.staffId === person.id && slot.days.includes(d + 1)) as slot (slot.id)}
 						{@const { start, length } = placeOf(slot, hours)}
 						<svelte:element
-							this={slot.group?.isOpen ? 'a' : 'div'}
-							href={slot.group?.isOpen ? keepingScope(`/groups/${slot.group.id}`) : undefined}
+							this={slot.group ? 'a' : 'div'}
+							href={slot.group ? keepingScope(`/groups/${slot.group.id}`) : undefined}
 							class="slot"
-							class:free={!slot.group}
+							class:free={!slot.isHeld}
 							style:top="{start * height}px"
 							style:height="{length * height - 2}px"
 							style:left="{(100 * p) / people.length}%"
 							style:width="calc({100 / people.length}% - 3px)"
 							title="{slot.startsAt}, {slot.minutes} min, {person.displayName}, {slot.room}: {slot.group
 								? `${slot.group.name}, ${slot.group.students} students`
-								: 'free'}"
+								: slot.isHeld
+									? 'a group of other classes'
+									: 'free'}"
 						>
 							<span class="when">{slot.startsAt}</span>
 							{#if slot.group}<TierBars tier={slot.group.tier} /><span class="name"
 									>{slot.group.isPaused ? 'paused: ' : ''}{slot.group.name.replace(/ \d\d:\d\d$/, '')}</span
-								>{:else}free{/if}
+								>{:else}{slot.isHeld ? 'other classes' : 'free'}{/if}
 						</svelte:element>
 					{/each}
 				{/each}

@@ -29,6 +29,8 @@ export class AnswerQueue {
 	waiting = $state<QueuedAnswer[]>([]);
 	/** True while the server cannot be reached. */
 	offline = $state(false);
+	/** Why the work is over, where it was closed before it was done. */
+	closed = $state('');
 	/** Why the server will not take an answer, which no retry can mend. */
 	refused = $state('');
 	private tries = 0;
@@ -94,7 +96,9 @@ export class AnswerQueue {
 				this.offline = false;
 				this.tries = 0;
 				this.keep();
-				if (this.next && this.waiting.length === 0) this.next(await reply.json());
+				const { closed, ...progress } = (await reply.json()) as Progress & { closed?: string };
+				if (closed) this.closed = closed;
+				else if (this.next && this.waiting.length === 0) this.next(progress);
 			} else if (reply.status === 401) {
 				this.refused =
 					'You were signed out. Sign in again: your answers are kept on this device and will be sent then.';

@@ -102,6 +102,13 @@
 		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
 			<p class="soft">{result.skill}: {result.correct} of {result.itemCount} right at first try</p>
 		{/each}
+		{#if peek.late}
+			<p>
+				<a href={keepingScope(`/students/${student.id}#late`)}
+					>{peek.late} {peek.late === 1 ? 'answer' : 'answers'} came too late</a
+				>; they are kept aside.
+			</p>
+		{/if}
 	</section>
 
 	<section>

@@ -16,5 +16,7 @@ export interface PeekContent {
 	window: string | null;
 	scores: { domainId: number; theta: number; standardError: number; source: string; takenOn: string }[];
 	sitting: { answered: number; itemCount: number; flags: { flag: TrustFlag; reason: string }[] } | null;
+	/** Answers that came after their work was closed, and are kept aside. */
+	late: number;
 	openGaps: number;
 }

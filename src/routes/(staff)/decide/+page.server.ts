@@ -45,7 +45,7 @@ export async function load({ locals, url }) {
 	const [open, decided, groups, skills] = await Promise.all([
 		openReviews(locals.database, ids),
 		decidedReviews(locals.database, ids),
-		currentGroups(locals.database, school.id, school.today),
+		currentGroups(locals.database, staff, school.today),
 		skillList(locals.database)
 	]);
 	const advice = await adviceFor(locals, school, open);
@@ -96,7 +96,7 @@ export const actions = {
 			return refuse('A verdict takes effect within a week back and two months ahead');
 		if (verdict !== 'exit' && !nextReviewOn) return refuse('Say when to look again; only an exit needs no next review');
 		if (nextReviewOn && nextReviewOn <= school.today) return refuse('The next review lies ahead');
-		const found = await openReview(database, school.id, review);
+		const found = await openReview(database, staff, review, school.today);
 		if (!found) return refuse('This review has a verdict already, or is not yours');
 		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
 		const recommendation = (await adviceFor(event.locals, school, [found])).get(review)!;

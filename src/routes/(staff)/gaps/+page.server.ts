@@ -29,7 +29,7 @@ export async function load({ locals, url }) {
 	const graph = await skillGraph(database, skills);
 	const [{ rows, standings }, groups, abilities] = await Promise.all([
 		needleMap(database, ids, skills, graph, school.today),
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		overallAbilities(database, ids)
 	]);
 
@@ -48,9 +48,9 @@ export async function load({ locals, url }) {
 	};
 
 	async function chosenEvidence() {
-		const studentId = idIn(url, 'student');
+		const studentId = ids.find((id) => id === idIn(url, 'student'));
 		const skill = skills.find(({ id }) => id === idIn(url, 'cell'));
-		if (!skill || studentId === null || !ids.includes(studentId)) return null;
+		if (!skill || studentId === undefined) return null;
 		const own = standings.get(studentId)!;
 		const now = own.get(skill.id);
 		const answers = await evidenceFor(database, studentId, skill.id);

@@ -39,7 +39,7 @@
 	const folded = $derived(new Set((asked('folded') ?? '').split(',').map(Number)));
 	const find = $derived(asked('find') ?? '');
 	const ground = $derived(asked('ground') !== 'off');
-	const byId = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
+	const byId = $derived(new Map(data.scope.students.map((student) => [student.id as number, student])));
 	const allSkills = $derived(data.skills.map((skill, place) => ({ ...skill, place })));
 	const view = $derived(
 		viewMap(

@@ -9,21 +9,27 @@ import { visibleAmong } from '$lib/server/store/people';
 import { skillList } from '$lib/server/store/skills';
 import { slotList } from '$lib/server/store/timetable';
 import { formCheck, id } from '$lib/server/validate';
+import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
+	const formsGroups = may(staff.role, 'form groups');
 	// Groups as they were on an earlier day, or as they will be on a later one.
 	const asked = dayIn(url, 'on');
 	const on = asked === school.today ? null : asked;
 	const [all, slots, skills, drafts] = await Promise.all([
-		on ? groupsOn(database, school.id, on) : currentGroups(database, school.id, school.today),
+		on ? groupsOn(database, staff, on, school.today) : currentGroups(database, staff, school.today),
 		// Groups of the past may have met at times that are used no more.
 		slotList(database, school.id),
 		skillList(database),
-		draftList(database, school.id)
+		formsGroups ? draftList(database, school.id) : []
 	]);
+	const adoptionOf = async (id: number) => {
+		const groupIds = await adoptionGroups(database, school.id, id);
+		return groupIds.length ? { id, groupIds } : null;
+	};
 	const inScope = new Set(scope.students.map((student) => student.id));
 	const groups = all.filter(({ studentIds }) => studentIds.some((one) => inScope.has(one)) || scope.key === 'school');
 	const members = await visibleAmong(
@@ -32,7 +38,7 @@ export async function load({ locals, url }) {
 		[...new Set(groups.flatMap(({ studentIds }) => studentIds))],
 		school.today
 	);
-	const adopted = idIn(url, 'adopted');
+	const adopted = formsGroups ? idIn(url, 'adopted') : null;
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	return {
 		groups: groups.map((group) => ({
@@ -44,7 +50,7 @@ export async function load({ locals, url }) {
 		slots,
 		skills,
 		drafts: drafts.length,
-		adopted: adopted === null ? null : { id: adopted, groupIds: await adoptionGroups(database, school.id, adopted) }
+		adopted: adopted === null ? null : await adoptionOf(adopted)
 	};
 }
 

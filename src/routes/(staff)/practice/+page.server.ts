@@ -18,7 +18,7 @@ export async function load({ locals, url }) {
 		queuedSets(database, ids, school.today),
 		skillList(database),
 		readStandings(database, ids, school.today),
-		currentGroups(database, school.id, school.today)
+		currentGroups(database, staff, school.today)
 	]);
 	const waiting = new Map<number, number>();
 	for (const { studentId } of queued) waiting.set(studentId, (waiting.get(studentId) ?? 0) + 1);

@@ -40,7 +40,7 @@ export async function load({ locals, url }) {
 	const [series, skills, groups, attendance, cycle] = await Promise.all([
 		probeSeries(database, ids, school.today),
 		skillList(database),
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		attendanceCounts(database, ids),
 		currentCycle(database, school.id, school.today)
 	]);
@@ -87,7 +87,7 @@ export const actions = {
 		const found = (await skillList(database)).find((one) => one.id === skill);
 		if (!found) return refuse('There is no such skill');
 		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
-		if (group && !(await currentGroups(database, school.id, school.today)).some((one) => one.id === group))
+		if (group && !(await currentGroups(database, staff, school.today)).some((one) => one.id === group))
 			return refuse('There is no such group');
 		const plans = await startProbes(
 			database,

@@ -12,7 +12,7 @@
 
 	const selectedId = $derived(Number(page.url.searchParams.get('student')));
 	const planId = $derived(Number(page.url.searchParams.get('plan')));
-	const studentOf = $derived(new Map(data.scope.students.map((student) => [student.id, student])));
+	const studentOf = $derived(new Map(data.scope.students.map((student) => [student.id as number, student])));
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const chosen = $derived(
 		data.plans.find(({ id, studentId }) => id === planId && (!selectedId || studentId === selectedId)) ??

@@ -1,7 +1,7 @@
 import { schoolDateOf } from '../../../core/calendar';
 import type { Database, RootDatabase } from '../../database/pool';
 import { audit } from '../../store/audit';
-import type { Role, Staff, Viewer } from '../../viewer';
+import type { Role, Staff, Viewer, VisibleId } from '../../viewer';
 
 /** Whose a sign-in is. */
 export type Holder = { accountId: number } | { studentId: number };
@@ -55,7 +55,7 @@ interface HolderRow {
 	role: Role;
 	displayName: string;
 	accountSchool: number;
-	studentId: number;
+	studentId: VisibleId;
 	givenName: string;
 	grade: number;
 	studentSchool: number;

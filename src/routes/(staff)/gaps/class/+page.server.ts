@@ -30,7 +30,7 @@ export async function load({ locals, url }) {
 		domainList(database),
 		readStandings(database, ids, school.today),
 		windowInView(database, school),
-		currentGroups(database, school.id, school.today),
+		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
 		overallAbilities(database, ids)
 	]);

@@ -8,7 +8,7 @@
 	let { data } = $props();
 
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
-	const nameOf = $derived(new Map(data.students.map(({ id, name }) => [id, name])));
+	const nameOf = $derived(new Map(data.students.map(({ id, name }) => [id as number, name])));
 	const ahead = $derived(data.students.filter(({ isAhead }) => isAhead));
 	const percent = (share: number) => `${Math.round(100 * share)}%`;
 	const list = (ids: number[]) => `list:${ids.join(',')}`;

@@ -36,7 +36,7 @@
 		return skills.size === 1 && only !== null ? only : null;
 	});
 	function toggleAll(skill: number) {
-		const ids = at.get(skill)!.map(({ id }) => id);
+		const ids: number[] = at.get(skill)!.map(({ id }) => id);
 		chosen = ids.every((id) => chosen.includes(id))
 			? chosen.filter((id) => !ids.includes(id))
 			: [...new Set([...chosen, ...ids])];

@@ -27,17 +27,16 @@ export async function load({ locals, params }) {
 	const { database } = locals;
 	const { today } = school;
 	const groupId = idOf(params.group);
-	const group = groupId === null ? null : await findGroup(database, school.id, groupId, today);
+	const group = groupId === null ? null : await findGroup(database, staff, groupId, today);
 	const students = group ? await visibleAmong(database, staff, group.studentIds, today) : [];
-	// A class teacher sees groups of the own class; the others see those without members, too.
-	if (!group || (staff.role === 'teacher' && students.length === 0)) error(404, 'No such group for you.');
+	if (!group) error(404, 'No such group for you.');
 	const ids = students.map(({ id }) => id);
 	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews] = await Promise.all([
 		slotList(database, school.id),
 		skillList(database),
 		readStandings(database, ids, today),
 		groupPauses(database, [group.id]),
-		groupHistory(database, group.id),
+		groupHistory(database, staff, group.id, today),
 		notesOn(database, ids),
 		attendanceCounts(database, ids),
 		practiceSets(database, school.id, ids),
@@ -47,8 +46,8 @@ export async function load({ locals, params }) {
 	const slot = slots.find(({ id }) => id === group.slotId)!;
 	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
 	const [absences, records] = await Promise.all([
-		staffAbsences(database, school.id, group.startsOn),
-		meetingRecords(database, [group.id], group.startsOn, group.endsOn)
+		staffAbsences(database, staff, group.startsOn),
+		meetingRecords(database, staff, [group.id], { from: group.startsOn, until: group.endsOn, today })
 	]);
 	const away = absences.filter(({ staffId }) => staffId === slot.staffId);
 	const days = meetingDays(slot, group.startsOn, group.endsOn).map((on) => ({
@@ -62,7 +61,8 @@ export async function load({ locals, params }) {
 	// The session that attendance is taken for: today's, else the last one.
 	const session = past.findLast(({ isPaused, record }) => !isPaused || record) ?? null;
 	// Names of those who have left, for the history.
-	const others = history.flatMap(({ studentIds }) => studentIds).filter((id) => !ids.includes(id));
+	const members = new Set<number>(ids);
+	const others = history.flatMap(({ studentIds }) => studentIds).filter((id) => !members.has(id));
 	return {
 		group,
 		slot,

@@ -18,7 +18,7 @@ export async function load({ locals }) {
 		draftList(database, school.id),
 		slotList(database, school.id),
 		skillList(database),
-		currentGroups(database, school.id, school.today)
+		currentGroups(database, staff, school.today)
 	]);
 	const minutes = new Map(slots.map((slot) => [String(slot.id), meetingMinutes(slot)]));
 	const ids = [...new Set(drafts.flatMap(({ groups }) => groups.flatMap(({ studentIds }) => studentIds.map(Number))))];

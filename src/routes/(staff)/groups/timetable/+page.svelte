@@ -11,7 +11,7 @@
 	let { data, form } = $props();
 
 	const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri'];
-	const free = $derived(data.slots.filter(({ group }) => !group));
+	const free = $derived(data.slots.filter(({ isHeld }) => !isHeld));
 	const plan = $derived(form && 'plan' in form ? form.plan : null);
 	const outcome = $derived(form && !('plan' in form) ? form : null);
 	let file = $state<HTMLInputElement>();

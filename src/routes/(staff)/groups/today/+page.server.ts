@@ -17,10 +17,10 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const on = dayIn(url, 'on') ?? school.today;
 	const [groups, slots, skills, absences] = await Promise.all([
-		groupsOn(database, school.id, on),
+		groupsOn(database, staff, on, school.today),
 		slotList(database, school.id),
 		skillList(database),
-		staffAbsences(database, school.id, on)
+		staffAbsences(database, staff, on)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	const meeting = groups.filter(({ slotId }) => slotOf.get(slotId)!.days.includes(weekday(on)));
@@ -32,7 +32,7 @@ export async function load({ locals, url }) {
 	const groupIds = shown.map(({ id }) => id);
 	const [students, records, pauses, standings] = await Promise.all([
 		visibleAmong(database, staff, ids, school.today),
-		meetingRecords(database, groupIds, on, on),
+		meetingRecords(database, staff, groupIds, { from: on, until: on, today: school.today }),
 		groupPauses(database, groupIds),
 		readStandings(database, ids, school.today)
 	]);

@@ -19,7 +19,7 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 	const [kind, value] = textIn(url, 'for', 40).split(':');
 	const { database } = locals;
 	if (kind === 'group') {
-		const group = (await currentGroups(database, school.id, school.today)).find((one) => one.id === idOf(value));
+		const group = (await currentGroups(database, staff, school.today)).find((one) => one.id === idOf(value));
 		const students = group ? await visibleAmong(database, staff, group.studentIds, school.today) : [];
 		if (!group || students.length === 0) error(404, 'No such group for you.');
 		return { label: group.name, group, students };

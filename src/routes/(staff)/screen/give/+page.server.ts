@@ -10,6 +10,7 @@ import { measuredStudent, saveMeasure, setMeasureAside } from '$lib/server/store
 import { visibleAmong } from '$lib/server/store/people';
 import { windowNotes, type ScreeningWindow } from '$lib/server/store/windows';
 import { formCheck, id } from '$lib/server/validate';
+import type { VisibleId } from '$lib/server/viewer';
 
 type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };
 const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boolean(window?.measure);
@@ -56,7 +57,7 @@ export async function load({ locals, url }) {
 async function isOpenFor(
 	database: App.Locals['database'],
 	window: ScreeningWindow,
-	studentId: number,
+	studentId: VisibleId,
 	today: string
 ): Promise<boolean> {
 	if (today < window.opensOn) return false;
@@ -98,9 +99,9 @@ export const actions = {
 		const { id: measureId, window: windowId, student, sheet: grade, seconds, reached } = form;
 		const { window } = await windowInView(database, school, windowId);
 		if (window?.id !== windowId || !isGiven(window)) return refuse('There is no such window');
-		if (!(await visibleAmong(database, staff, [student], school.today)).length)
-			return refuse('This student is not yours to see');
-		if (!(await isOpenFor(database, window, student, school.today)))
+		const [seen] = await visibleAmong(database, staff, [student], school.today);
+		if (!seen) return refuse('This student is not yours to see');
+		if (!(await isOpenFor(database, window, seen.id, school.today)))
 			return refuse('The window is not open today; let the student make up first');
 		const sheet = sheetToMark(window, grade);
 		if (sheet.grade !== grade || reached > sheet.places.length) return refuse('This is not a sheet of this measure');
@@ -134,7 +135,8 @@ export const actions = {
 		const student = await measuredStudent(database, staff, form.id);
 		if (student === null || !(await visibleAmong(database, staff, [student], school.today)).length)
 			return refuse('There is no such measure for you');
-		if (!(await setMeasureAside(database, staff, form.id, isAside, at))) return refuse('This was done already');
+		if (!(await setMeasureAside(database, staff, form.id, isAside, at)))
+			return refuse('This was done already, or was not given by you');
 		return isAside
 			? {
 					done: 'Set aside: it feeds nothing. The one before counts again, if there was one.',

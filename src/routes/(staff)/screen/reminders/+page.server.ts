@@ -1,15 +1,16 @@
 import { error } from '@sveltejs/kit';
 import { windowPlaces } from '$lib/server/screening';
 import { screenContext } from '$lib/server/staffPage';
-import { classList } from '$lib/server/store/people';
+import { classCodes, classList } from '$lib/server/store/people';
 
 export async function load({ locals, url }) {
-	const { school, scope, window } = await screenContext(locals, url);
+	const { staff, school, scope, window } = await screenContext(locals, url);
 	const { database } = locals;
 	if (!window) error(404, 'There is no window to remind of.');
-	const [places, classes] = await Promise.all([
+	const [places, classes, codes] = await Promise.all([
 		windowPlaces(database, window, scope.students),
-		classList(database, school.id)
+		classList(database, school.id),
+		classCodes(database, staff)
 	]);
 	const missing = scope.students.flatMap((student) => {
 		const { status, sitting, note } = places.get(student.id)!;
@@ -20,7 +21,11 @@ export async function load({ locals, url }) {
 		window,
 		today: school.today,
 		classes: classes
-			.map((one) => ({ ...one, students: missing.filter(({ classId }) => classId === one.id) }))
+			.map((one) => ({
+				...one,
+				code: codes.get(one.id) ?? '',
+				students: missing.filter(({ classId }) => classId === one.id)
+			}))
 			.filter(({ students }) => students.length > 0)
 	};
 }

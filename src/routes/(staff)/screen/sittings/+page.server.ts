@@ -182,7 +182,11 @@ export const actions = {
 			if (!isSchoolDate(makeUp) || makeUp < school.today) return refuse('Say until which day, today or later');
 			if (makeUp > addDays(school.today, FAR_MAKE_UP)) return refuse('A make-up lies at most 60 days ahead');
 		}
-		const noted = await windowNotes(database, window, students);
+		const noted = await windowNotes(
+			database,
+			window,
+			seen.map((student) => student.id)
+		);
 		/** A note says one thing and keeps the others: an absent student can still make up. */
 		const note = (before: WindowNote): WindowNote =>
 			({
@@ -191,9 +195,10 @@ export const actions = {
 				'make-up': { ...(before.kind === 'excused' ? NOTHING_NOTED : before), makeUpUntil: makeUp },
 				nothing: NOTHING_NOTED
 			})[kind];
-		const notes = new Map(students.map((one) => [one, note(noted.get(one) ?? NOTHING_NOTED)]));
+		const notes = new Map(seen.map(({ id: one }) => [one, note(noted.get(one) ?? NOTHING_NOTED)]));
 		const before = await noteStudents(database, staff, window, notes, at);
-		if (!before) return refuse('There is no such window');
+		if (before === null) return refuse('There is no such window');
+		if (before === 'not yours') return refuse(ONLY_SPECIALIST);
 		const who = counted(students.length);
 		const done = {
 			absent: `${who} noted as absent. They can still sit while the window is open.`,
@@ -210,13 +215,13 @@ export const actions = {
 	restoreNotes: staffAction('note absences', restoreForm, async ({ staff, school, database, at, form }) => {
 		const earlier = notesCheck(jsonIn(form.notes));
 		if ('problem' in earlier) return refuse('What was noted before could not be read');
-		const notes = new Map(earlier.value);
-		const seen = await visibleAmong(database, staff, [...notes.keys()], school.today);
-		if (seen.length !== notes.size) return refuse('Some of these students are not yours to see');
-		const mayExcuse = may(staff.role, 'run screening');
-		if (!mayExcuse && [...notes.values()].some(({ kind, makeUpUntil }) => kind === 'excused' || makeUpUntil))
-			return refuse(ONLY_SPECIALIST);
-		if (!(await noteStudents(database, staff, form.window, notes, at))) return refuse('There is no such window');
+		const wanted = new Map(earlier.value);
+		const seen = await visibleAmong(database, staff, [...wanted.keys()], school.today);
+		const notes = new Map(seen.map(({ id: one }) => [one, wanted.get(one)!]));
+		if (seen.length !== wanted.size) return refuse('Some of these students are not yours to see');
+		const before = await noteStudents(database, staff, form.window, notes, at);
+		if (before === null) return refuse('There is no such window');
+		if (before === 'not yours') return refuse(ONLY_SPECIALIST);
 		return { done: `Taken back for ${counted(notes.size)}.` };
 	}),
 	accommodate: staffAction('run screening', accommodationForm, async ({ staff, school, database, at, form }) => {

@@ -194,6 +194,27 @@
 		</ul>
 	</section>
 </div>
+{#if data.late.length}
+	<section class="no-print" id="late" aria-labelledby="late-answers">
+		<h2 id="late-answers">Answers that came too late</h2>
+		<p class="soft">
+			A device kept them while it could not reach the school’s server. By its clock they were given in time; they came
+			after the work was closed, and count for nothing.
+		</p>
+		<ul class="plain">
+			{#each data.late as answer, i (i)}
+				<li>
+					<!-- eslint-disable-next-line svelte/no-at-html-tags -- made by mathHtml, which escapes -->
+					{answer.skill}: {@html answer.stemHtml} <strong>{@html answer.givenHtml}</strong>
+					<span class="soft"
+						>{answer.correct ? 'right' : 'not right'}; given {answer.answeredAt} by the device, came {answer.receivedAt};
+						{answer.closedBy}</span
+					>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
 <Notice outcome={form} />
 
 <style>

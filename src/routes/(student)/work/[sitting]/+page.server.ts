@@ -3,7 +3,8 @@ import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
 import { idOf } from '$lib/server/request/address';
 import { showItem, showItemWithKey } from '$lib/server/presentItem';
-import { accommodationOf, diagnosticProgress, spokenText } from '$lib/server/sittingPage';
+import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sittingPage';
+import { closings } from '$lib/server/store/closings';
 import { findSitting, sittingItems } from '$lib/server/store/sittings';
 import { skillList } from '$lib/server/store/skills';
 import { studentContext } from '$lib/server/studentPage';
@@ -15,13 +16,17 @@ export async function load({ locals, params }) {
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
 	const practice = sitting.kind === 'practice';
-	const [items, accommodation, progress] = await Promise.all([
+	const [items, accommodation, progress, closed] = await Promise.all([
 		sittingItems(locals.database, sitting.id),
 		accommodationOf(locals, student),
-		isDiagnostic ? diagnosticProgress(locals, student, sitting) : null
+		isDiagnostic ? diagnosticProgress(locals, student, sitting) : null,
+		closings(locals.database, [sitting.id], locals.at)
 	]);
+	const closing = closed.get(sitting.id);
+	// Of what is closed no question is shown any more.
+	const shownItems = closing ? [] : items;
 	const warmUp =
-		isDiagnostic && sitting.answered === 0
+		isDiagnostic && !closing && sitting.answered === 0
 			? warmUpItems(await skillList(locals.database), { grade: student.grade, term: 2 }, student.id)
 			: [];
 	return {
@@ -35,6 +40,7 @@ export async function load({ locals, params }) {
 		readAloud: accommodation.readAloud,
 		largerType: accommodation.largerType,
 		enough: progress?.enough ?? false,
+		closed: closing ? sayClosed(closing.why) : null,
 		// Practice questions before a diagnostic; with their keys, as they count for nothing.
 		warmUp: warmUp.map(({ familyId, seed }, position) => {
 			const item = itemFrom(familyId, seed);
@@ -47,7 +53,7 @@ export async function load({ locals, params }) {
 			};
 		}),
 		// Keys travel only with practice, where feedback is immediate.
-		items: items.map((place) => {
+		items: shownItems.map((place) => {
 			const item = itemFrom(place.familyId, place.seed);
 			const shown = practice
 				? { ...showItemWithKey(item), practice: true as const }

@@ -16,6 +16,8 @@
 
 	const isDiagnostic = $derived(data.sitting.kind === 'diagnostic');
 	const current = $derived(sitting.current);
+	/** Why nothing can be answered any more. */
+	const closed = $derived(queue?.closed || data.closed);
 	const total = $derived(Math.max(data.sitting.itemCount, sitting.number));
 	const where = $derived(
 		sitting.isWarmUp
@@ -49,7 +51,7 @@
 	}
 </script>
 
-<svelte:head><title>{sitting.isFinished ? 'Done' : where} · Orderly Compass</title></svelte:head>
+<svelte:head><title>{closed ? 'Closed' : sitting.isFinished ? 'Done' : where} · Orderly Compass</title></svelte:head>
 
 {#if queue?.offline}
 	<p class="away" role="status">
@@ -61,7 +63,11 @@
 {/if}
 
 <div class:larger={data.largerType}>
-	{#if sitting.isFinished}
+	{#if closed}
+		<h1>Closed</h1>
+		<p role="status">{closed}</p>
+		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if sitting.isFinished}
 		<h1>All done</h1>
 		{#if data.sitting.kind === 'practice'}
 			<p>You got <strong>{sitting.right} of {data.sitting.itemCount}</strong> right at the first try.</p>

@@ -1,8 +1,9 @@
 import { error, json } from '@sveltejs/kit';
 import { AnswerDesk } from '$lib/server/answerDesk';
 import { idOf } from '$lib/server/request/address';
-import type { IncomingAnswer } from '$lib/server/store/answers';
-import { diagnosticProgress } from '$lib/server/sittingPage';
+import type { IncomingAnswer, Stored } from '$lib/server/store/answers';
+import { diagnosticProgress, sayClosed } from '$lib/server/sittingPage';
+import { closings } from '$lib/server/store/closings';
 import { findSchool } from '$lib/server/store/calendar';
 import { findSitting } from '$lib/server/store/sittings';
 import { jsonCheck, readJson } from '$lib/server/validate';
@@ -43,6 +44,8 @@ const check = jsonCheck<{ answers: IncomingAnswer[] }>({
 	required: ['answers']
 });
 
+const KEPT = new Set<Stored>(['stored', 'already stored', 'answered before', 'kept aside']);
+
 /** A school's time zone does not change while the server runs. */
 const timeZones = new Map<number, string>();
 let desk: AnswerDesk | null = null;
@@ -59,11 +62,13 @@ export async function POST(event) {
 	desk ??= new AnswerDesk(database);
 	const submitted = answers.map((answer) => ({ ...answer, studentId: viewer.id, sittingId, timeZone, receivedAt: at }));
 	const results = await desk.submit(submitted);
-	const kept = results.filter((result) => result === 'stored' || result === 'already stored').length;
+	const kept = results.filter((result) => KEPT.has(result)).length;
 	const rest = kept ? `The other ${kept} ${kept === 1 ? 'answer was' : 'answers were'} stored.` : 'Nothing was stored.';
 	if (results.includes('unknown')) error(404, `There is no such question for you. ${rest}`);
 	if (results.includes('unreadable')) error(400, `An answer does not fit its question. ${rest}`);
 	const stored = answers.map(({ id }, i) => ({ id, status: results[i] }));
+	const closing = (await closings(database, [sittingId], at)).get(sittingId);
+	if (closing) return json({ results: stored, closed: sayClosed(closing.why, results.includes('kept aside')) });
 	// A diagnostic asks for its next question with the answer to the last.
 	if (!event.url.searchParams.has('next')) return json({ results: stored });
 	const sitting = await findSitting(database, viewer.id, sittingId);

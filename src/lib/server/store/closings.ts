@@ -1,0 +1,70 @@
+import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../core/calendar';
+import type { Database } from '../database/pool';
+
+/** Why a sitting takes no answers any more. */
+export type ClosedBy = 'window closed' | 'ended by staff' | 'taken back' | 'left the school';
+
+export interface Closing {
+	why: ClosedBy;
+	/** From when on. */
+	at: Date;
+}
+
+interface Row {
+	id: number;
+	timeZone: string;
+	/** The last day on which the student may sit, of a diagnostic. */
+	lastDay: SchoolDate | null;
+	/** When the sitting ended with questions unanswered, of a diagnostic. */
+	endedAt: Date | null;
+	takenBackAt: Date | null;
+	planEndedOn: SchoolDate | null;
+	/** The first day on which the student is in no class. */
+	leftOn: SchoolDate | null;
+}
+
+/** Which of some sittings take no answers any more at an instant, why, and since when. */
+export async function closings(database: Database, sittingIds: number[], at: Date): Promise<Map<number, Closing>> {
+	const closed = new Map<number, Closing>();
+	if (sittingIds.length === 0) return closed;
+	const rows = await database.rows<Row>(
+		`SELECT sitting.id, school.time_zone AS timeZone,
+			GREATEST(screening_window.closes_on, COALESCE(note.make_up_until, screening_window.closes_on)) AS lastDay,
+			IF(sitting.kind = 'diagnostic' AND sitting.finished_at IS NOT NULL AND EXISTS (
+				SELECT 1 FROM sitting_item AS item
+				LEFT JOIN answer
+					ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
+				WHERE item.sitting_id = sitting.id AND answer.id IS NULL), sitting.finished_at, NULL) AS endedAt,
+			COALESCE(practice_set.withdrawn_at, skill_check.withdrawn_at) AS takenBackAt,
+			probe_plan.ended_on AS planEndedOn,
+			(SELECT NULLIF(MAX(COALESCE(until_on, '9999-12-31')), '9999-12-31') FROM class_membership
+				WHERE class_membership.student_id = sitting.student_id) AS leftOn
+		FROM sitting
+		JOIN student ON student.id = sitting.student_id
+		JOIN school ON school.id = student.school_id
+		LEFT JOIN screening_window ON screening_window.id = sitting.window_id
+		LEFT JOIN window_student AS note
+			ON note.window_id = sitting.window_id AND note.student_id = sitting.student_id
+		LEFT JOIN practice_set ON practice_set.id = sitting.set_id
+		LEFT JOIN skill_check ON skill_check.id = sitting.check_id
+		LEFT JOIN probe_plan ON probe_plan.id = sitting.plan_id
+		WHERE sitting.id IN (?)`,
+		[[...new Set(sittingIds)]]
+	);
+	for (const { id, timeZone, lastDay, endedAt, takenBackAt, planEndedOn, leftOn } of rows) {
+		const today = schoolDateOf(at, timeZone);
+		const starts = (day: SchoolDate | null) => (day === null || day > today ? null : beginningOf(day, timeZone));
+		const ends: [ClosedBy, Date | null][] = [
+			['window closed', starts(lastDay && addDays(lastDay, 1))],
+			['ended by staff', endedAt],
+			['taken back', takenBackAt ?? starts(planEndedOn)],
+			['left the school', starts(leftOn)]
+		];
+		for (const [why, since] of ends) {
+			if (since === null || since > at) continue;
+			const before = closed.get(id);
+			if (!before || since < before.at) closed.set(id, { why, at: since });
+		}
+	}
+	return closed;
+}

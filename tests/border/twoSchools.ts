@@ -1,0 +1,503 @@
+import { randomUUID } from 'node:crypto';
+import { shippedFramework } from '../../framework/shipped';
+import { addDays } from '../../src/lib/core/calendar';
+import { itemFrom } from '../../src/lib/core/items';
+import { countTry } from '../../src/lib/server/auth/store/tries';
+import { migrate } from '../../src/lib/server/database/migrate';
+import type { RootDatabase } from '../../src/lib/server/database/pool';
+import { setAccommodations } from '../../src/lib/server/store/accommodations';
+import { beginDiagnostic } from '../../src/lib/server/store/adaptiveSittings';
+import { adoptGroups, type NewGroup } from '../../src/lib/server/store/adoptions';
+import { storeAnswers } from '../../src/lib/server/store/answers';
+import { fill } from '../../src/lib/server/store/bulk';
+import type { School } from '../../src/lib/server/store/calendar';
+import { saveDraft } from '../../src/lib/server/store/drafts';
+import { saveMeasure } from '../../src/lib/server/store/givenMeasures';
+import { changeGroup } from '../../src/lib/server/store/groupChanges';
+import { askForJob } from '../../src/lib/server/store/jobs';
+import { addMaterial, importStandards, shelve } from '../../src/lib/server/store/library';
+import { recordMeeting } from '../../src/lib/server/store/meetings';
+import { writeNote } from '../../src/lib/server/store/notes';
+import { saveOutcomes } from '../../src/lib/server/store/outcomes';
+import { assignSet } from '../../src/lib/server/store/practice';
+import { startProbes } from '../../src/lib/server/store/probes';
+import { decide, openReviews } from '../../src/lib/server/store/reviews';
+import { importScores, saveMatching } from '../../src/lib/server/store/scores';
+import { beginPractice, beginProbe, openItem } from '../../src/lib/server/store/sittings';
+import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';
+import { saveFramework, skillList, type Skill } from '../../src/lib/server/store/skills';
+import { rebuildTraces } from '../../src/lib/server/store/standings';
+import { addAbsences } from '../../src/lib/server/store/timetable';
+import { noteStudents } from '../../src/lib/server/store/windows';
+import type { Role, SignedInStudent, Staff } from '../../src/lib/server/viewer';
+import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY } from '../smallSchool';
+
+/** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */
+const RANGES = {
+	small_group: 11,
+	practice_set: 12,
+	probe_plan: 13,
+	sitting: 14,
+	review: 15,
+	group_draft: 16,
+	adoption: 17,
+	skill_check: 18,
+	student_note: 19,
+	group_change: 20,
+	class_block: 21,
+	staff_absence: 22,
+	standard: 23,
+	skill_material: 24,
+	job: 25,
+	tier_interval: 27,
+	group_membership: 28
+};
+
+/** A school with everything in it, of classes A (students 1 to 4) and B (5 to 8). */
+export interface FilledSchool {
+	/** The id of a row is `base + 1000 × range + n`. */
+	base: number;
+	school: School;
+	staff: Record<Role | 'otherTeacher', Staff>;
+	classes: { a: number; b: number };
+	students: number[];
+	/** A of students 1–3, B of 5–7, mixed of 4 and 8. */
+	groups: { a: number; b: number; mixed: number };
+	windows: { diagnostic: number; measure: number };
+	/** For all, and for class B alone. */
+	sets: { all: number; b: number };
+	plans: { a: number; b: number };
+	checks: { a: number; b: number };
+	/** Diagnostics of students 1 and 5. */
+	sittings: { a: number; b: number };
+	notes: { a: number; b: number };
+	reviews: { a: number; b: number };
+	draft: number;
+	adoption: number;
+	material: number;
+	job: number;
+	slots: number[];
+	blocks: number[];
+	absence: number;
+	measures: { a: string; b: string };
+	student: SignedInStudent;
+}
+
+/** Two schools in one database, alike but for their ids. */
+export async function twoSchools(name: string) {
+	const database = await emptyDatabase(name);
+	await migrate(database, migrations);
+	await saveFramework(database, shippedFramework());
+	const skills = await skillList(database);
+	return {
+		database,
+		skills,
+		one: await fillSchool(database, skills, 7_100_000),
+		other: await fillSchool(database, skills, 7_200_000)
+	};
+}
+
+async function fillSchool(database: RootDatabase, skills: Skill[], base: number): Promise<FilledSchool> {
+	for (const [table, range] of Object.entries(RANGES))
+		await database.run(`ALTER TABLE ${table} AUTO_INCREMENT = ${base + 1_000 * range}`);
+	const at = (range: number, n: number) => base + 1_000 * range + n;
+	const schoolId = base;
+	const school: School = { id: schoolId, name: `School ${base}`, timeZone: 'America/New_York', today: TODAY };
+	const staffAs = (n: number, role: Role): Staff => ({
+		kind: 'staff',
+		id: at(1, n),
+		schoolId,
+		role,
+		displayName: `${role} ${n}`
+	});
+	const staff = {
+		coordinator: staffAs(1, 'coordinator'),
+		specialist: staffAs(2, 'specialist'),
+		interventionist: staffAs(3, 'interventionist'),
+		teacher: staffAs(11, 'teacher'),
+		otherTeacher: staffAs(12, 'teacher')
+	};
+	const { specialist } = staff;
+	await fill(database, 'school', [{ id: schoolId, name: school.name, time_zone: school.timeZone }]);
+	await fill(
+		database,
+		'account',
+		Object.values(staff).map(({ id, role, displayName }) => ({
+			id,
+			school_id: schoolId,
+			role,
+			user_name: `user${id}`,
+			display_name: displayName,
+			password_hash: 'none'
+		}))
+	);
+	const classes = { a: at(2, 1), b: at(2, 2) };
+	await fill(database, 'class', [
+		{ id: classes.a, school_id: schoolId, name: 'Avocet', grade: 4, code: `CODE${classes.a}`, teacher_id: at(1, 11) },
+		{ id: classes.b, school_id: schoolId, name: 'Curlew', grade: 4, code: `CODE${classes.b}`, teacher_id: at(1, 12) }
+	]);
+	const students = [1, 2, 3, 4, 5, 6, 7, 8].map((n) => at(3, n));
+	await fill(
+		database,
+		'student',
+		students.map((id) => ({
+			id,
+			school_id: schoolId,
+			number: `N${id}`,
+			given_name: `Given${id}`,
+			family_name: `Family${id}`,
+			grade: 4,
+			pin_hash: 'none'
+		}))
+	);
+	await fill(
+		database,
+		'class_membership',
+		students.map((id, i) => ({ class_id: i < 4 ? classes.a : classes.b, student_id: id, from_on: '2026-08-20' }))
+	);
+	await fill(
+		database,
+		'student_attribute',
+		students.map((id) => ({ student_id: id, name: 'Home language', value: `of ${id}` }))
+	);
+	await fill(
+		database,
+		'tier_interval',
+		students.map((id) => ({ student_id: id, tier: 2, from_on: '2026-09-01' }))
+	);
+	await fill(database, 'student_pair', [{ student_id: students[0], other_id: students[4], kind: 'apart' }]);
+	await fill(database, 'cycle', [{ id: at(4, 1), school_id: schoolId, number: 2, starts_on: '2026-10-26', weeks: 8 }]);
+	const windows = { diagnostic: at(5, 1), measure: at(5, 2) };
+	const dates = { school_id: schoolId, term: 2, opens_on: '2026-11-16', closes_on: '2026-12-04' };
+	await fill(database, 'screening_window', [
+		{ ...dates, id: windows.diagnostic, name: 'Winter', subject: 'Mathematics', mode: 'fixed form' },
+		{
+			...dates,
+			id: windows.measure,
+			name: 'Reading',
+			subject: 'Reading',
+			mode: 'teacher-given',
+			measure: 'reading aloud'
+		}
+	]);
+	await fill(
+		database,
+		'window_class',
+		Object.values(windows).flatMap((window_id) => Object.values(classes).map((class_id) => ({ window_id, class_id })))
+	);
+	const slots = [1, 2, 3].map((n) => at(6, n));
+	await fill(
+		database,
+		'slot',
+		slots.map((id, i) => ({
+			id,
+			staff_id: at(1, 2 + (i % 2)),
+			days: 31,
+			starts_at: `0${8 + i}:10`,
+			minutes: 30,
+			room: 'R'
+		}))
+	);
+	await fill(database, 'class_block', [
+		{ class_id: classes.b, kind: 'lunch', days: 31, starts_at: '12:15', minutes: 40 }
+	]);
+	const block = await database.row<{ id: number }>('SELECT id FROM class_block WHERE class_id = ?', [classes.b]);
+	await rebuildTraces(database, students, skills, school.timeZone);
+
+	const group = (name: string, slot: number, ids: number[]): NewGroup => ({
+		name,
+		kind: 'same need',
+		tier: 2,
+		focusSkillId: skills[0].id,
+		slotId: slots[slot],
+		startsOn: TODAY,
+		endsOn: addDays(TODAY, 27),
+		studentIds: ids,
+		helperIds: [],
+		reviewOn: addDays(TODAY, 24)
+	});
+	const drafted = [students.slice(0, 3), students.slice(4, 7), [students[3], students[7]]];
+	const draft = await saveDraft(
+		database,
+		specialist,
+		{
+			name: `Draft of ${students[0]} and ${students[4]}`,
+			choices: { kind: 'same need', studentIds: students, regroups: [], focusId: null },
+			limits: {
+				sizes: { 2: { minimum: 1, maximum: 6 }, 3: { minimum: 1, maximum: 3 } },
+				slotIds: slots.map(String),
+				mostGroups: null,
+				keepWorth: 0,
+				excludedIds: [],
+				apart: [],
+				together: []
+			},
+			problem: {
+				students: students.map((id) => ({ id: String(id), tier: 2, needs: {}, available: slots.map(String) })),
+				slots: slots.map((id) => ({ id: String(id) })),
+				sizes: { 2: { minimum: 1, maximum: 6 }, 3: { minimum: 1, maximum: 3 } },
+				apart: [],
+				together: []
+			},
+			groups: drafted.map((ids, i) => ({
+				slotId: String(slots[i]),
+				focusId: String(skills[0].id),
+				tier: 2,
+				studentIds: ids.map(String),
+				helperIds: []
+			})),
+			bound: 1
+		},
+		NOW
+	);
+	const adopted = await adoptGroups(
+		database,
+		specialist,
+		{
+			groups: drafted.map((ids, i) => group(['Only A', 'Only B', 'Mixed'][i], i, ids)),
+			ends: [],
+			draftId: draft,
+			reason: ''
+		},
+		NOW
+	);
+	if ('takenSlotId' in adopted) throw new Error('a meeting time is taken');
+	const [a, b, mixed] = adopted.ids;
+	await changeGroup(
+		database,
+		specialist,
+		mixed,
+		{ kind: 'leave', studentIds: [students[7]], on: addDays(TODAY, 7) },
+		`because of ${students[7]}`,
+		NOW
+	);
+	for (const [groupId, ids] of [
+		[b, students.slice(4, 7)],
+		[mixed, [students[3], students[7]]]
+	] as const)
+		await recordMeeting(
+			database,
+			specialist,
+			{
+				groupId,
+				on: TODAY,
+				held: true,
+				note: `${ids.at(-1)} was tired`,
+				students: ids.map((studentId) => ({ studentId, present: true, ticketRight: 1 }))
+			},
+			NOW
+		);
+	const set = (ids: number[], groupId: number | null) =>
+		assignSet(
+			database,
+			specialist,
+			{ skillId: skills[0].id, groupId, itemCount: 5, opensOn: TODAY, dueOn: addDays(TODAY, 4), studentIds: ids },
+			NOW
+		);
+	const sets = { all: await set(students, null), b: await set(students.slice(4), b) };
+	const plan = { skillId: skills[0].id, startsOn: TODAY, goalOn: addDays(TODAY, 40), goalCorrect: 7 };
+	const [planA] = await startProbes(database, specialist, { ...plan, studentIds: [students[0]], groupId: a }, NOW);
+	const [planB] = await startProbes(database, specialist, { ...plan, studentIds: [students[4]], groupId: b }, NOW);
+	const check = async (n: number) => {
+		const given = await assignChecks(
+			database,
+			specialist,
+			[{ studentId: students[n], skillIds: [skills[1].id] }],
+			addDays(TODAY, 3),
+			NOW
+		);
+		return given!.batch;
+	};
+	const checks = { a: await check(1), b: await check(5) };
+	const note = (n: number, groupId: number) =>
+		writeNote(database, specialist, { studentId: students[n], groupId, on: TODAY, text: `about ${students[n]}` }, NOW);
+	const notes = { a: await note(0, a), b: await note(4, b) };
+	await setAccommodations(
+		database,
+		specialist,
+		[students[2], students[6]],
+		{ readAloud: true, larger: false, largerType: false, timeFactor: 1, itemsADay: null } as never,
+		NOW
+	);
+	await noteStudents(
+		database,
+		specialist,
+		windows.diagnostic,
+		new Map(
+			[students[2], students[6]].map((id) => [
+				seenOne(id),
+				{ kind: 'absent' as const, reason: `as ${id} said`, makeUpUntil: null }
+			])
+		),
+		NOW
+	);
+	const measure = async (n: number) => {
+		const id = randomUUID();
+		await saveMeasure(
+			database,
+			specialist,
+			{
+				id,
+				windowId: windows.measure,
+				studentId: students[n],
+				sheetGrade: 4,
+				sheetLength: 120,
+				seconds: 60,
+				reached: 90,
+				missed: [3]
+			},
+			NOW
+		);
+		return id;
+	};
+	const measures = { a: await measure(0), b: await measure(4) };
+	await importScores(
+		database,
+		specialist,
+		windows.diagnostic,
+		`outside ${base}`,
+		[students[1], students[5]].map((studentId) => ({
+			studentId,
+			domainId: 0,
+			theta: 0,
+			standardError: 0.3,
+			takenOn: TODAY
+		})),
+		skills,
+		school.timeZone,
+		NOW
+	);
+	await saveMatching(database, specialist, `outside ${base}`, { Number: 'number' } as never, NOW);
+	await saveOutcomes(
+		database,
+		specialist,
+		`goal of ${base}`,
+		students.map((studentId) => ({ studentId, met: true })),
+		TODAY,
+		NOW
+	);
+	const material = await addMaterial(
+		database,
+		specialist,
+		skills[0].id,
+		{ title: `of ${base}`, link: null, note: 'x' },
+		NOW
+	);
+	await shelve(database, specialist, skills[0].id, true, NOW);
+	await importStandards(
+		database,
+		specialist,
+		`standards of ${base}`,
+		[{ code: 'S.1', statement: `of ${base}`, grade: 4, skillIds: [skills[0].id] }],
+		NOW
+	);
+	const job = (await askForJob(database, staff.coordinator, 'calibration', NOW))!;
+	await database.run(`UPDATE job SET state = 'done' WHERE id = ?`, [job]);
+	const [absence] = await addAbsences(
+		database,
+		specialist,
+		[{ staffId: at(1, 3), fromOn: TODAY, untilOn: addDays(TODAY, 2), note: `told by ${base}` }],
+		NOW
+	);
+	const locked = [students[3], students[7]];
+	for (const studentId of locked) {
+		const name = `student ${studentId}`;
+		for (let i = 0; i < 8; i++)
+			await countTry(database, [{ name, memoryMs: 60_000, isAlone: false, studentId }], NOW, () => null);
+	}
+
+	const answer = async (studentId: number, sittingId: number, most = 99) => {
+		for (let n = 0; n < most; n++) {
+			const next = await openItem(database, sittingId);
+			if (!next) return;
+			const item = itemFrom(next.familyId, next.seed);
+			await storeAnswers(database, [
+				{
+					id: randomUUID(),
+					position: next.position,
+					attempt: 1,
+					response: item.key,
+					milliseconds: 9_000,
+					answeredAt: NOW.toISOString(),
+					studentId,
+					sittingId,
+					timeZone: school.timeZone,
+					receivedAt: NOW
+				}
+			]);
+		}
+	};
+	const sitting: number[] = [];
+	for (const studentId of [students[0], students[4]]) {
+		const window = { id: windows.diagnostic, subject: 'Mathematics', term: 2, mode: 'fixed form' as const };
+		const id = await beginDiagnostic(database, { id: studentId, grade: 4 }, { window, attempt: 1 }, skills, NOW);
+		await answer(studentId, id, 8);
+		sitting.push(id);
+		const practice = await beginPractice(
+			database,
+			studentId,
+			{ id: sets.all, skillCode: skills[0].code, itemCount: 5, firstSeed: 100 },
+			skills,
+			NOW
+		);
+		await answer(studentId, practice, 3);
+		const planId = studentId === students[0] ? planA : planB;
+		const probe = await beginProbe(database, { id: planId, studentId, skillCode: skills[0].code }, 1, skills, NOW);
+		await answer(studentId, probe);
+	}
+	for (const [n, id] of [
+		[1, checks.a],
+		[5, checks.b]
+	]) {
+		const begun = await beginCheck(
+			database,
+			{ id, studentId: students[n], skillIds: [skills[1].id] } as never,
+			skills,
+			NOW
+		);
+		await answer(students[n], begun, 2);
+	}
+	const reviewOf = async (n: number) => (await openReviews(database, seen(students[n])))[0].id;
+	const reviews = { a: await reviewOf(0), b: await reviewOf(4) };
+	for (const n of [1, 5])
+		await decide(
+			database,
+			specialist,
+			await reviewOf(n),
+			{
+				verdict: 'continue',
+				effectiveOn: TODAY,
+				newTier: 2,
+				leavesGroup: false,
+				note: `agreed about ${students[n]}`,
+				nextReviewOn: addDays(TODAY, 20),
+				advice: 'continue',
+				reasons: []
+			},
+			NOW
+		);
+	return {
+		base,
+		school,
+		staff,
+		classes,
+		students,
+		groups: { a, b, mixed },
+		windows,
+		sets,
+		plans: { a: planA, b: planB },
+		checks,
+		sittings: { a: sitting[0], b: sitting[1] },
+		notes,
+		reviews,
+		draft,
+		adoption: adopted.id,
+		material,
+		job,
+		slots,
+		blocks: [block!.id],
+		absence,
+		measures,
+		student: { kind: 'student', id: seenOne(students[0]), schoolId, givenName: `Given${students[0]}`, grade: 4 }
+	};
+}
