@@ -173,6 +173,7 @@ test('a sitting left for an hour or two goes on, and ended by staff it is looked
 	await expect(staff.locator(`tr[data-student="${student}"]`)).toContainText('5 answered');
 	await staff.getByRole('button', { name: /^End the sitting of .+ and score it$/ }).click();
 	await expect(staff.getByRole('status')).toContainText('scored with what was answered');
+	await staff.goto(`${address()}/screen/sittings?scope=list:${student}`);
 	await staff.locator('summary').click();
 	const sitting = staff.locator('details li').first();
 	await expect(sitting).toContainText(/A pause of \d+ minutes between two answers, in /);
@@ -224,6 +225,7 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 			await page.getByRole('button', { name: /^(Check|Next)$/ }).click();
 			const next = page.getByRole('button', { name: 'Next', exact: true });
 			const again = page.getByRole('button', { name: 'Try again' });
+			await expect(next.or(again)).toBeVisible();
 			if (await again.isVisible()) {
 				await answerSomehow(page);
 				await again.click();

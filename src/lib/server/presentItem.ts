@@ -46,7 +46,7 @@ export function showItem(item: PublicItem): ShownItem {
 	};
 }
 
-/** A question with its key, for staff and for practice, where feedback is immediate. */
+/** A question with its key, for staff. */
 export interface ShownItemWithKey extends ShownItem {
 	key: Item['key'];
 	alsoRight?: string[];

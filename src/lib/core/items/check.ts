@@ -35,9 +35,14 @@ export function isReadable({ response }: Pick<Item, 'response'>, answer: unknown
 	return rulesOf(response).isReadable(response, answer);
 }
 
+/** A readable answer written in the one way in which all are written that say the same. */
+export function canonicalAnswer({ response }: Pick<Item, 'response'>, answer: Answer): string {
+	return rulesOf(response).canonical(response, answer);
+}
+
 /** Whether two readable answers to an item say the same. */
-export function sameAnswer({ response }: Pick<Item, 'response'>, a: Answer, b: Answer): boolean {
-	return rulesOf(response).same(response, a, b);
+export function sameAnswer(item: Pick<Item, 'response'>, a: Answer, b: Answer): boolean {
+	return canonicalAnswer(item, a) === canonicalAnswer(item, b);
 }
 
 /** An answer in words, for a teacher's eyes. Texts may hold TeX between dollar signs. */

@@ -161,16 +161,5 @@ export function readExpression(text: string, letters: string[]): Reading | null 
 const isNumber = (value: Polynomial) => value.size === 0 || (value.size === 1 && value.has(''));
 const lettersOf = (value: Polynomial) => [...new Set([...value.keys()].flatMap((term) => [...powersOf(term).keys()]))];
 
-/** Whether two expressions have the same value for all letters. */
-export function equalPolynomials(a: Polynomial, b: Polynomial): boolean {
-	return (
-		a.size === b.size &&
-		[...a].every(([term, { numerator, denominator }]) => {
-			const other = b.get(term);
-			return other?.numerator === numerator && other.denominator === denominator;
-		})
-	);
-}
-
 /** Whether an expression stands multiplied out, with each kind of term once. */
 export const isCollected = ({ value, terms, plain }: Reading) => plain && terms === Math.max(1, value.size);

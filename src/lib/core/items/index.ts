@@ -6,6 +6,7 @@ import { formatOf, type Item } from './item';
 export * from './item';
 export * from './figure';
 export * from './check';
+export * from './keyProof';
 export * from './misconceptions';
 export { itemFamilies } from './families';
 export { makeItem, type ItemFamily } from './family';

@@ -1,14 +1,14 @@
-import { equalPolynomials, isCollected, readExpression } from './expression';
+import { isCollected, readExpression } from './expression';
 import type { Answer, ResponseKind, SpecOf } from './item';
-import { equalRationals, readRational } from './rational';
+import { readRational } from './rational';
 import { clockFace, formatNumber, tex } from './text';
 
 /** How answers of one response kind are read, compared and told. */
 interface KindRules<Kind extends ResponseKind, Given extends Answer> {
 	/** Whether a value is an answer of this kind at all. */
 	isReadable(response: SpecOf<Kind>, answer: unknown): answer is Given;
-	/** Whether two readable answers say the same; both have been checked to be readable. */
-	same(response: SpecOf<Kind>, a: Given, b: Given): boolean;
+	/** A readable answer written in the one way in which all are written that say the same. */
+	canonical(response: SpecOf<Kind>, answer: Given): string;
 	/** An answer in words, for a teacher's eyes; texts may hold TeX between dollar signs. */
 	describe(response: SpecOf<Kind>, answer: Given): string;
 }
@@ -19,13 +19,13 @@ const isWhole = (value: unknown, low: number, high: number) =>
 	Number.isInteger(value) && (value as number) >= low && (value as number) <= high;
 const isListOf = (value: unknown, length: number): value is unknown[] =>
 	Array.isArray(value) && value.length === length;
-const sameList = (a: readonly unknown[], b: readonly unknown[]) =>
-	a.length === b.length && a.every((value, i) => value === b[i]);
 const ascending = (list: number[]) => [...list].sort((a, b) => a - b);
-const sameNumber = (unit?: string) => (a: string, b: string) => {
-	const [left, right] = [readRational(a, unit), readRational(b, unit)];
-	return left !== null && right !== null && equalRationals(left, right);
-};
+/** A typed number in lowest terms. */
+function exactly(text: string, unit?: string): string {
+	const { numerator, denominator } = readRational(text, unit)!;
+	// A zero may have come with a minus sign.
+	return `${numerator + 0}/${denominator}`;
+}
 
 /** A typed number with separators and a true minus sign; anything else as it was typed. */
 const describeTyped = (text: string) => (/^-?\d+(\.\d{1,6})?$/.test(text) ? formatNumber(Number(text)) : text);
@@ -70,7 +70,7 @@ const spaced = (text: string) =>
 const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 	choice: kind<'choice', number>({
 		isReadable: ({ options }, answer): answer is number => isIndex(answer, options.length),
-		same: (_, a, b) => a === b,
+		canonical: (_, answer) => String(answer),
 		describe: ({ options }, answer) => options[answer]
 	}),
 	several: kind<'several', number[]>({
@@ -79,7 +79,7 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 			answer.length > 0 &&
 			new Set(answer).size === answer.length &&
 			answer.every((index) => isIndex(index, options.length)),
-		same: (_, a, b) => sameList(ascending(a), ascending(b)),
+		canonical: (_, answer) => ascending(answer).join(),
 		describe: ({ options }, answer) => answer.map((i) => options[i]).join('; ')
 	}),
 	order: kind<'order', number[]>({
@@ -87,7 +87,7 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 			isListOf(answer, options.length) &&
 			new Set(answer).size === options.length &&
 			answer.every((index) => isIndex(index, options.length)),
-		same: (_, a, b) => sameList(a, b),
+		canonical: (_, answer) => answer.join(),
 		describe: ({ options }, answer) => answer.map((i) => options[i]).join(', ')
 	}),
 	match: kind<'match', number[]>({
@@ -95,46 +95,44 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 			isListOf(answer, left.length) &&
 			new Set(answer).size === left.length &&
 			answer.every((index) => isIndex(index, options.length)),
-		same: (_, a, b) => sameList(a, b),
+		canonical: (_, answer) => answer.join(),
 		describe: ({ left, options }, answer) => answer.map((option, i) => `${left[i]}: ${options[option]}`).join('; ')
 	}),
 	number: kind<'number', string>({
 		isReadable: ({ unit }, answer): answer is string =>
 			typeof answer === 'string' && readRational(answer, unit) !== null,
-		same: ({ unit }, a, b) => sameNumber(unit)(a, b),
+		canonical: ({ unit }, answer) => exactly(answer, unit),
 		describe: ({ unit }, answer) => withUnit(describeTyped(answer), unit)
 	}),
 	fraction: kind<'fraction', string>({
 		isReadable: ({ unit }, answer): answer is string =>
 			typeof answer === 'string' && readRational(answer, unit) !== null,
-		same: ({ unit }, a, b) => sameNumber(unit)(a, b),
+		canonical: ({ unit }, answer) => exactly(answer, unit),
 		describe: ({ unit }, answer) => withUnit(describeFraction(answer), unit)
 	}),
 	expression: kind<'expression', string>({
 		isReadable: ({ letters }, answer): answer is string =>
 			typeof answer === 'string' && readExpression(answer, letters) !== null,
-		same({ letters }, a, b) {
-			const [left, right] = [readExpression(a, letters), readExpression(b, letters)];
-			return (
-				left !== null &&
-				right !== null &&
-				isCollected(left) === isCollected(right) &&
-				equalPolynomials(left.value, right.value)
+		canonical({ letters }, answer) {
+			const reading = readExpression(answer, letters)!;
+			const terms = [...reading.value].map(
+				([term, { numerator, denominator }]) => `${numerator}/${denominator} ${term}`
 			);
+			return [isCollected(reading) ? 'collected' : 'not collected', ...terms.sort()].join();
 		},
 		describe: (_, answer) => spaced(answer)
 	}),
 	text: kind<'text', string>({
 		isReadable: (_, answer): answer is string =>
 			typeof answer === 'string' && /\p{L}/u.test(answer) && answer.length <= 40,
-		same: (_, a, b) => plainWord(a) === plainWord(b),
+		canonical: (_, answer) => plainWord(answer),
 		describe: (_, answer) => answer
 	}),
 	fill: kind<'fill', string[]>({
 		isReadable: ({ blanks }, answer): answer is string[] =>
 			isListOf(answer, blanks.length) &&
 			answer.every((text) => typeof text === 'string' && readRational(text) !== null),
-		same: (_, a, b) => a.every((text, i) => sameNumber()(text, b[i])),
+		canonical: (_, answer) => answer.map((text) => exactly(text)).join(),
 		describe: ({ blanks }, answer) =>
 			blanks
 				.map(({ before, after }, i) => `${before} ${describeTyped(answer[i])} ${after}`.trim())
@@ -143,30 +141,30 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 	line: kind<'line', number>({
 		isReadable: ({ from, to }, answer): answer is number =>
 			typeof answer === 'number' && answer >= from && answer <= to,
-		same: ({ step }, a, b) => Math.abs(a - b) < step / 2,
+		canonical: ({ from, step }, answer) => String(Math.round((answer - from) / step)),
 		describe: ({ step }, answer) => describePlace(answer, step)
 	}),
 	shade: kind<'shade', number>({
 		isReadable: ({ rows, columns }, answer): answer is number => isWhole(answer, 1, rows * columns),
-		same: (_, a, b) => a === b,
+		canonical: (_, answer) => String(answer),
 		describe: ({ rows, columns }, answer) => `${answer} of ${rows * columns} parts`
 	}),
 	rectangle: kind<'rectangle', number[]>({
 		isReadable: ({ rows, columns }, answer): answer is number[] =>
 			isListOf(answer, 2) && isWhole(answer[0], 1, rows) && isWhole(answer[1], 1, columns),
-		same: (_, a, b) => sameList(a, b),
+		canonical: (_, answer) => answer.join(),
 		describe: (_, [rows, columns]) =>
 			`${rows} ${rows === 1 ? 'row' : 'rows'} of ${columns} ${columns === 1 ? 'square' : 'squares'}`
 	}),
 	clock: kind<'clock', number>({
 		isReadable: (_, answer): answer is number => isWhole(answer, 0, 719),
-		same: (_, a, b) => a === b,
+		canonical: (_, answer) => String(answer),
 		describe: (_, answer) => clockFace(answer)
 	}),
 	plot: kind<'plot', number[]>({
 		isReadable: ({ from, to }, answer): answer is number[] =>
 			isListOf(answer, 2) && answer.every((value) => isWhole(value, from, to)),
-		same: (_, a, b) => sameList(a, b),
+		canonical: (_, answer) => answer.join(),
 		describe: (_, [x, y]) => `(${formatNumber(x)}, ${formatNumber(y)})`
 	})
 };

@@ -17,10 +17,6 @@ export function rational(numerator: number, denominator = 1): Rational {
 	return { numerator: (sign * numerator) / divisor, denominator: (sign * denominator) / divisor };
 }
 
-export function equalRationals(a: Rational, b: Rational): boolean {
-	return a.numerator === b.numerator && a.denominator === b.denominator;
-}
-
 const MINUS = /[\u2212\u2013]/g;
 
 /**

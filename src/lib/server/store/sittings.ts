@@ -181,6 +181,24 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 	}));
 }
 
+/** Questions of a practice sitting, among some, that the student has answered right or tried twice. */
+export async function triedItems(
+	database: Database,
+	sittingId: number,
+	positions: number[]
+): Promise<{ position: number; familyId: string; seed: number }[]> {
+	return database.rows(
+		`SELECT item.position, item.family_id AS familyId, item.seed
+		FROM sitting_item AS item
+		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind = 'practice'
+		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt <= 2
+		WHERE item.sitting_id = ? AND item.position IN (?)
+		GROUP BY item.position
+		HAVING COUNT(*) = 2 OR MAX(answer.correct)`,
+		[sittingId, positions]
+	);
+}
+
 /** The first question of a sitting that nobody has answered, or null. */
 export async function openItem(
 	database: Database,

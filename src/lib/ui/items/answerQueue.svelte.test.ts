@@ -129,7 +129,7 @@ describe('the queue of answers', () => {
 	it('hands on what comes next, once the server has every answer', async () => {
 		const told: Progress[] = [];
 		server = [null];
-		queue = new AnswerQueue(7, (progress) => told.push(progress));
+		queue = new AnswerQueue(7, { next: (progress) => told.push(progress) });
 		give(0);
 		await settle();
 		expect(told).toEqual([]);

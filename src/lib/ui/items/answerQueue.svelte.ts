@@ -1,4 +1,4 @@
-import type { Answer, ShownItem } from '$lib/core/items';
+import type { Answer, Figure, ShownItem } from '$lib/core/items';
 import { newId } from '../newId';
 
 /** An answer on its way to the server. */
@@ -17,6 +17,21 @@ export interface Progress {
 	next: { position: number; item: ShownItem; spoken: string } | null;
 	/** Whether the rest is better left for another day. */
 	enough: boolean;
+}
+
+/** How a question of practice is done, told once it was tried. */
+export interface Solution {
+	position: number;
+	solutionHtml: string[];
+	solutionFigure?: Figure;
+}
+
+/** Who is told what the server says. */
+interface Told {
+	/** Of a diagnostic: what comes next, once all answers are there. */
+	next?: (progress: Progress) => void;
+	/** Of practice: how questions are done that were tried. */
+	solutions?: (solutions: Solution[]) => void;
 }
 
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000];
@@ -38,12 +53,9 @@ export class AnswerQueue {
 	private timer: ReturnType<typeof setTimeout> | undefined;
 	private readonly key: string;
 
-	/**
-	 * @param next given for a diagnostic: called with what the server says comes next, once all answers are there
-	 */
 	constructor(
 		private readonly sittingId: number,
-		private readonly next?: (progress: Progress) => void
+		private readonly told: Told = {}
 	) {
 		this.key = `answers of sitting ${sittingId}`;
 		this.waiting = this.kept();
@@ -85,7 +97,7 @@ export class AnswerQueue {
 		clearTimeout(this.timer);
 		const answers = this.waiting.slice(0, 50);
 		try {
-			const reply = await fetch(`/api/sittings/${this.sittingId}/answers${this.next ? '?next' : ''}`, {
+			const reply = await fetch(`/api/sittings/${this.sittingId}/answers${this.told.next ? '?next' : ''}`, {
 				method: 'POST',
 				headers: { 'Content-Type': 'application/json' },
 				body: JSON.stringify({ answers })
@@ -96,9 +108,10 @@ export class AnswerQueue {
 				this.offline = false;
 				this.tries = 0;
 				this.keep();
-				const { closed, ...progress } = (await reply.json()) as Progress & { closed?: string };
-				if (closed) this.closed = closed;
-				else if (this.next && this.waiting.length === 0) this.next(progress);
+				const said = (await reply.json()) as Progress & { closed?: string; solutions?: Solution[] };
+				if (said.closed) this.closed = said.closed;
+				else if (this.waiting.length === 0) this.told.next?.(said);
+				if (said.solutions) this.told.solutions?.(said.solutions);
 			} else if (reply.status === 401) {
 				this.refused =
 					'You were signed out. Sign in again: your answers are kept on this device and will be sent then.';

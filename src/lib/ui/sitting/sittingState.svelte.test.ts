@@ -1,20 +1,26 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { itemFrom, type Answer } from '$lib/core/items';
+import { pbkdf2Sync } from 'node:crypto';
+import { canonicalKeys, itemFrom, type Answer, type KeyProof } from '$lib/core/items';
 import type { AnswerQueue } from '../items/answerQueue.svelte';
 import { SittingState, type Place } from './sittingState.svelte';
 
 /** Typed numbers, so that right and wrong answers are easily given. */
 const FAMILY = 'add-tens';
 const item = (seed: number) => {
-	const { stem, response, key, expectedErrors } = itemFrom(FAMILY, seed);
-	return { stem, response, key, expectedErrors, stemHtml: stem, optionsHtml: [], leftHtml: [] };
+	const { stem, response } = itemFrom(FAMILY, seed);
+	return { stem, response, stemHtml: stem, optionsHtml: [], leftHtml: [] };
 };
+/** As the server makes it, by another implementation than the one that judges. */
+function proofOf(seed: number): KeyProof {
+	const hash = (text: string) => pbkdf2Sync(text, Buffer.from('5a17', 'hex'), 3, 32, 'sha256').toString('hex');
+	return { salt: '5a17', iterations: 3, hashes: canonicalKeys(itemFrom(FAMILY, seed)).map(hash) };
+}
 const practice = (position: number, done = false, correct: boolean | null = null): Place => ({
 	position,
 	done,
 	correct,
 	spoken: '',
-	item: { ...item(position), practice: true, hintHtml: '', solutionHtml: [] }
+	item: { ...item(position), practice: true, hintHtml: '', proof: proofOf(position) }
 });
 const asked = (position: number, done = false): Place => ({
 	position,
@@ -32,7 +38,7 @@ function begin(change: Partial<ConstructorParameters<typeof SittingState>[0]>): 
 	state.queue = queue;
 	return state;
 }
-function give(state: SittingState, answer: Answer): boolean {
+function give(state: SittingState, answer: Answer): Promise<boolean> {
 	state.answer = answer;
 	return state.submit();
 }
@@ -45,13 +51,13 @@ beforeEach(() => {
 });
 
 describe('practice', () => {
-	it('holds a question until its feedback is read, and counts the first try only', () => {
+	it('holds a question until its feedback is read, and counts the first try only', async () => {
 		const state = begin({ items: [practice(0), practice(1)] });
 		clock += 4_000;
-		expect(give(state, WRONG)).toBe(false);
+		expect(await give(state, WRONG)).toBe(false);
 		expect([state.feedback, state.number, state.answered]).toEqual(['try again', 1, 1]);
 		clock += 2_000;
-		give(state, rightAnswer(state));
+		await give(state, rightAnswer(state));
 		expect([state.feedback, state.right, state.current!.position]).toEqual(['right', 0, 0]);
 		expect(sent.map(({ attempt, milliseconds }) => [attempt, milliseconds])).toEqual([
 			[1, 4_000],
@@ -59,30 +65,49 @@ describe('practice', () => {
 		]);
 		state.next();
 		expect([state.feedback, state.answer, state.number]).toEqual([null, null, 2]);
-		give(state, rightAnswer(state));
+		await give(state, rightAnswer(state));
 		expect(state.right).toBe(1);
 		state.next();
 		expect(state.isFinished).toBe(true);
 	});
 
-	it('shows how after a second wrong try, and takes no third', () => {
+	it('shows how after a second wrong try, and takes no third', async () => {
 		const state = begin({ items: [practice(0)] });
-		give(state, WRONG);
-		give(state, WRONG);
+		await give(state, WRONG);
+		await give(state, WRONG);
 		expect(state.feedback).toBe('shown');
-		give(state, rightAnswer(state));
+		await give(state, rightAnswer(state));
 		expect(sent).toHaveLength(2);
 	});
 
-	it('asks again for what cannot be read, without counting it', () => {
-		const state = begin({ items: [practice(0)] });
-		give(state, 'seven or so');
-		expect([state.feedback, sent.length, state.answered]).toEqual(['unreadable', 0, 0]);
-		state.answer = null;
-		expect(state.submit()).toBe(false);
+	it('shows how it is done once the server has told', async () => {
+		const state = begin({ items: [practice(0), practice(1)] });
+		await give(state, WRONG);
+		await give(state, WRONG);
+		expect(state.solution).toBeNull();
+		const solution = { position: 0, solutionHtml: ['first', 'then'] };
+		state.learn([solution, { position: 1, solutionHtml: [] }]);
+		expect(state.solution).toEqual(solution);
 	});
 
-	it('goes on after what was done before, and after what only this device knows', () => {
+	it('takes no other answer while one is being judged', async () => {
+		const state = begin({ items: [practice(0)] });
+		const first = give(state, WRONG);
+		expect(state.judging).toBe(true);
+		expect(await give(state, rightAnswer(state))).toBe(false);
+		await first;
+		expect([state.judging, sent.length, state.feedback]).toEqual([false, 1, 'try again']);
+	});
+
+	it('asks again for what cannot be read, without counting it', async () => {
+		const state = begin({ items: [practice(0)] });
+		await give(state, 'seven or so');
+		expect([state.feedback, sent.length, state.answered]).toEqual(['unreadable', 0, 0]);
+		state.answer = null;
+		expect(await state.submit()).toBe(false);
+	});
+
+	it('goes on after what was done before, and after what only this device knows', async () => {
 		const state = begin({ items: [practice(0, true, true), practice(1), practice(2)] });
 		expect([state.right, state.current!.position]).toEqual([1, 1]);
 		state.resume([1]);
@@ -91,9 +116,9 @@ describe('practice', () => {
 });
 
 describe('a fixed diagnostic', () => {
-	it('gives no feedback and goes to the next question at once', () => {
+	it('gives no feedback and goes to the next question at once', async () => {
 		const state = begin({ items: [asked(0), asked(1)] });
-		expect(give(state, WRONG)).toBe(true);
+		expect(await give(state, WRONG)).toBe(true);
 		state.next();
 		expect([state.feedback, state.current!.position, state.number]).toEqual([null, 1, 2]);
 		state.goOn({ next: null, enough: true });
@@ -104,25 +129,25 @@ describe('a fixed diagnostic', () => {
 describe('an adaptive diagnostic', () => {
 	const next = (position: number) => ({ position, item: item(position), spoken: '' });
 
-	it('waits for each next question, and times it from when it comes', () => {
+	it('waits for each next question, and times it from when it comes', async () => {
 		const state = begin({ adaptive: true, items: [asked(0)] });
-		give(state, WRONG);
+		await give(state, WRONG);
 		state.next();
 		expect([state.current, state.isFinished]).toEqual([null, false]);
 		clock += 60_000;
 		state.goOn({ next: next(1), enough: false });
 		expect([state.current!.position, state.number]).toEqual([1, 2]);
 		clock += 3_000;
-		give(state, WRONG);
+		await give(state, WRONG);
 		expect(sent[1]).toMatchObject({ position: 1, milliseconds: 3_000 });
 		state.next();
 		state.goOn({ next: null, enough: false });
 		expect(state.isFinished).toBe(true);
 	});
 
-	it('told the same question twice, as after a resend, shows it once', () => {
+	it('told the same question twice, as after a resend, shows it once', async () => {
 		const state = begin({ adaptive: true, items: [asked(0)] });
-		give(state, WRONG);
+		await give(state, WRONG);
 		state.next();
 		state.goOn({ next: next(1), enough: false });
 		state.answer = '12';
@@ -130,26 +155,26 @@ describe('an adaptive diagnostic', () => {
 		expect([state.current!.position, state.answer]).toEqual([1, '12']);
 	});
 
-	it('opened again with nothing left to answer is done', () => {
+	it('opened again with nothing left to answer is done', async () => {
 		expect(begin({ adaptive: true, items: [asked(0, true)] }).isFinished).toBe(true);
 	});
 });
 
 describe('the warm-up', () => {
-	it('comes first, gives feedback, and counts for nothing', () => {
+	it('comes first, gives feedback, and counts for nothing', async () => {
 		const state = begin({ warmUp: [practice(0), practice(1)], items: [asked(0)] });
 		expect(state.isWarmUp).toBe(true);
-		give(state, rightAnswer(state));
+		await give(state, rightAnswer(state));
 		expect([state.feedback, sent.length, state.answered]).toEqual(['right', 0, 0]);
 		state.next();
 		expect([state.isWarmUp, state.right]).toEqual([true, 0]);
 		state.skipWarmUp();
 		expect([state.isWarmUp, state.number, state.current!.item.practice]).toEqual([false, 1, false]);
-		give(state, WRONG);
+		await give(state, WRONG);
 		expect(sent).toHaveLength(1);
 	});
 
-	it('is left out where answers wait on this device', () => {
+	it('is left out where answers wait on this device', async () => {
 		const state = begin({ warmUp: [practice(0)], items: [asked(0), asked(1)] });
 		state.resume([0]);
 		expect([state.isWarmUp, state.current!.position]).toEqual([false, 1]);

@@ -1,20 +1,14 @@
-import { check, isReadable, type Answer, type Item, type ShownItem } from '$lib/core/items';
-import type { AnswerQueue, Progress } from '../items/answerQueue.svelte';
+import { isReadable, type Answer, type KeyProof, type ShownItem } from '$lib/core/items';
+import type { AnswerQueue, Progress, Solution } from '../items/answerQueue.svelte';
+import { isRight } from './isRight';
 
-/** A question in a sitting. With its key where feedback is immediate: in practice and in the warm-up. */
+/** A question in a sitting. With what tells right from wrong where feedback is immediate: in practice and in the warm-up. */
 export interface Place {
 	position: number;
 	correct: boolean | null;
 	done: boolean;
 	spoken: string;
-	item:
-		| (ShownItem & { practice: false })
-		| (ShownItem &
-				Pick<Item, 'key' | 'alsoRight' | 'expectedErrors' | 'solutionFigure'> & {
-					practice: true;
-					hintHtml: string;
-					solutionHtml: string[];
-				});
+	item: (ShownItem & { practice: false }) | (ShownItem & { practice: true; hintHtml: string; proof: KeyProof });
 }
 
 export type Feedback = 'right' | 'try again' | 'shown' | 'unreadable' | null;
@@ -32,7 +26,7 @@ interface Beginning {
  *
  * @example
  * const sitting = new SittingState(data, () => performance.now());
- * sitting.queue = new AnswerQueue(id, sitting.goOn);
+ * sitting.queue = new AnswerQueue(id, { next: sitting.goOn });
  */
 export class SittingState {
 	queue: AnswerQueue | null = null;
@@ -42,6 +36,9 @@ export class SittingState {
 	enough = $state(false);
 	/** Right at the first try. */
 	right = $state(0);
+	/** Whether an answer is being judged; on a slow device that takes a moment. */
+	judging = $state(false);
+	private solutions = $state<Solution[]>([]);
 	private attempt = 1;
 	private shownAt = 0;
 	private places = $state<Place[]>([]);
@@ -73,6 +70,10 @@ export class SittingState {
 		() => this.held ?? this.warmUp[0] ?? this.places.find(({ position }) => !this.done.has(position)) ?? null
 	);
 	readonly isFinished = $derived.by(() => this.current === null && (!this.adaptive || this.ended));
+	/** How the question on the page is done, once the server has told. */
+	readonly solution = $derived.by(
+		() => (!this.isWarmUp && this.solutions.find(({ position }) => position === this.current?.position)) || null
+	);
 	/** Questions answered. */
 	readonly answered = $derived.by(() => this.done.size);
 	/** The question on the page, counted from 1. */
@@ -89,6 +90,11 @@ export class SittingState {
 		this.begin();
 	}
 
+	/** Takes what the server tells of questions that were tried. */
+	learn = (solutions: Solution[]): void => {
+		this.solutions.push(...solutions);
+	};
+
 	/** Takes what the server says comes next. */
 	goOn = ({ next, enough }: Progress): void => {
 		this.enough = enough;
@@ -103,15 +109,15 @@ export class SittingState {
 	};
 
 	/** Gives the answer. @returns whether the next question can be shown */
-	submit(): boolean {
+	async submit(): Promise<boolean> {
 		const { current, answer } = this;
-		if (!current || answer === null || this.feedback === 'right' || this.feedback === 'shown') return false;
+		if (!current || answer === null || this.judging || this.feedback === 'right' || this.feedback === 'shown')
+			return false;
 		const { item, position } = current;
 		if (!isReadable(item, answer)) {
 			this.feedback = 'unreadable';
 			return false;
 		}
-		const judged = item.practice ? check(item, answer) : null;
 		if (!this.isWarmUp) {
 			this.queue?.add({
 				position,
@@ -121,11 +127,14 @@ export class SittingState {
 			});
 		}
 		// Held before it counts as done, or the next question would take its place under its feedback.
-		if (judged) this.held = current;
+		if (item.practice) this.held = current;
 		if (!this.isWarmUp) this.done = new Set([...this.done, position]);
-		if (!judged) return true;
-		if (judged.correct && this.attempt === 1) this.right++;
-		this.feedback = judged.correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
+		if (!item.practice) return true;
+		this.judging = true;
+		const correct = await isRight(item, $state.snapshot(answer) as Answer);
+		this.judging = false;
+		if (correct && this.attempt === 1) this.right++;
+		this.feedback = correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
 		this.attempt++;
 		return false;
 	}

@@ -2,7 +2,8 @@ import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
 import { idOf } from '$lib/server/request/address';
-import { showItem, showItemWithKey } from '$lib/server/presentItem';
+import { showItem } from '$lib/server/presentItem';
+import { practiceItem } from '$lib/server/sitting/practiceItem';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sittingPage';
 import { closings } from '$lib/server/store/closings';
 import { findSitting, sittingItems } from '$lib/server/store/sittings';
@@ -41,30 +42,30 @@ export async function load({ locals, params }) {
 		largerType: accommodation.largerType,
 		enough: progress?.enough ?? false,
 		closed: closing ? sayClosed(closing.why) : null,
-		// Practice questions before a diagnostic; with their keys, as they count for nothing.
-		warmUp: warmUp.map(({ familyId, seed }, position) => {
-			const item = itemFrom(familyId, seed);
-			return {
+		// Practice questions before a diagnostic: they count for nothing.
+		warmUp: await Promise.all(
+			warmUp.map(async ({ familyId, seed }, position) => ({
 				position,
 				correct: null,
 				done: false,
-				item: { ...showItemWithKey(item), practice: true as const },
-				spoken: spokenText(item)
-			};
-		}),
-		// Keys travel only with practice, where feedback is immediate.
-		items: shownItems.map((place) => {
-			const item = itemFrom(place.familyId, place.seed);
-			const shown = practice
-				? { ...showItemWithKey(item), practice: true as const }
-				: { ...showItem(item), practice: false as const };
-			return {
-				position: place.position,
-				correct: practice ? place.correct : null,
-				done: place.attempts > 0,
-				item: shown,
-				spoken: spokenText(item)
-			};
-		})
+				item: await practiceItem(locals.database, familyId, seed),
+				spoken: spokenText(itemFrom(familyId, seed))
+			}))
+		),
+		items: await Promise.all(
+			shownItems.map(async ({ position, familyId, seed, attempts, correct }) => {
+				const item = itemFrom(familyId, seed);
+				return {
+					position,
+					correct: practice ? correct : null,
+					done: attempts > 0,
+					// Feedback is immediate only in practice, and only there is anything told that it needs.
+					item: practice
+						? await practiceItem(locals.database, familyId, seed)
+						: { ...showItem(item), practice: false as const },
+					spoken: spokenText(item)
+				};
+			})
+		)
 	};
 }

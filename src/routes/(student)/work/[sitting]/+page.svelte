@@ -28,14 +28,14 @@
 	);
 
 	onMount(() => {
-		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? sitting.goOn : undefined);
+		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? { next: sitting.goOn } : { solutions: sitting.learn });
 		sitting.queue = queue;
 		sitting.resume(queue.waiting.map(({ position }) => position));
 		return () => queue?.stop();
 	});
 
-	function submit() {
-		if (sitting.submit()) next();
+	async function submit() {
+		if (await sitting.submit()) await next();
 	}
 
 	async function next() {
@@ -119,17 +119,28 @@
 					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 					<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
 				{:else if sitting.feedback === 'shown' && current.item.practice}
-					<p><strong>Here is how:</strong></p>
-					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-					{#each current.item.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
-					{#if current.item.solutionFigure}<Figure figure={current.item.solutionFigure} />{/if}
+					{#if sitting.isWarmUp}
+						<p><strong>Not quite.</strong> It was only for practice. Go on.</p>
+					{:else if sitting.solution}
+						<p><strong>Here is how:</strong></p>
+						<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+						{#each sitting.solution.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
+						{#if sitting.solution.solutionFigure}<Figure figure={sitting.solution.solutionFigure} />{/if}
+					{:else}
+						<p>
+							<strong>Not quite.</strong>
+							{queue?.offline
+								? 'How it is done is shown when the school’s server is back. You can go on.'
+								: 'Here is how, in a moment …'}
+						</p>
+					{/if}
 				{/if}
 			</div>
 
 			{#if sitting.feedback === 'right' || sitting.feedback === 'shown'}
 				<button type="button" class="primary go" onclick={next}>Next</button>
 			{:else}
-				<button class="primary go" disabled={sitting.answer === null}
+				<button class="primary go" disabled={sitting.answer === null || sitting.judging}
 					>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
 				>
 			{/if}

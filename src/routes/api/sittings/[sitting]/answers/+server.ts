@@ -2,10 +2,11 @@ import { error, json } from '@sveltejs/kit';
 import { AnswerDesk } from '$lib/server/answerDesk';
 import { idOf } from '$lib/server/request/address';
 import type { IncomingAnswer, Stored } from '$lib/server/store/answers';
+import { solutionsOf } from '$lib/server/sitting/practiceItem';
 import { diagnosticProgress, sayClosed } from '$lib/server/sittingPage';
 import { closings } from '$lib/server/store/closings';
 import { findSchool } from '$lib/server/store/calendar';
-import { findSitting } from '$lib/server/store/sittings';
+import { findSitting, triedItems } from '$lib/server/store/sittings';
 import { jsonCheck, readJson } from '$lib/server/validate';
 
 /** Of fifty answers, each as long as it may be. */
@@ -70,7 +71,14 @@ export async function POST(event) {
 	const closing = (await closings(database, [sittingId], at)).get(sittingId);
 	if (closing) return json({ results: stored, closed: sayClosed(closing.why, results.includes('kept aside')) });
 	// A diagnostic asks for its next question with the answer to the last.
-	if (!event.url.searchParams.has('next')) return json({ results: stored });
+	if (!event.url.searchParams.has('next')) {
+		const tried = await triedItems(
+			database,
+			sittingId,
+			answers.map(({ position }) => position)
+		);
+		return json({ results: stored, solutions: solutionsOf(tried) });
+	}
 	const sitting = await findSitting(database, viewer.id, sittingId);
 	return json({ results: stored, ...(sitting && (await diagnosticProgress(event.locals, viewer, sitting))) });
 }

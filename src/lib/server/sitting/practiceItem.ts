@@ -1,0 +1,63 @@
+import { createHmac, pbkdf2 } from 'node:crypto';
+import { promisify } from 'node:util';
+import { canonicalKeys, itemFrom, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
+import { signingKey } from '../auth/store/signingKey';
+import type { Database } from '../database/pool';
+import { mathHtml, showItem } from '../presentItem';
+
+const slowHash = promisify(pbkdf2);
+
+/** Twenty milliseconds here, up to a second on a phone that has to do it in script. */
+const ITERATIONS = 20_000;
+const HASH_BYTES = 32;
+
+/** The proofs of a whole district's open sets, some megabytes; then all are forgotten. */
+const MOST_REMEMBERED = 20_000;
+const proofs = new Map<string, Promise<KeyProof>>();
+
+async function makeProof(database: Database, item: Item): Promise<KeyProof> {
+	// The same for everyone who meets the item, so that a class costs what one student does.
+	const salt = createHmac('sha256', await signingKey(database))
+		.update(`proof of a key\n${item.familyId} ${item.seed}`)
+		.digest()
+		.subarray(0, 16);
+	const hashes = await Promise.all(
+		canonicalKeys(item).map((text) => slowHash(text, salt, ITERATIONS, HASH_BYTES, 'sha256'))
+	);
+	return { salt: salt.toString('hex'), iterations: ITERATIONS, hashes: hashes.map((hash) => hash.toString('hex')) };
+}
+
+/** A question of practice as a device has it: with what tells right from wrong, but not the key. */
+export interface PracticeItem extends ShownItem {
+	practice: true;
+	hintHtml: string;
+	proof: KeyProof;
+}
+
+/** The question of a family and seed as a student practices it, also while the server is away. */
+export async function practiceItem(database: Database, familyId: string, seed: number): Promise<PracticeItem> {
+	const item = itemFrom(familyId, seed);
+	const name = `${familyId} ${seed}`;
+	let proof = proofs.get(name);
+	if (!proof) {
+		if (proofs.size >= MOST_REMEMBERED) proofs.clear();
+		proofs.set(name, (proof = makeProof(database, item)));
+		proof.catch(() => proofs.delete(name));
+	}
+	return { ...showItem(item), practice: true, hintHtml: mathHtml(item.hint), proof: await proof };
+}
+
+/** How a question is done, for a student who has tried. */
+export interface Solution {
+	position: number;
+	solutionHtml: string[];
+	solutionFigure?: Figure;
+}
+
+/** The solutions of questions that have been answered right, or tried twice. */
+export function solutionsOf(tried: { position: number; familyId: string; seed: number }[]): Solution[] {
+	return tried.map(({ position, familyId, seed }) => {
+		const { solution, solutionFigure } = itemFrom(familyId, seed);
+		return { position, solutionHtml: solution.map(mathHtml), solutionFigure };
+	});
+}
