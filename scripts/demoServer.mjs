@@ -12,7 +12,7 @@ export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
 
 /**
  * @param {string[]} flags of `npm start`, such as `--empty`
- * @returns {Promise<{ address: string, databaseUrl: string, said: string, stop: () => Promise<void> }>} with what was
+ * @returns {Promise<{ address: string, databaseUrl: string, ownerUrl: string, said: string, stop: () => Promise<void> }>} with what was
  *   said while the database was prepared
  */
 export async function startDemoServer(flags = []) {
@@ -24,12 +24,13 @@ export async function startDemoServer(flags = []) {
 			cwd: root,
 			encoding: 'utf8',
 			stdio: ['ignore', 'pipe', 'inherit'],
-			env: { ...process.env, ...environment, DATABASE_URL: mariadb.url }
+			env: { ...process.env, ...environment, DATABASE_URL: mariadb.url, DATABASE_OWNER_URL: mariadb.ownerUrl }
 		});
 		const app = await serveApp({ databaseUrl: mariadb.url, port: await freePort(), environment, quiet: true });
 		return {
 			address: app.address,
 			databaseUrl: mariadb.url,
+			ownerUrl: mariadb.ownerUrl,
 			said,
 			async stop() {
 				await app.stop();

@@ -10,7 +10,7 @@ it('a server that starts leaves the temporary tables of one that runs alone', as
 	onTestFinished(() => rmSync(folder, { recursive: true, force: true }));
 	const running = await startMariadb(join(folder, 'one'));
 	onTestFinished(running.stop);
-	const connection = await createConnection(running.url);
+	const connection = await createConnection(running.ownerUrl);
 	onTestFinished(() => connection.end());
 	await connection.query('CREATE TEMPORARY TABLE kept (number INT) ENGINE = Aria');
 	await connection.query('INSERT INTO kept VALUES (1), (2)');

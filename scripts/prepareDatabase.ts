@@ -33,15 +33,21 @@ async function makeEmptySchool(database: RootDatabase): Promise<void> {
 const signIns = fileURLToPath(new URL('../demo/sign-ins.txt', import.meta.url));
 
 /**
- * Migrates the database at DATABASE_URL and fills it when empty: with the demo school, whose sign-ins it says, or with
+ * Migrates the database at DATABASE_URL, as its owner at DATABASE_OWNER_URL where there is one, and fills it when empty: with the demo school, whose sign-ins it says, or with
  * `--empty` a bare one.
  */
 async function prepare(flags: Set<string>): Promise<void> {
+	// Tables are made and emptied by their owner; everything else is done as the app does it.
+	const owned = openDatabase(process.env.DATABASE_OWNER_URL || process.env.DATABASE_URL!, 1);
+	try {
+		const ran = await migrate(owned, fileURLToPath(new URL('../database', import.meta.url)));
+		if (ran.length) console.log(`Migrated: ${ran.join(', ')}`);
+		if (flags.has('--reset-demo')) await eraseEverything(owned);
+	} finally {
+		await owned.close();
+	}
 	const database = openDatabase(process.env.DATABASE_URL!);
 	try {
-		const ran = await migrate(database, fileURLToPath(new URL('../database', import.meta.url)));
-		if (ran.length) console.log(`Migrated: ${ran.join(', ')}`);
-		if (flags.has('--reset-demo')) await eraseEverything(database);
 		await bringTracesUpToDate(database, console.log);
 		const isNew = (await schoolNames(database)).length === 0;
 		if (isNew && flags.has('--empty')) await makeEmptySchool(database);

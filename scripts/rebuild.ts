@@ -3,10 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataFolder } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
-import { lockStudents } from '../src/lib/server/store/people';
-import { skillList } from '../src/lib/server/store/skills';
-import { readTraces, rebuildTraces, type TraceRow } from '../src/lib/server/store/standings';
-import { everybody } from '../src/lib/server/traceRule';
+import { rebuildEverything } from '../src/lib/server/rebuild';
 
 const startFile = join(dataFolder, 'start.json');
 const url =
@@ -16,20 +13,6 @@ if (!url) {
 	process.exit(1);
 }
 const database = openDatabase(url);
-const skills = await skillList(database);
-const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) });
-let changed = 0;
-let total = 0;
-for await (const { ids, timeZone } of everybody(database)) {
-	const [before, after] = await database.transaction(async (transaction) => {
-		await lockStudents(transaction, ids);
-		const stored = await readTraces(transaction, ids);
-		await rebuildTraces(transaction, ids, skills, timeZone);
-		return [stored, await readTraces(transaction, ids)];
-	});
-	const faces = new Map(before.map((row) => [`${row.studentId} ${row.skillId}`, face(row)]));
-	total += after.length;
-	changed += after.filter((row) => faces.get(`${row.studentId} ${row.skillId}`) !== face(row)).length;
-}
+const { total, changed } = await rebuildEverything(database);
 console.log(`${total} traces worked out anew, ${changed} of them different from before.`);
 await database.close();

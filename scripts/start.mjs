@@ -50,23 +50,23 @@ async function start() {
 	stops.push(async () => rmSync(lockFile, { force: true }));
 	ensurePackages();
 	ensureBuild();
-	let databaseUrl = process.env.DATABASE_URL;
+	let { DATABASE_URL: databaseUrl, DATABASE_OWNER_URL: ownerUrl = databaseUrl } = process.env;
 	if (!databaseUrl) {
 		const mariadb = await startMariadb(join(dataFolder, 'mariadb'));
 		stops.push(() => mariadb.stop());
-		databaseUrl = mariadb.url;
+		({ url: databaseUrl, ownerUrl } = mariadb);
 	}
 	if (stopping) return;
 	execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
 		cwd: root,
 		stdio: 'inherit',
-		env: { ...process.env, DATABASE_URL: databaseUrl }
+		env: { ...process.env, DATABASE_URL: databaseUrl, DATABASE_OWNER_URL: ownerUrl }
 	});
 	const app = await keepServing(
 		{ databaseUrl, port },
 		{
 			served({ address, pid }) {
-				note({ address, databaseUrl, app: pid });
+				note({ address, databaseUrl, ownerUrl, app: pid });
 				console.log(`\nOrderly Compass is at ${address}\n`);
 			},
 			say: console.error

@@ -63,7 +63,10 @@ async function signIn({ address, said }: Running): Promise<string> {
 		headers: { origin: address },
 		redirect: 'manual'
 	});
-	return reply.headers.getSetCookie().find((cookie) => cookie.startsWith('compass_sign_in='))!.split(';')[0];
+	return reply.headers
+		.getSetCookie()
+		.find((cookie) => cookie.startsWith('compass_sign_in='))!
+		.split(';')[0];
 }
 
 describe('npm start', () => {

@@ -14,7 +14,7 @@ try {
 	({ status } = spawnSync(process.execPath, ['--import', 'tsx', ...process.argv.slice(2)], {
 		cwd: root,
 		stdio: 'inherit',
-		env: { ...process.env, DEMO_ADDRESS: demo.address, DEMO_DATABASE: demo.databaseUrl }
+		env: { ...process.env, DEMO_ADDRESS: demo.address, DEMO_DATABASE: demo.databaseUrl, DEMO_OWNER: demo.ownerUrl }
 	}));
 } catch (error) {
 	console.error(error.message);

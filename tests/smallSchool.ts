@@ -34,14 +34,23 @@ export const staffAs = (
 export const seen = (...ids: number[]) => ids as VisibleId[];
 export const seenOne = (id: number) => id as VisibleId;
 
-/** A new, empty, migrated database on the tests' server. */
+const addressOf = (url: string, name: string) =>
+	Object.assign(new URL(url), { pathname: `/orderly_compass_${name}` }).href;
+
+/** A new, empty database on the tests' server, open for who makes its tables. */
 export async function emptyDatabase(name: string): Promise<RootDatabase> {
-	const url = new URL(inject('databaseUrl'));
-	const first = openDatabase(url.href, 1);
+	const first = openDatabase(inject('ownerUrl'), 1);
 	await first.run(`CREATE OR REPLACE DATABASE orderly_compass_${name}`);
 	await first.close();
-	url.pathname = `/orderly_compass_${name}`;
-	return openDatabase(url.href);
+	return openDatabase(addressOf(inject('ownerUrl'), name));
+}
+
+/** A new database with its tables, open as for the app: it can read and write rows and do nothing else. */
+export async function migratedDatabase(name: string): Promise<RootDatabase> {
+	const owned = await emptyDatabase(name);
+	await migrate(owned, migrations);
+	await owned.close();
+	return openDatabase(addressOf(inject('databaseUrl'), name));
 }
 
 export interface SmallSchool {
@@ -65,9 +74,7 @@ export interface SmallSchool {
  * school; a screening window that is open, a cycle in week 5, and two meeting times, one of them for the first class.
  */
 export async function smallSchool(name: string): Promise<SmallSchool> {
-	const database = await emptyDatabase(name);
-	await migrate(database, migrations);
-	return fillSmallSchool(database);
+	return fillSmallSchool(await migratedDatabase(name));
 }
 
 /** The same in a database that is migrated and empty. */

@@ -12,6 +12,7 @@ export default async function (project: TestProject) {
 	const folder = mkdtempSync(join(tmpdir(), 'compass-test-'));
 	const server = await startMariadb(folder);
 	project.provide('databaseUrl', server.url);
+	project.provide('ownerUrl', server.ownerUrl);
 	return async () => {
 		await server.stop();
 		rmSync(folder, { recursive: true, force: true });
@@ -20,6 +21,9 @@ export default async function (project: TestProject) {
 
 declare module 'vitest' {
 	interface ProvidedContext {
+		/** As the app connects. */
 		databaseUrl: string;
+		/** As who makes and changes tables connects. */
+		ownerUrl: string;
 	}
 }

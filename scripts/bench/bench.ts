@@ -113,7 +113,8 @@ async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
 
 /** The same requests answered by one INSERT each: by Node alone, and by an app on our framework. */
 async function startBare() {
-	const databaseUrl = process.env.DEMO_DATABASE!;
+	// They make a table of their own.
+	const databaseUrl = process.env.DEMO_OWNER!;
 	const node = fork(fileURLToPath(new URL('bareEndpoint.ts', import.meta.url)), {
 		execArgv: ['--import', 'tsx'],
 		env: { ...process.env, DATABASE_URL: databaseUrl }

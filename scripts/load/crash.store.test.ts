@@ -39,7 +39,9 @@ beforeAll(async () => {
 	ensureBuild();
 	port = await freePort();
 	const serve = await start();
-	await migrate(database, migrations);
+	const owned = openDatabase(mariadb.ownerUrl, 1);
+	await migrate(owned, migrations);
+	await owned.close();
 	await fillSmallSchool(database);
 	await database.run(`UPDATE screening_window SET mode = 'adaptive' WHERE id = 2`);
 	app = await serve();

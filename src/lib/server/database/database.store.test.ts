@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { emptyDatabase, migrations } from '../../../../tests/smallSchool';
+import { emptyDatabase, migratedDatabase, migrations } from '../../../../tests/smallSchool';
 import { migrate } from './migrate';
 import { openDatabase, type RootDatabase } from './pool';
 
@@ -26,6 +26,29 @@ describe('migration', () => {
 		expect(ran[0]).toBe('001_people.sql');
 		expect(await migrate(fresh, migrations)).toEqual([]);
 		await fresh.close();
+	});
+});
+
+describe('the app’s user', () => {
+	it('reads and writes rows, and can make, change, empty and drop nothing', async () => {
+		const app = await migratedDatabase('app_user');
+		await app.run('INSERT INTO school (name, time_zone) VALUES (?, ?)', ['A', 'UTC']);
+		await app.run('UPDATE school SET name = ?', ['B']);
+		expect(await app.rows('SELECT name FROM school')).toEqual([{ name: 'B' }]);
+		for (const forbidden of [
+			'CREATE TABLE extra (id INT)',
+			'ALTER TABLE school ADD COLUMN extra INT',
+			'TRUNCATE TABLE school',
+			'DROP TABLE audit_entry',
+			'CREATE DATABASE orderly_compass_extra',
+			"CREATE USER 'someone'@'%'",
+			"SELECT 1 INTO OUTFILE '/tmp/orderly-compass-out'",
+			'SELECT user FROM mysql.user',
+			'FLUSH PRIVILEGES'
+		])
+			await expect(app.run(forbidden), forbidden).rejects.toThrow(/denied/);
+		await app.run('DELETE FROM school');
+		await app.close();
 	});
 });
 
