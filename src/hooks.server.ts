@@ -52,6 +52,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 /** What went wrong stays in the log; people get words. What was asked for may have been done before it went wrong. */
 export const handleError: HandleServerError = ({ error, event, status }) => {
 	if (status === 404) return { message: 'There is nothing here for you at this address.' };
+	if (status < 500) return { message: 'What was sent cannot be understood here. Nothing was changed.' };
 	log.error({ err: error, route: event.route.id }, 'request failed');
 	return {
 		message:

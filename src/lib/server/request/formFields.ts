@@ -28,6 +28,9 @@ export const fileForm = (fileBytes: number): FormLimits => ({ ...longForm(fileBy
 /** The body is more than the limits allow, or no form. Its message is for people. */
 export class UnreadableForm extends Error {}
 
+/** Bytes. */
+const PARSED_AT_ONCE = 16_384;
+
 const NOT_A_FORM = 'The form could not be read';
 const TOO_MANY_FIELDS = 'The form has too many fields';
 
@@ -35,20 +38,24 @@ const TOO_MANY_FIELDS = 'The form has too many fields';
 const sized = (bytes: number) =>
 	bytes >= 1_000_000 ? `${Math.floor(bytes / 1_000_000)} MB` : `${Math.floor(bytes / 1_000)} KB`;
 
-/** Bytes of a body, read no further than allowed. @throws UnreadableForm for more */
+/** What is more than allowed is let pass by up to here, kept nowhere: a browser hears why only once it has sent all. */
+const MOST_PASSED_BY = 8_000_000;
+
+/** Bytes of a body. @throws UnreadableForm for more than allowed, as soon as it has passed by */
 async function bodyWithin(request: Request, bytes: number): Promise<Buffer> {
-	const tooLarge = () => new UnreadableForm(`What was sent is larger than ${sized(bytes)}`);
-	if (Number(request.headers.get('content-length')) > bytes) throw tooLarge();
-	const chunks: Uint8Array[] = [];
+	let chunks: Uint8Array[] = [];
 	let length = 0;
 	try {
 		for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
-			if ((length += chunk.length) > bytes) throw tooLarge();
-			chunks.push(chunk);
+			length += chunk.length;
+			if (length > MOST_PASSED_BY) break;
+			if (length > bytes) chunks = [];
+			else chunks.push(chunk);
 		}
-	} catch (cause) {
-		throw cause instanceof UnreadableForm ? cause : new UnreadableForm(NOT_A_FORM);
+	} catch {
+		throw new UnreadableForm(NOT_A_FORM);
 	}
+	if (length > bytes) throw new UnreadableForm(`What was sent is larger than ${sized(bytes)}`);
 	return Buffer.concat(chunks);
 }
 
@@ -80,7 +87,11 @@ export async function readFields(
 		const fields = new Map<string, string | string[]>();
 		let file: File | null = null;
 		let count = 0;
-		const refuse = (why: string) => reject(new UnreadableForm(why));
+		let isRefused = false;
+		const refuse = (why: string) => {
+			isRefused = true;
+			reject(new UnreadableForm(why));
+		};
 		let parser: BusboyInstance;
 		try {
 			parser = new Busboy({
@@ -120,6 +131,9 @@ export async function readFields(
 		parser.on('filesLimit', () => refuse('No file belongs here'));
 		parser.on('error', () => refuse(NOT_A_FORM));
 		parser.on('finish', () => resolve({ fields: Object.fromEntries(fields), file }));
-		parser.end(body);
+		// Part by part, so that nothing is read beyond where it was refused.
+		for (let at = 0; at < body.length && !isRefused; at += PARSED_AT_ONCE)
+			parser.write(body.subarray(at, at + PARSED_AT_ONCE));
+		if (!isRefused) parser.end();
 	});
 }
