@@ -31,7 +31,8 @@ export async function serveApp({ databaseUrl, port, environment = {}, quiet = fa
 			NODE_ENV: 'production',
 			HOST: '127.0.0.1',
 			PORT: String(port),
-			ORIGIN: address,
+			// Behind a proxy the operator says by which address people come.
+			ORIGIN: process.env.ORIGIN || address,
 			DATABASE_URL: databaseUrl,
 			BODY_SIZE_LIMIT: '4M',
 			LOG_LEVEL: 'warn',

@@ -48,6 +48,7 @@
 							href={slot.group ? keepingScope(`/groups/${slot.group.id}`) : undefined}
 							class="slot"
 							class:free={!slot.isHeld}
+							class:other={slot.isHeld && !slot.group}
 							style:top="{start * height}px"
 							style:height="{length * height - 2}px"
 							style:left="{(100 * p) / people.length}%"
@@ -131,6 +132,11 @@
 		color: var(--ink-soft);
 		background: var(--sheet);
 		border: 1px dashed var(--rule-strong);
+	}
+	.other {
+		color: var(--ink-soft);
+		background: none;
+		border-color: var(--rule);
 	}
 	.when {
 		font-variant-numeric: tabular-nums lining-nums;

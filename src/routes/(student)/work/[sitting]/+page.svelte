@@ -156,6 +156,9 @@
 </div>
 
 <style>
+	h1 + p {
+		margin-top: 8px;
+	}
 	.where {
 		font-size: 0.85em;
 		color: var(--ink-soft);
