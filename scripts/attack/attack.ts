@@ -29,6 +29,7 @@ for (const [name, attack] of Object.entries(cases)) {
 for (const [name, files] of [
 	['rubbish', ['tests/border/rubbish']],
 	['roles', ['tests/border/roles']],
+	['two schools', ['tests/border/waysToSchool']],
 	['closed work', ['src/lib/server/store/closings']],
 	['keys', ['tests/border/practiceKeys']],
 	['sign-ins', ['src/lib/server/auth']],

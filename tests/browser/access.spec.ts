@@ -86,6 +86,9 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 	await page.goto(`${address()}/screen/windows`);
 	await expect(page.getByRole('heading', { name: 'Winter screening' })).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Plan a window' })).toHaveCount(0);
+	await page.goto(`${address()}/groups`);
+	const views = page.getByRole('navigation', { name: 'Pages on groups' }).getByRole('link');
+	await expect(views).toHaveText(['Groups', 'Sessions today', 'Timetable']);
 	// Who is absent they may note, but nothing that lets a window pass a student by.
 	const excuse = { window: '2', students: '1', kind: 'excused', reason: 'x' };
 	expect(JSON.stringify(await (await post('/screen/sittings?/note', excuse)).json())).toContain('Only a specialist');

@@ -3,6 +3,7 @@
 	students are used, who must be apart or together, and what it takes to move a student out of her group.
 -->
 <script lang="ts">
+	import { onMount } from 'svelte';
 	import { page } from '$app/state';
 	import { goto } from '$app/navigation';
 	import { sayMeeting } from '$lib/core/calendar';
@@ -42,6 +43,11 @@
 	const included = $derived(students.length - draft.limits.excludedIds.length);
 
 	const isBegun = $derived(draft.result !== null);
+	// A click before the page can answer it would be lost.
+	let isAwake = $state(false);
+	onMount(() => {
+		isAwake = true;
+	});
 	function mix(focus: string) {
 		void goto(withState({ kind: focus ? 'mixed' : null, focus: focus || null, draft: null }), { keepFocus: true });
 	}
@@ -142,7 +148,7 @@
 	{#if draft.solving}
 		<button type="button" onclick={() => draft.stop()}>Stop here</button>
 	{:else}
-		<button type="button" class="primary" onclick={() => draft.suggest()}
+		<button type="button" class="primary" disabled={!isAwake} onclick={() => draft.suggest()}
 			>{isBegun ? 'Suggest again' : 'Suggest groups'}</button
 		>
 	{/if}

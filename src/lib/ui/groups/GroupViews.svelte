@@ -1,5 +1,6 @@
 <!-- The pages of the Groups leg, one line above each. -->
 <script lang="ts">
+	import { page } from '$app/state';
 	import Views from '../shell/Views.svelte';
 
 	let { drafts }: { drafts?: number } = $props();
@@ -11,6 +12,6 @@
 		{ path: '/groups', name: 'Groups' },
 		{ path: '/groups/today', name: 'Sessions today' },
 		{ path: '/groups/timetable', name: 'Timetable' },
-		{ path: '/groups/drafts', name: drafts ? `Drafts (${drafts})` : 'Drafts' }
+		...(page.data.can.group ? [{ path: '/groups/drafts', name: drafts ? `Drafts (${drafts})` : 'Drafts' }] : [])
 	]}
 />
