@@ -3,7 +3,7 @@ import { writeCalendar } from '../core/interchange/calendarFile';
 
 import type { Database } from './database/pool';
 import type { School } from './store/calendar';
-import { groupPauses } from './store/groupChanges';
+import { groupPauses } from './store/groupHistory';
 import { currentGroups } from './store/groups';
 import { visibleAmong } from './store/people';
 import { skillList } from './store/skills';

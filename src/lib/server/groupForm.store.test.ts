@@ -14,7 +14,7 @@ import { addDays } from '../core/calendar';
 import { changeAction, undoChangeAction } from './groupForm';
 import { recordAction } from './meetingForm';
 import { noteAction, removeNoteAction } from './noteForm';
-import { groupHistory } from './store/groupChanges';
+import { groupHistory } from './store/groupHistory';
 import { findGroup } from './store/groups';
 import { notesOn } from './store/notes';
 

@@ -13,7 +13,8 @@ import {
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { adoptGroups, adoptionGroups, undoAdoption, type NewGroup } from './adoptions';
-import { changeGroup, groupHistory, groupPauses, undoChange, type GroupDeed } from './groupChanges';
+import { changeGroup, undoChange, type GroupDeed } from './groupChanges';
+import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
 import { notesOn, removeNote, writeNote } from './notes';

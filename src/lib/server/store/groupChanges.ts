@@ -2,7 +2,6 @@ import { addDays, type SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
-import { seenAmong } from './people';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
 export type GroupDeed =
@@ -17,7 +16,7 @@ export type GroupDeed =
 	| { kind: 'rename'; name: string; on: SchoolDate };
 
 /** What it takes to undo a deed, as it is stored. */
-interface Detail {
+export interface ChangeDetail {
 	/** Rows that were added. */
 	added?: { focus?: number; pause?: number; memberships?: number[]; reviews?: number[] };
 	/** Ends that were moved, as they were before. */
@@ -74,7 +73,7 @@ async function isTaken(
 }
 
 /** Does a deed. @returns what it takes to undo it; null when there is nothing to do */
-async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDeed): Promise<Detail | null> {
+async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDeed): Promise<ChangeDetail | null> {
 	const { id } = group;
 	switch (deed.kind) {
 		case 'focus': {
@@ -222,7 +221,7 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 		[change.groupId, changeId]
 	);
 	if (later) return false;
-	const { added, memberships, pause, focus, endsOn, name }: Detail = JSON.parse(change.detail);
+	const { added, memberships, pause, focus, endsOn, name }: ChangeDetail = JSON.parse(change.detail);
 	if (added?.reviews?.length) {
 		const decided = await transaction.row<{ id: number }>(
 			'SELECT id FROM review WHERE id IN (?) AND verdict IS NOT NULL LIMIT 1',
@@ -248,75 +247,4 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 
 export function undoChange(database: RootDatabase, staff: Staff, changeId: number, at: Date): Promise<boolean> {
 	return database.transaction((transaction) => undoWithin(transaction, staff, changeId, at));
-}
-
-/** A line of a group's history. */
-export interface GroupChange {
-	id: number;
-	kind: GroupDeed['kind'] | 'start';
-	on: SchoolDate;
-	reason: string;
-	by: string;
-	at: Date;
-	studentIds: number[];
-	skillId: number | null;
-	untilOn: SchoolDate | null;
-	name: string | null;
-}
-
-/**
- * What was done to a group and stands, newest first, with those students whom a staff member may see today. Class teachers
- * are not told why, since that may be about others, nor of those who joined or left without one of theirs.
- */
-export async function groupHistory(
-	database: Database,
-	staff: Staff,
-	groupId: number,
-	today: SchoolDate
-): Promise<GroupChange[]> {
-	const rows = await database.rows<
-		Omit<GroupChange, 'studentIds' | 'skillId' | 'untilOn' | 'name'> & { detail: string }
-	>(
-		`SELECT change_.id, change_.kind, change_.effective_on AS \`on\`, change_.reason, account.display_name AS \`by\`,
-			change_.changed_at AS at, change_.detail
-		FROM group_change AS change_
-		JOIN small_group ON small_group.id = change_.group_id
-		JOIN account ON account.id = change_.changed_by
-		WHERE change_.group_id = ? AND small_group.school_id = ? AND change_.undone_at IS NULL
-		ORDER BY change_.changed_at DESC, change_.id DESC LIMIT 200`,
-		[groupId, staff.schoolId]
-	);
-	const changes = rows.map(({ detail, ...row }) => ({ ...row, ...(JSON.parse(detail) as Detail) }));
-	const named = await seenAmong(
-		database,
-		staff,
-		changes.flatMap(({ studentIds = [] }) => studentIds),
-		today
-	);
-	const hidesOthers = staff.role === 'teacher';
-	return changes.flatMap(({ id, kind, on, reason, by, at, studentIds = [], skillId, untilOn, name }) => {
-		const own = studentIds.filter((studentId) => named.has(studentId));
-		if (hidesOthers && studentIds.length && own.length === 0) return [];
-		return [
-			{
-				...{ id, kind, on, by, at, studentIds: own },
-				reason: hidesOthers ? '' : reason,
-				skillId: skillId ?? null,
-				untilOn: untilOn ?? null,
-				name: name ?? null
-			}
-		];
-	});
-}
-
-/** Days on which groups pause. */
-export async function groupPauses(
-	database: Database,
-	groupIds: number[]
-): Promise<{ groupId: number; fromOn: SchoolDate; untilOn: SchoolDate | null }[]> {
-	if (groupIds.length === 0) return [];
-	return database.rows(
-		'SELECT group_id AS groupId, from_on AS fromOn, until_on AS untilOn FROM group_pause WHERE group_id IN (?)',
-		[groupIds]
-	);
 }

@@ -5,13 +5,13 @@ import {
 	accountByUserName,
 	classByCode,
 	findScope,
-	rosterAttributes,
 	scopeChoices,
 	staffList,
 	studentPin,
 	studentsByNumber,
 	visibleAmong
 } from './people';
+import { rosterAttributes } from './attributes';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -7,7 +7,7 @@ import { noteAction, removeNoteAction } from '$lib/server/noteForm';
 import { idOf } from '$lib/server/request/address';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
-import { groupHistory, groupPauses } from '$lib/server/store/groupChanges';
+import { groupHistory, groupPauses } from '$lib/server/store/groupHistory';
 import { attendanceCounts, findGroup } from '$lib/server/store/groups';
 import { meetingRecords } from '$lib/server/store/meetings';
 import { notesOn } from '$lib/server/store/notes';

@@ -4,7 +4,7 @@ import { recordAction } from '$lib/server/meetingForm';
 import { dayIn } from '$lib/server/request/address';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
-import { groupPauses } from '$lib/server/store/groupChanges';
+import { groupPauses } from '$lib/server/store/groupHistory';
 import { groupsOn } from '$lib/server/store/groups';
 import { meetingRecords } from '$lib/server/store/meetings';
 import { visibleAmong } from '$lib/server/store/people';
