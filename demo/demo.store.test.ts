@@ -18,7 +18,7 @@ import { screeningWindows } from '../src/lib/server/store/windows';
 import { windowSittings } from '../src/lib/server/store/sittings';
 import { skillList } from '../src/lib/server/store/skills';
 import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/store/standings';
-import { CLASSWIDE, SCHOOL_NAME } from './people';
+import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME } from './people';
 import { seedDemoSchool } from './seed';
 
 const ids = Array.from({ length: 264 }, (_, i) => i + 1);
@@ -39,8 +39,12 @@ describe('the demo school', () => {
 	it('has 264 students in 12 classes and stands in week 5 of cycle 2', async () => {
 		expect(students.length).toBe(264);
 		expect(new Set(students.map(({ classId }) => classId)).size).toBe(12);
-		expect(await currentCycle(database, 1, TODAY)).toMatchObject({ number: 2, startsOn: '2026-10-26', weeks: 8 });
-		expect((await findSchool(database, 1, NOW)).name).toBe(SCHOOL_NAME);
+		expect(await currentCycle(database, SCHOOL_ID, TODAY)).toMatchObject({
+			number: 2,
+			startsOn: '2026-10-26',
+			weeks: 8
+		});
+		expect((await findSchool(database, SCHOOL_ID, NOW)).name).toBe(SCHOOL_NAME);
 	});
 
 	it('has nothing in it that lies after its now', async () => {
@@ -77,7 +81,7 @@ describe('the demo school', () => {
 	});
 
 	it('gives the same traces when all are worked out anew', async () => {
-		const skills = await skillList(database);
+		const skills = await skillList(database, SCHOOL_ID);
 		const face = async () =>
 			(await readTraces(database, ids))
 				.map((row) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) }))
@@ -116,7 +120,7 @@ describe('its stories', () => {
 	});
 
 	it('tell of a class that lacks a skill as a whole', async () => {
-		const skill = (await skillList(database)).find(({ code }) => code === CLASSWIDE.skillCode)!;
+		const skill = (await skillList(database, SCHOOL_ID)).find(({ code }) => code === CLASSWIDE.skillCode)!;
 		const standings = await readStandings(database, ids, TODAY);
 		const needIn = (className: string) =>
 			classwideNeed(
@@ -128,7 +132,7 @@ describe('its stories', () => {
 	});
 
 	it('tell of students who rushed, were absent, stopped half way, or have a clear queue and open gaps', async () => {
-		const [winter] = await screeningWindows(database, 1);
+		const [winter] = await screeningWindows(database, SCHOOL_ID);
 		const sittings = await windowSittings(database, winter.id, ids);
 		expect(ids.filter((id) => !sittings.has(id)).length).toBeGreaterThan(3);
 		const rushed = [...sittings.values()].filter(({ flags }) => flags.some(({ flag }) => flag === 'rapid'));
@@ -156,16 +160,16 @@ describe('its stories', () => {
 
 describe('the ribbon over it', () => {
 	it('counts what plain queries count', async () => {
-		const school = await findSchool(database, 1, NOW);
+		const school = await findSchool(database, SCHOOL_ID, NOW);
 		const { legs, cycle } = await ribbon(database, staffAs('specialist'), school, students);
 		const waits = Object.fromEntries(legs.map(({ leg, waits: text }) => [leg, parseInt(text)]));
 		expect(cycle).toMatchObject({ week: 5, weeks: 8 });
-		const [winter] = await screeningWindows(database, 1);
+		const [winter] = await screeningWindows(database, SCHOOL_ID);
 		const scored = await count(
 			`SELECT COUNT(DISTINCT student_id) AS n FROM score WHERE window_id = ${winter.id} AND domain_id = 0`
 		);
 		expect(waits.screen).toBe(264 - scored);
-		const cuts = await cutScores(database, 1, winter);
+		const cuts = await cutScores(database, SCHOOL_ID, winter);
 		const scores = await windowScores(database, winter.id, ids);
 		const below = students.filter(
 			({ id, grade }) =>
@@ -191,7 +195,7 @@ describe('the ribbon over it', () => {
 	});
 
 	it('counts only the students in scope', async () => {
-		const school = await findSchool(database, 1, NOW);
+		const school = await findSchool(database, SCHOOL_ID, NOW);
 		const parts = await Promise.all(
 			[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(async (classId) =>
 				ribbon(

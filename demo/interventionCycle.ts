@@ -11,7 +11,7 @@ import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/store/skills';
 import { readStandings } from '../src/lib/server/store/standings';
 import { atHour, type AnswerLog } from './answerLog';
-import { CLASSWIDE, SPECIALIST, type DemoStudent } from './people';
+import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';
 import { simulateLearning, type SimulatedStudent } from './simulatedStudent';
 import type { DemoYear } from './timetable';
@@ -50,7 +50,7 @@ export async function formGroups(
 	year: DemoYear
 ): Promise<DemoGroup[]> {
 	const ids = students.map(({ id }) => id);
-	const cuts = await cutScores(database, 1, { measure: null, term: year.autumn.term });
+	const cuts = await cutScores(database, SCHOOL_ID, { measure: null, term: year.autumn.term });
 	const scores = await windowScores(database, year.autumn.id, ids);
 	const tiers = new Map<number, 2 | 3>();
 	for (const { id, grade } of students) {
@@ -65,11 +65,11 @@ export async function formGroups(
 	);
 	const tiered = students.filter(({ id }) => tiers.has(id));
 	// Half of the meeting times stay free for groups that a visitor of the demo forms.
-	const slots = (await slotList(database, 1, year.cycleStart)).filter(({ id }) => id % 8 < 4);
+	const slots = (await slotList(database, SCHOOL_ID, year.cycleStart)).filter(({ id }) => id % 8 < 4);
 	const standings = await readStandings(database, [...tiers.keys()], year.cycleStart);
 	const problem = problemFromStandings({
 		students: tiered.map(({ id, classId }) => ({ id, classId, tier: tiers.get(id)!, standings: standings.get(id)! })),
-		graph: await skillGraph(database, skills),
+		graph: await skillGraph(database, SCHOOL_ID, skills),
 		slots: slots.map((slot) => ({ ...slot, busyStudentIds: [] })),
 		sizes: { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 2, maximum: 3 } },
 		pairs: []
@@ -101,7 +101,7 @@ async function writeGroups(database: RootDatabase, groups: DemoGroup[], year: De
 		'small_group',
 		groups.map((group) => ({
 			id: group.id,
-			school_id: 1,
+			school_id: SCHOOL_ID,
 			name: `${group.skill.shortName} ${group.slot.startsAt}`,
 			tier: group.tier,
 			focus_skill_id: group.skill.id,

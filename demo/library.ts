@@ -2,7 +2,7 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { addMaterial, importStandards, shelve } from '../src/lib/server/store/library';
 import type { Skill } from '../src/lib/server/store/skills';
 import type { Staff } from '../src/lib/server/viewer';
-import { SPECIALIST } from './people';
+import { SCHOOL_ID, SPECIALIST } from './people';
 
 /** The framework of a county that does not exist, as far as the demo school uses it. */
 const COUNTY = 'Estuary County mathematics';
@@ -22,7 +22,13 @@ const standards: [code: string, grade: number, statement: string, skills: string
 /** Gives the library what a school has in it by midyear: its county's standards, own material, a shelf. */
 export async function fillLibrary(database: RootDatabase, skills: Skill[], at: Date): Promise<void> {
 	const idOf = (code: string) => skills.find((skill) => skill.code === code)!.id;
-	const staff = (id: number, role: Staff['role']): Staff => ({ kind: 'staff', id, schoolId: 1, role, displayName: '' });
+	const staff = (id: number, role: Staff['role']): Staff => ({
+		kind: 'staff',
+		id,
+		schoolId: SCHOOL_ID,
+		role,
+		displayName: ''
+	});
 	const specialist = staff(SPECIALIST, 'specialist');
 	await importStandards(
 		database,

@@ -9,6 +9,7 @@ import { simulateStudent, type SimulatedStudent, type SkillLevel } from './simul
 /** The demo's sign-ins: one password for all staff, one PIN for all students. */
 export const DEMO_PASSWORD = 'tide-table-7';
 export const DEMO_PIN = '2468';
+export const SCHOOL_ID = 1;
 export const SCHOOL_NAME = 'Saltmarsh Bridge School';
 export const TIME_ZONE = 'America/New_York';
 export const SEED = 20_260_817;
@@ -53,21 +54,20 @@ export function drawStudents(levels: SkillLevel[]): DemoStudent[] {
 	);
 }
 
-/** Writes school, staff, classes and students; everyone has been in class since the year's first day. */
+/** Writes staff, classes and students; everyone has been in class since the year's first day. */
 export async function writePeople(
 	database: RootDatabase,
 	students: DemoStudent[],
 	yearStart: SchoolDate
 ): Promise<void> {
 	const [passwordHash, pinHash] = await Promise.all([hashSecret(DEMO_PASSWORD), hashSecret(DEMO_PIN)]);
-	await fill(database, 'school', [{ id: 1, name: SCHOOL_NAME, time_zone: TIME_ZONE }]);
 	await fill(database, 'account', staffRows(passwordHash));
 	await fill(
 		database,
 		'class',
 		classNames.map((name, i) => ({
 			id: i + 1,
-			school_id: 1,
+			school_id: SCHOOL_ID,
 			name,
 			grade: gradeOfClass(i + 1),
 			code: classCodeOf(i + 1),
@@ -80,7 +80,7 @@ export async function writePeople(
 		'student',
 		students.map(({ id, grade }, i) => ({
 			id,
-			school_id: 1,
+			school_id: SCHOOL_ID,
 			number: `S${10_000 + id}`,
 			given_name: names[i][0],
 			family_name: names[i][1],
@@ -130,7 +130,7 @@ function staffRows(passwordHash: string) {
 	const given = draw.shuffle(givenNames);
 	const account = (id: number, role: string, userName: string) => ({
 		id,
-		school_id: 1,
+		school_id: SCHOOL_ID,
 		role,
 		user_name: userName,
 		display_name: `${given[id]} ${family[id]}`,

@@ -3,7 +3,7 @@ import { itemsForSkill } from '../src/lib/core/items';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/store/bulk';
 import { atHour, type AnswerLog } from './answerLog';
-import type { DemoStudent } from './people';
+import { SCHOOL_ID, type DemoStudent } from './people';
 
 type Row = Record<string, unknown>;
 
@@ -38,7 +38,7 @@ export class PracticeLog {
 		this.nextSeed.set(skillCode, firstSeed + itemCount);
 		this.sets.push({
 			id,
-			school_id: 1,
+			school_id: SCHOOL_ID,
 			skill_id: this.skillIds.get(skillCode),
 			group_id: groupId,
 			item_count: itemCount,

@@ -2,10 +2,11 @@ import { addDays, schoolDateOf } from '../src/lib/core/calendar';
 import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill, unscoredDiagnostics } from '../src/lib/server/store/bulk';
+import { shipFramework } from '../src/lib/server/store/frameworks';
 import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
 import { adaptiveSeed, formSeed } from '../src/lib/server/store/adaptiveSittings';
 import { windowScores, type Score } from '../src/lib/server/store/scores';
-import { saveFramework, skillGraph, skillList, type Skill } from '../src/lib/server/store/skills';
+import { skillGraph, skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
 import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
@@ -16,6 +17,8 @@ import {
 	CLASSWIDE,
 	drawStudents,
 	gradeOfClass,
+	SCHOOL_ID,
+	SCHOOL_NAME,
 	STUDENTS_A_CLASS,
 	teacherOf,
 	TIME_ZONE,
@@ -38,8 +41,9 @@ import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
 export async function seedDemoSchool(database: RootDatabase, now: Date, say: (line: string) => void): Promise<void> {
 	const today = schoolDateOf(now, TIME_ZONE);
 	const year = layOutYear(today);
-	await saveFramework(database, shippedFramework());
-	const skills = await skillList(database);
+	await shipFramework(database, shippedFramework());
+	await fill(database, 'school', [{ id: SCHOOL_ID, name: SCHOOL_NAME, time_zone: TIME_ZONE }]);
+	const skills = await skillList(database, SCHOOL_ID);
 	const levels = await levelsOf(database, skills);
 	const skillIds = new Map(skills.map(({ id, code }) => [code, id]));
 
@@ -104,7 +108,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 }
 
 async function levelsOf(database: RootDatabase, skills: Skill[]): Promise<SkillLevel[]> {
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, SCHOOL_ID, skills);
 	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
 	return skills.map((skill) => ({
 		...skill,
@@ -198,7 +202,7 @@ async function writeOutcomes(
 			const due = levels.filter((level) => level.grade === grade - 1 || (level.grade === grade && level.term === 1));
 			const share = due.filter(({ code }) => hidden.known.has(code)).length / due.length;
 			const met = share + 0.12 * draw.normal() > 0.42;
-			return { school_id: 1, name: 'District check, November', student_id: id, met, taken_on: takenOn };
+			return { school_id: SCHOOL_ID, name: 'District check, November', student_id: id, met, taken_on: takenOn };
 		})
 	);
 }

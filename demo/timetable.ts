@@ -1,7 +1,7 @@
 import { addDays, mondayOf, type SchoolDate } from '../src/lib/core/calendar';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/store/bulk';
-import { GROUP_STAFF } from './people';
+import { GROUP_STAFF, SCHOOL_ID } from './people';
 import { classNames } from './names';
 
 const TIMES = ['09:00', '10:05', '11:10', '13:15'];
@@ -55,8 +55,8 @@ export function layOutYear(today: SchoolDate): DemoYear {
 /** Writes cycles, windows, and when staff can hold groups and classes can release students. */
 export async function writeTimetable(database: RootDatabase, year: DemoYear): Promise<void> {
 	await fill(database, 'cycle', [
-		{ id: 1, school_id: 1, number: 1, starts_on: addDays(year.cycleStart, -70), weeks: 8 },
-		{ id: 2, school_id: 1, number: 2, starts_on: year.cycleStart, weeks: 8 }
+		{ id: 1, school_id: SCHOOL_ID, number: 1, starts_on: addDays(year.cycleStart, -70), weeks: 8 },
+		{ id: 2, school_id: SCHOOL_ID, number: 2, starts_on: year.cycleStart, weeks: 8 }
 	]);
 	await fill(
 		database,
@@ -72,7 +72,7 @@ export async function writeTimetable(database: RootDatabase, year: DemoYear): Pr
 			}))
 		].map(({ opensOn, closesOn, ...window }) => ({
 			...window,
-			school_id: 1,
+			school_id: SCHOOL_ID,
 			opens_on: opensOn,
 			closes_on: closesOn
 		}))

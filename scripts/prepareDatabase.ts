@@ -9,11 +9,12 @@ import { now } from '../src/lib/server/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/store/bulk';
-import { saveFramework } from '../src/lib/server/store/skills';
+import { shipFramework } from '../src/lib/server/store/frameworks';
 import { bringTracesUpToDate } from '../src/lib/server/traceRule';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {
+	await shipFramework(database, shippedFramework());
 	const password = randomBytes(9).toString('base64url');
 	await fill(database, 'school', [{ id: 1, name: 'Our school', time_zone: 'America/New_York' }]);
 	await fill(database, 'account', [
@@ -26,7 +27,6 @@ async function makeEmptySchool(database: RootDatabase): Promise<void> {
 			password_hash: await hashSecret(password)
 		}
 	]);
-	await saveFramework(database, shippedFramework());
 	console.log(`An empty school. Sign in as coordinator with the password ${password} (shown only now).`);
 }
 

@@ -10,8 +10,9 @@ import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/store/bulk';
 import type { School } from '../src/lib/server/store/calendar';
+import { shipFramework } from '../src/lib/server/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';
-import { saveFramework, skillList, type Skill } from '../src/lib/server/store/skills';
+import { skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
 import type { Role, Staff, VisibleId } from '../src/lib/server/viewer';
 
@@ -79,7 +80,7 @@ export async function smallSchool(name: string): Promise<SmallSchool> {
 
 /** The same in a database that is migrated and empty. */
 export async function fillSmallSchool(database: RootDatabase): Promise<SmallSchool> {
-	await saveFramework(database, shippedFramework());
+	await shipFramework(database, shippedFramework());
 	const staff = (id: number, role: Role, school_id = 1) => ({
 		id,
 		school_id,
@@ -140,7 +141,7 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 	]);
 	// The second class has its lunch when the second slot meets.
 	await fill(database, 'class_block', [{ class_id: 2, kind: 'lunch', days: 0b11111, starts_at: '10:15', minutes: 40 }]);
-	const skills = await skillList(database);
+	const skills = await skillList(database, 1);
 	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
 	await rebuildTraces(database, ids, skills, school.timeZone);
 

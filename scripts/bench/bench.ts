@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { SCHOOL_ID } from '../../demo/people';
 import { freePort } from '../mariadb.mjs';
 import { serveApp } from '../serve.mjs';
 import { check, itemFrom, itemFamilies } from '../../src/lib/core/items';
@@ -29,7 +30,7 @@ const ROUNDS = 3;
 const SET_ITEMS = 40;
 
 const database = openDatabase(process.env.DEMO_DATABASE!);
-const skills = await skillList(database);
+const skills = await skillList(database, SCHOOL_ID);
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
 interface Shot {
@@ -165,7 +166,7 @@ async function benchAnswers(): Promise<void> {
 
 async function benchMap(): Promise<void> {
 	const ids = Array.from({ length: 264 }, (_, i) => i + 1);
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, SCHOOL_ID, skills);
 	const forty = skills.slice(0, 40);
 	const whole: number[] = [];
 	const sql: number[] = [];

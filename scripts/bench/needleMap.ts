@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
-import { randomUUID } from 'node:crypto';
-import { DEMO_PASSWORD } from '../../demo/people';
+import { DEMO_PASSWORD, SCHOOL_ID } from '../../demo/people';
 import { openDatabase } from '../../src/lib/server/database/pool';
+import { shipFramework, taughtFramework } from '../../src/lib/server/store/frameworks';
 import { chromiumLaunch } from '../chromium.mjs';
 
 /** Columns that the map is measured with. */
@@ -24,23 +24,23 @@ const WATCH = `
 /** Adds skills to the framework until there are enough for the measurement. */
 async function fillUp(databaseUrl: string): Promise<number> {
 	const database = openDatabase(databaseUrl, 1);
-	const rows = await database.rows<{ position: number; domainId: number }>(
-		'SELECT position, domain_id AS domainId FROM skill ORDER BY position DESC'
-	);
-	await database.insertMany(
-		'INSERT INTO skill (domain_id, code, statement, short_name, also, grade, term, position, identifier) VALUES ?',
-		Array.from({ length: Math.max(0, SKILLS - rows.length) }, (_, i) => [
-			rows[0].domainId,
-			`Z${i + 1}`,
-			'Made for a measurement',
-			`Measured ${i + 1}`,
-			'',
-			8,
-			3,
-			rows[0].position + 1 + i,
-			randomUUID()
-		])
-	);
+	const framework = await taughtFramework(database, SCHOOL_ID);
+	await shipFramework(database, {
+		...framework,
+		domains: [],
+		skills: [
+			...framework.skills,
+			...Array.from({ length: Math.max(0, SKILLS - framework.skills.length) }, (_, i) => ({
+				code: `Z${i + 1}`,
+				domain: framework.domains[0].code,
+				statement: 'Made for a measurement',
+				shortName: `Measured ${i + 1}`,
+				also: '',
+				grade: 8,
+				term: 3
+			}))
+		]
+	});
 	const [{ students }] = await database.rows<{ students: number }>('SELECT COUNT(*) AS students FROM student');
 	await database.close();
 	return Number(students);

@@ -1,7 +1,9 @@
-import { randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
 import { itemFrom } from '../../src/lib/core/items';
+import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
+import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { countTry } from '../../src/lib/server/auth/store/tries';
 import { migrate } from '../../src/lib/server/database/migrate';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
@@ -12,20 +14,22 @@ import { storeAnswers } from '../../src/lib/server/store/answers';
 import { fill } from '../../src/lib/server/store/bulk';
 import type { School } from '../../src/lib/server/store/calendar';
 import { saveDraft } from '../../src/lib/server/store/drafts';
+import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/store/frameworks';
 import { saveMeasure } from '../../src/lib/server/store/givenMeasures';
 import { changeGroup } from '../../src/lib/server/store/groupChanges';
 import { askForJob } from '../../src/lib/server/store/jobs';
 import { addMaterial, importStandards, shelve } from '../../src/lib/server/store/library';
 import { recordMeeting } from '../../src/lib/server/store/meetings';
 import { writeNote } from '../../src/lib/server/store/notes';
-import { saveOutcomes } from '../../src/lib/server/store/outcomes';
-import { assignSet } from '../../src/lib/server/store/practice';
+import { saveOutcomes, setCutScores } from '../../src/lib/server/store/outcomes';
+import { applyParameters } from '../../src/lib/server/store/parameters';
+import { assignSet, withdrawSet } from '../../src/lib/server/store/practice';
 import { startProbes } from '../../src/lib/server/store/probes';
 import { decide, openReviews } from '../../src/lib/server/store/reviews';
 import { importScores, saveMatching } from '../../src/lib/server/store/scores';
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';
-import { saveFramework, skillList, type Skill } from '../../src/lib/server/store/skills';
+import { skillList } from '../../src/lib/server/store/skills';
 import { rebuildTraces } from '../../src/lib/server/store/standings';
 import { addAbsences } from '../../src/lib/server/store/timetable';
 import { noteStudents } from '../../src/lib/server/store/windows';
@@ -50,7 +54,12 @@ const RANGES = {
 	skill_material: 24,
 	job: 25,
 	tier_interval: 27,
-	group_membership: 28
+	group_membership: 28,
+	framework: 29,
+	domain: 30,
+	skill: 31,
+	slot: 32,
+	screening_window: 33
 };
 
 /** A school with everything in it, of classes A (students 1 to 4) and B (5 to 8). */
@@ -76,6 +85,8 @@ export interface FilledSchool {
 	adoption: number;
 	material: number;
 	job: number;
+	/** Of parameters, by that job. */
+	version: number;
 	slots: number[];
 	blocks: number[];
 	absence: number;
@@ -87,19 +98,50 @@ export interface FilledSchool {
 export async function twoSchools(name: string) {
 	const database = await emptyDatabase(name);
 	await migrate(database, migrations);
-	await saveFramework(database, shippedFramework());
-	const skills = await skillList(database);
-	return {
-		database,
-		skills,
-		one: await fillSchool(database, skills, 7_100_000),
-		other: await fillSchool(database, skills, 7_200_000)
-	};
+	await shipFramework(database, shippedFramework());
+	const one = await fillSchool(database, 7_100_000);
+	const other = await fillSchool(database, 7_200_000);
+	// What comes later is told apart from what both have now.
+	await idsFrom(database, 7_300_000);
+	return { database, skills: await skillList(database, one.base), one, other };
 }
 
-async function fillSchool(database: RootDatabase, skills: Skill[], base: number): Promise<FilledSchool> {
+const idsFrom = async (database: RootDatabase, base: number) => {
 	for (const [table, range] of Object.entries(RANGES))
 		await database.run(`ALTER TABLE ${table} AUTO_INCREMENT = ${base + 1_000 * range}`);
+};
+
+/** A framework of the school's own: the first skill in other words, and a domain and a skill that only it has. */
+async function writeFramework(database: RootDatabase, staff: Staff) {
+	const taught = await taughtFramework(database, staff.schoolId);
+	const [first] = taught.skills;
+	const own = { ...first, identifier: undefined, code: 'X11', domain: 'X', shortName: `Ropes of ${staff.schoolId}` };
+	await changeFramework(
+		database,
+		staff,
+		{
+			...taught,
+			domains: [...taught.domains, { code: 'X', name: `Knots of ${staff.schoolId}` }],
+			skills: [{ ...first, shortName: `Named by ${staff.schoolId}` }, own],
+			edges: [{ prerequisite: first.code, skill: own.code }]
+		},
+		NOW
+	);
+	return skillList(database, staff.schoolId);
+}
+
+/** What signing in leaves behind. */
+async function leaveSignIns(database: RootDatabase, { id: accountId }: Staff, studentId: number, classId: number) {
+	const place = { address: '10.0.0.1', browser: 'one' };
+	const token = () => ({ tokenHash: randomBytes(32), heldHash: null });
+	await beginSignIn(database, { accountId }, token(), place, NOW);
+	await beginSignIn(database, { studentId }, token(), place, NOW);
+	await noteBrowser(database, randomBytes(32), { accountId }, NOW);
+	await noteBrowser(database, randomBytes(32), { classId }, NOW);
+}
+
+async function fillSchool(database: RootDatabase, base: number): Promise<FilledSchool> {
+	await idsFrom(database, base);
 	const at = (range: number, n: number) => base + 1_000 * range + n;
 	const schoolId = base;
 	const school: School = { id: schoolId, name: `School ${base}`, timeZone: 'America/New_York', today: TODAY };
@@ -131,6 +173,7 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 			password_hash: 'none'
 		}))
 	);
+	const skills = await writeFramework(database, specialist);
 	const classes = { a: at(2, 1), b: at(2, 2) };
 	await fill(database, 'class', [
 		{ id: classes.a, school_id: schoolId, name: 'Avocet', grade: 4, code: `CODE${classes.a}`, teacher_id: at(1, 11) },
@@ -393,6 +436,8 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 	);
 	const job = (await askForJob(database, staff.coordinator, 'calibration', NOW))!;
 	await database.run(`UPDATE job SET state = 'done' WHERE id = ?`, [job]);
+	const parameters = { familyId: 'number-after', discrimination: 1, difficulty: 0, medianMs: 9_000 };
+	const version = (await applyParameters(database, staff.coordinator, job, [parameters as never], NOW))!.id;
 	const [absence] = await addAbsences(
 		database,
 		specialist,
@@ -406,7 +451,7 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 			await countTry(database, [{ name, memoryMs: 60_000, isAlone: false, studentId }], NOW, () => null);
 	}
 
-	const answer = async (studentId: number, sittingId: number, most = 99) => {
+	const answer = async (studentId: number, sittingId: number, most = 99, answeredAt = NOW) => {
 		for (let n = 0; n < most; n++) {
 			const next = await openItem(database, sittingId);
 			if (!next) return;
@@ -418,7 +463,7 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 					attempt: 1,
 					response: item.key,
 					milliseconds: 9_000,
-					answeredAt: NOW.toISOString(),
+					answeredAt: answeredAt.toISOString(),
 					studentId,
 					sittingId,
 					timeZone: school.timeZone,
@@ -426,6 +471,14 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 				}
 			]);
 		}
+	};
+	/** A device sends, after the set was taken back, what was answered before. */
+	const answerLate = async () => {
+		const setId = await set([students[4]], null);
+		const late = { id: setId, skillCode: skills[0].code, itemCount: 5, firstSeed: 200 };
+		const sittingId = await beginPractice(database, students[4], late, skills, new Date(NOW.getTime() - 7_200_000));
+		await withdrawSet(database, specialist, setId, NOW);
+		await answer(students[4], sittingId, 1, new Date(NOW.getTime() - 3_600_000));
 	};
 	const sitting: number[] = [];
 	for (const studentId of [students[0], students[4]]) {
@@ -457,6 +510,11 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 		);
 		await answer(students[n], begun, 2);
 	}
+	await answerLate();
+	await leaveSignIns(database, staff.specialist, students[0], classes.a);
+	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
+	await changeGroup(database, specialist, b, { kind: 'pause', untilOn: null, on: addDays(TODAY, 1) }, '', NOW);
+	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);
 	const reviewOf = async (n: number) => (await openReviews(database, seen(students[n])))[0].id;
 	const reviews = { a: await reviewOf(0), b: await reviewOf(4) };
 	for (const n of [1, 5])
@@ -494,6 +552,7 @@ async function fillSchool(database: RootDatabase, skills: Skill[], base: number)
 		adoption: adopted.id,
 		material,
 		job,
+		version,
 		slots,
 		blocks: [block!.id],
 		absence,

@@ -50,10 +50,13 @@ test('a skill of one’s own is shown before it is taken, found from then on, an
 	await check(page, 'skills', table);
 	await expect(page.locator('main')).toContainText('1 skill added, 0 changed, 0 as before.');
 	await expect(page.locator('main')).toContainText('2 prerequisites added');
+	const firstOne = page.getByText('This gives it a copy of its own');
+	await expect(firstOne).toBeVisible();
 	await page.getByRole('button', { name: 'Take 1 new skill and 0 changes' }).click();
 	await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible();
 	await check(page, 'skills', table);
 	await expect(page.getByText('All of it is here already.')).toBeVisible();
+	await expect(firstOne).toHaveCount(0);
 	await page.goto(`${address()}/library?q=ebb+and+flood`);
 	await page.getByRole('link', { name: 'Tide arithmetic' }).first().click();
 	await expect(page.locator('main')).toContainText('No questions were made for this skill yet.');

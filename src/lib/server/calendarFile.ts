@@ -20,7 +20,7 @@ export async function groupCalendar(
 	const [all, slots, skills, absences] = await Promise.all([
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
-		skillList(database),
+		skillList(database, school.id),
 		staffAbsences(database, staff)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));

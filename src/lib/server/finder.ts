@@ -62,8 +62,8 @@ async function lookThrough(): Promise<Map<MisconceptionId, Showing>> {
 
 async function build(database: Database, schoolId: number, revision: string): Promise<Library> {
 	const [domains, skills, standards] = await Promise.all([
-		domainList(database),
-		skillList(database),
+		domainList(database, schoolId),
+		skillList(database, schoolId),
 		standardList(database, schoolId)
 	]);
 	const index = makeFindIndex();

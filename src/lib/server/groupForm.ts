@@ -93,7 +93,7 @@ export const changeAction = staffAction(
 		let done: string;
 		switch (kind) {
 			case 'focus': {
-				const found = (await skillList(database)).find((one) => one.id === skill);
+				const found = (await skillList(database, school.id)).find((one) => one.id === skill);
 				if (!found) return refuse('There is no such skill');
 				deed = { kind, skillId: found.id, on };
 				done = `Works on “${found.shortName}” from ${sayDate(on)}.`;

@@ -76,7 +76,7 @@ export async function groupingFor(
 	{ kind, studentIds, regroups, focusId }: DraftChoices
 ): Promise<GroupingSetting> {
 	const [skills, groups, slots, pairs] = await Promise.all([
-		skillList(database),
+		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id, school.today),
 		studentPairs(database, school.id)
@@ -86,7 +86,7 @@ export async function groupingFor(
 	const wanted = [...new Set([...studentIds, ...regrouped.flatMap((group) => group.studentIds)])];
 	const students = await visibleAmong(database, staff, wanted.slice(0, MOST_GROUPED), school.today);
 	const [graph, standings, groupStaff] = await Promise.all([
-		skillGraph(database, skills),
+		skillGraph(database, school.id, skills),
 		readStandings(
 			database,
 			students.map(({ id }) => id),

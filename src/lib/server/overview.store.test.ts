@@ -139,7 +139,7 @@ describe('the peek', () => {
 describe('the needle map', () => {
 	it('shows the standings as they are read, cell by cell, and rings what is ready next', async () => {
 		const ids = students.map(({ id }) => id);
-		const graph = await skillGraph(small.database, small.skills);
+		const graph = await skillGraph(small.database, small.school.id, small.skills);
 		const { rows, standings } = await needleMap(small.database, ids, small.skills, graph, TODAY);
 		expect(rows.map(({ id }) => id)).toEqual(ids);
 		for (const { id, cells } of rows) {
@@ -156,7 +156,7 @@ describe('the needle map', () => {
 	});
 
 	it('of nobody is empty', async () => {
-		const graph = await skillGraph(small.database, small.skills);
+		const graph = await skillGraph(small.database, small.school.id, small.skills);
 		expect((await needleMap(small.database, [], small.skills, graph, TODAY)).rows).toEqual([]);
 	});
 });

@@ -83,8 +83,8 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 		sittings,
 		late
 	] = await Promise.all([
-		domainList(database),
-		skillList(database),
+		domainList(database, school.id),
+		skillList(database, school.id),
 		readStandings(database, ids, today),
 		currentGroups(database, staff, today),
 		queuedSets(database, ids, today),

@@ -1,6 +1,5 @@
 import type { RootDatabase } from './database/pool';
 import { lockStudents } from './store/people';
-import { skillList } from './store/skills';
 import { readTraces, rebuildTraces, type TraceRow } from './store/standings';
 import { everybody } from './traceRule';
 
@@ -9,9 +8,8 @@ const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probab
 
 /** Works out all standings anew from the answer log. @returns how many there are, and how many were different before */
 export async function rebuildEverything(database: RootDatabase): Promise<{ total: number; changed: number }> {
-	const skills = await skillList(database);
 	let [total, changed] = [0, 0];
-	for await (const { ids, timeZone } of everybody(database)) {
+	for await (const { ids, skills, timeZone } of everybody(database)) {
 		const [before, after] = await database.transaction(async (transaction) => {
 			await lockStudents(transaction, ids);
 			const stored = await readTraces(transaction, ids);

@@ -27,8 +27,8 @@ export async function scoreEvidence(
 	const [sittings, scores, allDomains, allSkills, cuts] = await Promise.all([
 		windowSittings(database, window.id, [student.id]),
 		windowScores(database, window.id, [student.id]),
-		domainList(database),
-		skillList(database),
+		domainList(database, school.id),
+		skillList(database, school.id),
 		cutScores(database, school.id, window)
 	]);
 	const stored = scores.get(student.id)?.find(({ domainId }) => domainId === 0) ?? null;

@@ -44,7 +44,7 @@ export async function screenResults(
 	const [places, cuts, allDomains, attributes] = await Promise.all([
 		windowPlaces(database, window, students),
 		cutScores(database, school.id, window),
-		domainList(database),
+		domainList(database, school.id),
 		rosterAttributes(
 			database,
 			students.map(({ id }) => id)

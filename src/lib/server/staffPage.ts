@@ -2,6 +2,7 @@ import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import type { RootDatabase } from './database/pool';
 import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
+import { NotOfTheSchool } from './store/ownRows';
 import { findScope, type Scope } from './store/people';
 import { idIn } from './request/address';
 import { readForm, type FormCheck } from './validate';
@@ -59,7 +60,12 @@ export const staffAction = <T, R>(
 			const read = await readForm(event, check);
 			if ('problem' in read) return refuse(problem ?? read.problem);
 			const { database, at } = event.locals;
-			return act({ ...who, database, at, form: read.value, file: read.file, event });
+			try {
+				return await act({ ...who, database, at, form: read.value, file: read.file, event });
+			} catch (error) {
+				if (error instanceof NotOfTheSchool) return refuse('Something of this is not there, or not of your school');
+				throw error;
+			}
 		},
 		// Told for tests that send rubbish to every action.
 		{ check }

@@ -35,9 +35,9 @@ export async function studentFile(database: Database, school: School, student: R
 	const days: SchoolDate[] = Array.from({ length: MOMENTS }, (_, i) =>
 		addDays(school.today, -APART * (MOMENTS - 1 - i))
 	);
-	const [domains, skills] = await Promise.all([domainList(database), skillList(database)]);
+	const [domains, skills] = await Promise.all([domainList(database, school.id), skillList(database, school.id)]);
 	const [graph, now, past, scores, notes, groups, verdicts, tiers, late] = await Promise.all([
-		skillGraph(database, skills),
+		skillGraph(database, school.id, skills),
 		readStandings(database, ids, school.today),
 		standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
 		scoreHistory(database, student.id),

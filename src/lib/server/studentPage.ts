@@ -26,7 +26,7 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		probeSeries(database, [student.id], school.today),
 		queuedSets(database, [student.id], school.today),
 		openChecks(database, [student.id]),
-		skillList(database)
+		skillList(database, school.id)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
 	const diagnostics: (DiagnosticPlace & { name: string; answered: number; lastDay: string; enough: boolean })[] = [];

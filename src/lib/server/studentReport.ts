@@ -19,14 +19,14 @@ export async function studentReports(
 ) {
 	const [{ rows, domains, earlier }, skills, standings] = await Promise.all([
 		screenResults(database, school, windows, window, students),
-		skillList(database),
+		skillList(database, school.id),
 		readStandings(
 			database,
 			students.map(({ id }) => id),
 			school.today
 		)
 	]);
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, school.id, skills);
 	const peers = new Map<number, number[]>();
 	for (const grade of new Set(students.map((student) => student.grade)))
 		peers.set(grade, await gradeAbilities(database, school.id, window.id, grade));

@@ -5,18 +5,19 @@ import { skillList } from './store/skills';
 import { rebuildTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 
-/** All students of a database, a hundred of a school at a time, with how many those are up to then. */
+/** All students of a database, a hundred of a school at a time, with what it teaches, and how many those are up to then. */
 export async function* everybody(database: Database) {
 	const CHUNK = 100;
 	const schools = await schoolTimeZones(database);
 	const idsOf = await Promise.all(schools.map(({ schoolId }) => allStudentIds(database, schoolId)));
 	const total = idsOf.reduce((sum, ids) => sum + ids.length, 0);
 	let done = 0;
-	for (const [i, { timeZone }] of schools.entries()) {
+	for (const [i, { schoolId, timeZone }] of schools.entries()) {
+		const skills = await skillList(database, schoolId);
 		for (let from = 0; from < idsOf[i].length; from += CHUNK) {
 			const ids = idsOf[i].slice(from, from + CHUNK);
 			done += ids.length;
-			yield { ids, timeZone, done, total };
+			yield { ids, skills, timeZone, done, total };
 		}
 	}
 }
@@ -29,8 +30,7 @@ export async function* everybody(database: Database) {
  */
 export async function bringTracesUpToDate(database: RootDatabase, say: (line: string) => void): Promise<void> {
 	if ((await storedTraceRule(database)) === TRACE_RULE) return;
-	const skills = await skillList(database);
-	for await (const { ids, timeZone, done, total } of everybody(database)) {
+	for await (const { ids, skills, timeZone, done, total } of everybody(database)) {
 		await database.transaction((transaction) => rebuildTraces(transaction, ids, skills, timeZone));
 		say(`Standings worked out anew by the newest rule: ${done} of ${total} students`);
 	}

@@ -26,7 +26,7 @@ export async function* calibrateSchool(
 	schoolId: number,
 	from: CalibrationState | null
 ): AsyncGenerator<CalibrationStep, CalibrationResult> {
-	const skills = await skillList(database);
+	const skills = await skillList(database, schoolId);
 	const inUse = (await parameterVersions(database, schoolId)).find(({ withdrawn }) => !withdrawn);
 	const calibrated = await parameterSet(database, inUse?.id ?? null);
 	const starting = parametersByFamily(skills);

@@ -1,6 +1,7 @@
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** What a student needs to show what she knows. */
 export interface Accommodation {
@@ -38,6 +39,7 @@ export async function setAccommodations(
 ): Promise<void> {
 	const { readAloud, largerType, timeFactor, itemsADay } = accommodation;
 	await database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: studentIds });
 		await transaction.insertMany(
 			`INSERT INTO accommodation (student_id, read_aloud, larger_type, time_factor, items_a_day, set_by, set_at)
 			VALUES ? ON DUPLICATE KEY UPDATE read_aloud = VALUES(read_aloud), larger_type = VALUES(larger_type),

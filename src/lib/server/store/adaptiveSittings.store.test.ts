@@ -125,7 +125,7 @@ describe('a sitting that staff have ended', () => {
 describe('a diagnostic of one subject', () => {
 	it('asks nothing of another', async () => {
 		await small.database.run(`UPDATE domain SET subject = 'Elsewhere' WHERE code = 'D'`);
-		const skills = await skillList(small.database);
+		const skills = await skillList(small.database, small.school.id);
 		const elsewhere = new Set(skills.filter(({ subject }) => subject === 'Elsewhere').map(({ code }) => code));
 		expect(elsewhere.size).toBeGreaterThan(3);
 		for (const mode of ['adaptive', 'fixed form'] as const) {

@@ -4,6 +4,7 @@ import type { Staff } from '../viewer';
 import { audit } from './audit';
 import { changeWithin, undoWithin, type GroupDeed } from './groupChanges';
 import type { SmallGroup } from './groups';
+import { requireOwn } from './ownRows';
 
 export interface NewGroup extends Pick<
 	SmallGroup,
@@ -153,6 +154,12 @@ export async function adoptGroups(
 	}
 	try {
 		return await database.transaction(async (transaction) => {
+			await requireOwn(transaction, staff, {
+				draft: [draftId],
+				skill: groups.map(({ focusSkillId }) => focusSkillId),
+				slot: groups.map(({ slotId }) => slotId),
+				student: groups.flatMap(({ studentIds }) => studentIds)
+			});
 			const changed: number[] = [];
 			const change = async (groupId: number, deed: GroupDeed) => {
 				const id = await changeWithin(transaction, staff, groupId, deed, reason, at);

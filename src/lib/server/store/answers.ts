@@ -5,7 +5,7 @@ import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from './diagnostics';
 import type { SittingKind } from './sittings';
-import { skillList } from './skills';
+import { skillList, type Skill } from './skills';
 import { addToTraces, STORED_TRACE, type StoredTrace } from './standings';
 
 export interface IncomingAnswer {
@@ -50,6 +50,7 @@ interface Judged {
 interface Place extends StoredTrace {
 	sittingId: number;
 	studentId: number;
+	schoolId: number;
 	position: number;
 	kind: SittingKind;
 	adaptive: boolean;
@@ -68,8 +69,8 @@ interface Place extends StoredTrace {
  */
 async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
 	const places = await transaction.rows<Place>(
-		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, sitting.kind, sitting.adaptive,
-			sitting.started_at AS startedAt,
+		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, student.school_id AS schoolId,
+			sitting.kind, sitting.adaptive, sitting.started_at AS startedAt,
 			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
 			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
 		FROM sitting_item AS item
@@ -132,32 +133,39 @@ async function keepAside(transaction: Database, late: Judged[], closed: Map<numb
 }
 
 /** Moves sittings on by their new first tries, chooses what adaptive ones ask next, and ends those that are complete. */
-async function moveOn(transaction: Database, firstTries: Place[], answer: SubmittedAnswer): Promise<void> {
-	const bySitting = new Map<number, { place: Place; count: number }>();
-	for (const place of firstTries) {
-		bySitting.set(place.sittingId, { place, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
+async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void> {
+	const bySitting = new Map<number, { place: Place; answer: SubmittedAnswer; count: number }>();
+	for (const { place, answer } of firstTries) {
+		bySitting.set(place.sittingId, { place, answer, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
 	}
 	const moved = [...bySitting.values()];
 	for (const count of new Set(moved.map((one) => one.count))) {
 		const ids = moved.filter((one) => one.count === count).map(({ place }) => place.sittingId);
 		await transaction.run('UPDATE sitting SET answered = answered + ? WHERE id IN (?)', [count, ids]);
 	}
-	const adaptive = moved.filter(({ place }) => place.adaptive).map(({ place }) => place.sittingId);
-	const skills = adaptive.length ? await skillList(transaction) : null;
-	const done = new Set(skills ? await goOn(transaction, adaptive, skills) : []);
-	const ended = moved
-		.filter(({ place, count }) =>
-			place.adaptive ? done.has(place.sittingId) : place.answeredBefore + count === place.itemCount
-		)
-		.map(({ place }) => place);
+	// Students of several schools may have answered at once.
+	const skillsOf = new Map<number, Promise<Skill[]>>();
+	const skillsTaught = (schoolId: number) => {
+		if (!skillsOf.has(schoolId)) skillsOf.set(schoolId, skillList(transaction, schoolId));
+		return skillsOf.get(schoolId)!;
+	};
+	const adaptive = moved.filter(({ place }) => place.adaptive).map(({ place }) => place);
+	const done = new Set<number>();
+	for (const schoolId of new Set(adaptive.map((place) => place.schoolId))) {
+		const ids = adaptive.filter((place) => place.schoolId === schoolId).map(({ sittingId }) => sittingId);
+		for (const id of await goOn(transaction, ids, await skillsTaught(schoolId))) done.add(id);
+	}
+	const ended = moved.filter(({ place, count }) =>
+		place.adaptive ? done.has(place.sittingId) : place.answeredBefore + count === place.itemCount
+	);
 	if (ended.length === 0) return;
 	await transaction.run(
 		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted') WHERE id IN (?)`,
-		[answer.receivedAt, ended.map(({ sittingId }) => sittingId)]
+		[ended[0].answer.receivedAt, ended.map(({ place }) => place.sittingId)]
 	);
-	for (const { sittingId, kind } of ended) {
-		if (kind !== 'diagnostic') continue;
-		await finishDiagnostic(transaction, sittingId, skills ?? (await skillList(transaction)), answer);
+	for (const { place, answer } of ended) {
+		if (place.kind !== 'diagnostic') continue;
+		await finishDiagnostic(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
 	}
 }
 
@@ -228,11 +236,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 					}
 				}))
 		);
-		await moveOn(
-			transaction,
-			firstTries.map(({ place }) => place),
-			firstTries[firstTries.length - 1].answer
-		);
+		await moveOn(transaction, firstTries);
 		return results;
 	});
 }

@@ -66,7 +66,7 @@ describe('imported scores', () => {
 	});
 
 	it('move what is inferred of skills without answers, and are no evidence', async () => {
-		const [first] = await domainList(small.database);
+		const [first] = await domainList(small.database, small.school.id);
 		const inDomain = (await readTraces(small.database, [2])).filter(
 			({ skillId }) => small.skills.find(({ id }) => id === skillId)!.domainId === first.id
 		);
@@ -96,7 +96,7 @@ describe('imported scores', () => {
 
 describe('skills', () => {
 	it('come in teaching order with a graph of their prerequisites', async () => {
-		const graph = await skillGraph(small.database, small.skills);
+		const graph = await skillGraph(small.database, small.school.id, small.skills);
 		const code = new Map(small.skills.map((skill) => [skill.id, skill.code]));
 		const multiply = small.skills.find((skill) => skill.code === 'W42')!;
 		expect(
@@ -105,7 +105,14 @@ describe('skills', () => {
 				.map((id) => code.get(id))
 				.sort()
 		).toEqual(['W35', 'W36']);
-		expect((await domainList(small.database)).map((domain) => domain.code)).toEqual(['W', 'F', 'P', 'M', 'S', 'D']);
+		expect((await domainList(small.database, small.school.id)).map((domain) => domain.code)).toEqual([
+			'W',
+			'F',
+			'P',
+			'M',
+			'S',
+			'D'
+		]);
 		expect(small.skills.map((skill) => skill.code.slice(0, 1)).join('')).toMatch(/^W+F+P+M+S+D+$/);
 	});
 });

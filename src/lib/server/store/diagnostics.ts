@@ -14,6 +14,7 @@ interface Diagnostic {
 	id: number;
 	baseId: number;
 	studentId: VisibleId;
+	schoolId: number;
 	windowId: number;
 	/** Of the student. */
 	grade: number;
@@ -33,8 +34,8 @@ interface Diagnostic {
 /** A finished diagnostic, locked until the end of the transaction with the sitting it belongs to; null while answers are missing. */
 async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
 	return database.row<Diagnostic>(
-		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, sitting.window_id AS windowId, student.grade,
-			screening_window.term, screening_window.subject, sitting.trust, base.adaptive,
+		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, student.school_id AS schoolId,
+			sitting.window_id AS windowId, student.grade, screening_window.term, screening_window.subject, sitting.trust, base.adaptive,
 			base.parameters_id AS parametersId, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
 		FROM sitting
 		JOIN sitting AS base ON base.id = COALESCE(sitting.resits_id, sitting.id)
@@ -70,7 +71,7 @@ async function result(
 	return scoreDiagnostic(await diagnosticAnswers(database, diagnostic.baseId), {
 		...diagnostic,
 		skills: skills.filter(({ subject }) => subject === diagnostic.subject),
-		domains: await domainList(database),
+		domains: await domainList(database, diagnostic.schoolId),
 		parameters: await parameterSet(database, diagnostic.parametersId),
 		timeZone,
 		previous: await previousAbility(database, diagnostic)

@@ -2,6 +2,7 @@ import type { MarkedSheet } from '../../core/fluency';
 import type { Database, RootDatabase } from '../database/pool';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** One giving of a measure to a student, as it was marked. */
 export interface GivenMeasure extends MarkedSheet {
@@ -26,6 +27,7 @@ export interface NewMeasure extends MarkedSheet {
 /** Stores what was marked; the same again changes nothing. @returns whether it was new */
 export async function saveMeasure(database: RootDatabase, staff: Staff, given: NewMeasure, at: Date): Promise<boolean> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: [given.studentId], window: [given.windowId] });
 		const { affected } = await transaction.run(
 			`INSERT IGNORE INTO given_measure
 				(id, window_id, student_id, sheet_grade, sheet_length, seconds, reached, missed, given_by, given_at)

@@ -2,6 +2,7 @@ import { addDays, type SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
 export type GroupDeed =
@@ -179,6 +180,10 @@ export async function changeWithin(
 	reason: string,
 	at: Date
 ): Promise<number | null> {
+	await requireOwn(transaction, staff, {
+		student: deed.kind === 'join' ? deed.studentIds : [],
+		skill: deed.kind === 'focus' ? [deed.skillId] : []
+	});
 	const group = await lockGroup(transaction, staff, groupId);
 	const detail = group && (await carryOut(transaction, group, deed));
 	if (!detail) return null;

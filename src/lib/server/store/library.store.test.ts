@@ -1,7 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
 import { findInLibrary } from '../finder';
-import { currentFramework, saveFramework } from './skills';
 import {
 	addMaterial,
 	hideMaterial,
@@ -67,29 +66,6 @@ describe('standards', () => {
 		const bad = [standard('C.8', 'Fine'), standard('C.9', 'Asks for nothing there is', [999_999])];
 		await expect(importStandards(small.database, specialist, 'County', bad, NOW)).rejects.toThrow();
 		expect((await standardList(small.database, 1)).map(({ code }) => code)).toEqual(['C.1']);
-	});
-});
-
-describe('skills brought in', () => {
-	it('change what is there by code, add the rest, take nothing out, and are written down', async () => {
-		const before = await currentFramework(small.database);
-		const [first] = before.skills;
-		const own = { ...first, identifier: undefined, code: 'OWN1', statement: 'Count ropes', shortName: 'Ropes' };
-		const incoming = {
-			...before,
-			skills: [{ ...first, statement: 'Say it better' }, own],
-			edges: [{ prerequisite: first.code, skill: 'OWN1' }]
-		};
-		await saveFramework(small.database, incoming, { staff: specialist, at: NOW });
-		const after = await currentFramework(small.database);
-		expect(after.skills.length).toBe(before.skills.length + 1);
-		const found = after.skills.find(({ code }) => code === first.code)!;
-		expect(found).toEqual({ ...first, statement: 'Say it better' });
-		expect(after.edges).toContainEqual({ prerequisite: first.code, skill: 'OWN1' });
-		const written = await small.database.rows<{ accountId: number }>(
-			`SELECT account_id AS accountId FROM audit_entry WHERE action = 'import skills'`
-		);
-		expect(written).toEqual([{ accountId: specialist.id }]);
 	});
 });
 

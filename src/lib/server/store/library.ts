@@ -2,6 +2,7 @@ import { foldCode } from '../../core/interchange/framework';
 import type { Database, RootDatabase } from '../database/pool';
 import { undoesAll, type Staff } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** A standard of a framework that a school brought in, with our skills that it asks for. */
 export interface Standard {
@@ -71,6 +72,7 @@ export async function importStandards(
 ): Promise<void> {
 	if (standards.length === 0) return;
 	await database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { skill: standards.flatMap(({ skillIds }) => skillIds) });
 		await transaction.insertMany(
 			`INSERT INTO standard (school_id, framework, code, statement, grade) VALUES ?
 			ON DUPLICATE KEY UPDATE statement = VALUES(statement), grade = VALUES(grade)`,
@@ -125,6 +127,7 @@ export async function addMaterial(
 	at: Date
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { skill: [skillId] });
 		const { insertId } = await transaction.run(
 			`INSERT INTO skill_material (school_id, skill_id, title, link, note, added_by, added_at) VALUES (?, ?, ?, ?, ?, ?, ?)`,
 			[staff.schoolId, skillId, material.title, material.link, material.note, staff.id, at]
@@ -188,12 +191,14 @@ export async function shelve(
 	shared: boolean | null,
 	at: Date
 ): Promise<void> {
-	if (shared === null)
+	if (shared === null) {
 		await database.run('DELETE FROM shelved_skill WHERE account_id = ? AND skill_id = ?', [staff.id, skillId]);
-	else
-		await database.run(
-			`INSERT INTO shelved_skill (account_id, skill_id, shared, shelved_at) VALUES (?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE shared = VALUES(shared)`,
-			[staff.id, skillId, shared, at]
-		);
+		return;
+	}
+	await requireOwn(database, staff, { skill: [skillId] });
+	await database.run(
+		`INSERT INTO shelved_skill (account_id, skill_id, shared, shelved_at) VALUES (?, ?, ?, ?)
+		ON DUPLICATE KEY UPDATE shared = VALUES(shared)`,
+		[staff.id, skillId, shared, at]
+	);
 }

@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** What somebody noted of a student. */
 export interface StudentNote {
@@ -34,6 +35,7 @@ export async function writeNote(
 	at: Date
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: [studentId], group: [groupId] });
 		const { insertId } = await transaction.run(
 			`INSERT INTO student_note (student_id, group_id, on_date, text, written_by, written_at) VALUES (?, ?, ?, ?, ?, ?)`,
 			[studentId, groupId, on, text, staff.id, at]

@@ -3,6 +3,7 @@ import type { Database, RootDatabase } from '../database/pool';
 import type { Staff } from '../viewer';
 import { audit } from './audit';
 import type { CutScoresOf } from './calendar';
+import { requireOwn } from './ownRows';
 
 /** Outcomes that a school has brought in, newest first. */
 export async function outcomeNames(
@@ -36,6 +37,7 @@ export async function saveOutcomes(
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: found.map(({ studentId }) => studentId) });
 		await transaction.insertMany(
 			`INSERT INTO outcome (school_id, name, student_id, met, taken_on) VALUES ?
 			ON DUPLICATE KEY UPDATE met = VALUES(met), taken_on = VALUES(taken_on)`,

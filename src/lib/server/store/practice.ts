@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 export interface PracticeSet {
 	id: number;
@@ -58,6 +59,7 @@ export interface NewSet {
 /** Assigns a set. Its items start where no earlier set of the skill has been, so that nobody meets one twice. */
 export async function assignSet(database: RootDatabase, staff: Staff, set: NewSet, at: Date): Promise<number> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: set.studentIds, group: [set.groupId], skill: [set.skillId] });
 		// Two sets of one skill that are assigned at the same moment wait for each other here.
 		await transaction.row('SELECT id FROM skill WHERE id = ? FOR UPDATE', [set.skillId]);
 		const last = await transaction.row<{ next: number | null }>(

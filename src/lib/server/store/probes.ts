@@ -3,6 +3,7 @@ import type { Point } from '../../core/growth';
 import type { Database, RootDatabase } from '../database/pool';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 export interface ProbePlan {
 	id: number;
@@ -85,6 +86,7 @@ export interface NewPlan {
 /** Starts weekly probes; a student who already has a running plan on the skill keeps it. @returns ids of new plans */
 export async function startProbes(database: RootDatabase, staff: Staff, plan: NewPlan, at: Date): Promise<number[]> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: plan.studentIds, group: [plan.groupId], skill: [plan.skillId] });
 		// The students are locked, so that the same request sent twice starts one plan.
 		await transaction.rows('SELECT id FROM student WHERE id IN (?) ORDER BY id FOR UPDATE', [plan.studentIds]);
 		const running = await transaction.rows<{ studentId: number }>(

@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import type { Database, RootDatabase } from '../database/pool';
 import type { Staff, VisibleId } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 import { rebuildTraces } from './standings';
 import type { Skill } from './skills';
 
@@ -140,6 +141,8 @@ export async function importScores(
 ): Promise<void> {
 	if (scores.length === 0) return;
 	await database.transaction(async (transaction) => {
+		const studentIds = [...new Set(scores.map((score) => score.studentId))];
+		await requireOwn(transaction, staff, { student: studentIds, window: [windowId] });
 		await transaction.insertMany(
 			`INSERT INTO score (student_id, window_id, source, domain_id, theta, standard_error, taken_on)
 			VALUES ? ON DUPLICATE KEY UPDATE theta = VALUES(theta), standard_error = VALUES(standard_error), taken_on = VALUES(taken_on)`,
@@ -153,7 +156,6 @@ export async function importScores(
 				score.takenOn
 			])
 		);
-		const studentIds = [...new Set(scores.map((score) => score.studentId))];
 		await rebuildTraces(transaction, studentIds, skills, timeZone);
 		await audit(transaction, staff, at, 'import scores', {
 			window: windowId,

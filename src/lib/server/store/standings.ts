@@ -25,8 +25,13 @@ const EVIDENCE = `
 	JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
 	WHERE answer.attempt = 1 AND (sitting.kind <> 'diagnostic' OR (
 		sitting.trust IN ('trusted', 'kept') AND NOT EXISTS (
-			SELECT 1 FROM sitting AS resit JOIN skill ON skill.domain_id = resit.domain_id
-			WHERE resit.resits_id = sitting.id AND resit.trust IN ('trusted', 'kept') AND skill.id = answer.skill_id)))`;
+			SELECT 1 FROM sitting AS resit
+			JOIN student ON student.id = resit.student_id
+			JOIN school ON school.id = student.school_id
+			JOIN framework_skill AS taught
+				ON taught.framework_id = school.framework_id AND taught.domain_id = resit.domain_id
+			WHERE resit.resits_id = sitting.id AND resit.trust IN ('trusted', 'kept')
+				AND taught.skill_id = answer.skill_id)))`;
 
 interface EvidenceRow {
 	studentId: number;

@@ -3,6 +3,7 @@ import { releasing, type BlockKind, type ClassBlock, type WeeklyTime } from '../
 import type { Database, RootDatabase } from '../database/pool';
 import { may, type Staff } from '../viewer';
 import { audit } from './audit';
+import { requireOwn } from './ownRows';
 
 /** A staff member at a weekly meeting time. */
 export interface Slot extends WeeklyTime {
@@ -74,6 +75,7 @@ export interface NewSlot extends WeeklyTime {
 /** Adds meeting times. @returns their ids */
 export async function addSlots(database: RootDatabase, staff: Staff, slots: NewSlot[], at: Date): Promise<number[]> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { staff: slots.map(({ staffId }) => staffId) });
 		const ids: number[] = [];
 		for (const { staffId, days, startsAt, minutes, room, tier } of slots) {
 			const { insertId } = await transaction.run(
@@ -151,6 +153,7 @@ export async function addBlocks(
 	at: Date
 ): Promise<number[]> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { class: blocks.map(({ classId }) => classId) });
 		const ids: number[] = [];
 		for (const { classId, kind, days, startsAt, minutes } of blocks) {
 			const { insertId } = await transaction.run(
@@ -214,6 +217,7 @@ export async function addAbsences(
 	at: Date
 ): Promise<number[]> {
 	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { staff: absences.map(({ staffId }) => staffId) });
 		const ids: number[] = [];
 		for (const { staffId, fromOn, untilOn, note } of absences) {
 			const { insertId } = await transaction.run(

@@ -46,7 +46,7 @@ export async function load({ locals, url }) {
 		openReviews(locals.database, ids),
 		decidedReviews(locals.database, ids),
 		currentGroups(locals.database, staff, school.today),
-		skillList(locals.database)
+		skillList(locals.database, school.id)
 	]);
 	const advice = await adviceFor(locals, school, open);
 	const focusOf = (groupId: number) =>

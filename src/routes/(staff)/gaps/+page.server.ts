@@ -22,11 +22,11 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const ids = scope.students.map(({ id }) => id);
 	const [domains, skills, { window }] = await Promise.all([
-		domainList(database),
-		skillList(database),
+		domainList(database, school.id),
+		skillList(database, school.id),
 		windowInView(database, school)
 	]);
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, school.id, skills);
 	const [{ rows, standings }, groups, abilities] = await Promise.all([
 		needleMap(database, ids, skills, graph, school.today),
 		currentGroups(database, staff, school.today),

@@ -23,7 +23,7 @@ export async function load({ locals, url }) {
 		on ? groupsOn(database, staff, on, school.today) : currentGroups(database, staff, school.today),
 		// Groups of the past may have met at times that are used no more.
 		slotList(database, school.id),
-		skillList(database),
+		skillList(database, school.id),
 		formsGroups ? draftList(database, school.id) : []
 	]);
 	const adoptionOf = async (id: number) => {

@@ -11,8 +11,8 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const typed = textIn(url, 'q', 120);
 	const [domains, skills, shelf, hits] = await Promise.all([
-		domainList(locals.database),
-		skillList(locals.database),
+		domainList(locals.database, school.id),
+		skillList(locals.database, school.id),
 		shelfOf(locals.database, staff),
 		typed ? findInLibrary(locals.database, school.id, typed, MOST) : null
 	]);

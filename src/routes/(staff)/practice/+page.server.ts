@@ -16,7 +16,7 @@ export async function load({ locals, url }) {
 	const [sets, queued, skills, standings, groups] = await Promise.all([
 		practiceSets(database, school.id, ids),
 		queuedSets(database, ids, school.today),
-		skillList(database),
+		skillList(database, school.id),
 		readStandings(database, ids, school.today),
 		currentGroups(database, staff, school.today)
 	]);

@@ -39,7 +39,7 @@ export async function load({ locals, url }) {
 	const ids = scope.students.map((student) => student.id);
 	const [series, skills, groups, attendance, cycle] = await Promise.all([
 		probeSeries(database, ids, school.today),
-		skillList(database),
+		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
 		attendanceCounts(database, ids),
 		currentCycle(database, school.id, school.today)
@@ -84,7 +84,7 @@ export const actions = {
 			return refuse('The goal date lies two weeks to a year ahead');
 		if ((await visibleAmong(database, staff, students, school.today)).length !== students.length)
 			return refuse('Some of these students are not yours to see');
-		const found = (await skillList(database)).find((one) => one.id === skill);
+		const found = (await skillList(database, school.id)).find((one) => one.id === skill);
 		if (!found) return refuse('There is no such skill');
 		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
 		if (group && !(await currentGroups(database, staff, school.today)).some((one) => one.id === group))

@@ -1,5 +1,6 @@
 import type { Database, RootDatabase } from '../../database/pool';
 import { audit } from '../../store/audit';
+import { requireOwn } from '../../store/ownRows';
 import type { Staff } from '../../viewer';
 
 /** What is counted of a subject's tries, before this one. */
@@ -131,6 +132,7 @@ export async function letTryAgain(
 	if (students.length === 0) return 0;
 	return database.transaction(async (transaction) => {
 		const ids = students.map(({ id }) => id);
+		await requireOwn(transaction, staff, { student: ids });
 		const { affected } = await transaction.run('DELETE FROM sign_in_try WHERE student_id IN (?)', [ids]);
 		if (affected) await audit(transaction, staff, at, 'let students sign in again', { students: ids });
 		return affected;

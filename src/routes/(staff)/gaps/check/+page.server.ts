@@ -17,10 +17,10 @@ export async function load({ locals, url }) {
 		? await visibleAmong(database, staff, idsIn(url, 'students', 400), school.today)
 		: scope.students;
 	const ids = students.map((student) => student.id);
-	const all = await skillList(database);
+	const all = await skillList(database, school.id);
 	const skills = all.filter(({ code }) => hasItems(code));
 	const [graph, standings, open] = await Promise.all([
-		skillGraph(database, all),
+		skillGraph(database, school.id, all),
 		readStandings(database, ids, school.today),
 		openChecks(database, ids)
 	]);
@@ -65,7 +65,9 @@ export const actions = {
 		if (new Set(ids).size !== ids.length) return refuse('A student is named twice');
 		if ((await visibleAmong(database, staff, ids, school.today)).length !== ids.length)
 			return refuse('Some of these students are not yours to see');
-		const can = new Set((await skillList(database)).filter(({ code }) => hasItems(code)).map((skill) => skill.id));
+		const can = new Set(
+			(await skillList(database, school.id)).filter(({ code }) => hasItems(code)).map((skill) => skill.id)
+		);
 		if (!wanted.every(({ skillIds }) => skillIds.every((one) => can.has(one))))
 			return refuse('There are no questions for one of these skills');
 		const given = await assignChecks(database, staff, wanted, dueOn, at);

@@ -26,15 +26,15 @@ export async function load({ locals, url }) {
 	const students = scope.students.filter(({ classId }) => classId === chosen?.id);
 	const ids = students.map(({ id }) => id);
 	const [skills, domains, standings, { window }, groups, slots, abilities] = await Promise.all([
-		skillList(database),
-		domainList(database),
+		skillList(database, school.id),
+		domainList(database, school.id),
 		readStandings(database, ids, school.today),
 		windowInView(database, school),
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
 		overallAbilities(database, ids)
 	]);
-	const graph = await skillGraph(database, skills);
+	const graph = await skillGraph(database, school.id, skills);
 	const term = window?.term ?? 3;
 	const grade = students[0]?.grade ?? 1;
 	const reached = expectedTheta({ grade, term });

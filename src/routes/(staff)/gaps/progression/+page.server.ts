@@ -12,14 +12,14 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const ids = scope.students.map(({ id }) => id);
 	const [domains, skills, standings] = await Promise.all([
-		domainList(database),
-		skillList(database),
+		domainList(database, school.id),
+		skillList(database, school.id),
 		readStandings(database, ids, school.today)
 	]);
 	if (domains.length === 0) error(404, 'There are no domains to show a progression of.');
 	const domain = domains.find(({ id }) => String(id) === url.searchParams.get('domain')) ?? domains[0];
 	const [graph, scores] = await Promise.all([
-		skillGraph(database, skills),
+		skillGraph(database, school.id, skills),
 		window ? windowScores(database, window.id, ids) : null
 	]);
 	const own = skills.filter(({ domainId }) => domainId === domain.id);

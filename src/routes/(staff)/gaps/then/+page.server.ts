@@ -12,8 +12,8 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const ids = scope.students.map(({ id }) => id);
 	const [domains, skills, cycle] = await Promise.all([
-		domainList(database),
-		skillList(database),
+		domainList(database, school.id),
+		skillList(database, school.id),
 		currentCycle(database, school.id, school.today)
 	]);
 	const asked = dayIn(url, 'then');

@@ -33,7 +33,7 @@ export async function load({ locals, params }) {
 	const ids = students.map(({ id }) => id);
 	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews] = await Promise.all([
 		slotList(database, school.id),
-		skillList(database),
+		skillList(database, school.id),
 		readStandings(database, ids, today),
 		groupPauses(database, [group.id]),
 		groupHistory(database, staff, group.id, today),

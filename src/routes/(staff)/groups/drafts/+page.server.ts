@@ -17,7 +17,7 @@ export async function load({ locals }) {
 	const [drafts, slots, skills, current] = await Promise.all([
 		draftList(database, school.id),
 		slotList(database, school.id),
-		skillList(database),
+		skillList(database, school.id),
 		currentGroups(database, staff, school.today)
 	]);
 	const minutes = new Map(slots.map((slot) => [String(slot.id), meetingMinutes(slot)]));

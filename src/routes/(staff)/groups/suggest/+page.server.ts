@@ -21,7 +21,7 @@ export async function load({ locals, url }) {
 	const ids = setting.students.map((student) => student.id);
 	const [cycle, graph, standings, waiting] = await Promise.all([
 		currentCycle(database, school.id, school.today),
-		skillGraph(database, setting.skills),
+		skillGraph(database, school.id, setting.skills),
 		readStandings(database, ids, school.today),
 		openChecks(database, ids)
 	]);

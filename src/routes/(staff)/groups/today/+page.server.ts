@@ -19,7 +19,7 @@ export async function load({ locals, url }) {
 	const [groups, slots, skills, absences] = await Promise.all([
 		groupsOn(database, staff, on, school.today),
 		slotList(database, school.id),
-		skillList(database),
+		skillList(database, school.id),
 		staffAbsences(database, staff, on)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));

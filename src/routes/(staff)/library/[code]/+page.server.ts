@@ -14,8 +14,8 @@ import type { Database } from '$lib/server/database/pool';
 const STEPS = 2;
 const SETS_SHOWN = 8;
 
-async function skillByCode(database: Database, code: string) {
-	const skills = await skillList(database);
+async function skillByCode(database: Database, schoolId: number, code: string) {
+	const skills = await skillList(database, schoolId);
 	const skill = skills.find((one) => one.code === code);
 	if (!skill) error(404, 'There is no skill of this code. Look for it in the library by any word.');
 	return { skill, skills };
@@ -25,11 +25,11 @@ export async function load({ locals, url, params }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
 	const scope = await scopeOf(locals, url, staff, school);
-	const { skill, skills } = await skillByCode(database, params.code);
+	const { skill, skills } = await skillByCode(database, school.id, params.code);
 	const ids = scope.students.map((student) => student.id);
 	const [domains, graph, standings, sets, materials, standards, shelf] = await Promise.all([
-		domainList(database),
-		skillGraph(database, skills),
+		domainList(database, school.id),
+		skillGraph(database, school.id, skills),
 		readStandings(database, ids, school.today),
 		practiceSets(database, school.id, ids),
 		materialsFor(database, school.id, skill.id),
@@ -84,7 +84,7 @@ function webAddress(text: string): string | null {
 
 export const actions = {
 	add: staffAction('keep materials', materialForm, async ({ staff, database, at, form, event }) => {
-		const { skill } = await skillByCode(database, event.params.code!);
+		const { skill } = await skillByCode(database, staff.schoolId, event.params.code!);
 		const { title, link = '', note = '' } = form;
 		const address = link ? webAddress(link) : null;
 		if (link && !address)
@@ -108,7 +108,7 @@ export const actions = {
 		return { done: 'It is back.' };
 	}),
 	shelf: staffAction('keep materials', shelfForm, async ({ staff, database, at, form, event }) => {
-		const { skill } = await skillByCode(database, event.params.code!);
+		const { skill } = await skillByCode(database, staff.schoolId, event.params.code!);
 		const { shelf } = form;
 		await shelve(database, staff, skill.id, shelf === 'off' ? null : shelf === 'shared', at);
 		return {

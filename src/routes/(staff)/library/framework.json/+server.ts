@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { writeCaseFramework } from '$lib/core/interchange/caseFramework';
 import { staffContext } from '$lib/server/staffPage';
-import { currentFramework } from '$lib/server/store/skills';
+import { taughtFramework } from '$lib/server/store/frameworks';
 
 /** A UUID from a name (RFC 9562, version 8: bits of a SHA-256), so that the same export gives the same file. */
 function uuidOf(name: string): string {
@@ -11,8 +11,8 @@ function uuidOf(name: string): string {
 
 /** The skills as a CASE package. */
 export async function GET({ locals }) {
-	await staffContext(locals);
-	const framework = await currentFramework(locals.database);
+	const { school } = await staffContext(locals);
+	const framework = await taughtFramework(locals.database, school.id);
 	return new Response(JSON.stringify(writeCaseFramework(framework, uuidOf, locals.at), null, '\t'), {
 		headers: {
 			'Content-Type': 'application/json',

@@ -1,8 +1,9 @@
 import { readFile } from '$lib/server/request/files';
 import { longForm } from '$lib/server/request/formFields';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
+import { changeFramework, taughtFramework } from '$lib/server/store/frameworks';
 import { importStandards } from '$lib/server/store/library';
-import { currentFramework, saveFramework, skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/store/skills';
 import { formCheck } from '$lib/server/validate';
 
 const PROBLEMS_SHOWN = 40;
@@ -34,15 +35,17 @@ const importForm = formCheck<ImportForm>(
 export const actions = {
 	default: staffAction('change the library', importForm, async ({ staff, database, at, form }) => {
 		const { holds, framework = '', content, step } = form;
-		const read = await readFile('library', { content, holds, current: await currentFramework(database) });
+		const current = await taughtFramework(database, staff.schoolId);
+		const read = await readFile('library', { content, holds, current });
 		if ('problem' in read) return refuse(read.problem);
 		const carried = { holds, framework, content };
 		if (read.found.holds === 'skills') {
 			const { incoming, plan, problems } = read.found;
 			const { merged: _, ...shown } = plan;
 			const told = { ...carried, problems: problems.slice(0, PROBLEMS_SHOWN), problemCount: problems.length };
-			if (problems.length || step === 'check') return { ...told, step: 'check' as const, plan: shown };
-			await saveFramework(database, incoming, { staff, at });
+			if (problems.length || step === 'check')
+				return { ...told, step: 'check' as const, plan: shown, makesCopy: current.isShared };
+			await changeFramework(database, staff, incoming, at);
 			return { ...told, step: 'taken' as const, plan: shown };
 		}
 		if (!framework.trim()) return refuse('Say what the framework of these standards is called');
@@ -58,7 +61,7 @@ export const actions = {
 			}
 		};
 		if (problems.length || step === 'check') return { ...told, step: 'check' as const };
-		const idOf = new Map((await skillList(database)).map(({ code, id }) => [code, id]));
+		const idOf = new Map((await skillList(database, staff.schoolId)).map(({ code, id }) => [code, id]));
 		await importStandards(
 			database,
 			staff,

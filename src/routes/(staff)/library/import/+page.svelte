@@ -60,6 +60,12 @@
 			to
 			{untouched === 1 ? 'it' : 'them'}.
 		</p>
+		{#if 'makesCopy' in shown && shown.makesCopy}
+			<p>
+				So far your school teaches the skills that came with the program. This gives it a copy of its own: codes,
+				answers, groups and practice stay with their skills, and other schools notice nothing.
+			</p>
+		{/if}
 		{#if newDomains.length}<p>New domains: {newDomains.map(({ name }) => name).join(', ')}.</p>{/if}
 		{#if newEdges.length || droppedEdges.length}
 			<p>

@@ -1,12 +1,12 @@
 import Papa from 'papaparse';
 import { writeSkillTable } from '$lib/core/interchange/skillTable';
 import { staffContext } from '$lib/server/staffPage';
-import { currentFramework } from '$lib/server/store/skills';
+import { taughtFramework } from '$lib/server/store/frameworks';
 
 /** The skills as a table. */
 export async function GET({ locals }) {
-	await staffContext(locals);
-	const table = writeSkillTable(await currentFramework(locals.database));
+	const { school } = await staffContext(locals);
+	const table = writeSkillTable(await taughtFramework(locals.database, school.id));
 	return new Response(Papa.unparse(table, { escapeFormulae: true }), {
 		headers: { 'Content-Type': 'text/csv; charset=utf-8', 'Content-Disposition': 'attachment; filename="skills.csv"' }
 	});

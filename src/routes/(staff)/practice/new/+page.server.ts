@@ -38,9 +38,9 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const [{ label, group, students }, allSkills] = await Promise.all([
 		receivers(locals, url, staff, school),
-		skillList(database)
+		skillList(database, school.id)
 	]);
-	const graph = await skillGraph(database, allSkills);
+	const graph = await skillGraph(database, school.id, allSkills);
 	const standings = await readStandings(
 		database,
 		students.map((student) => student.id),
@@ -90,7 +90,7 @@ export const actions = {
 		if (opensOn < school.today) return refuse('The set opens today at the earliest');
 		if (dueOn < opensOn) return refuse('The set is due before it opens');
 		if (dueOn > addDays(school.today, 120)) return refuse('The due date lies more than four months ahead');
-		const found = (await skillList(database)).find((one) => one.id === skill);
+		const found = (await skillList(database, school.id)).find((one) => one.id === skill);
 		if (!found) return refuse('There is no such skill');
 		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
 		const { group, students } = await receivers(event.locals, event.url, staff, school);

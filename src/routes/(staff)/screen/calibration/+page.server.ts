@@ -17,7 +17,7 @@ export async function load({ locals, url, depends }) {
 		countedAnswers(database, school.id),
 		newestJob<CalibrationProgress, CalibrationResult>(database, school.id, 'calibration'),
 		parameterVersions(database, school.id),
-		skillList(database)
+		skillList(database, school.id)
 	]);
 	const result = job?.result ?? null;
 	const found = result && 'families' in result ? result : null;

@@ -51,7 +51,7 @@ export async function load({ locals, url }) {
 	if (!window) error(404, 'Plan a screening window first; scores are brought into a window.');
 	if (window.measure) error(404, 'Scores from elsewhere are in points; bring them into a window with a diagnostic.');
 	const sources = await scoreSources(locals.database, school.id);
-	return { window, domains: await domainList(locals.database), sources: [...sources.keys()] };
+	return { window, domains: await domainList(locals.database, school.id), sources: [...sources.keys()] };
 }
 
 export const actions = {
@@ -73,7 +73,7 @@ export const actions = {
 		if (records.length === 0) return refuse('There are no rows below the header');
 		if (records.length > MOST_ROWS)
 			return refuse(`The file has ${records.length} rows; bring in at most ${MOST_ROWS} at once`);
-		const domains = await domainList(database);
+		const domains = await domainList(database, school.id);
 		const saved = (await scoreSources(database, school.id)).get(source);
 		const known = saved && rolesByMatching(header, saved, domains);
 		const roles = (form.roles as ColumnRole[] | undefined) ?? known ?? proposeRoles(header, domains);
@@ -128,7 +128,7 @@ export const actions = {
 					takenOn: row.takenOn
 				}))
 			),
-			await skillList(database),
+			await skillList(database, school.id),
 			school.timeZone,
 			at
 		);

@@ -17,7 +17,7 @@ export async function load({ locals, url }) {
 	if (!window) return { window: null, windows, rows: [], domains: [], today: school.today };
 	const [places, domains, own] = await Promise.all([
 		windowPlaces(database, window, scope.students),
-		domainList(database),
+		domainList(database, school.id),
 		accommodations(
 			database,
 			scope.students.map((student) => student.id)
@@ -144,13 +144,13 @@ const ONLY_SPECIALIST = 'Only a specialist or coordinator excuses students or le
 export const actions = {
 	trust: staffAction('run screening', trustForm, async ({ staff, school, database, at, form }) => {
 		const { sitting, decision, domain } = form;
-		if (decision === 'resit' && !(await domainList(database)).some((one) => one.id === domain))
+		if (decision === 'resit' && !(await domainList(database, school.id)).some((one) => one.id === domain))
 			return refuse('Say which domain is to be sat again');
 		const decided = await decideTrust(
 			database,
 			staff,
 			{ sittingId: sitting, decision, domainId: domain },
-			await skillList(database),
+			await skillList(database, school.id),
 			school,
 			at
 		);
@@ -166,7 +166,7 @@ export const actions = {
 		return { done: said[decision] + hint, undo };
 	}),
 	end: staffAction('run screening', sittingForm, async ({ staff, school, database, at, form }) => {
-		const ended = await endSitting(database, staff, form.sitting, await skillList(database), school, at);
+		const ended = await endSitting(database, staff, form.sitting, await skillList(database, school.id), school, at);
 		if (!ended) return refuse('This sitting is not under way any more');
 		return { done: 'The sitting has ended and is scored with what was answered.' };
 	}),

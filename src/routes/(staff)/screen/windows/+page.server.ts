@@ -19,7 +19,7 @@ export async function load({ locals, url }) {
 	const [counts, classes, subjects] = await Promise.all([
 		windowCounts(database, school.id, school.today),
 		classList(database, school.id),
-		subjectList(database)
+		subjectList(database, school.id)
 	]);
 	return {
 		today: school.today,

@@ -28,7 +28,7 @@ export async function load({ locals, params }) {
 	const shownItems = closing ? [] : items;
 	const warmUp =
 		isDiagnostic && !closing && sitting.answered === 0
-			? warmUpItems(await skillList(locals.database), { grade: student.grade, term: 2 }, student.id)
+			? warmUpItems(await skillList(locals.database, student.schoolId), { grade: student.grade, term: 2 }, student.id)
 			: [];
 	return {
 		sitting: {

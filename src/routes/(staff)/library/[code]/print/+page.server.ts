@@ -5,8 +5,8 @@ import { staffContext } from '$lib/server/staffPage';
 import { skillList } from '$lib/server/store/skills';
 
 export async function load({ locals, params, url }) {
-	await staffContext(locals);
-	const skill = (await skillList(locals.database)).find(({ code }) => code === params.code);
+	const { school } = await staffContext(locals);
+	const skill = (await skillList(locals.database, school.id)).find(({ code }) => code === params.code);
 	if (!skill || !hasItems(skill.code)) error(404, 'There are no questions to print for this skill.');
 	return { skill, samples: sampleItems(skill.code), withKey: url.searchParams.get('key') === 'on' };
 }

@@ -1,0 +1,253 @@
+import { addDays } from '../../../src/lib/core/calendar';
+import * as adoptions from '../../../src/lib/server/store/adoptions';
+import * as drafts from '../../../src/lib/server/store/drafts';
+import * as groupChanges from '../../../src/lib/server/store/groupChanges';
+import * as groupHistory from '../../../src/lib/server/store/groupHistory';
+import * as groups from '../../../src/lib/server/store/groups';
+import * as meetings from '../../../src/lib/server/store/meetings';
+import * as timetable from '../../../src/lib/server/store/timetable';
+import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
+import { checks, given, type Asking, type Call } from './asking';
+
+const LATER = addDays(TODAY, 60);
+const weekly = { days: [1, 3], startsAt: '13:00', minutes: 30 };
+
+/** A group that refers to everything a group can. */
+const newGroup = ({ of, ownSkillId }: Asking): adoptions.NewGroup => ({
+	name: 'Tried',
+	kind: 'same need',
+	tier: 2,
+	focusSkillId: ownSkillId,
+	slotId: of.slots[2],
+	startsOn: LATER,
+	endsOn: addDays(LATER, 20),
+	studentIds: of.students.slice(0, 3),
+	helperIds: [],
+	reviewOn: addDays(LATER, 18)
+});
+
+/** The change that was made when the school was filled. */
+async function oneChange({ database, of }: Asking): Promise<number> {
+	const row = await database.row<{ id: number }>(`SELECT id FROM group_change WHERE group_id = ? AND kind = 'leave'`, [
+		of.groups.mixed
+	]);
+	return row!.id;
+}
+
+/** Tries each deed on a group of the school asked about, by somebody of the school that asks. */
+const changes =
+	(...deeds: ((asking: Asking) => groupChanges.GroupDeed)[]): Call['run'] =>
+	async (asking) => {
+		const done = [];
+		for (const deed of deeds)
+			done.push(
+				await groupChanges.changeGroup(
+					asking.database,
+					asking.me.staff.specialist,
+					asking.of.groups.a,
+					deed(asking),
+					'',
+					NOW
+				)
+			);
+		return done;
+	};
+
+const on = addDays(TODAY, 1);
+
+export const groupCalls: [object, Record<string, Call>][] = [
+	[
+		adoptions,
+		{
+			adoptGroups: checks((asking) =>
+				adoptions.adoptGroups(
+					asking.database,
+					asking.me.staff.specialist,
+					{
+						groups: [newGroup(asking)],
+						ends: [{ id: asking.of.groups.b, lastDay: TODAY }],
+						draftId: asking.of.draft,
+						reason: ''
+					},
+					NOW
+				)
+			),
+			undoAdoption: checks(
+				({ database, me, of }) => adoptions.undoAdoption(database, me.staff.specialist, of.adoption, NOW),
+				async ({ database, of }) => {
+					// As if nothing had been built on its groups.
+					const ids = Object.values(of.groups);
+					for (const table of ['practice_set', 'probe_plan', 'student_note'])
+						await database.run(`UPDATE ${table} SET group_id = NULL WHERE group_id IN (?)`, [ids]);
+					for (const table of ['attendance', 'group_meeting', 'group_focus', 'group_pause'])
+						await database.run(`DELETE FROM ${table} WHERE group_id IN (?)`, [ids]);
+					await database.run(`UPDATE group_change SET undone_at = ? WHERE group_id IN (?) AND kind <> 'start'`, [
+						NOW,
+						ids
+					]);
+					const decided = 'review WHERE verdict IS NOT NULL AND group_id IN (?)';
+					await database.run(`DELETE FROM review WHERE follows_id IN (SELECT id FROM ${decided})`, [ids]);
+					await database.run(`DELETE FROM ${decided}`, [ids]);
+				}
+			),
+			adoptionGroups: checks(({ database, me, of }) => adoptions.adoptionGroups(database, me.base, of.adoption))
+		}
+	],
+	[
+		drafts,
+		{
+			draftList: given(({ database, me }) => drafts.draftList(database, me.base)),
+			findDraft: checks(({ database, me, of }) => drafts.findDraft(database, me.base, of.draft)),
+			saveDraft: given(async ({ database, me }) => {
+				const kept = await drafts.findDraft(database, me.base, me.draft);
+				return drafts.saveDraft(database, me.staff.specialist, kept!, NOW);
+			}),
+			discardDraft: checks(({ database, me, of }) =>
+				drafts.discardDraft(database, me.staff.specialist, of.draft, true, NOW)
+			)
+		}
+	],
+	[
+		groupChanges,
+		{
+			changeWithin: checks(({ database, me, of }) =>
+				groupChanges.changeWithin(
+					database,
+					me.staff.specialist,
+					of.groups.a,
+					{ kind: 'pause', untilOn: null, on },
+					'',
+					NOW
+				)
+			),
+			changeGroup: checks(
+				changes(
+					() => ({ kind: 'rename', name: 'Other', on }),
+					() => ({ kind: 'end', on: addDays(TODAY, 9) })
+				)
+			),
+			undoWithin: checks(async (asking) =>
+				groupChanges.undoWithin(asking.database, asking.me.staff.specialist, await oneChange(asking), NOW)
+			),
+			undoChange: checks(async (asking) =>
+				groupChanges.undoChange(asking.database, asking.me.staff.specialist, await oneChange(asking), NOW)
+			)
+		}
+	],
+	[
+		groupHistory,
+		{
+			groupHistory: checks(({ database, me, of }) =>
+				groupHistory.groupHistory(database, me.staff.specialist, of.groups.mixed, TODAY)
+			),
+			groupPauses: given(({ database, me }) => groupHistory.groupPauses(database, [me.groups.a]))
+		}
+	],
+	[
+		groups,
+		{
+			currentGroups: given(({ database, me }) => groups.currentGroups(database, me.staff.teacher, TODAY)),
+			groupsOn: given(({ database, me }) => groups.groupsOn(database, me.staff.specialist, TODAY, TODAY)),
+			findGroup: checks(({ database, me, of }) => groups.findGroup(database, me.staff.specialist, of.groups.a, TODAY)),
+			heldSlots: given(({ database, me }) => groups.heldSlots(database, me.base, TODAY)),
+			studentPairs: given(({ database, me }) => groups.studentPairs(database, me.base)),
+			attendanceCounts: given(({ database, me }) => groups.attendanceCounts(database, seen(...me.students))),
+			groupsOfStudent: given(({ database, me }) => groups.groupsOfStudent(database, me.base, seenOne(me.students[0])))
+		}
+	],
+	[
+		meetings,
+		{
+			meetingRecords: checks(({ database, me, of }) =>
+				meetings.meetingRecords(database, me.staff.specialist, [of.groups.b], {
+					from: TODAY,
+					until: TODAY,
+					today: TODAY
+				})
+			),
+			recordMeeting: checks(({ database, me, of }) =>
+				meetings.recordMeeting(
+					database,
+					me.staff.specialist,
+					{
+						groupId: of.groups.a,
+						on: TODAY,
+						held: true,
+						note: '',
+						students: [{ studentId: of.students[0], present: true, ticketRight: 2 }]
+					},
+					NOW
+				)
+			)
+		}
+	],
+	[
+		timetable,
+		{
+			slotList: given(({ database, me }) => timetable.slotList(database, me.base)),
+			classBlocks: given(({ database, me }) => timetable.classBlocks(database, me.base)),
+			addSlots: checks(({ database, me, of }) =>
+				timetable.addSlots(
+					database,
+					me.staff.specialist,
+					[{ ...weekly, staffId: of.staff.interventionist.id, room: '', tier: null }],
+					NOW
+				)
+			),
+			endSlot: checks(({ database, me, of }) =>
+				timetable.endSlot(database, me.staff.specialist, of.slots[0], LATER, NOW)
+			),
+			restoreSlots: checks(
+				({ database, me, of }) => timetable.restoreSlots(database, me.staff.specialist, of.slots, NOW),
+				({ database, of }) => database.run('UPDATE slot SET ended_on = ? WHERE id IN (?)', [LATER, of.slots])
+			),
+			removeSlots: checks(
+				({ database, me, of }) => timetable.removeSlots(database, me.staff.specialist, of.slots, NOW),
+				({ database, of }) =>
+					database.run('UPDATE small_group SET slot_id = ? WHERE slot_id = ?', [of.slots[0], of.slots[1]])
+			),
+			addBlocks: checks(({ database, me, of }) =>
+				timetable.addBlocks(database, me.staff.specialist, [{ ...weekly, classId: of.classes.a, kind: 'recess' }], NOW)
+			),
+			removeBlocks: checks(({ database, me, of }) =>
+				timetable.removeBlocks(database, me.staff.specialist, of.blocks, NOW)
+			),
+			staffAbsences: given(({ database, me }) => timetable.staffAbsences(database, me.staff.teacher)),
+			addAbsences: checks(({ database, me, of }) =>
+				timetable.addAbsences(
+					database,
+					me.staff.specialist,
+					[{ staffId: of.staff.interventionist.id, fromOn: TODAY, untilOn: LATER, note: '' }],
+					NOW
+				)
+			),
+			removeAbsences: checks(({ database, me, of }) =>
+				timetable.removeAbsences(database, me.staff.specialist, [of.absence], NOW)
+			)
+		}
+	]
+];
+
+/** Deeds that refer to rows of another school, on a group of the own; each is a call of its own. */
+export const deedCalls: Record<string, Call> = {
+	'a focus on a skill': checks(({ database, me, ownSkillId }) =>
+		groupChanges.changeGroup(
+			database,
+			me.staff.specialist,
+			me.groups.a,
+			{ kind: 'focus', skillId: ownSkillId, on },
+			'',
+			NOW
+		)
+	),
+	'students who join': checks(({ database, me, of }) =>
+		groupChanges.changeGroup(
+			database,
+			me.staff.specialist,
+			me.groups.a,
+			{ kind: 'join', studentIds: [of.students[5]], reviewOn: LATER, on },
+			'',
+			NOW
+		)
+	)
+};

@@ -1,0 +1,184 @@
+import { randomBytes } from 'node:crypto';
+import * as clearSignIns from '../../../src/lib/server/auth/store/clearSignIns';
+import * as knownBrowsers from '../../../src/lib/server/auth/store/knownBrowsers';
+import * as signIns from '../../../src/lib/server/auth/store/signIns';
+import * as signingKey from '../../../src/lib/server/auth/store/signingKey';
+import * as tries from '../../../src/lib/server/auth/store/tries';
+import * as accommodations from '../../../src/lib/server/store/accommodations';
+import * as attributes from '../../../src/lib/server/store/attributes';
+import * as audit from '../../../src/lib/server/store/audit';
+import * as bulk from '../../../src/lib/server/store/bulk';
+import * as calendar from '../../../src/lib/server/store/calendar';
+import * as jobs from '../../../src/lib/server/store/jobs';
+import * as notes from '../../../src/lib/server/store/notes';
+import * as ownRows from '../../../src/lib/server/store/ownRows';
+import * as people from '../../../src/lib/server/store/people';
+import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
+import { all, checks, given, type Call } from './asking';
+
+const place = { address: '10.0.0.2', browser: 'two' };
+const support = { readAloud: true, largerType: true, timeFactor: 1, itemsADay: null } as const;
+
+export const peopleCalls: [object, Record<string, Call>][] = [
+	[
+		accommodations,
+		{
+			accommodations: given(({ database, me }) => accommodations.accommodations(database, seen(...me.students))),
+			setAccommodations: checks(({ database, me, of }) =>
+				accommodations.setAccommodations(database, me.staff.specialist, of.students, support, NOW)
+			)
+		}
+	],
+	[
+		attributes,
+		{ rosterAttributes: given(({ database, me }) => attributes.rosterAttributes(database, seen(...me.students))) }
+	],
+	[audit, { audit: given(({ database, me }) => audit.audit(database, me.staff.teacher, NOW, 'try', {})) }],
+	[bulk, { fill: all, schoolNames: all, unscoredDiagnostics: all, eraseEverything: all }],
+	[
+		calendar,
+		{
+			findSchool: given(({ database, me }) => calendar.findSchool(database, me.base, NOW)),
+			currentCycle: given(({ database, me }) => calendar.currentCycle(database, me.base, TODAY)),
+			cutScores: given(({ database, me }) => calendar.cutScores(database, me.base, { measure: null, term: 2 }))
+		}
+	],
+	[
+		jobs,
+		{
+			askForJob: given(({ database, me }) => jobs.askForJob(database, me.staff.coordinator, 'calibration', NOW)),
+			keepRecurring: all,
+			claimJob: all,
+			renewClaim: all,
+			endJob: all,
+			cancelJob: checks(
+				({ database, me, of }) => jobs.cancelJob(database, me.staff.coordinator, of.job, NOW),
+				({ database, of }) => database.run(`UPDATE job SET state = 'waiting' WHERE id = ?`, [of.job])
+			),
+			newestJob: given(({ database, me }) => jobs.newestJob(database, me.base, 'calibration'))
+		}
+	],
+	[
+		notes,
+		{
+			notesOn: given(({ database, me }) => notes.notesOn(database, seen(...me.students))),
+			writeNote: checks(({ database, me, of }) =>
+				notes.writeNote(
+					database,
+					me.staff.specialist,
+					{ studentId: of.students[0], groupId: of.groups.a, on: TODAY, text: 'x' },
+					NOW
+				)
+			),
+			removeNote: checks(({ database, me, of }) => notes.removeNote(database, me.staff.specialist, of.notes.a, NOW))
+		}
+	],
+	[
+		ownRows,
+		{
+			requireOwn: checks(({ database, me, of }) =>
+				ownRows.requireOwn(database, me.staff.teacher, { student: of.students, slot: of.slots, draft: [of.draft] })
+			)
+		}
+	],
+	[
+		people,
+		{
+			seenBy: given(({ me }) => people.seenBy(me.staff.teacher, TODAY, 'student.id')),
+			findScope: checks(async ({ database, me, of }) => {
+				const keys = [
+					`class:${of.classes.a}`,
+					`group:${of.groups.a}`,
+					`list:${of.students.join()}`,
+					'school',
+					'grade:4'
+				];
+				const found = [];
+				for (const staff of Object.values(me.staff))
+					for (const key of keys) found.push(await people.findScope(database, staff, key, TODAY));
+				return found;
+			}),
+			scopeChoices: given(({ database, me }) => people.scopeChoices(database, me.staff.specialist, TODAY)),
+			classList: given(({ database, me }) => people.classList(database, me.base)),
+			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist)),
+			visibleAmong: checks(({ database, me, of }) =>
+				people.visibleAmong(database, me.staff.specialist, of.students, TODAY)
+			),
+			seenAmong: checks(({ database, me, of }) => people.seenAmong(database, me.staff.specialist, of.students, TODAY)),
+			studentsByNumber: checks(({ database, me, of }) =>
+				people.studentsByNumber(
+					database,
+					me.base,
+					of.students.map((id) => `N${id}`)
+				)
+			),
+			accountByUserName: all,
+			classByCode: all,
+			studentPin: all,
+			staffList: given(({ database, me }) => people.staffList(database, me.base, ['specialist', 'teacher'])),
+			schoolTimeZones: all,
+			lockStudents: given(({ database, me }) => people.lockStudents(database, me.students)),
+			allStudentIds: given(({ database, me }) => people.allStudentIds(database, me.base))
+		}
+	],
+	[clearSignIns, { clearSignIns: all }],
+	[
+		knownBrowsers,
+		{
+			isKnownBrowser: given(({ database, me }) =>
+				knownBrowsers.isKnownBrowser(database, randomBytes(32), { classId: me.classes.a })
+			),
+			noteBrowser: given(({ database, me }) =>
+				knownBrowsers.noteBrowser(database, randomBytes(32), { classId: me.classes.a }, NOW)
+			)
+		}
+	],
+	[
+		signIns,
+		{
+			beginSignIn: given(({ database, me }) =>
+				signIns.beginSignIn(
+					database,
+					{ studentId: seenOne(me.students[1]) },
+					{ tokenHash: randomBytes(32), heldHash: null },
+					place,
+					NOW
+				)
+			),
+			signInHolder: all,
+			endSignIn: all,
+			signInsOf: given(({ database, me }) => signIns.signInsOf(database, me.staff.specialist, randomBytes(32), NOW)),
+			endOthers: checks(async ({ database, me, of }) => {
+				const [first] = await signIns.signInsOf(database, of.staff.specialist, randomBytes(32), NOW);
+				return signIns.endOthers(database, me.staff.specialist, randomBytes(32), first.id, NOW);
+			}),
+			passwordHashOf: given(({ database, me }) => signIns.passwordHashOf(database, me.staff.specialist)),
+			changePassword: given(({ database, me }) =>
+				signIns.changePassword(database, me.staff.specialist, 'other', randomBytes(32), NOW)
+			)
+		}
+	],
+	[signingKey, { signingKey: all }],
+	[
+		tries,
+		{
+			countTry: all,
+			endTry: all,
+			lockedOut: given(({ database, me }) =>
+				tries.lockedOut(database, me.staff.specialist, {
+					failures: 8,
+					since: new Date(NOW.getTime() - 86_400_000),
+					today: TODAY
+				})
+			),
+			letTryAgain: checks(({ database, me, of }) =>
+				tries.letTryAgain(
+					database,
+					me.staff.specialist,
+					of.students.map((id) => ({ id })),
+					NOW
+				)
+			)
+		}
+	]
+];

@@ -1,0 +1,273 @@
+import { randomUUID } from 'node:crypto';
+import { addDays } from '../../../src/lib/core/calendar';
+import * as answers from '../../../src/lib/server/store/answers';
+import * as closings from '../../../src/lib/server/store/closings';
+import * as frameworks from '../../../src/lib/server/store/frameworks';
+import * as lateAnswers from '../../../src/lib/server/store/lateAnswers';
+import * as library from '../../../src/lib/server/store/library';
+import * as practice from '../../../src/lib/server/store/practice';
+import * as probes from '../../../src/lib/server/store/probes';
+import * as reviews from '../../../src/lib/server/store/reviews';
+import * as sittings from '../../../src/lib/server/store/sittings';
+import * as skillChecks from '../../../src/lib/server/store/skillChecks';
+import * as skillStore from '../../../src/lib/server/store/skills';
+import * as standings from '../../../src/lib/server/store/standings';
+import * as traceRule from '../../../src/lib/server/store/traceRule';
+import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
+import { all, checks, given, type Asking, type Call } from './asking';
+
+const SOON = addDays(TODAY, 3);
+const verdict: reviews.Decision = {
+	verdict: 'continue',
+	effectiveOn: TODAY,
+	newTier: 2,
+	leavesGroup: false,
+	note: '',
+	nextReviewOn: SOON,
+	advice: 'continue',
+	reasons: []
+};
+
+const newSet = ({ of, ownSkillId }: Asking) => ({
+	skillId: ownSkillId,
+	groupId: of.groups.a,
+	itemCount: 5,
+	opensOn: TODAY,
+	dueOn: SOON,
+	studentIds: of.students
+});
+
+const newPlan = ({ of, ownSkillId }: Asking) => ({
+	studentIds: of.students,
+	skillId: ownSkillId,
+	groupId: of.groups.a,
+	startsOn: TODAY,
+	goalOn: SOON,
+	goalCorrect: 7
+});
+
+const answer = ({ of, me }: Asking) => ({
+	id: randomUUID(),
+	position: 8,
+	attempt: 1,
+	response: 0,
+	milliseconds: 900,
+	answeredAt: NOW.toISOString(),
+	studentId: me.students[0],
+	sittingId: of.sittings.a,
+	timeZone: me.school.timeZone,
+	receivedAt: NOW
+});
+
+/** A review that was decided when the school was filled. */
+async function decidedReview({ database, of }: Asking): Promise<number> {
+	const [review] = await reviews.decidedReviews(database, seen(...of.students));
+	return review.id;
+}
+
+export const workCalls: [object, Record<string, Call>][] = [
+	[answers, { storeAnswers: checks((asking) => answers.storeAnswers(asking.database, [answer(asking)])) }],
+	[closings, { closings: given(({ database, me }) => closings.closings(database, Object.values(me.sittings), NOW)) }],
+	[
+		lateAnswers,
+		{
+			lateAnswers: given(({ database, me }) => lateAnswers.lateAnswers(database, seenOne(me.students[4]))),
+			countLateAnswers: given(({ database, me }) => lateAnswers.countLateAnswers(database, seenOne(me.students[4])))
+		}
+	],
+	[
+		frameworks,
+		{
+			taughtFramework: given(({ database, me }) => frameworks.taughtFramework(database, me.base)),
+			shipFramework: all,
+			changeFramework: given(async ({ database, me }) => {
+				const taught = await frameworks.taughtFramework(database, me.base);
+				const skills = taught.skills.map((skill) => ({ ...skill, statement: `${skill.statement}!` }));
+				return frameworks.changeFramework(database, me.staff.specialist, { ...taught, skills }, NOW);
+			})
+		}
+	],
+	[
+		library,
+		{
+			standardList: given(({ database, me }) => library.standardList(database, me.base)),
+			standardsOfSkill: given(({ database, me, skills }) => library.standardsOfSkill(database, me.base, skills[0].id)),
+			libraryRevision: given(({ database, me }) => library.libraryRevision(database, me.base)),
+			importStandards: checks(({ database, me, ownSkillId }) =>
+				library.importStandards(
+					database,
+					me.staff.specialist,
+					'tried',
+					[{ code: 'T.1', statement: 'Tried', grade: 4, skillIds: [ownSkillId] }],
+					NOW
+				)
+			),
+			materialsFor: given(({ database, me, skills }) => library.materialsFor(database, me.base, skills[0].id)),
+			addMaterial: checks(({ database, me, ownSkillId }) =>
+				library.addMaterial(database, me.staff.specialist, ownSkillId, { title: 'x', link: null, note: 'x' }, NOW)
+			),
+			hideMaterial: checks(({ database, me, of }) =>
+				library.hideMaterial(database, me.staff.specialist, of.material, true, NOW)
+			),
+			shelfOf: given(({ database, me }) => library.shelfOf(database, me.staff.specialist)),
+			shelve: checks(({ database, me, ownSkillId }) =>
+				library.shelve(database, me.staff.coordinator, ownSkillId, true, NOW)
+			)
+		}
+	],
+	[
+		practice,
+		{
+			practiceSets: given(({ database, me }) => practice.practiceSets(database, me.base, seen(...me.students))),
+			assignSet: checks((asking) =>
+				practice.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
+			),
+			withdrawSet: checks(({ database, me, of }) =>
+				practice.withdrawSet(database, me.staff.specialist, of.sets.all, NOW)
+			),
+			queuedSets: given(({ database, me }) => practice.queuedSets(database, seen(...me.students), TODAY)),
+			recentResults: given(({ database, me }) => practice.recentResults(database, seenOne(me.students[0]), 9))
+		}
+	],
+	[
+		probes,
+		{
+			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), TODAY)),
+			startProbes: checks((asking) =>
+				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
+			),
+			undoStartProbes: checks(
+				({ database, me, of }) => probes.undoStartProbes(database, me.staff.specialist, Object.values(of.plans), NOW),
+				async ({ database, of }) => {
+					const ids = Object.values(of.plans);
+					const probed = 'SELECT id FROM sitting WHERE plan_id IN (?)';
+					await database.run(`DELETE FROM answer WHERE sitting_id IN (${probed})`, [ids]);
+					await database.run(`DELETE FROM sitting_item WHERE sitting_id IN (${probed})`, [ids]);
+					await database.run('DELETE FROM sitting WHERE plan_id IN (?)', [ids]);
+				}
+			)
+		}
+	],
+	[
+		reviews,
+		{
+			openReviews: given(({ database, me }) => reviews.openReviews(database, seen(...me.students))),
+			openReview: checks(({ database, me, of }) =>
+				reviews.openReview(database, me.staff.specialist, of.reviews.a, TODAY)
+			),
+			decidedReviews: given(({ database, me }) => reviews.decidedReviews(database, seen(...me.students))),
+			decide: checks(({ database, me, of }) =>
+				reviews.decide(database, me.staff.specialist, of.reviews.a, verdict, NOW)
+			),
+			undoDecision: checks(async (asking) =>
+				reviews.undoDecision(asking.database, asking.me.staff.specialist, await decidedReview(asking), NOW)
+			),
+			tierHistory: given(({ database, me }) => reviews.tierHistory(database, seenOne(me.students[0])))
+		}
+	],
+	[
+		sittings,
+		{
+			findSitting: checks(({ database, me, of }) =>
+				sittings.findSitting(database, seenOne(me.students[0]), of.sittings.a)
+			),
+			openSitting: given(({ database, me }) =>
+				sittings.openSitting(database, {
+					studentId: me.students[1],
+					kind: 'practice',
+					origin: { setId: me.sets.all },
+					itemCount: 5,
+					at: NOW
+				})
+			),
+			writeItems: given(({ database, me }) => sittings.writeItems(database, me.sittings.a, 0, [])),
+			beginFixed: given(({ database, me }) =>
+				sittings.beginFixed(
+					database,
+					{ studentId: me.students[2], kind: 'practice', origin: { setId: me.sets.all }, at: NOW },
+					[]
+				)
+			),
+			withSkillIds: given(({ skills }) => sittings.withSkillIds([], skills)),
+			beginPractice: given(({ database, me, skills }) =>
+				sittings.beginPractice(
+					database,
+					me.students[1],
+					{ id: me.sets.all, skillCode: skills[0].code, itemCount: 5, firstSeed: 100 },
+					skills,
+					NOW
+				)
+			),
+			beginProbe: given(({ database, me, skills }) =>
+				sittings.beginProbe(
+					database,
+					{ id: me.plans.a, studentId: me.students[0], skillCode: skills[0].code },
+					2,
+					skills,
+					NOW
+				)
+			),
+			probeSeed: given(({ me }) => sittings.probeSeed(me.plans.a, 1)),
+			sittingItems: given(({ database, me }) => sittings.sittingItems(database, me.sittings.a)),
+			triedItems: given(({ database, me }) => sittings.triedItems(database, me.sittings.a, [0, 1])),
+			openItem: given(({ database, me }) => sittings.openItem(database, me.sittings.a)),
+			windowSittings: given(({ database, me }) =>
+				sittings.windowSittings(database, me.windows.diagnostic, seen(...me.students))
+			),
+			answersSince: given(({ database, me }) => sittings.answersSince(database, me.sittings.a, new Date(0)))
+		}
+	],
+	[
+		skillChecks,
+		{
+			openChecks: given(({ database, me }) => skillChecks.openChecks(database, seen(...me.students))),
+			assignChecks: checks(({ database, me, of, ownSkillId }) =>
+				skillChecks.assignChecks(
+					database,
+					me.staff.specialist,
+					of.students.map((studentId) => ({ studentId, skillIds: [ownSkillId] })),
+					SOON,
+					NOW
+				)
+			),
+			withdrawChecks: checks(({ database, me, of }) =>
+				skillChecks.withdrawChecks(database, me.staff.specialist, of.checks.a, NOW)
+			),
+			beginCheck: given(({ database, me, skills }) =>
+				skillChecks.beginCheck(
+					database,
+					{ id: me.checks.a, studentId: seenOne(me.students[1]), skillIds: [skills[1].id] },
+					skills,
+					NOW
+				)
+			)
+		}
+	],
+	[
+		skillStore,
+		{
+			domainList: given(({ database, me }) => skillStore.domainList(database, me.base)),
+			subjectList: given(({ database, me }) => skillStore.subjectList(database, me.base)),
+			skillList: given(({ database, me }) => skillStore.skillList(database, me.base)),
+			skillGraph: given(({ database, me, skills }) => skillStore.skillGraph(database, me.base, skills))
+		}
+	],
+	[
+		standings,
+		{
+			rebuildTraces: given(({ database, me, skills }) =>
+				standings.rebuildTraces(database, me.students, skills, me.school.timeZone)
+			),
+			addToTraces: given(({ database }) => standings.addToTraces(database, [])),
+			readTraces: given(({ database, me }) => standings.readTraces(database, me.students)),
+			readStandings: given(({ database, me }) => standings.readStandings(database, seen(...me.students), TODAY)),
+			standingsOnDays: given(({ database, me, skills }) =>
+				standings.standingsOnDays(database, seen(...me.students), skills, [TODAY], me.school.timeZone)
+			),
+			evidenceFor: given(({ database, me, skills }) =>
+				standings.evidenceFor(database, seenOne(me.students[0]), skills[0].id)
+			)
+		}
+	],
+	[traceRule, { storedTraceRule: all, keepTraceRule: all }]
+];
