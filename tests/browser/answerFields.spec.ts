@@ -162,9 +162,9 @@ test('a typed answer that a wrong idea gives is stored with the name of the idea
 	}
 });
 
-test('what is typed before the page has come alive is taken', async ({ page }) => {
+/** Lays a question before a student whose page comes alive only when it is let. */
+async function holdPage(page: Page, item: ItemSeed): Promise<() => void> {
 	await signInStudent(page, 192);
-	const item = itemWhere('W11', 'number-after', () => true);
 	let letIn = () => {};
 	const held = new Promise<void>((resolve) => (letIn = resolve));
 	await page.route('**/_app/immutable/**/*.js', async (route) => {
@@ -172,6 +172,12 @@ test('what is typed before the page has come alive is taken', async ({ page }) =
 		await route.continue();
 	});
 	await page.goto(`${address()}${await layOutSitting(192, [item])}`, { waitUntil: 'commit' });
+	return letIn;
+}
+
+test('what is typed before the page has come alive is taken', async ({ page }) => {
+	const item = itemWhere('W11', 'number-after', () => true);
+	const letIn = await holdPage(page, item);
 	await field(page)
 		.getByRole('textbox')
 		.fill(String(itemFrom(item.familyId, item.seed).key));
@@ -180,4 +186,20 @@ test('what is typed before the page has come alive is taken', async ({ page }) =
 	await expect(checkButton(page)).toBeEnabled();
 	await checkButton(page).click();
 	await expect(page.locator('.feedback')).toContainText('Right.');
+});
+
+test('what is chosen before the page has come alive is taken, too', async ({ page }) => {
+	for (const [skillCode, familyId, choose] of [
+		['F41', 'lowest-terms', () => field(page).getByRole('radio').nth(1).check()],
+		['W45', 'mark-factors', () => field(page).getByRole('checkbox').nth(1).check()],
+		['F46', 'place-decimal', () => field(page).getByRole('slider').press('ArrowRight')]
+	] as const) {
+		const letIn = await holdPage(page, { skillCode, familyId, seed: 3 });
+		await choose();
+		await expect(checkButton(page)).toBeDisabled();
+		letIn();
+		await expect(checkButton(page), familyId).toBeEnabled();
+		await page.unrouteAll();
+		await page.context().clearCookies();
+	}
 });

@@ -62,7 +62,7 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 export async function answerSomehow(page: Page) {
 	const form = page.locator('form').filter({ has: page.locator('.stem') });
 	// The next question may still be on its way onto the page, or the page not yet alive.
-	await expect(form.locator('input:enabled, button:enabled').first()).toBeVisible();
+	await expect(form).toHaveAttribute('aria-busy', 'false');
 	const has = (role: 'radio' | 'checkbox' | 'slider' | 'textbox') => form.getByRole(role).count();
 	const rows = form.locator('fieldset');
 	if (await has('radio')) {

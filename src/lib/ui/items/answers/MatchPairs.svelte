@@ -10,6 +10,17 @@
 	// svelte-ignore state_referenced_locally
 	let chosen = $state<(number | null)[]>(answer ?? leftHtml.map(() => null));
 
+	// Bound, so that what was chosen before the page came alive is taken.
+	// svelte-ignore state_referenced_locally
+	const rows = leftHtml.map((_, row) => ({
+		get option() {
+			return chosen[row];
+		},
+		set option(option) {
+			if (option !== null) choose(row, option);
+		}
+	}));
+
 	function choose(row: number, option: number) {
 		chosen = chosen.map((taken, i) => (i === row ? option : taken === option ? null : taken));
 		answer = chosen.every((one) => one !== null) ? [...chosen] : null;
@@ -26,8 +37,8 @@
 					type="radio"
 					name="match-{row}"
 					aria-label="{inWords(response.left[row])}: {inWords(response.options[i])}"
-					checked={chosen[row] === i}
-					onchange={() => choose(row, i)}
+					value={i}
+					bind:group={rows[row].option}
 					onkeydown={onEnter(onenter)}
 				/>
 				<span>{@html option}</span>

@@ -8,27 +8,46 @@
 
 	const several = $derived(response.kind === 'several');
 	const marked = $derived(new Set(Array.isArray(answer) ? answer : answer === null ? [] : [answer]));
-
-	function choose(index: number) {
-		if (!several) return void (answer = index);
-		const next = new Set(marked);
-		if (!next.delete(index)) next.add(index);
-		answer = next.size ? [...next].sort((a, b) => a - b) : null;
-	}
+	// Bound, so that what was chosen before the page came alive is taken.
+	const chosen = {
+		get one() {
+			return answer as number | null;
+		},
+		set one(index) {
+			answer = index;
+		},
+		get many() {
+			return [...marked];
+		},
+		set many(indexes) {
+			answer = indexes.length ? [...indexes].sort((a, b) => a - b) : null;
+		}
+	};
 </script>
 
 <fieldset {disabled}>
 	<legend class={several ? 'soft' : 'visually-hidden'}>{several ? 'More than one can be right.' : 'Choose one'}</legend>
 	{#each optionsHtml as html, i (i)}
 		<label class="option" class:on={marked.has(i)}>
-			<input
-				type={several ? 'checkbox' : 'radio'}
-				name="option"
-				aria-label={inWords(response.options[i])}
-				checked={marked.has(i)}
-				onchange={() => choose(i)}
-				onkeydown={onEnter(onenter)}
-			/>
+			{#if several}
+				<input
+					type="checkbox"
+					name="option"
+					aria-label={inWords(response.options[i])}
+					value={i}
+					bind:group={chosen.many}
+					onkeydown={onEnter(onenter)}
+				/>
+			{:else}
+				<input
+					type="radio"
+					name="option"
+					aria-label={inWords(response.options[i])}
+					value={i}
+					bind:group={chosen.one}
+					onkeydown={onEnter(onenter)}
+				/>
+			{/if}
 			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 			<span>{@html html}</span>
 		</label>

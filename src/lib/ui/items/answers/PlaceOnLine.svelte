@@ -20,11 +20,10 @@
 	min="0"
 	max={spaces}
 	step="1"
-	value={at}
+	bind:value={() => at, (place) => (answer = response.from + place * response.step)}
 	{disabled}
 	aria-label="Place on the number line"
 	aria-valuetext={answer === null ? 'not marked yet' : `mark ${at} from the left`}
-	oninput={(event) => (answer = response.from + Number(event.currentTarget.value) * response.step)}
 	onkeydown={onEnter(onenter)}
 />
 <p class="soft">{answer === null ? 'Slide to mark the place.' : 'Slide or use the arrow keys to move the mark.'}</p>

@@ -9,7 +9,7 @@
 
 	let { data } = $props();
 
-	/** Null until the page has come alive: what is typed before would be lost, so fields wait for it. */
+	/** Null until the page has come alive. */
 	let queue = $state<AnswerQueue | null>(null);
 	// svelte-ignore state_referenced_locally
 	const sitting = new SittingState({ ...data, adaptive: data.sitting.adaptive }, () => performance.now());
@@ -91,6 +91,7 @@
 		>
 
 		<form
+			aria-busy={!queue}
 			onsubmit={(event) => {
 				event.preventDefault();
 				submit();
@@ -106,7 +107,7 @@
 					optionsHtml={current.item.optionsHtml}
 					leftHtml={current.item.leftHtml}
 					bind:answer={sitting.answer}
-					disabled={!queue || sitting.feedback === 'right' || sitting.feedback === 'shown'}
+					disabled={sitting.feedback === 'right' || sitting.feedback === 'shown'}
 					onenter={submit}
 				/>
 			{/key}
