@@ -192,8 +192,15 @@
 	#framework {
 		width: 100%;
 	}
-	.gap {
+	h2 {
+		margin-top: 14px;
+	}
+	h2.gap {
 		margin-top: 28px;
+	}
+	p {
+		max-width: 75ch;
+		margin-top: 6px;
 	}
 	ul {
 		padding-left: 20px;
