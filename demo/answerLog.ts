@@ -3,7 +3,7 @@ import type { ItemSeed } from '../src/lib/core/items';
 import { ADAPTIVE_RULES } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import { SEED, type DemoStudent } from './people';
 import { simulateAnswer, simulateLearning } from './simulatedStudent';
 

@@ -3,7 +3,7 @@ import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
 import { itemsForSkill } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import { cutScores } from '../src/lib/server/store/calendar';
 import { slotList, type Slot } from '../src/lib/server/store/timetable';
 import { windowScores } from '../src/lib/server/store/scores';

@@ -1,6 +1,6 @@
 import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
 import { hashSecret } from '../src/lib/server/auth/passwords';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import type { SchoolDate } from '../src/lib/core/calendar';
 import { classNames, familyNames, givenNames } from './names';

@@ -1,7 +1,7 @@
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { itemsForSkill } from '../src/lib/core/items';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import { atHour, type AnswerLog } from './answerLog';
 import { SCHOOL_ID, type DemoStudent } from './people';
 

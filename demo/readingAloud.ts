@@ -2,7 +2,7 @@ import { addDays } from '../src/lib/core/calendar';
 import { expectedPerMinute, passageFor, passageWords } from '../src/lib/core/fluency';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import { atHour } from './answerLog';
 import { SEED, teacherOf, type DemoStudent } from './people';
 import type { DemoWindow } from './timetable';

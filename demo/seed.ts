@@ -1,7 +1,7 @@
 import { addDays, schoolDateOf } from '../src/lib/core/calendar';
 import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill, unscoredDiagnostics } from '../src/lib/server/store/bulk';
+import { fill, unscoredDiagnostics } from '../src/lib/server/database/seeding';
 import { shipFramework } from '../src/lib/server/store/frameworks';
 import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
 import { adaptiveSeed, formSeed } from '../src/lib/server/store/adaptiveSittings';

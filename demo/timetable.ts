@@ -1,6 +1,6 @@
 import { addDays, mondayOf, type SchoolDate } from '../src/lib/core/calendar';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import { GROUP_STAFF, SCHOOL_ID } from './people';
 import { classNames } from './names';
 

@@ -8,7 +8,7 @@ import { hashSecret } from '../src/lib/server/auth/passwords';
 import { now } from '../src/lib/server/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
-import { eraseEverything, fill, schoolNames } from '../src/lib/server/store/bulk';
+import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
 import { shipFramework } from '../src/lib/server/store/frameworks';
 import { bringTracesUpToDate } from '../src/lib/server/traceRule';
 

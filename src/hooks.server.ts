@@ -3,7 +3,7 @@ import pino from 'pino';
 import { viewerOf } from '$lib/server/auth/signInCache';
 import { SIGN_IN_COOKIE } from '$lib/server/auth/signIn';
 import { now } from '$lib/server/clock';
-import { database } from '$lib/server/database/current';
+import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs/start';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });

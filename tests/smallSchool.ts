@@ -8,7 +8,7 @@ import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
-import { fill } from '../src/lib/server/store/bulk';
+import { fill } from '../src/lib/server/database/seeding';
 import type { School } from '../src/lib/server/store/calendar';
 import { shipFramework } from '../src/lib/server/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';

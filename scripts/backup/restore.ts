@@ -9,7 +9,7 @@ import { fileURLToPath } from 'node:url';
 import { migrate } from '../../src/lib/server/database/migrate';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { rebuildEverything } from '../../src/lib/server/rebuild';
-import { schoolNames } from '../../src/lib/server/store/bulk';
+import { schoolNames } from '../../src/lib/server/database/seeding';
 import { dataFolder } from '../prepare.mjs';
 import { dumpInto, loadFrom, runIn } from './dump';
 import { isStarted, ownerUrl } from './ownerUrl';

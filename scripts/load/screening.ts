@@ -5,7 +5,7 @@
  */
 import { seededRandom } from '../../src/lib/core/random';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { fill } from '../../src/lib/server/store/bulk';
+import { fill } from '../../src/lib/server/database/seeding';
 import { DEMO_CLOCK } from '../demoServer.mjs';
 import { Sitter } from './sitter';
 

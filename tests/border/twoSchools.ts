@@ -11,7 +11,7 @@ import { setAccommodations } from '../../src/lib/server/store/accommodations';
 import { beginDiagnostic } from '../../src/lib/server/store/adaptiveSittings';
 import { adoptGroups, type NewGroup } from '../../src/lib/server/store/adoptions';
 import { storeAnswers } from '../../src/lib/server/store/answers';
-import { fill } from '../../src/lib/server/store/bulk';
+import { fill } from '../../src/lib/server/database/seeding';
 import type { School } from '../../src/lib/server/store/calendar';
 import { saveDraft } from '../../src/lib/server/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/store/frameworks';

@@ -1,7 +1,7 @@
 import { isWithin, meetingDays } from '../core/timetable';
 import { writeCalendar } from '../core/interchange/calendarFile';
 
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import type { School } from './store/calendar';
 import { groupPauses } from './store/groupHistory';
 import { currentGroups } from './store/groups';

@@ -9,7 +9,7 @@ import {
 	type Item,
 	type MisconceptionId
 } from '../core/items';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { mathHtml } from './presentItem';
 import { libraryRevision, standardList, type Standard } from './store/library';
 import { domainList, skillList } from './store/skills';

@@ -1,6 +1,6 @@
 import { addDays, sayDate } from '../core/calendar';
 import { overlaps } from '../core/timetable';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { USUAL_SIZES } from './grouping';
 import { firstReview } from './overview';
 import { idOf } from './request/address';

@@ -13,7 +13,7 @@ import {
 import { openTimes, overlaps } from '../core/timetable';
 import { sayMeeting } from '../core/calendar';
 import type { SkillGraph, StandingNow } from '../core/mastery';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import type { School } from './store/calendar';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';

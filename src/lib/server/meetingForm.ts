@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../core/calendar';
 import { sayDate } from '../core/calendar';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { TICKET_ITEMS } from './sessionPlan';
 import { refuse, staffAction } from './staffPage';
 import { findGroup } from './store/groups';

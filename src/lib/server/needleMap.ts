@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../core/calendar';
 import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import type { Skill } from './store/skills';
 import { readStandings } from './store/standings';
 import type { VisibleId } from './viewer';

@@ -5,7 +5,7 @@ import { readCell } from '../core/mastery';
 import { needleMap } from './needleMap';
 import { cycleDates, firstReview, peekAt, ribbon } from './overview';
 import { windowInView } from './screening';
-import { fill } from './store/bulk';
+import { fill } from './database/seeding';
 import { beginDiagnostic } from './store/adaptiveSittings';
 import { findScope, type RosterStudent } from './store/people';
 import { assignSet } from './store/practice';

@@ -1,7 +1,7 @@
 import { addDays, cycleWeek, weekdayBy } from '../core/calendar';
 import { fromPoints } from '../core/measurement';
 import { supposed, type StandingNow } from '../core/mastery';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { TO_FINISH } from '../core/screening';
 import { windowInView, windowPlaces } from './screening';
 import { currentCycle, cutScores, type School } from './store/calendar';

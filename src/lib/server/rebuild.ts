@@ -1,4 +1,4 @@
-import type { RootDatabase } from './database/pool';
+import type { RootDatabase } from './database';
 import { lockStudents } from './store/people';
 import { readTraces, rebuildTraces, type TraceRow } from './store/standings';
 import { everybody } from './traceRule';

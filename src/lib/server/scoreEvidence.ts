@@ -1,7 +1,7 @@
 import { itemFrom } from '../core/items';
 import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../core/measurement';
 import { gradePrior } from '../core/screening';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { answerHtml, mathHtml } from './presentItem';
 import { cutScores, type School } from './store/calendar';
 import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';

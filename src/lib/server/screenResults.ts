@@ -1,7 +1,7 @@
 import { MEASURES, scoreSheet, type FluencyMeasure } from '../core/fluency';
 import { POINTS_PER_LOGIT, toPoints } from '../core/measurement';
 import { summarizeScores } from '../core/screening';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { windowPlaces, type WindowPlace } from './screening';
 import { cutScores, type School } from './store/calendar';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';

@@ -1,5 +1,5 @@
 import { screeningStatus, type ScreeningStatus } from '../core/screening';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
 import { screeningWindows, windowClasses, windowNotes, type ScreeningWindow, type WindowNote } from './store/windows';
 import type { School } from './store/calendar';

@@ -1,8 +1,7 @@
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
-import type { RootDatabase } from './database/pool';
+import { NotOfTheSchool, type RootDatabase } from './database';
 import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
-import { NotOfTheSchool } from './store/ownRows';
 import { findScope, type Scope } from './store/people';
 import { idIn } from './request/address';
 import { readForm, type FormCheck } from './validate';

@@ -3,7 +3,7 @@ import { needsOf, readiness } from '../core/grouping';
 import { itemFrom } from '../core/items';
 import { isMasteredIn, readyNext } from '../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../core/measurement';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { answerHtml, mathHtml } from './presentItem';
 import type { School } from './store/calendar';
 import { groupsOfStudent } from './store/groups';

@@ -1,6 +1,6 @@
 import { isMasteredIn, readyNext } from '../core/mastery';
 import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { screenResults } from './screenResults';
 import type { School } from './store/calendar';
 import type { RosterStudent } from './store/people';

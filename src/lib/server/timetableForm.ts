@@ -1,6 +1,6 @@
 import { addDays, sayDate, sayMeeting } from '../core/calendar';
 import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../core/timetable';
-import type { Database } from './database/pool';
+import type { Database } from './database';
 import { refuse, staffAction } from './staffPage';
 import { currentGroups } from './store/groups';
 import { classList, staffList } from './store/people';

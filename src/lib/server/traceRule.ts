@@ -1,5 +1,5 @@
 import { TRACE_RULE } from '../core/mastery';
-import type { Database, RootDatabase } from './database/pool';
+import type { Database, RootDatabase } from './database';
 import { allStudentIds, schoolTimeZones } from './store/people';
 import { skillList } from './store/skills';
 import { rebuildTraces } from './store/standings';

@@ -1,5 +1,5 @@
 import { dayBegins } from '../../core/calendar';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { School } from '../store/calendar';
 import type { Staff } from '../viewer';
 import { STUDENT_TRIES } from './signIn';

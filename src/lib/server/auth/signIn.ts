@@ -2,7 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import pLimit from 'p-limit';
 import { dayBegins } from '../../core/calendar';
-import type { RootDatabase } from '../database/pool';
+import type { RootDatabase } from '../database';
 import { accountByUserName, studentPin } from '../store/people';
 import { matchesSecret, nobodysHash } from './passwords';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';

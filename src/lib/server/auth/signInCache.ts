@@ -1,4 +1,4 @@
-import type { RootDatabase } from '../database/pool';
+import type { RootDatabase } from '../database';
 import type { Viewer } from '../viewer';
 import { tokenHash } from './signIn';
 import { signInHolder } from './store/signIns';

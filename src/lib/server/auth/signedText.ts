@@ -1,5 +1,5 @@
 import { createHmac, timingSafeEqual } from 'node:crypto';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import { signingKey } from './store/signingKey';
 
 let key: Promise<Buffer> | null = null;

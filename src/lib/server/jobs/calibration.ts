@@ -1,7 +1,7 @@
 import { extraDigits, familiesFor } from '../../core/items';
 import type { CalibrationState, ItemParameters } from '../../core/measurement';
 import { calibrateBank, familyParameters, type BankCalibration, type BankSitting } from '../../core/screening';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import { answersAfter, parameterSet, parameterVersions } from '../store/parameters';
 import { skillList, type Skill } from '../store/skills';
 

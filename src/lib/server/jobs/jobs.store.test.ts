@@ -6,7 +6,7 @@ import { expectedTheta, probabilityCorrect } from '../../core/measurement';
 import { familyParameters, fixedForm, itemParameters, type BankCalibration } from '../../core/screening';
 import { seededRandom } from '../../core/random';
 import { beginDiagnostic } from '../store/adaptiveSittings';
-import { fill } from '../store/bulk';
+import { fill } from '../database/seeding';
 import { decideTrust } from '../store/diagnostics';
 import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from '../store/jobs';
 import {

@@ -1,4 +1,4 @@
-import type { RootDatabase } from '../database/pool';
+import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth/store/clearSignIns';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from '../store/jobs';
 import { calibrateSchool } from './calibration';

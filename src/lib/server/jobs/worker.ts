@@ -2,7 +2,7 @@
 import { parentPort } from 'node:worker_threads';
 import pino from 'pino';
 import { now } from '../clock';
-import { openDatabase } from '../database/pool';
+import { openDatabase } from '../database';
 import { keepRecurring } from '../store/jobs';
 import { workJob } from './workJob';
 

@@ -2,7 +2,7 @@ import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
 import { canonicalKeys, itemFrom, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
 import { signingKey } from '../auth/store/signingKey';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import { mathHtml, showItem } from '../presentItem';
 
 const slowHash = promisify(pbkdf2);

@@ -1,7 +1,5 @@
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff, VisibleId } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 /** What a student needs to show what she knows. */
 export interface Accommodation {

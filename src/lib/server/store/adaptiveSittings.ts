@@ -1,6 +1,6 @@
 import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
-import type { Database, RootDatabase } from '../database/pool';
+import type { Database, RootDatabase } from '../database';
 import { parameterSet, versionFor, type ParameterSet } from './parameters';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
 import type { Skill } from './skills';

@@ -1,10 +1,8 @@
 import { addDays, type SchoolDate } from '../../core/calendar';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 import { changeWithin, undoWithin, type GroupDeed } from './groupChanges';
 import type { SmallGroup } from './groups';
-import { requireOwn } from './ownRows';
 
 export interface NewGroup extends Pick<
 	SmallGroup,

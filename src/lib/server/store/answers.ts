@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../core/calendar';
 import { check, familyFormat, itemFrom, type Checked } from '../../core/items';
-import type { Database, RootDatabase } from '../database/pool';
+import type { Database, RootDatabase } from '../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from './diagnostics';

@@ -1,4 +1,4 @@
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { VisibleId } from '../viewer';
 
 /** What the roster says of students beyond name, grade and class; students of whom it says nothing are absent. */

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { defaultCutScore } from '../../core/screening';
-import { audit } from './audit';
+import { audit } from '../database/audit';
 import { currentCycle, cutScores, findSchool } from './calendar';
 import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
 import { domainList, skillGraph } from './skills';

@@ -1,7 +1,7 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import type { FluencyMeasure } from '../../core/fluency';
 import { usualCut } from '../../core/screening';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 
 export interface School {
 	id: number;

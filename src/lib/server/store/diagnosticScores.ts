@@ -11,7 +11,7 @@ import {
 	type ScoredResponse
 } from '../../core/measurement';
 import { gradePrior, itemParameters } from '../../core/screening';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { ParameterSet } from './parameters';
 import type { Domain, Skill } from './skills';
 

@@ -1,8 +1,7 @@
 import { schoolDateOf } from '../../core/calendar';
 import type { AbilityEstimate } from '../../core/measurement';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff, VisibleId } from '../viewer';
-import { audit } from './audit';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
 import type { Trust } from './sittings';

@@ -3,7 +3,7 @@ import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } f
 import { addDays } from '../../core/calendar';
 import { groupingFor } from '../grouping';
 import { adoptGroups, undoAdoption } from './adoptions';
-import { fill } from './bulk';
+import { fill } from '../database/seeding';
 import { discardDraft, draftList, findDraft, saveDraft, type DraftChoices, type NewDraft } from './drafts';
 import { currentGroups } from './groups';
 

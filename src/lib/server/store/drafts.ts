@@ -1,7 +1,6 @@
 import type { DraftLimits, Group, GroupingProblem } from '../../core/grouping';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 import type { GroupKind } from './groups';
 
 /** What a person chose before groups were searched for. */

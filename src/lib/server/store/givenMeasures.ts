@@ -1,8 +1,6 @@
 import type { MarkedSheet } from '../../core/fluency';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 /** One giving of a measure to a student, as it was marked. */
 export interface GivenMeasure extends MarkedSheet {

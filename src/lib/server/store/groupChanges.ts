@@ -1,8 +1,6 @@
 import { addDays, type SchoolDate } from '../../core/calendar';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
 export type GroupDeed =

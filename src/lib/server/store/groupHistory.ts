@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../core/calendar';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { Staff } from '../viewer';
 import type { ChangeDetail, GroupDeed } from './groupChanges';
 import { seenAmong } from './people';

@@ -11,7 +11,7 @@ import {
 	seenOne
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
-import { fill } from './bulk';
+import { fill } from '../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
 import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from './practice';

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../core/calendar';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { Staff, VisibleId } from '../viewer';
 import { seenBy } from './people';
 

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 
 /** What a school asks for. */
 export type AskedKind = 'calibration';

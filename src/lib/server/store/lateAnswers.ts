@@ -1,5 +1,5 @@
 import type { Answer } from '../../core/items';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { VisibleId } from '../viewer';
 import type { ClosedBy } from './closings';
 import type { SittingKind } from './sittings';

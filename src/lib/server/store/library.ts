@@ -1,8 +1,6 @@
 import { foldCode } from '../../core/interchange/framework';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import { undoesAll, type Staff } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 /** A standard of a framework that a school brought in, with our skills that it asks for. */
 export interface Standard {

@@ -1,7 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 import { seenAmong } from './people';
 
 /** Who was at a meeting of a group, and how each did on its exit ticket. */

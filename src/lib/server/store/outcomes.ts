@@ -1,9 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 import type { CutScoresOf } from './calendar';
-import { requireOwn } from './ownRows';
 
 /** Outcomes that a school has brought in, newest first. */
 export async function outcomeNames(

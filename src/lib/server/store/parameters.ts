@@ -1,8 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { FamilyParameters } from '../../core/screening';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff } from '../viewer';
-import { audit } from './audit';
 
 /** Parameters by family; families without any start as `startingParameters` says. */
 export type ParameterSet = ReadonlyMap<string, FamilyParameters>;

@@ -1,5 +1,5 @@
 import { schoolDateOf, type SchoolDate } from '../../core/calendar';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { Role, Staff, VisibleId } from '../viewer';
 
 export interface RosterStudent {

@@ -1,8 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 export interface PracticeSet {
 	id: number;

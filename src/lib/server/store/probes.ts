@@ -1,9 +1,7 @@
 import { cycleWeek, weeksBetween, type SchoolDate } from '../../core/calendar';
 import type { Point } from '../../core/growth';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
-import { audit } from './audit';
-import { requireOwn } from './ownRows';
 
 export interface ProbePlan {
 	id: number;

@@ -11,7 +11,7 @@ import {
 	seenOne
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
-import { fill } from './bulk';
+import { fill } from '../database/seeding';
 import { currentGroups } from './groups';
 import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
 

@@ -1,8 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Advice, Verdict } from '../../core/growth';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import type { Staff, VisibleId } from '../viewer';
-import { audit } from './audit';
 import { seenBy } from './people';
 
 export interface Review {

@@ -1,6 +1,6 @@
 import { itemsForSkill, type ItemSeed } from '../../core/items';
 import type { Doubt } from '../../core/measurement';
-import type { Database, RootDatabase } from '../database/pool';
+import type { Database, RootDatabase } from '../database';
 import type { VisibleId } from '../viewer';
 import type { Skill } from './skills';
 

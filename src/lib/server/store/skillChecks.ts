@@ -1,8 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { itemsForSkill } from '../../core/items';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import { undoesAll, type Staff, type VisibleId } from '../viewer';
-import { audit } from './audit';
 import { beginFixed, withSkillIds } from './sittings';
 import type { Skill } from './skills';
 

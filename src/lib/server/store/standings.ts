@@ -10,7 +10,7 @@ import {
 	type StandingNow,
 	type Trace
 } from '../../core/mastery';
-import type { Database } from '../database/pool';
+import type { Database } from '../database';
 import type { VisibleId } from '../viewer';
 import { lockStudents } from './people';
 import type { Skill } from './skills';

@@ -1,8 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { MEASURES, type FluencyMeasure } from '../../core/fluency';
-import type { Database, RootDatabase } from '../database/pool';
+import { audit, type Database, type RootDatabase } from '../database';
 import { may, type Staff, type VisibleId } from '../viewer';
-import { audit } from './audit';
 
 /** How students are screened in a window. */
 export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';

@@ -1,4 +1,4 @@
-import type { Database } from '../../database/pool';
+import type { Database } from '../../database';
 
 /** Rows that one statement takes away at most, so that nobody waits for long. */
 const AT_ONCE = 5_000;

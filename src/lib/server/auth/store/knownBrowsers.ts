@@ -1,4 +1,4 @@
-import type { Database } from '../../database/pool';
+import type { Database } from '../../database';
 
 /** Whom a browser is known to: an account that has signed in in it, or a class that was found in it. */
 export type Known = { accountId: number } | { classId: number };

@@ -1,6 +1,5 @@
 import { schoolDateOf } from '../../../core/calendar';
-import type { Database, RootDatabase } from '../../database/pool';
-import { audit } from '../../store/audit';
+import { audit, type Database, type RootDatabase } from '../../database';
 import type { Role, Staff, Viewer, VisibleId } from '../../viewer';
 
 /** Whose a sign-in is. */

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import type { Database } from '../../database/pool';
+import type { Database } from '../../database';
 
 /** What this installation signs with; made once, by whichever process needs it first. */
 export async function signingKey(database: Database): Promise<Buffer> {

@@ -1,6 +1,4 @@
-import type { Database, RootDatabase } from '../../database/pool';
-import { audit } from '../../store/audit';
-import { requireOwn } from '../../store/ownRows';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../viewer';
 
 /** What is counted of a subject's tries, before this one. */

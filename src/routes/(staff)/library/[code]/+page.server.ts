@@ -8,7 +8,7 @@ import { practiceSets } from '$lib/server/store/practice';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id } from '$lib/server/validate';
-import type { Database } from '$lib/server/database/pool';
+import type { Database } from '$lib/server/database';
 
 /** How far the drawn progression reaches. */
 const STEPS = 2;

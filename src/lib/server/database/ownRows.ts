@@ -1,4 +1,4 @@
-import type { Database } from '../database/pool';
+import type { Database } from './pool';
 
 /** Of each kind of row that others refer to, how many of some ids are a school's. */
 const OWN = {

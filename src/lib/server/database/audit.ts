@@ -1,4 +1,4 @@
-import type { Database } from '../database/pool';
+import type { Database } from './pool';
 import type { Staff } from '../viewer';
 
 /** Characters of detail: hundreds of students and what was noted of each. */

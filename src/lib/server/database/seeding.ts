@@ -1,4 +1,4 @@
-import type { Database } from '../database/pool';
+import type { Database } from './pool';
 
 /** Tables that can be filled in bulk, with the columns they are filled by. For the demo school and for tests. */
 const columns = {
