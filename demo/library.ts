@@ -1,7 +1,7 @@
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { addMaterial, importStandards, shelve } from '../src/lib/server/store/library';
 import type { Skill } from '../src/lib/server/store/skills';
-import type { Staff } from '../src/lib/server/viewer';
+import type { Staff } from '../src/lib/server/request/viewer';
 import { SCHOOL_ID, SPECIALIST } from './people';
 
 /** The framework of a county that does not exist, as far as the demo school uses it. */

@@ -5,7 +5,7 @@ import { SCHOOL_NAME } from '../demo/people';
 import { seedDemoSchool } from '../demo/seed';
 import { shippedFramework } from '../framework/shipped';
 import { hashSecret } from '../src/lib/server/auth/passwords';
-import { now } from '../src/lib/server/clock';
+import { now } from '../src/lib/server/request/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';

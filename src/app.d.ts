@@ -1,5 +1,5 @@
 import type { RootDatabase } from '$lib/server/database/pool';
-import type { Viewer } from '$lib/server/viewer';
+import type { Viewer } from '$lib/server/request/viewer';
 
 declare global {
 	namespace App {

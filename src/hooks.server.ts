@@ -2,7 +2,7 @@ import { redirect, type Handle, type HandleServerError, type ServerInit } from '
 import pino from 'pino';
 import { viewerOf } from '$lib/server/auth/signInCache';
 import { SIGN_IN_COOKIE } from '$lib/server/auth/signIn';
-import { now } from '$lib/server/clock';
+import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs/start';
 

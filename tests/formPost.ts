@@ -1,5 +1,5 @@
 import type { RequestEvent } from '@sveltejs/kit';
-import type { Viewer } from '../src/lib/server/viewer';
+import type { Viewer } from '../src/lib/server/request/viewer';
 import { NOW, type SmallSchool } from './smallSchool';
 
 /** What a form action answers: what it did and how that is undone, or why it did nothing. */

@@ -14,7 +14,7 @@ import { shipFramework } from '../src/lib/server/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';
 import { skillList, type Skill } from '../src/lib/server/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
-import type { Role, Staff, VisibleId } from '../src/lib/server/viewer';
+import type { Role, Staff, VisibleId } from '../src/lib/server/request/viewer';
 
 export const TODAY = '2026-11-23';
 export const NOW = new Date('2026-11-23T15:00:00Z');

@@ -10,7 +10,7 @@ import { assignSet, queuedSets } from '../../src/lib/server/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/store/probes';
 import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/store/skillChecks';
-import type { SignedInStudent } from '../../src/lib/server/viewer';
+import type { SignedInStudent } from '../../src/lib/server/request/viewer';
 import { practiceItem } from '../../src/lib/server/sitting/practiceItem';
 
 let small: SmallSchool;

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Viewer } from '../../src/lib/server/viewer';
+import type { Viewer } from '../../src/lib/server/request/viewer';
 import { TODAY } from '../smallSchool';
 import { eventFor, layoutsOf, modules, refusal, type Asking } from './routes';
 import { twoSchools, type FilledSchool } from './twoSchools';

@@ -1,7 +1,7 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
-import type { FormCheck } from '../../src/lib/server/validate';
-import type { Viewer } from '../../src/lib/server/viewer';
+import type { FormCheck } from '../../src/lib/server/request/validate';
+import type { Viewer } from '../../src/lib/server/request/viewer';
 import { NOW } from '../smallSchool';
 
 type Act = ((event: RequestEvent) => Promise<unknown>) & { check?: FormCheck<unknown> };

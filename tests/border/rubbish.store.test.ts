@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Viewer } from '../../src/lib/server/viewer';
+import type { Viewer } from '../../src/lib/server/request/viewer';
 import { eventFor, modules, refusal, type Asking } from './routes';
 import { twoSchools } from './twoSchools';
 

@@ -33,7 +33,7 @@ import { skillList } from '../../src/lib/server/store/skills';
 import { rebuildTraces } from '../../src/lib/server/store/standings';
 import { addAbsences } from '../../src/lib/server/store/timetable';
 import { noteStudents } from '../../src/lib/server/store/windows';
-import type { Role, SignedInStudent, Staff } from '../../src/lib/server/viewer';
+import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
 import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY } from '../smallSchool';
 
 /** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */

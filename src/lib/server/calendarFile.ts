@@ -8,7 +8,7 @@ import { currentGroups } from './store/groups';
 import { visibleAmong } from './store/people';
 import { skillList } from './store/skills';
 import { slotList, staffAbsences } from './store/timetable';
-import type { Staff } from './viewer';
+import type { Staff } from './request';
 
 /** The meetings of groups as an iCalendar file: of one group, of one staff member, or of all; with the students one may see. */
 export async function groupCalendar(

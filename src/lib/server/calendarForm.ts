@@ -1,11 +1,9 @@
 import { addDays, sayDate, sayMeeting } from '../core/calendar';
 import { overlaps } from '../core/timetable';
-import { readFile } from './request/files';
-import { fileForm } from './request/formFields';
+import { fileForm, formCheck, id, idsOf, idText, readFile } from './request';
 import { refuse, staffAction } from './staffPage';
 import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
 import { groupStaff, sayTimes } from './timetableForm';
-import { formCheck, id, idsOf, idText } from './validate';
 
 /** A calendar file of a year of meetings is far smaller. */
 const MOST_BYTES = 1_000_000;

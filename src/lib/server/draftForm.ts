@@ -1,15 +1,12 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { addDays } from '../core/calendar';
 import type { DraftLimits } from '../core/grouping';
-import { idIn, idsIn } from './request/address';
-import { longForm } from './request/formFields';
+import { formCheck, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from './request';
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
 import { refuse, staffAction } from './staffPage';
 import { adoptGroups } from './store/adoptions';
 import type { School } from './store/calendar';
 import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedDraft } from './store/drafts';
-import { formCheck, jsonCheck, jsonIn, schoolDate } from './validate';
-import type { Staff } from './viewer';
 
 /** What the address asks to group. */
 export const choicesOf = (url: URL): DraftChoices => ({

@@ -3,7 +3,7 @@ import { overlaps } from '../core/timetable';
 import type { Database } from './database';
 import { USUAL_SIZES } from './grouping';
 import { firstReview } from './overview';
-import { idOf } from './request/address';
+import { formCheck, id, idList, idOf, schoolDate, type Staff } from './request';
 import { refuse, staffAction } from './staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
@@ -11,8 +11,6 @@ import { visibleAmong, type RosterStudent } from './store/people';
 import { skillList } from './store/skills';
 import { slotList } from './store/timetable';
 import type { School } from './store/calendar';
-import { formCheck, id, idList, schoolDate } from './validate';
-import type { Staff } from './viewer';
 
 interface ChangeFields {
 	kind: GroupDeed['kind'];

@@ -21,7 +21,7 @@ import { staffList, visibleAmong, type RosterStudent } from './store/people';
 import { skillGraph, skillList, type Skill } from './store/skills';
 import { readStandings } from './store/standings';
 import { slotList, type Slot } from './store/timetable';
-import type { Staff } from './viewer';
+import type { Staff } from './request';
 
 /** How large groups usually are. */
 export const USUAL_SIZES = { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 1, maximum: 3 } };

@@ -3,8 +3,7 @@ import { examineCase, type CasePackage } from '../core/interchange/caseFramework
 import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../core/interchange/framework';
 import { readSkillTable } from '../core/interchange/skillTable';
 import { readStandardTable, standardsFromCase, type ReadStandards } from '../core/interchange/standards';
-import { UnreadableFile } from './request/files/limits';
-import { jsonCheck } from './validate';
+import { jsonCheck, UnreadableFile } from './request';
 
 const node = {
 	type: 'object',

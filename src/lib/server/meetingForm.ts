@@ -5,8 +5,7 @@ import { TICKET_ITEMS } from './sessionPlan';
 import { refuse, staffAction } from './staffPage';
 import { findGroup } from './store/groups';
 import { recordMeeting, type MeetingRecord } from './store/meetings';
-import { formCheck, id, jsonCheck, jsonIn, schoolDate } from './validate';
-import type { Staff } from './viewer';
+import { formCheck, id, jsonCheck, jsonIn, schoolDate, type Staff } from './request';
 
 const recordForm = formCheck<{ record: string }>({
 	type: 'object',

@@ -3,7 +3,7 @@ import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow }
 import type { Database } from './database';
 import type { Skill } from './store/skills';
 import { readStandings } from './store/standings';
-import type { VisibleId } from './viewer';
+import type { VisibleId } from './request';
 
 /** A row of the needle map. */
 export interface MapRow {

@@ -16,7 +16,7 @@ import { belowCut, windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
 import { domainList, skillList } from './store/skills';
 import { readStandings } from './store/standings';
-import type { Staff } from './viewer';
+import type { Staff } from './request';
 
 export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 

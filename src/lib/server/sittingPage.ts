@@ -7,7 +7,7 @@ import { findSchool } from './store/calendar';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
 import { windowsToSit } from './store/windows';
-import type { SignedInStudent } from './viewer';
+import type { SignedInStudent } from './request';
 
 /** A question of a diagnostic as a student gets it: without its key. */
 export interface AskedItem {

@@ -3,8 +3,8 @@ import { post } from '../../../tests/formPost';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
 import { fileForm } from './request/formFields';
 import { staffAction } from './staffPage';
-import { formCheck } from './validate';
-import type { Role } from './viewer';
+import { formCheck } from './request/validate';
+import type { Role } from './request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -3,9 +3,7 @@ import { NotOfTheSchool, type RootDatabase } from './database';
 import { windowInView } from './screening';
 import { findSchool, type School } from './store/calendar';
 import { findScope, type Scope } from './store/people';
-import { idIn } from './request/address';
-import { readForm, type FormCheck } from './validate';
-import { may, type Action, type Staff } from './viewer';
+import { type Action, type FormCheck, idIn, may, readForm, type Staff } from './request';
 
 /** The signed-in staff member, her school, and today there. 404 for anyone else. */
 export async function staffContext(locals: App.Locals): Promise<{ staff: Staff; school: School }> {

@@ -10,7 +10,7 @@ import { openChecks } from './store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
 import { skillList } from './store/skills';
 import { windowsToSit } from './store/windows';
-import type { SignedInStudent } from './viewer';
+import type { SignedInStudent } from './request';
 
 export function studentContext(locals: App.Locals): SignedInStudent {
 	if (locals.viewer?.kind !== 'student') error(404, 'There is nothing here for you at this address.');

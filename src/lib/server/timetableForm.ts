@@ -16,7 +16,7 @@ import {
 	slotList,
 	type NewSlot
 } from './store/timetable';
-import { formCheck, id, idsOf, idText, schoolDate } from './validate';
+import { formCheck, id, idsOf, idText, schoolDate } from './request';
 
 const weekdays = {
 	type: 'array',

@@ -1,9 +1,8 @@
 import { lockedOutOf } from '$lib/server/auth/locks';
 import { peekAt, ribbon } from '$lib/server/overview';
-import { idIn } from '$lib/server/request/address';
+import { idIn, may } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { scopeChoices } from '$lib/server/store/people';
-import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

@@ -2,9 +2,7 @@ import { fail, redirect } from '@sveltejs/kit';
 import { browserToken, keepSignIn } from '$lib/server/auth/cookies';
 import { findDoor, studentOfKey } from '$lib/server/auth/classDoor';
 import { SIGN_IN_COOKIE, signInStaff, signInStudent, type SignIn, type Trying } from '$lib/server/auth/signIn';
-import { oneIn, textIn } from '$lib/server/request/address';
-import { clientAddress } from '$lib/server/request/clientAddress';
-import { formCheck, readForm } from '$lib/server/validate';
+import { clientAddress, formCheck, oneIn, readForm, textIn } from '$lib/server/request';
 import type { RequestEvent } from './$types';
 
 const staffForm = formCheck<{ userName: string; password: string }>({

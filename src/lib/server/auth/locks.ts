@@ -1,7 +1,7 @@
 import { dayBegins } from '../../core/calendar';
 import type { Database } from '../database';
 import type { School } from '../store/calendar';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request';
 import { STUDENT_TRIES } from './signIn';
 import { lockedOut, type LockedOut } from './store/tries';
 

@@ -1,5 +1,5 @@
 import type { RootDatabase } from '../database';
-import type { Viewer } from '../viewer';
+import type { Viewer } from '../request';
 import { tokenHash } from './signIn';
 import { signInHolder } from './store/signIns';
 

@@ -1,5 +1,5 @@
 import type { Database } from './pool';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request';
 
 /** Characters of detail: hundreds of students and what was noted of each. */
 const MOST_DETAIL = 60_000;

@@ -1,7 +1,7 @@
 /** The thread that works on jobs, so that no request waits for them. Bundled by vite.threads.config.ts, begun by start.ts. */
 import { parentPort } from 'node:worker_threads';
 import pino from 'pino';
-import { now } from '../clock';
+import { now } from '../request/clock';
 import { openDatabase } from '../database';
 import { keepRecurring } from '../store/jobs';
 import { workJob } from './workJob';

@@ -6,7 +6,7 @@ import { windowScores } from './scores';
 import { sittingItems, windowSittings } from './sittings';
 import { readTraces } from './standings';
 import { screeningWindows } from './windows';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -1,7 +1,7 @@
 import { schoolDateOf } from '../../core/calendar';
 import type { AbilityEstimate } from '../../core/measurement';
 import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../viewer';
+import type { Staff, VisibleId } from '../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
 import type { Trust } from './sittings';

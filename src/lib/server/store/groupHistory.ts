@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database } from '../database';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request';
 import type { ChangeDetail, GroupDeed } from './groupChanges';
 import { seenAmong } from './people';
 

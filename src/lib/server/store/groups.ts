@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import type { Database } from '../database';
-import type { Staff, VisibleId } from '../viewer';
+import type { Staff, VisibleId } from '../request';
 import { seenBy } from './people';
 
 export type GroupKind = 'same need' | 'mixed';

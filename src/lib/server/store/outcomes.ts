@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request';
 import type { CutScoresOf } from './calendar';
 
 /** Outcomes that a school has brought in, newest first. */

@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../viewer';
+import type { Staff, VisibleId } from '../request';
 import { rebuildTraces } from './standings';
 import type { Skill } from './skills';
 

@@ -1,7 +1,7 @@
 import { itemsForSkill, type ItemSeed } from '../../core/items';
 import type { Doubt } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database';
-import type { VisibleId } from '../viewer';
+import type { VisibleId } from '../request';
 import type { Skill } from './skills';
 
 export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';

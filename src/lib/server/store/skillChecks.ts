@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { itemsForSkill } from '../../core/items';
 import { audit, type Database, type RootDatabase } from '../database';
-import { undoesAll, type Staff, type VisibleId } from '../viewer';
+import { type Staff, undoesAll, type VisibleId } from '../request';
 import { beginFixed, withSkillIds } from './sittings';
 import type { Skill } from './skills';
 

@@ -11,7 +11,7 @@ import {
 	type Trace
 } from '../../core/mastery';
 import type { Database } from '../database';
-import type { VisibleId } from '../viewer';
+import type { VisibleId } from '../request';
 import { lockStudents } from './people';
 import type { Skill } from './skills';
 

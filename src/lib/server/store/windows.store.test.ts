@@ -17,7 +17,7 @@ import {
 	type NewWindow,
 	type WindowNote
 } from './windows';
-import type { Staff } from '../viewer';
+import type { Staff } from '../request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -12,7 +12,7 @@ import {
 } from '$lib/server/auth/store/signIns';
 import { countTry, endTry } from '$lib/server/auth/store/tries';
 import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 import type { RequestEvent } from '@sveltejs/kit';
 
 /** The sign-in that a request comes by. */

@@ -8,7 +8,7 @@ import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id, schoolDate } from '$lib/server/validate';
+import { formCheck, id, schoolDate } from '$lib/server/request';
 
 /** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */
 async function adviceFor(locals: App.Locals, school: School, reviews: Review[]): Promise<Map<number, Recommendation>> {

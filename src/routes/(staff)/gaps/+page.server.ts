@@ -3,7 +3,7 @@ import { isMasteredIn, rootCauses, supposed } from '$lib/core/mastery';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
 import { answerHtml, mathHtml } from '$lib/server/presentItem';
-import { idIn } from '$lib/server/request/address';
+import { idIn } from '$lib/server/request';
 import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';

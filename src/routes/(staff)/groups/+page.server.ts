@@ -1,6 +1,6 @@
 import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
-import { dayIn, idIn } from '$lib/server/request/address';
+import { dayIn, formCheck, id, idIn, may } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { adoptionGroups, undoAdoption } from '$lib/server/store/adoptions';
 import { draftList } from '$lib/server/store/drafts';
@@ -8,8 +8,6 @@ import { currentGroups, groupsOn } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { skillList } from '$lib/server/store/skills';
 import { slotList } from '$lib/server/store/timetable';
-import { formCheck, id } from '$lib/server/validate';
-import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

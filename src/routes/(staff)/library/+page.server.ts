@@ -1,6 +1,6 @@
 import { familiesFor } from '$lib/core/items';
 import { findInLibrary } from '$lib/server/finder';
-import { textIn } from '$lib/server/request/address';
+import { textIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
 import { shelfOf } from '$lib/server/store/library';
 import { domainList, skillList } from '$lib/server/store/skills';

@@ -3,7 +3,7 @@ import { currentGroups } from '$lib/server/store/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 
 /** Sets listed until all are asked for, newest first. */
 const SHOWN = 40;

@@ -8,7 +8,7 @@ import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
 import { skillList } from '$lib/server/store/skills';
-import { formCheck, id, idList, schoolDate } from '$lib/server/validate';
+import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 /** What the probes of a plan say, as far as there are enough of them. */
 function reading(plan: ProbeSeries) {

@@ -4,7 +4,7 @@ import { beginDiagnostic } from '$lib/server/store/adaptiveSittings';
 import { beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
 import { beginCheck, CHECK_ITEMS } from '$lib/server/store/skillChecks';
 import { studentContext, workFor } from '$lib/server/studentPage';
-import { formCheck, id, readForm } from '$lib/server/validate';
+import { formCheck, id, readForm } from '$lib/server/request';
 
 export async function load({ locals }) {
 	const { diagnostics, probes, checks, sets } = await workFor(locals, studentContext(locals));

@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../../core/calendar';
 import { audit, type Database, type RootDatabase } from '../../database';
-import type { Role, Staff, Viewer, VisibleId } from '../../viewer';
+import type { Role, Staff, Viewer, VisibleId } from '../../request';
 
 /** Whose a sign-in is. */
 export type Holder = { accountId: number } | { studentId: number };

@@ -1,5 +1,5 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
-import type { Staff } from '../../viewer';
+import type { Staff } from '../../request';
 
 /** What is counted of a subject's tries, before this one. */
 export interface Counted {

@@ -1,13 +1,12 @@
 import { addDays } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
-import { idIn, idsIn } from '$lib/server/request/address';
+import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { visibleAmong } from '$lib/server/store/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id, schoolDate } from '$lib/server/validate';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'assign skill checks');

@@ -2,7 +2,7 @@ import { isMasteredIn, readyNext } from '$lib/core/mastery';
 import { expectedTheta, workingLevel } from '$lib/core/measurement';
 import { shareInterval } from '$lib/core/screening';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
-import { idIn } from '$lib/server/request/address';
+import { idIn } from '$lib/server/request';
 import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';

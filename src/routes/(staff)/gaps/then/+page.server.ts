@@ -1,6 +1,6 @@
 import { addDays } from '$lib/core/calendar';
 import { standingChange, type StandingChange } from '$lib/core/mastery';
-import { dayIn } from '$lib/server/request/address';
+import { dayIn } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/store/calendar';
 import { domainList, skillList } from '$lib/server/store/skills';

@@ -4,7 +4,7 @@ import { isWithin, meetingDays } from '$lib/core/timetable';
 import { changeAction, undoChangeAction } from '$lib/server/groupForm';
 import { recordAction } from '$lib/server/meetingForm';
 import { noteAction, removeNoteAction } from '$lib/server/noteForm';
-import { idOf } from '$lib/server/request/address';
+import { idOf } from '$lib/server/request';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
 import { groupHistory, groupPauses } from '$lib/server/store/groupHistory';

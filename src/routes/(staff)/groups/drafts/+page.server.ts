@@ -7,7 +7,7 @@ import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { skillList } from '$lib/server/store/skills';
 import { slotList } from '$lib/server/store/timetable';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 
 const helpersOf = ({ groups }: SavedDraft) => groups.flatMap(({ helperIds }) => helperIds);
 

@@ -9,7 +9,7 @@ import { currentCycle } from '$lib/server/store/calendar';
 import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
 import { skillGraph } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'form groups');

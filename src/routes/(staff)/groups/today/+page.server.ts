@@ -1,7 +1,7 @@
 import { weekday } from '$lib/core/calendar';
 import { isWithin, minutesOf } from '$lib/core/timetable';
 import { recordAction } from '$lib/server/meetingForm';
-import { dayIn } from '$lib/server/request/address';
+import { dayIn } from '$lib/server/request';
 import { sessionPlan } from '$lib/server/sessionPlan';
 import { staffContext } from '$lib/server/staffPage';
 import { groupPauses } from '$lib/server/store/groupHistory';

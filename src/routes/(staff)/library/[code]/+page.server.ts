@@ -7,7 +7,7 @@ import { addMaterial, hideMaterial, materialsFor, shelfOf, shelve, standardsOfSk
 import { practiceSets } from '$lib/server/store/practice';
 import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';
 
 /** How far the drawn progression reaches. */

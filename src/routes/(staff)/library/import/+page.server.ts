@@ -1,10 +1,8 @@
-import { readFile } from '$lib/server/request/files';
-import { longForm } from '$lib/server/request/formFields';
+import { formCheck, longForm, readFile } from '$lib/server/request';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { changeFramework, taughtFramework } from '$lib/server/store/frameworks';
 import { importStandards } from '$lib/server/store/library';
 import { skillList } from '$lib/server/store/skills';
-import { formCheck } from '$lib/server/validate';
 
 const PROBLEMS_SHOWN = 40;
 

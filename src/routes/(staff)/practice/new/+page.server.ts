@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
-import { idIn, idOf, textIn } from '$lib/server/request/address';
+import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
 import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
@@ -10,9 +10,7 @@ import { assignSet } from '$lib/server/store/practice';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { needsOf } from '$lib/core/grouping';
-import { formCheck, id, schoolDate } from '$lib/server/validate';
 import type { School } from '$lib/server/store/calendar';
-import type { Staff } from '$lib/server/viewer';
 
 /** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {

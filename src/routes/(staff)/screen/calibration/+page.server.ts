@@ -6,7 +6,7 @@ import type { CalibrationProgress, CalibrationResult } from '$lib/server/jobs/ca
 import { askForJob, cancelJob, newestJob } from '$lib/server/store/jobs';
 import { applyParameters, countedAnswers, parameterVersions, withdrawParameters } from '$lib/server/store/parameters';
 import { skillList, type Skill } from '$lib/server/store/skills';
-import { formCheck, id } from '$lib/server/validate';
+import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url, depends }) {
 	depends('job:calibration');

@@ -2,13 +2,11 @@ import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { screenResults, unitOf } from '$lib/server/screenResults';
-import { readFile } from '$lib/server/request/files';
-import { longForm } from '$lib/server/request/formFields';
+import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { cutScores } from '$lib/server/store/calendar';
 import { outcomeNames, outcomes, saveOutcomes, setCutScores } from '$lib/server/store/outcomes';
 import { findScope, studentsByNumber } from '$lib/server/store/people';
-import { formCheck, schoolDate } from '$lib/server/validate';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 

@@ -2,15 +2,13 @@ import { error, redirect } from '@sveltejs/kit';
 import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
 import { TO_FINISH } from '$lib/core/screening';
 import { sheetToMark } from '$lib/server/giving';
-import { idIn } from '$lib/server/request/address';
+import { formCheck, id, idIn, type VisibleId } from '$lib/server/request';
 import { windowInView, windowPlaces } from '$lib/server/screening';
 import { sheetGradeFor, unitOf } from '$lib/server/screenResults';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { measuredStudent, saveMeasure, setMeasureAside } from '$lib/server/store/givenMeasures';
 import { visibleAmong } from '$lib/server/store/people';
 import { windowNotes, type ScreeningWindow } from '$lib/server/store/windows';
-import { formCheck, id } from '$lib/server/validate';
-import type { VisibleId } from '$lib/server/viewer';
 
 type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };
 const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boolean(window?.measure);

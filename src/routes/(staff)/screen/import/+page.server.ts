@@ -8,15 +8,12 @@ import {
 	type ColumnRole
 } from '$lib/core/interchange/scoreImport';
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
-import { idIn } from '$lib/server/request/address';
-import { readFile } from '$lib/server/request/files';
+import { fileForm, formCheck, idIn, readFile } from '$lib/server/request';
 import { windowInView } from '$lib/server/screening';
-import { fileForm } from '$lib/server/request/formFields';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/store/people';
 import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/store/skills';
-import { formCheck } from '$lib/server/validate';
 
 const MOST_ROWS = 5_000;
 const MOST_BYTES = 2_000_000;

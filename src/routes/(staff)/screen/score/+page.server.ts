@@ -1,5 +1,5 @@
 import { error, redirect } from '@sveltejs/kit';
-import { idIn } from '$lib/server/request/address';
+import { idIn } from '$lib/server/request';
 import { scoreEvidence } from '$lib/server/scoreEvidence';
 import { screenContext } from '$lib/server/staffPage';
 

@@ -1,15 +1,13 @@
 import { addDays, isSchoolDate } from '$lib/core/calendar';
 import { scoreSheet } from '$lib/core/fluency';
 import { windowPlaces } from '$lib/server/screening';
-import { longForm } from '$lib/server/request/formFields';
+import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
 import { visibleAmong } from '$lib/server/store/people';
 import { domainList, skillList } from '$lib/server/store/skills';
 import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
-import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, schoolDate } from '$lib/server/validate';
-import { may } from '$lib/server/viewer';
 
 export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);

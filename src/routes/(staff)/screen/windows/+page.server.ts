@@ -11,7 +11,7 @@ import {
 	withdrawWindow,
 	type ScreeningMode
 } from '$lib/server/store/windows';
-import { formCheck, id, idList, schoolDate } from '$lib/server/validate';
+import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { school, windows, window } = await screenContext(locals, url);

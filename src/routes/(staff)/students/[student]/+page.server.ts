@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { noteAction, removeNoteAction } from '$lib/server/noteForm';
-import { idOf } from '$lib/server/request/address';
+import { idOf } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
 import { visibleAmong } from '$lib/server/store/people';
 import { studentFile } from '$lib/server/studentFile';

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
-import { idOf } from '$lib/server/request/address';
+import { idOf } from '$lib/server/request';
 import { showItem } from '$lib/server/presentItem';
 import { practiceItem } from '$lib/server/sitting/practiceItem';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sittingPage';

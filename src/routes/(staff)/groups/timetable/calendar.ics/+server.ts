@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import { groupCalendar } from '$lib/server/calendarFile';
-import { idIn } from '$lib/server/request/address';
+import { idIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
 
 /** Meetings as an iCalendar file: `?group=`, `?staff=`, or all. */

@@ -1,13 +1,12 @@
 import { error, json } from '@sveltejs/kit';
 import { AnswerDesk } from '$lib/server/answerDesk';
-import { idOf } from '$lib/server/request/address';
+import { idOf, jsonCheck, readJson } from '$lib/server/request';
 import type { IncomingAnswer, Stored } from '$lib/server/store/answers';
 import { solutionsOf } from '$lib/server/sitting/practiceItem';
 import { diagnosticProgress, sayClosed } from '$lib/server/sittingPage';
 import { closings } from '$lib/server/store/closings';
 import { findSchool } from '$lib/server/store/calendar';
 import { findSitting, triedItems } from '$lib/server/store/sittings';
-import { jsonCheck, readJson } from '$lib/server/validate';
 
 /** Of fifty answers, each as long as it may be. */
 const MOST_BYTES = 100_000;

@@ -1,8 +1,8 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
 import Ajv, { type JSONSchemaType, type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
-import { MOST_ID } from './request/address';
-import { readFields, readJsonBody, SMALL_FORM, UnreadableForm, type FormLimits } from './request/formFields';
+import { MOST_ID } from './address';
+import { readFields, readJsonBody, SMALL_FORM, UnreadableForm, type FormLimits } from './formFields';
 
 const ajv = addFormats(new Ajv({ allErrors: false, coerceTypes: 'array', removeAdditional: true, useDefaults: true }));
 /** Strict twin for JSON bodies: types must be as sent. */

@@ -1,0 +1,30 @@
+/** What comes in: who asks and may what, the time, and addresses, forms and files read within limits and checked. */
+export { dayIn, idIn, idOf, idsIn, oneIn, textIn } from './address';
+export { clientAddress } from './clientAddress';
+export { now } from './clock';
+export { readFile } from './files';
+export { UnreadableFile } from './files/limits';
+export { fileForm, longForm } from './formFields';
+export {
+	formCheck,
+	type FormCheck,
+	id,
+	idList,
+	idsOf,
+	idText,
+	jsonCheck,
+	jsonIn,
+	readForm,
+	readJson,
+	schoolDate
+} from './validate';
+export {
+	type Action,
+	may,
+	type Role,
+	type SignedInStudent,
+	type Staff,
+	undoesAll,
+	type Viewer,
+	type VisibleId
+} from './viewer';
