@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Viewer } from '../../src/lib/server/request/viewer';
 import { TODAY } from '../smallSchool';
 import { eventFor, layoutsOf, modules, refusal, type Asking } from './routes';
-import { twoSchools, type FilledSchool } from './twoSchools';
+import { idsIn, twoSchools, type FilledSchool } from './twoSchools';
 
 let schools: Awaited<ReturnType<typeof twoSchools>>;
 beforeAll(async () => {
@@ -22,8 +22,7 @@ const asText = (answer: unknown) =>
 					: value
 	) ?? '';
 
-/** Ids of our two schools that stand in a text, as numbers, in names, in class codes. */
-const idsIn = (text: string) => [...new Set([...text.matchAll(/(?<!\d)7[12]\d{5}(?!\d)/g)].map(([id]) => Number(id)))];
+/** Ids of our two schools that stand in class codes. */
 const codesIn = (text: string) => [...new Set([...text.matchAll(/CODE(\d+)/g)].map(([, id]) => Number(id)))];
 
 /** What somebody may see of the rows of the first school, by range; see docs/security.md. */

@@ -6,7 +6,7 @@ import { deedCalls, groupCalls } from './storeCalls/groups';
 import { peopleCalls } from './storeCalls/people';
 import { screeningCalls } from './storeCalls/screening';
 import { workCalls } from './storeCalls/work';
-import { twoSchools } from './twoSchools';
+import { idsIn, twoSchools } from './twoSchools';
 import { followWays } from './ways';
 
 /** Each store, with how its functions are tried. */
@@ -127,10 +127,8 @@ async function outcomeOf(call: Call, whose: 'own' | 'other'): Promise<Outcome> {
 			for (const table of Object.keys(before)) if (before[table] !== after[table]) harmed.push(table);
 			harmed.push(...(await follow.crossing(database)));
 		}
-		const told = said.startsWith('refused')
-			? []
-			: [...said.matchAll(/(?<!\d)72\d{5}(?!\d)/g)].map(([id]) => Number(id));
-		outcome = { said, told: [...new Set(told)], harmed, hasWritten };
+		const told = said.startsWith('refused') ? [] : idsIn(said).filter((id) => id > other.base);
+		outcome = { said, told, harmed, hasWritten };
 	});
 	return outcome!;
 }

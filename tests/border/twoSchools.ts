@@ -106,6 +106,14 @@ export async function twoSchools(name: string) {
 	return { database, skills: await skillList(database, one.base), one, other };
 }
 
+const UUID = /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/gi;
+
+/** Ids of the two schools that stand in a text, as numbers or in names; what looks like one inside a UUID is none. */
+export function idsIn(text: string): number[] {
+	const found = text.replace(UUID, '').matchAll(/(?<!\d)7[12]\d{5}(?!\d)/g);
+	return [...new Set([...found].map(([id]) => Number(id)))];
+}
+
 const idsFrom = async (database: RootDatabase, base: number) => {
 	for (const [table, range] of Object.entries(RANGES))
 		await database.run(`ALTER TABLE ${table} AUTO_INCREMENT = ${base + 1_000 * range}`);
