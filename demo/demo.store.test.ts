@@ -1,3 +1,4 @@
+import { cutScores } from '../src/lib/server/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
 import { weeksBetween } from '../src/lib/core/calendar';
@@ -7,7 +8,7 @@ import { classwideNeed } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { ribbon } from '../src/lib/server/overview';
-import { currentCycle, cutScores, findSchool } from '../src/lib/server/store/calendar';
+import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
 import { attendanceCounts, currentGroups } from '../src/lib/server/store/groups';
 import { findScope, type RosterStudent } from '../src/lib/server/store/people';
 import { queuedSets } from '../src/lib/server/store/practice';

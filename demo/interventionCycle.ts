@@ -1,10 +1,10 @@
+import { cutScores } from '../src/lib/server/store/cutScores';
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
 import { itemsForSkill } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
-import { cutScores } from '../src/lib/server/store/calendar';
 import { slotList, type Slot } from '../src/lib/server/store/timetable';
 import { windowScores } from '../src/lib/server/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';

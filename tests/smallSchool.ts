@@ -9,7 +9,7 @@ import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool
 import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/database/seeding';
-import type { School } from '../src/lib/server/store/calendar';
+import type { School } from '../src/lib/server/school/store/school';
 import { shipFramework } from '../src/lib/server/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';
 import { skillList, type Skill } from '../src/lib/server/store/skills';

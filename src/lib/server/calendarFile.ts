@@ -2,7 +2,7 @@ import { isWithin, meetingDays } from '../core/timetable';
 import { writeCalendar } from '../core/interchange/calendarFile';
 
 import type { Database } from './database';
-import type { School } from './store/calendar';
+import type { School } from './school';
 import { groupPauses } from './store/groupHistory';
 import { currentGroups } from './store/groups';
 import { visibleAmong } from './store/people';

@@ -5,7 +5,7 @@ import { formCheck, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type S
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
 import { refuse, staffAction } from './staffPage';
 import { adoptGroups } from './store/adoptions';
-import type { School } from './store/calendar';
+import type { School } from './school';
 import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedDraft } from './store/drafts';
 
 /** What the address asks to group. */

@@ -10,7 +10,7 @@ import { currentGroups, findGroup, type SmallGroup } from './store/groups';
 import { visibleAmong, type RosterStudent } from './store/people';
 import { skillList } from './store/skills';
 import { slotList } from './store/timetable';
-import type { School } from './store/calendar';
+import type { School } from './school';
 
 interface ChangeFields {
 	kind: GroupDeed['kind'];

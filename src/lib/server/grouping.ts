@@ -14,7 +14,7 @@ import { openTimes, overlaps } from '../core/timetable';
 import { sayMeeting } from '../core/calendar';
 import type { SkillGraph, StandingNow } from '../core/mastery';
 import type { Database } from './database';
-import type { School } from './store/calendar';
+import type { School } from './school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { staffList, visibleAmong, type RosterStudent } from './store/people';

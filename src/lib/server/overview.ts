@@ -1,10 +1,11 @@
+import { cutScores } from './store/cutScores';
 import { addDays, cycleWeek, weekdayBy } from '../core/calendar';
 import { fromPoints } from '../core/measurement';
 import { supposed, type StandingNow } from '../core/mastery';
 import type { Database } from './database';
 import { TO_FINISH } from '../core/screening';
 import { windowInView, windowPlaces } from './screening';
-import { currentCycle, cutScores, type School } from './store/calendar';
+import { currentCycle, type School } from './school';
 import { currentGroups } from './store/groups';
 import { countLateAnswers } from './store/lateAnswers';
 import type { RosterStudent } from './store/people';

@@ -1,9 +1,10 @@
+import { cutScores } from './store/cutScores';
 import { itemFrom } from '../core/items';
 import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../core/measurement';
 import { gradePrior } from '../core/screening';
 import type { Database } from './database';
 import { answerHtml, mathHtml } from './presentItem';
-import { cutScores, type School } from './store/calendar';
+import type { School } from './school';
 import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
 import type { RosterStudent } from './store/people';

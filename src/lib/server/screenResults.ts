@@ -1,9 +1,10 @@
+import { cutScores } from './store/cutScores';
 import { MEASURES, scoreSheet, type FluencyMeasure } from '../core/fluency';
 import { POINTS_PER_LOGIT, toPoints } from '../core/measurement';
 import { summarizeScores } from '../core/screening';
 import type { Database } from './database';
 import { windowPlaces, type WindowPlace } from './screening';
-import { cutScores, type School } from './store/calendar';
+import type { School } from './school';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
 import { rosterAttributes } from './store/attributes';
 import type { RosterStudent } from './store/people';

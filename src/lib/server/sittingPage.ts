@@ -3,7 +3,7 @@ import { inWords, itemFrom, type Item, type ShownItem } from '../core/items';
 import { isEnoughForToday } from '../core/screening';
 import { showItem } from './presentItem';
 import { accommodations, NO_ACCOMMODATION, type Accommodation } from './store/accommodations';
-import { findSchool } from './store/calendar';
+import { findSchool } from './school';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
 import { windowsToSit } from './store/windows';

@@ -1,7 +1,7 @@
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import { NotOfTheSchool, type RootDatabase } from './database';
 import { windowInView } from './screening';
-import { findSchool, type School } from './store/calendar';
+import { findSchool, type School } from './school';
 import { findScope, type Scope } from './store/people';
 import { type Action, type FormCheck, idIn, may, readForm, type Staff } from './request';
 

@@ -5,7 +5,7 @@ import { isMasteredIn, readyNext } from '../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../core/measurement';
 import type { Database } from './database';
 import { answerHtml, mathHtml } from './presentItem';
-import type { School } from './store/calendar';
+import type { School } from './school';
 import { groupsOfStudent } from './store/groups';
 import { lateAnswers } from './store/lateAnswers';
 import { notesOn } from './store/notes';

@@ -3,7 +3,7 @@ import { dayBegins } from '../core/calendar';
 import { isEnoughForToday } from '../core/screening';
 import { accommodations, NO_ACCOMMODATION } from './store/accommodations';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
-import { findSchool, type School } from './store/calendar';
+import { findSchool, type School } from './school';
 import { queuedSets } from './store/practice';
 import { probeSeries } from './store/probes';
 import { openChecks } from './store/skillChecks';

@@ -2,7 +2,7 @@ import { isMasteredIn, readyNext } from '../core/mastery';
 import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
 import type { Database } from './database';
 import { screenResults } from './screenResults';
-import type { School } from './store/calendar';
+import type { School } from './school';
 import type { RosterStudent } from './store/people';
 import { gradeAbilities } from './store/scores';
 import { skillGraph, skillList } from './store/skills';

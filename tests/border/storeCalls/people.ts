@@ -8,7 +8,7 @@ import * as accommodations from '../../../src/lib/server/store/accommodations';
 import * as attributes from '../../../src/lib/server/store/attributes';
 import * as audit from '../../../src/lib/server/database/audit';
 import * as bulk from '../../../src/lib/server/database/seeding';
-import * as calendar from '../../../src/lib/server/store/calendar';
+import * as school from '../../../src/lib/server/school/store/school';
 import * as jobs from '../../../src/lib/server/store/jobs';
 import * as notes from '../../../src/lib/server/store/notes';
 import * as ownRows from '../../../src/lib/server/database/ownRows';
@@ -36,11 +36,10 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 	[audit, { audit: given(({ database, me }) => audit.audit(database, me.staff.teacher, NOW, 'try', {})) }],
 	[bulk, { fill: all, schoolNames: all, unscoredDiagnostics: all, eraseEverything: all }],
 	[
-		calendar,
+		school,
 		{
-			findSchool: given(({ database, me }) => calendar.findSchool(database, me.base, NOW)),
-			currentCycle: given(({ database, me }) => calendar.currentCycle(database, me.base, TODAY)),
-			cutScores: given(({ database, me }) => calendar.cutScores(database, me.base, { measure: null, term: 2 }))
+			findSchool: given(({ database, me }) => school.findSchool(database, me.base, NOW)),
+			currentCycle: given(({ database, me }) => school.currentCycle(database, me.base, TODAY))
 		}
 	],
 	[

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import * as adaptiveSittings from '../../../src/lib/server/store/adaptiveSittings';
+import * as cutScores from '../../../src/lib/server/store/cutScores';
 import * as diagnostics from '../../../src/lib/server/store/diagnostics';
 import * as diagnosticScores from '../../../src/lib/server/store/diagnosticScores';
 import * as givenMeasures from '../../../src/lib/server/store/givenMeasures';
@@ -121,9 +122,15 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 					TODAY,
 					NOW
 				)
-			),
+			)
+		}
+	],
+	[
+		cutScores,
+		{
+			cutScores: given(({ database, me }) => cutScores.cutScores(database, me.base, { measure: null, term: 2 })),
 			setCutScores: given(({ database, me }) =>
-				outcomes.setCutScores(database, me.staff.coordinator, { measure: null, term: 1 }, new Map([[4, 480]]), NOW)
+				cutScores.setCutScores(database, me.staff.coordinator, { measure: null, term: 1 }, new Map([[4, 480]]), NOW)
 			)
 		}
 	],

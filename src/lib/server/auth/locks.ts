@@ -1,6 +1,6 @@
 import { dayBegins } from '../../core/calendar';
 import type { Database } from '../database';
-import type { School } from '../store/calendar';
+import type { School } from '../school';
 import type { Staff } from '../request';
 import { STUDENT_TRIES } from './signIn';
 import { lockedOut, type LockedOut } from './store/tries';

@@ -1,10 +1,10 @@
+import { setCutScores } from './cutScores';
+import { cutScores } from './cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { screenResults } from '../screenResults';
 import { windowPlaces } from '../screening';
-import { cutScores } from './calendar';
 import { measuredStudent, saveMeasure, setMeasureAside, windowMeasures, type NewMeasure } from './givenMeasures';
-import { setCutScores } from './outcomes';
 import { findScope } from './people';
 import { addWindow, screeningWindows, windowCounts, withdrawWindow } from './windows';
 

@@ -1,7 +1,6 @@
 import type { SchoolDate } from '../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff } from '../request';
-import type { CutScoresOf } from './calendar';
 
 /** Outcomes that a school has brought in, newest first. */
 export async function outcomeNames(
@@ -42,34 +41,5 @@ export async function saveOutcomes(
 			found.map(({ studentId, met }) => [staff.schoolId, name, studentId, met, takenOn])
 		);
 		await audit(transaction, staff, at, 'import outcomes', { name, students: found.length });
-	});
-}
-
-/** Sets a school's cut scores by grade, in points or correct a minute; null gives a grade the usual one again. */
-export async function setCutScores(
-	database: RootDatabase,
-	staff: Staff,
-	{ measure, term }: CutScoresOf,
-	cuts: Map<number, number | null>,
-	at: Date
-): Promise<void> {
-	await database.transaction(async (transaction) => {
-		for (const [grade, points] of cuts) {
-			if (points === null) {
-				await transaction.run('DELETE FROM cut_score WHERE school_id = ? AND measure = ? AND grade = ? AND term = ?', [
-					staff.schoolId,
-					measure ?? 'diagnostic',
-					grade,
-					term
-				]);
-				continue;
-			}
-			await transaction.run(
-				`INSERT INTO cut_score (school_id, measure, grade, term, points) VALUES (?, ?, ?, ?, ?)
-				ON DUPLICATE KEY UPDATE points = VALUES(points)`,
-				[staff.schoolId, measure ?? 'diagnostic', grade, term, points]
-			);
-		}
-		await audit(transaction, staff, at, 'set cut scores', { measure, term, cuts: [...cuts] });
 	});
 }

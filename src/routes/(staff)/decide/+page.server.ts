@@ -1,7 +1,7 @@
 import { addDays, weeksBetween, weekdayBy } from '$lib/core/calendar';
 import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
-import type { School } from '$lib/server/store/calendar';
+import type { School } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { probeSeries } from '$lib/server/store/probes';

@@ -3,7 +3,7 @@ import { hasItems } from '$lib/core/items';
 import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
 import { cycleDates } from '$lib/server/overview';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
-import { currentCycle } from '$lib/server/store/calendar';
+import { currentCycle } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/store/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';

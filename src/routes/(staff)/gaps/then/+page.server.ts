@@ -2,7 +2,7 @@ import { addDays } from '$lib/core/calendar';
 import { standingChange, type StandingChange } from '$lib/core/mastery';
 import { dayIn } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
-import { currentCycle } from '$lib/server/store/calendar';
+import { currentCycle } from '$lib/server/school';
 import { domainList, skillList } from '$lib/server/store/skills';
 import { readStandings, standingsOnDays } from '$lib/server/store/standings';
 

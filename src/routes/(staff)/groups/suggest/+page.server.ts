@@ -5,7 +5,7 @@ import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$li
 import { groupingFor } from '$lib/server/grouping';
 import { cycleDates } from '$lib/server/overview';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
-import { currentCycle } from '$lib/server/store/calendar';
+import { currentCycle } from '$lib/server/school';
 import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
 import { skillGraph } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';

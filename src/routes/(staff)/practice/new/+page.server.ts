@@ -10,7 +10,7 @@ import { assignSet } from '$lib/server/store/practice';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { needsOf } from '$lib/core/grouping';
-import type { School } from '$lib/server/store/calendar';
+import type { School } from '$lib/server/school';
 
 /** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {

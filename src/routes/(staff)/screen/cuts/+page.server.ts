@@ -1,11 +1,12 @@
+import { setCutScores } from '$lib/server/store/cutScores';
+import { cutScores } from '$lib/server/store/cutScores';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { screenResults, unitOf } from '$lib/server/screenResults';
 import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { cutScores } from '$lib/server/store/calendar';
-import { outcomeNames, outcomes, saveOutcomes, setCutScores } from '$lib/server/store/outcomes';
+import { outcomeNames, outcomes, saveOutcomes } from '$lib/server/store/outcomes';
 import { findScope, studentsByNumber } from '$lib/server/store/people';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];

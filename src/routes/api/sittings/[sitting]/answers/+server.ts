@@ -5,7 +5,7 @@ import type { IncomingAnswer, Stored } from '$lib/server/store/answers';
 import { solutionsOf } from '$lib/server/sitting/practiceItem';
 import { diagnosticProgress, sayClosed } from '$lib/server/sittingPage';
 import { closings } from '$lib/server/store/closings';
-import { findSchool } from '$lib/server/store/calendar';
+import { findSchool } from '$lib/server/school';
 import { findSitting, triedItems } from '$lib/server/store/sittings';
 
 /** Of fifty answers, each as long as it may be. */

@@ -1,38 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
-import { defaultCutScore } from '../../core/screening';
-import { audit } from '../database/audit';
-import { currentCycle, cutScores, findSchool } from './calendar';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
-import { domainList, skillGraph } from './skills';
+import { domainList } from './skills';
 import { readTraces } from './standings';
-
-const DIAGNOSTIC = { measure: null, term: 2 };
 
 let small: SmallSchool;
 beforeAll(async () => {
-	small = await smallSchool('calendar');
+	small = await smallSchool('scores');
 });
 afterAll(() => small.database.close());
-
-describe('the calendar', () => {
-	it('takes today from the school’s time zone', async () => {
-		expect((await findSchool(small.database, 1, new Date('2026-11-24T03:00:00Z'))).today).toBe('2026-11-23');
-		await expect(findSchool(small.database, 99, NOW)).rejects.toThrow('99');
-	});
-
-	it('finds the cycle of a day, the last one after its end, none before the first', async () => {
-		expect(await currentCycle(small.database, 1, TODAY)).toMatchObject({ number: 2, endsOn: '2026-12-20' });
-		expect(await currentCycle(small.database, 1, '2027-03-01')).toMatchObject({ number: 2 });
-		expect(await currentCycle(small.database, 1, '2026-10-25')).toBeNull();
-	});
-
-	it('uses the school’s own cut scores where set', async () => {
-		await small.database.run('INSERT INTO cut_score (school_id, grade, term, points) VALUES (1, 4, 2, 470)');
-		expect(await cutScores(small.database, 1, DIAGNOSTIC)).toMatchObject({ 4: 470, 5: defaultCutScore(5, 2) });
-		expect((await cutScores(small.database, 2, DIAGNOSTIC))[4]).toBe(defaultCutScore(4, 2));
-	});
-});
 
 describe('imported scores', () => {
 	const score = (change: object = {}) => ({
@@ -91,39 +67,5 @@ describe('imported scores', () => {
 		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
 		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 0)).toEqual([5]);
 		expect(seen(...(await windowScores(small.database, 2, seen(5, 6, 7))).keys())).toEqual([5, 6]);
-	});
-});
-
-describe('skills', () => {
-	it('come in teaching order with a graph of their prerequisites', async () => {
-		const graph = await skillGraph(small.database, small.school.id, small.skills);
-		const code = new Map(small.skills.map((skill) => [skill.id, skill.code]));
-		const multiply = small.skills.find((skill) => skill.code === 'W42')!;
-		expect(
-			graph.prerequisites
-				.get(multiply.id)!
-				.map((id) => code.get(id))
-				.sort()
-		).toEqual(['W35', 'W36']);
-		expect((await domainList(small.database, small.school.id)).map((domain) => domain.code)).toEqual([
-			'W',
-			'F',
-			'P',
-			'M',
-			'S',
-			'D'
-		]);
-		expect(small.skills.map((skill) => skill.code.slice(0, 1)).join('')).toMatch(/^W+F+P+M+S+D+$/);
-	});
-});
-
-describe('the audit log', () => {
-	it('keeps who did what, cut to its column', async () => {
-		await audit(small.database, staffAs('specialist'), NOW, 'try', { long: 'x'.repeat(100_000) });
-		const row = await small.database.row<{ detail: string; accountId: number }>(
-			`SELECT detail, account_id AS accountId FROM audit_entry WHERE action = 'try'`
-		);
-		expect(row!.accountId).toBe(2);
-		expect(row!.detail.length).toBe(60_000);
 	});
 });

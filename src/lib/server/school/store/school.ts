@@ -1,7 +1,5 @@
-import { addDays, schoolDateOf, type SchoolDate } from '../../core/calendar';
-import type { FluencyMeasure } from '../../core/fluency';
-import { usualCut } from '../../core/screening';
-import type { Database } from '../database';
+import { addDays, schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
 
 export interface School {
 	id: number;
@@ -37,26 +35,4 @@ export async function currentCycle(database: Database, schoolId: number, today: 
 		[schoolId, today]
 	);
 	return row && { ...row, endsOn: addDays(row.startsOn, 7 * row.weeks - 1) };
-}
-
-/** Which cut scores are meant: those of a diagnostic (null) or of a measure that is given, in a term. */
-export interface CutScoresOf {
-	measure: FluencyMeasure | null;
-	term: number;
-}
-
-/** Cut score for each grade, in points or correct a minute: the school's own where set, else the usual. */
-export async function cutScores(
-	database: Database,
-	schoolId: number,
-	{ measure, term }: CutScoresOf
-): Promise<Record<number, number>> {
-	const own = await database.rows<{ grade: number; points: number }>(
-		'SELECT grade, points FROM cut_score WHERE school_id = ? AND measure = ? AND term = ?',
-		[schoolId, measure ?? 'diagnostic', term]
-	);
-	const cuts: Record<number, number> = {};
-	for (let grade = 1; grade <= 8; grade++) cuts[grade] = usualCut(measure, grade, term);
-	for (const { grade, points } of own) cuts[grade] = points;
-	return cuts;
 }
