@@ -5,7 +5,7 @@ import type { Database } from './database';
 import type { School } from './school';
 import { groupPauses } from './store/groupHistory';
 import { currentGroups } from './store/groups';
-import { visibleAmong } from './store/people';
+import { visibleAmong } from './people';
 import { skillList } from './store/skills';
 import { slotList, staffAbsences } from './store/timetable';
 import type { Staff } from './request';

@@ -13,10 +13,10 @@ import {
 import { addDays } from '../core/calendar';
 import { changeAction, undoChangeAction } from './groupForm';
 import { recordAction } from './meetingForm';
-import { noteAction, removeNoteAction } from './noteForm';
+import { noteAction, removeNoteAction } from './people/noteForm';
 import { groupHistory } from './store/groupHistory';
 import { findGroup } from './store/groups';
-import { notesOn } from './store/notes';
+import { notesOn } from './people/store/notes';
 
 let small: SmallSchool;
 let groupId: number;

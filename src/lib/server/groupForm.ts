@@ -7,7 +7,7 @@ import { formCheck, id, idList, idOf, schoolDate, type Staff } from './request';
 import { refuse, staffAction } from './staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
-import { visibleAmong, type RosterStudent } from './store/people';
+import { type RosterStudent, visibleAmong } from './people';
 import { skillList } from './store/skills';
 import { slotList } from './store/timetable';
 import type { School } from './school';

@@ -17,7 +17,7 @@ import type { Database } from './database';
 import type { School } from './school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
-import { staffList, visibleAmong, type RosterStudent } from './store/people';
+import { type RosterStudent, staffList, visibleAmong } from './people';
 import { skillGraph, skillList, type Skill } from './store/skills';
 import { readStandings } from './store/standings';
 import { slotList, type Slot } from './store/timetable';

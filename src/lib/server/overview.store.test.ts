@@ -7,7 +7,7 @@ import { cycleDates, firstReview, peekAt, ribbon } from './overview';
 import { windowInView } from './screening';
 import { fill } from './database/seeding';
 import { beginDiagnostic } from './store/adaptiveSittings';
-import { findScope, type RosterStudent } from './store/people';
+import { findScope, type RosterStudent } from './people/store/people';
 import { assignSet } from './store/practice';
 import { startProbes } from './store/probes';
 import { screeningWindows } from './store/windows';

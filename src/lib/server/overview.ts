@@ -8,7 +8,7 @@ import { windowInView, windowPlaces } from './screening';
 import { currentCycle, type School } from './school';
 import { currentGroups } from './store/groups';
 import { countLateAnswers } from './store/lateAnswers';
-import type { RosterStudent } from './store/people';
+import type { RosterStudent } from './people';
 import { queuedSets, recentResults } from './store/practice';
 import { probeSeries } from './store/probes';
 import { decidedReviews, openReviews, tierHistory } from './store/reviews';

@@ -5,7 +5,7 @@ import { gradePrior } from '../core/screening';
 import { scoreEvidence } from './scoreEvidence';
 import { beginDiagnostic } from './store/adaptiveSittings';
 import { importScores, windowScores } from './store/scores';
-import { findScope } from './store/people';
+import { findScope } from './people/store/people';
 import { screeningWindows } from './store/windows';
 
 let small: SmallSchool;

@@ -7,7 +7,7 @@ import { answerHtml, mathHtml } from './presentItem';
 import type { School } from './school';
 import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
-import type { RosterStudent } from './store/people';
+import type { RosterStudent } from './people';
 import { windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
 import { domainList, skillList } from './store/skills';

@@ -3,7 +3,7 @@ import type { Database } from './database';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
 import { screeningWindows, windowClasses, windowNotes, type ScreeningWindow, type WindowNote } from './store/windows';
 import type { School } from './school';
-import type { RosterStudent } from './store/people';
+import type { RosterStudent } from './people';
 import { windowScores, type Score } from './store/scores';
 import { windowSittings, type BoardSitting } from './store/sittings';
 

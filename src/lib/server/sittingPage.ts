@@ -2,7 +2,7 @@ import { dayBegins } from '../core/calendar';
 import { inWords, itemFrom, type Item, type ShownItem } from '../core/items';
 import { isEnoughForToday } from '../core/screening';
 import { showItem } from './presentItem';
-import { accommodations, NO_ACCOMMODATION, type Accommodation } from './store/accommodations';
+import { type Accommodation, accommodations, NO_ACCOMMODATION } from './people';
 import { findSchool } from './school';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';

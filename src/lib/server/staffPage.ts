@@ -2,7 +2,7 @@ import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import { NotOfTheSchool, type RootDatabase } from './database';
 import { windowInView } from './screening';
 import { findSchool, type School } from './school';
-import { findScope, type Scope } from './store/people';
+import { findScope, type Scope } from './people';
 import { type Action, type FormCheck, idIn, may, readForm, type Staff } from './request';
 
 /** The signed-in staff member, her school, and today there. 404 for anyone else. */

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { dayBegins } from '../core/calendar';
 import { isEnoughForToday } from '../core/screening';
-import { accommodations, NO_ACCOMMODATION } from './store/accommodations';
+import { accommodations, NO_ACCOMMODATION } from './people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from './school';
 import { queuedSets } from './store/practice';

@@ -3,7 +3,7 @@ import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, work
 import type { Database } from './database';
 import { screenResults } from './screenResults';
 import type { School } from './school';
-import type { RosterStudent } from './store/people';
+import type { RosterStudent } from './people';
 import { gradeAbilities } from './store/scores';
 import { skillGraph, skillList } from './store/skills';
 import { readStandings } from './store/standings';

@@ -3,7 +3,7 @@ import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../core/
 import type { Database } from './database';
 import { refuse, staffAction } from './staffPage';
 import { currentGroups } from './store/groups';
-import { classList, staffList } from './store/people';
+import { classList, staffList } from './people';
 import {
 	addAbsences,
 	addBlocks,

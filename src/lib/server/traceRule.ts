@@ -1,6 +1,6 @@
 import { TRACE_RULE } from '../core/mastery';
 import type { Database, RootDatabase } from './database';
-import { allStudentIds, schoolTimeZones } from './store/people';
+import { allStudentIds, schoolTimeZones } from './people';
 import { skillList } from './store/skills';
 import { rebuildTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';

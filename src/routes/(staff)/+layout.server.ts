@@ -2,7 +2,7 @@ import { lockedOutOf } from '$lib/server/auth/locks';
 import { peekAt, ribbon } from '$lib/server/overview';
 import { idIn, may } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
-import { scopeChoices } from '$lib/server/store/people';
+import { scopeChoices } from '$lib/server/people';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

@@ -4,15 +4,15 @@ import * as knownBrowsers from '../../../src/lib/server/auth/store/knownBrowsers
 import * as signIns from '../../../src/lib/server/auth/store/signIns';
 import * as signingKey from '../../../src/lib/server/auth/store/signingKey';
 import * as tries from '../../../src/lib/server/auth/store/tries';
-import * as accommodations from '../../../src/lib/server/store/accommodations';
-import * as attributes from '../../../src/lib/server/store/attributes';
+import * as accommodations from '../../../src/lib/server/people/store/accommodations';
+import * as attributes from '../../../src/lib/server/people/store/attributes';
 import * as audit from '../../../src/lib/server/database/audit';
 import * as bulk from '../../../src/lib/server/database/seeding';
 import * as school from '../../../src/lib/server/school/store/school';
 import * as jobs from '../../../src/lib/server/store/jobs';
-import * as notes from '../../../src/lib/server/store/notes';
+import * as notes from '../../../src/lib/server/people/store/notes';
 import * as ownRows from '../../../src/lib/server/database/ownRows';
-import * as people from '../../../src/lib/server/store/people';
+import * as people from '../../../src/lib/server/people/store/people';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
 

@@ -1,6 +1,6 @@
 /** The way of a student to the own name: by the code of the class, which can be guessed like a password. */
 import type { RootDatabase } from '../database';
-import { classByCode } from '../store/people';
+import { classByCode } from '../people';
 import { network, tokenHash } from './signIn';
 import { signedText, signer } from './signedText';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';

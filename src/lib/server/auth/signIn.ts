@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os';
 import pLimit from 'p-limit';
 import { dayBegins } from '../../core/calendar';
 import type { RootDatabase } from '../database';
-import { accountByUserName, studentPin } from '../store/people';
+import { accountByUserName, studentPin } from '../people';
 import { matchesSecret, nobodysHash } from './passwords';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';
 import { beginSignIn, endSignIn, type Holder, type Place } from './store/signIns';

@@ -5,7 +5,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../
 import { screenResults } from '../screenResults';
 import { windowPlaces } from '../screening';
 import { measuredStudent, saveMeasure, setMeasureAside, windowMeasures, type NewMeasure } from './givenMeasures';
-import { findScope } from './people';
+import { findScope } from '../people/store/people';
 import { addWindow, screeningWindows, windowCounts, withdrawWindow } from './windows';
 
 let small: SmallSchool;

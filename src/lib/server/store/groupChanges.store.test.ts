@@ -17,7 +17,7 @@ import { changeGroup, undoChange, type GroupDeed } from './groupChanges';
 import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
-import { notesOn, removeNote, writeNote } from './notes';
+import { notesOn, removeNote, writeNote } from '../people/store/notes';
 import { decide, openReviews } from './reviews';
 
 let small: SmallSchool;

@@ -12,7 +12,7 @@ import {
 } from '../../core/mastery';
 import type { Database } from '../database';
 import type { VisibleId } from '../request';
-import { lockStudents } from './people';
+import { lockStudents } from '../people';
 import type { Skill } from './skills';
 
 /**

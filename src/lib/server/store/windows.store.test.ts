@@ -2,9 +2,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { windowPlaces } from '../screening';
-import { accommodations, setAccommodations, type Accommodation } from './accommodations';
+import { accommodations, setAccommodations, type Accommodation } from '../people/store/accommodations';
 import { beginDiagnostic } from './adaptiveSittings';
-import { findScope } from './people';
+import { findScope } from '../people/store/people';
 import {
 	addWindow,
 	moveWindow,

@@ -3,7 +3,7 @@ import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import type { School } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/store/skills';

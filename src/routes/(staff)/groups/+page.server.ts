@@ -5,7 +5,7 @@ import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPag
 import { adoptionGroups, undoAdoption } from '$lib/server/store/adoptions';
 import { draftList } from '$lib/server/store/drafts';
 import { currentGroups, groupsOn } from '$lib/server/store/groups';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/store/skills';
 import { slotList } from '$lib/server/store/timetable';
 

@@ -5,7 +5,7 @@ import { cycleDates } from '$lib/server/overview';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
 import { skillList } from '$lib/server/store/skills';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';

@@ -3,7 +3,7 @@ import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';

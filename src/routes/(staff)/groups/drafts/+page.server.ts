@@ -4,7 +4,7 @@ import { judgeDraft } from '$lib/server/grouping';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from '$lib/server/store/drafts';
 import { currentGroups } from '$lib/server/store/groups';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/store/skills';
 import { slotList } from '$lib/server/store/timetable';
 import { formCheck, id } from '$lib/server/request';

@@ -3,7 +3,7 @@ import { clashes } from '$lib/core/timetable';
 import { calendarActions } from '$lib/server/calendarForm';
 import { staffContext } from '$lib/server/staffPage';
 import { currentGroups, heldSlots } from '$lib/server/store/groups';
-import { classList, staffList } from '$lib/server/store/people';
+import { classList, staffList } from '$lib/server/people';
 import { classBlocks, slotList, staffAbsences } from '$lib/server/store/timetable';
 import { timetableActions } from '$lib/server/timetableForm';
 

@@ -7,7 +7,7 @@ import { staffContext } from '$lib/server/staffPage';
 import { groupPauses } from '$lib/server/store/groupHistory';
 import { groupsOn } from '$lib/server/store/groups';
 import { meetingRecords } from '$lib/server/store/meetings';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { slotList, staffAbsences } from '$lib/server/store/timetable';

@@ -5,7 +5,7 @@ import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/
 import { sampleItems } from '$lib/server/sampleItems';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { assignSet } from '$lib/server/store/practice';
 import { skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';

@@ -7,7 +7,7 @@ import { screenResults, unitOf } from '$lib/server/screenResults';
 import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { outcomeNames, outcomes, saveOutcomes } from '$lib/server/store/outcomes';
-import { findScope, studentsByNumber } from '$lib/server/store/people';
+import { findScope, studentsByNumber } from '$lib/server/people';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 

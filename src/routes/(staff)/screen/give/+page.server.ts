@@ -7,7 +7,7 @@ import { windowInView, windowPlaces } from '$lib/server/screening';
 import { sheetGradeFor, unitOf } from '$lib/server/screenResults';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { measuredStudent, saveMeasure, setMeasureAside } from '$lib/server/store/givenMeasures';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { windowNotes, type ScreeningWindow } from '$lib/server/store/windows';
 
 type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };

@@ -11,7 +11,7 @@ import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import { fileForm, formCheck, idIn, readFile } from '$lib/server/request';
 import { windowInView } from '$lib/server/screening';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
-import { studentsByNumber } from '$lib/server/store/people';
+import { studentsByNumber } from '$lib/server/people';
 import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/store/skills';
 

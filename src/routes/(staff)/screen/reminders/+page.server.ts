@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { windowPlaces } from '$lib/server/screening';
 import { screenContext } from '$lib/server/staffPage';
-import { classCodes, classList } from '$lib/server/store/people';
+import { classCodes, classList } from '$lib/server/people';
 
 export async function load({ locals, url }) {
 	const { staff, school, scope, window } = await screenContext(locals, url);

@@ -3,9 +3,8 @@ import { scoreSheet } from '$lib/core/fluency';
 import { windowPlaces } from '$lib/server/screening';
 import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { accommodations, NO_ACCOMMODATION, setAccommodations } from '$lib/server/store/accommodations';
+import { accommodations, NO_ACCOMMODATION, setAccommodations, visibleAmong } from '$lib/server/people';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
-import { visibleAmong } from '$lib/server/store/people';
 import { domainList, skillList } from '$lib/server/store/skills';
 import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
 

@@ -1,9 +1,8 @@
 import { error } from '@sveltejs/kit';
-import { noteAction, removeNoteAction } from '$lib/server/noteForm';
+import { noteAction, removeNoteAction } from '$lib/server/people/noteForm';
 import { idOf } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
-import { visibleAmong } from '$lib/server/store/people';
-import { studentFile } from '$lib/server/studentFile';
+import { studentFile, visibleAmong } from '$lib/server/people';
 
 export async function load({ locals, params }) {
 	const { staff, school } = await staffContext(locals);

@@ -1,7 +1,7 @@
 import { lockedOutOf } from '$lib/server/auth/locks';
 import { letTryAgain } from '$lib/server/auth/store/tries';
 import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
-import { visibleAmong } from '$lib/server/store/people';
+import { visibleAmong } from '$lib/server/people';
 import { formCheck, idsOf, idText } from '$lib/server/request';
 
 export async function load({ locals }) {

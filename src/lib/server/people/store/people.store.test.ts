@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
-import { fill } from '../database/seeding';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { fill } from '../../database/seeding';
 import {
 	accountByUserName,
 	classByCode,

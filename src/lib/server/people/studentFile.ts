@@ -1,19 +1,19 @@
-import { addDays, sayInstant, type SchoolDate } from '../core/calendar';
-import { needsOf, readiness } from '../core/grouping';
-import { itemFrom } from '../core/items';
-import { isMasteredIn, readyNext } from '../core/mastery';
-import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../core/measurement';
-import type { Database } from './database';
-import { answerHtml, mathHtml } from './presentItem';
-import type { School } from './school';
-import { groupsOfStudent } from './store/groups';
-import { lateAnswers } from './store/lateAnswers';
+import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
+import { needsOf, readiness } from '../../core/grouping';
+import { itemFrom } from '../../core/items';
+import { isMasteredIn, readyNext } from '../../core/mastery';
+import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement';
+import type { Database } from '../database';
+import { answerHtml, mathHtml } from '../presentItem';
+import type { School } from '../school';
+import { groupsOfStudent } from '../store/groups';
+import { lateAnswers } from '../store/lateAnswers';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
-import { decidedReviews, tierHistory } from './store/reviews';
-import { scoreHistory } from './store/scores';
-import { domainList, skillGraph, skillList } from './store/skills';
-import { readStandings, standingsOnDays } from './store/standings';
+import { decidedReviews, tierHistory } from '../store/reviews';
+import { scoreHistory } from '../store/scores';
+import { domainList, skillGraph, skillList } from '../store/skills';
+import { readStandings, standingsOnDays } from '../store/standings';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */
 const MOMENTS = 7;

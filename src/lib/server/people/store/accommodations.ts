@@ -1,5 +1,5 @@
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../request';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff, VisibleId } from '../../request';
 
 /** What a student needs to show what she knows. */
 export interface Accommodation {

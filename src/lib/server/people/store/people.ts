@@ -1,6 +1,6 @@
-import { schoolDateOf, type SchoolDate } from '../../core/calendar';
-import type { Database } from '../database';
-import type { Role, Staff, VisibleId } from '../request';
+import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
+import type { Role, Staff, VisibleId } from '../../request';
 
 export interface RosterStudent {
 	id: VisibleId;

@@ -1,6 +1,6 @@
-import type { SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff, VisibleId } from '../../request';
 
 /** What somebody noted of a student. */
 export interface StudentNote {

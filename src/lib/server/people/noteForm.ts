@@ -1,8 +1,8 @@
-import { refuse, staffAction } from './staffPage';
-import { findGroup } from './store/groups';
+import { refuse, staffAction } from '../staffPage';
+import { findGroup } from '../store/groups';
 import { removeNote, writeNote } from './store/notes';
 import { visibleAmong } from './store/people';
-import { formCheck, id } from './request';
+import { formCheck, id } from '../request';
 
 const noteForm = formCheck<{ student: number; group?: number; text: string }>({
 	type: 'object',

@@ -1,5 +1,5 @@
-import type { Database } from '../database';
-import type { VisibleId } from '../request';
+import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
 
 /** What the roster says of students beyond name, grade and class; students of whom it says nothing are absent. */
 export async function rosterAttributes(
