@@ -1,6 +1,6 @@
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { addMaterial, importStandards, shelve } from '../src/lib/server/store/library';
-import type { Skill } from '../src/lib/server/store/skills';
+import { addMaterial, importStandards, shelve } from '../src/lib/server/library/store/library';
+import type { Skill } from '../src/lib/server/library/store/skills';
 import type { Staff } from '../src/lib/server/request/viewer';
 import { SCHOOL_ID, SPECIALIST } from './people';
 

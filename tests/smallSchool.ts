@@ -10,9 +10,9 @@ import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/database/seeding';
 import type { School } from '../src/lib/server/school/store/school';
-import { shipFramework } from '../src/lib/server/store/frameworks';
+import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';
-import { skillList, type Skill } from '../src/lib/server/store/skills';
+import { skillList, type Skill } from '../src/lib/server/library/store/skills';
 import { rebuildTraces } from '../src/lib/server/store/standings';
 import type { Role, Staff, VisibleId } from '../src/lib/server/request/viewer';
 

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import { DEMO_PASSWORD, SCHOOL_ID } from '../../demo/people';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { shipFramework, taughtFramework } from '../../src/lib/server/store/frameworks';
+import { shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { chromiumLaunch } from '../chromium.mjs';
 
 /** Columns that the map is measured with. */

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database, RootDatabase } from '../../src/lib/server/database/pool';
-import { skillList } from '../../src/lib/server/store/skills';
+import { skillList } from '../../src/lib/server/library/store/skills';
 import type { Asking, Call } from './storeCalls/asking';
 import { deedCalls, groupCalls } from './storeCalls/groups';
 import { peopleCalls } from './storeCalls/people';

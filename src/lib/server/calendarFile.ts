@@ -6,7 +6,7 @@ import type { School } from './school';
 import { groupPauses } from './store/groupHistory';
 import { currentGroups } from './store/groups';
 import { visibleAmong } from './people';
-import { skillList } from './store/skills';
+import { skillList } from './library';
 import { slotList, staffAbsences } from './store/timetable';
 import type { Staff } from './request';
 

@@ -8,7 +8,7 @@ import { refuse, staffAction } from './staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
 import { type RosterStudent, visibleAmong } from './people';
-import { skillList } from './store/skills';
+import { skillList } from './library';
 import { slotList } from './store/timetable';
 import type { School } from './school';
 

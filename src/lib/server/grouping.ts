@@ -18,7 +18,7 @@ import type { School } from './school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from './people';
-import { skillGraph, skillList, type Skill } from './store/skills';
+import { type Skill, skillGraph, skillList } from './library';
 import { readStandings } from './store/standings';
 import { slotList, type Slot } from './store/timetable';
 import type { Staff } from './request';

@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../core/calendar';
 import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
 import type { Database } from './database';
-import type { Skill } from './store/skills';
+import type { Skill } from './library';
 import { readStandings } from './store/standings';
 import type { VisibleId } from './request';
 

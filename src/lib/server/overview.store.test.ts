@@ -11,7 +11,7 @@ import { findScope, type RosterStudent } from './people/store/people';
 import { assignSet } from './store/practice';
 import { startProbes } from './store/probes';
 import { screeningWindows } from './store/windows';
-import { skillGraph } from './store/skills';
+import { skillGraph } from './library/store/skills';
 import { readStandings } from './store/standings';
 
 let small: SmallSchool;

@@ -15,7 +15,7 @@ import { decidedReviews, openReviews, tierHistory } from './store/reviews';
 import { openChecks } from './store/skillChecks';
 import { belowCut, windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
-import { domainList, skillList } from './store/skills';
+import { domainList, skillList } from './library';
 import { readStandings } from './store/standings';
 import type { Staff } from './request';
 

@@ -10,7 +10,7 @@ import { parameterSet } from './store/parameters';
 import type { RosterStudent } from './people';
 import { windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
-import { domainList, skillList } from './store/skills';
+import { domainList, skillList } from './library';
 import type { ScreeningWindow } from './store/windows';
 
 const inPoints = ({ theta, standardError }: { theta: number; standardError: number }) => ({

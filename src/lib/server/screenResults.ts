@@ -8,7 +8,7 @@ import type { School } from './school';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
 import { rosterAttributes, type RosterStudent } from './people';
 import { windowScores, type Score } from './store/scores';
-import { domainList } from './store/skills';
+import { domainList } from './library';
 import type { ScreeningWindow } from './store/windows';
 
 type Scores = Record<number, { points: number; error: number } | null>;

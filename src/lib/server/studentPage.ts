@@ -8,7 +8,7 @@ import { queuedSets } from './store/practice';
 import { probeSeries } from './store/probes';
 import { openChecks } from './store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
-import { skillList } from './store/skills';
+import { skillList } from './library';
 import { windowsToSit } from './store/windows';
 import type { SignedInStudent } from './request';
 

@@ -5,7 +5,7 @@ import { screenResults } from './screenResults';
 import type { School } from './school';
 import type { RosterStudent } from './people';
 import { gradeAbilities } from './store/scores';
-import { skillGraph, skillList } from './store/skills';
+import { skillGraph, skillList } from './library';
 import { readStandings } from './store/standings';
 import type { ScreeningWindow } from './store/windows';
 

@@ -1,5 +1,5 @@
 import type { RootDatabase } from '../../../src/lib/server/database/pool';
-import type { Skill } from '../../../src/lib/server/store/skills';
+import type { Skill } from '../../../src/lib/server/library/store/skills';
 import type { FilledSchool } from '../twoSchools';
 
 /** What a store function is tried with. */

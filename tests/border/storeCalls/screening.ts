@@ -8,7 +8,7 @@ import * as outcomes from '../../../src/lib/server/store/outcomes';
 import * as parameters from '../../../src/lib/server/store/parameters';
 import * as scores from '../../../src/lib/server/store/scores';
 import * as windows from '../../../src/lib/server/store/windows';
-import { domainList } from '../../../src/lib/server/store/skills';
+import { domainList } from '../../../src/lib/server/library/store/skills';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { checks, given, type Asking, type Call } from './asking';
 

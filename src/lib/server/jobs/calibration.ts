@@ -3,7 +3,7 @@ import type { CalibrationState, ItemParameters } from '../../core/measurement';
 import { calibrateBank, familyParameters, type BankCalibration, type BankSitting } from '../../core/screening';
 import type { Database } from '../database';
 import { answersAfter, parameterSet, parameterVersions } from '../store/parameters';
-import { skillList, type Skill } from '../store/skills';
+import { type Skill, skillList } from '../library';
 
 /** What is said of a calibration while it runs. */
 export type CalibrationProgress =

@@ -12,7 +12,7 @@ import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
 import { decidedReviews, tierHistory } from '../store/reviews';
 import { scoreHistory } from '../store/scores';
-import { domainList, skillGraph, skillList } from '../store/skills';
+import { domainList, skillGraph, skillList } from '../library';
 import { readStandings, standingsOnDays } from '../store/standings';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */

@@ -6,7 +6,7 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, endSitting, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
-import { skillList } from './skills';
+import { skillList } from '../library/store/skills';
 import { readTraces, rebuildTraces } from './standings';
 
 let small: SmallSchool;

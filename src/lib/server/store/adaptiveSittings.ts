@@ -3,7 +3,7 @@ import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database';
 import { parameterSet, versionFor, type ParameterSet } from './parameters';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
-import type { Skill } from './skills';
+import type { Skill } from '../library';
 import type { ScreeningWindow } from './windows';
 
 /** Seeds of a window's form: far enough apart that windows and attempts share no item. */

@@ -5,7 +5,7 @@ import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from './diagnostics';
 import type { SittingKind } from './sittings';
-import { skillList, type Skill } from './skills';
+import { type Skill, skillList } from '../library';
 import { addToTraces, STORED_TRACE, type StoredTrace } from './standings';
 
 export interface IncomingAnswer {

@@ -13,7 +13,7 @@ import {
 import { gradePrior, itemParameters } from '../../core/screening';
 import type { Database } from '../database';
 import type { ParameterSet } from './parameters';
-import type { Domain, Skill } from './skills';
+import type { Domain, Skill } from '../library';
 
 /** A first try in a diagnostic. */
 export interface DiagnosticAnswer {

@@ -5,7 +5,7 @@ import type { Staff, VisibleId } from '../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
 import type { Trust } from './sittings';
-import { domainList, type Skill } from './skills';
+import { domainList, type Skill } from '../library';
 import { rebuildTraces } from './standings';
 
 /** A finished sitting of a diagnostic; of a resit, the sitting it belongs to is `baseId`. */

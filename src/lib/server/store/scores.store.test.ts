@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
-import { domainList } from './skills';
+import { domainList } from '../library/store/skills';
 import { readTraces } from './standings';
 
 let small: SmallSchool;

@@ -2,7 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff, VisibleId } from '../request';
 import { rebuildTraces } from './standings';
-import type { Skill } from './skills';
+import type { Skill } from '../library';
 
 export interface Score {
 	studentId: number;

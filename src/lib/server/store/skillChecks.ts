@@ -3,7 +3,7 @@ import { itemsForSkill } from '../../core/items';
 import { audit, type Database, type RootDatabase } from '../database';
 import { type Staff, undoesAll, type VisibleId } from '../request';
 import { beginFixed, withSkillIds } from './sittings';
-import type { Skill } from './skills';
+import type { Skill } from '../library';
 
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;

@@ -13,7 +13,7 @@ import {
 import type { Database } from '../database';
 import type { VisibleId } from '../request';
 import { lockStudents } from '../people';
-import type { Skill } from './skills';
+import type { Skill } from '../library';
 
 /**
  * Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept and whose domain

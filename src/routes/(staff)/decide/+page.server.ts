@@ -6,7 +6,7 @@ import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id, schoolDate } from '$lib/server/request';
 

@@ -8,7 +8,7 @@ import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { overallAbilities } from '$lib/server/store/scores';
-import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
+import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { evidenceFor } from '$lib/server/store/standings';
 
 /** Chance that a skill is known of which nothing is. */

@@ -6,7 +6,7 @@ import { adoptionGroups, undoAdoption } from '$lib/server/store/adoptions';
 import { draftList } from '$lib/server/store/drafts';
 import { currentGroups, groupsOn } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/store/timetable';
 
 export async function load({ locals, url }) {

@@ -1,9 +1,7 @@
 import { familiesFor } from '$lib/core/items';
-import { findInLibrary } from '$lib/server/finder';
+import { domainList, findInLibrary, shelfOf, skillList } from '$lib/server/library';
 import { textIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
-import { shelfOf } from '$lib/server/store/library';
-import { domainList, skillList } from '$lib/server/store/skills';
 
 const MOST = 24;
 

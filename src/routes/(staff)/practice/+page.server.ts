@@ -1,7 +1,7 @@
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id } from '$lib/server/request';
 

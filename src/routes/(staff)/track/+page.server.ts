@@ -7,7 +7,7 @@ import { currentCycle } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 /** What the probes of a plan say, as far as there are enough of them. */

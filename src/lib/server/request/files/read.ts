@@ -1,5 +1,5 @@
 import { readCalendar, type CalendarWeeks } from '../../../core/interchange/calendarFile';
-import { planLibraryFile, type LibraryFile, type LibraryPlan } from '../../libraryImport';
+import { planLibraryFile, type LibraryFile, type LibraryPlan } from '../../library/libraryImport';
 import { UnreadableFile } from './limits';
 import { readTable, textOf } from './table';
 

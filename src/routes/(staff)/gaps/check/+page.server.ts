@@ -5,7 +5,7 @@ import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
-import { skillGraph, skillList } from '$lib/server/store/skills';
+import { skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 
 export async function load({ locals, url }) {

@@ -7,7 +7,7 @@ import { windowInView } from '$lib/server/screening';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { overallAbilities } from '$lib/server/store/scores';
-import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
+import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { slotList } from '$lib/server/store/timetable';
 

@@ -4,7 +4,7 @@ import { toPoints, workingLevel } from '$lib/core/measurement';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { screenContext } from '$lib/server/staffPage';
 import { windowScores } from '$lib/server/store/scores';
-import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
+import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 
 export async function load({ locals, url }) {

@@ -3,7 +3,7 @@ import { standingChange, type StandingChange } from '$lib/core/mastery';
 import { dayIn } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
-import { domainList, skillList } from '$lib/server/store/skills';
+import { domainList, skillList } from '$lib/server/library';
 import { readStandings, standingsOnDays } from '$lib/server/store/standings';
 
 export async function load({ locals, url }) {

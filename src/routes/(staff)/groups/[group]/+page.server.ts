@@ -14,7 +14,7 @@ import { notesOn, visibleAmong } from '$lib/server/people';
 import { practiceSets } from '$lib/server/store/practice';
 import { probeSeries } from '$lib/server/store/probes';
 import { openReviews } from '$lib/server/store/reviews';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { slotList, staffAbsences } from '$lib/server/store/timetable';
 

@@ -5,7 +5,7 @@ import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from '$lib/server/store/drafts';
 import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/store/timetable';
 import { formCheck, id } from '$lib/server/request';
 

@@ -7,7 +7,7 @@ import { cycleDates } from '$lib/server/overview';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
-import { skillGraph } from '$lib/server/store/skills';
+import { skillGraph } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id } from '$lib/server/request';
 

@@ -8,7 +8,7 @@ import { groupPauses } from '$lib/server/store/groupHistory';
 import { groupsOn } from '$lib/server/store/groups';
 import { meetingRecords } from '$lib/server/store/meetings';
 import { visibleAmong } from '$lib/server/people';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/store/standings';
 import { slotList, staffAbsences } from '$lib/server/store/timetable';
 

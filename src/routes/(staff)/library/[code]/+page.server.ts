@@ -1,11 +1,20 @@
 import { error } from '@sveltejs/kit';
 import { hasItems } from '$lib/core/items';
 import { progression } from '$lib/core/mastery';
-import { sampleItems } from '$lib/server/sampleItems';
+import {
+	addMaterial,
+	domainList,
+	hideMaterial,
+	materialsFor,
+	sampleItems,
+	shelfOf,
+	shelve,
+	skillGraph,
+	skillList,
+	standardsOfSkill
+} from '$lib/server/library';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/staffPage';
-import { addMaterial, hideMaterial, materialsFor, shelfOf, shelve, standardsOfSkill } from '$lib/server/store/library';
 import { practiceSets } from '$lib/server/store/practice';
-import { domainList, skillGraph, skillList } from '$lib/server/store/skills';
 import { readStandings } from '$lib/server/store/standings';
 import { formCheck, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';

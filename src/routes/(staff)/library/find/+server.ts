@@ -1,5 +1,5 @@
 import { error, json } from '@sveltejs/kit';
-import { findInLibrary } from '$lib/server/finder';
+import { findInLibrary } from '$lib/server/library';
 import { staffContext } from '$lib/server/staffPage';
 
 const LONGEST = 120;

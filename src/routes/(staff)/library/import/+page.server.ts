@@ -1,8 +1,6 @@
 import { formCheck, longForm, readFile } from '$lib/server/request';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
-import { changeFramework, taughtFramework } from '$lib/server/store/frameworks';
-import { importStandards } from '$lib/server/store/library';
-import { skillList } from '$lib/server/store/skills';
+import { changeFramework, importStandards, skillList, taughtFramework } from '$lib/server/library';
 
 const PROBLEMS_SHOWN = 40;
 

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { writeSkillTable } from '$lib/core/interchange/skillTable';
 import { staffContext } from '$lib/server/staffPage';
-import { taughtFramework } from '$lib/server/store/frameworks';
+import { taughtFramework } from '$lib/server/library';
 
 /** The skills as a table. */
 export async function GET({ locals }) {

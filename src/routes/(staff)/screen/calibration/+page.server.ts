@@ -5,7 +5,7 @@ import { refuse, screenContext, staffAction, staffWho } from '$lib/server/staffP
 import type { CalibrationProgress, CalibrationResult } from '$lib/server/jobs/calibration';
 import { askForJob, cancelJob, newestJob } from '$lib/server/store/jobs';
 import { applyParameters, countedAnswers, parameterVersions, withdrawParameters } from '$lib/server/store/parameters';
-import { skillList, type Skill } from '$lib/server/store/skills';
+import { type Skill, skillList } from '$lib/server/library';
 import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url, depends }) {

@@ -13,7 +13,7 @@ import { windowInView } from '$lib/server/screening';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/people';
 import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
-import { domainList, skillList } from '$lib/server/store/skills';
+import { domainList, skillList } from '$lib/server/library';
 
 const MOST_ROWS = 5_000;
 const MOST_BYTES = 2_000_000;

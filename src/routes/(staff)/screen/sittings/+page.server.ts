@@ -5,7 +5,7 @@ import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolD
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations, visibleAmong } from '$lib/server/people';
 import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
-import { domainList, skillList } from '$lib/server/store/skills';
+import { domainList, skillList } from '$lib/server/library';
 import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
 
 export async function load({ locals, url }) {

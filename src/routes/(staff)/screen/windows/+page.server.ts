@@ -1,7 +1,7 @@
 import { addDays } from '$lib/core/calendar';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { subjectList } from '$lib/server/store/skills';
+import { subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
 import {
 	addWindow,

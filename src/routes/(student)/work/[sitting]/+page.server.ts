@@ -7,7 +7,7 @@ import { practiceItem } from '$lib/server/sitting/practiceItem';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sittingPage';
 import { closings } from '$lib/server/store/closings';
 import { findSitting, sittingItems } from '$lib/server/store/sittings';
-import { skillList } from '$lib/server/store/skills';
+import { skillList } from '$lib/server/library';
 import { studentContext } from '$lib/server/studentPage';
 
 export async function load({ locals, params }) {

@@ -1,8 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { hasItems } from '$lib/core/items';
-import { sampleItems } from '$lib/server/sampleItems';
+import { sampleItems, skillList } from '$lib/server/library';
 import { staffContext } from '$lib/server/staffPage';
-import { skillList } from '$lib/server/store/skills';
 
 export async function load({ locals, params, url }) {
 	const { school } = await staffContext(locals);

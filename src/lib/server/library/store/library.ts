@@ -1,6 +1,6 @@
-import { foldCode } from '../../core/interchange/framework';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import { type Staff, undoesAll } from '../request';
+import { foldCode } from '../../../core/interchange/framework';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { type Staff, undoesAll } from '../../request';
 
 /** A standard of a framework that a school brought in, with our skills that it asks for. */
 export interface Standard {

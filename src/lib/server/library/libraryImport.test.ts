@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shippedFramework } from '../../../framework/shipped';
-import { writeCaseFramework } from '../core/interchange/caseFramework';
-import { SKILL_COLUMNS } from '../core/interchange/skillTable';
+import { shippedFramework } from '../../../../framework/shipped';
+import { writeCaseFramework } from '../../core/interchange/caseFramework';
+import { SKILL_COLUMNS } from '../../core/interchange/skillTable';
 import { planSkills, planStandards, readLibraryFile } from './libraryImport';
-import { UnreadableFile } from './request/files/limits';
+import { UnreadableFile } from '../request/files/limits';
 
 const shipped = shippedFramework();
 const first = shipped.skills[0];

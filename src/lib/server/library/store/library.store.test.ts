@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../../tests/smallSchool';
 import { findInLibrary } from '../finder';
 import {
 	addMaterial,

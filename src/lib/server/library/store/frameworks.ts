@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import type { Framework } from '../../core/interchange/framework';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import type { Framework } from '../../../core/interchange/framework';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** The framework that ships with the product: every school teaches from it until it brings in skills of its own. */
 const SHARED = 1;

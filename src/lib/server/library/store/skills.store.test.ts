@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { smallSchool, type SmallSchool } from '../../../../tests/smallSchool';
+import { smallSchool, type SmallSchool } from '../../../../../tests/smallSchool';
 import { domainList, skillGraph } from './skills';
 
 let small: SmallSchool;

@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { examineCase, type CasePackage } from '../core/interchange/caseFramework';
-import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../core/interchange/framework';
-import { readSkillTable } from '../core/interchange/skillTable';
-import { readStandardTable, standardsFromCase, type ReadStandards } from '../core/interchange/standards';
-import { jsonCheck, UnreadableFile } from './request';
+import { examineCase, type CasePackage } from '../../core/interchange/caseFramework';
+import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../../core/interchange/framework';
+import { readSkillTable } from '../../core/interchange/skillTable';
+import { readStandardTable, standardsFromCase, type ReadStandards } from '../../core/interchange/standards';
+import { jsonCheck, UnreadableFile } from '../request';
 
 const node = {
 	type: 'object',

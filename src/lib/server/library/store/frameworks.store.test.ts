@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
-import { shippedFramework } from '../../../../framework/shipped';
-import type { Framework } from '../../core/interchange/framework';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { shippedFramework } from '../../../../../framework/shipped';
+import type { Framework } from '../../../core/interchange/framework';
 import { changeFramework, taughtFramework } from './frameworks';
 import { libraryRevision } from './library';
-import { assignSet, queuedSets } from './practice';
-import { beginPractice } from './sittings';
+import { assignSet, queuedSets } from '../../store/practice';
+import { beginPractice } from '../../store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
-import { readTraces } from './standings';
+import { readTraces } from '../../store/standings';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');

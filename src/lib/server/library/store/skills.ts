@@ -1,5 +1,5 @@
-import { makeSkillGraph, type SkillGraph } from '../../core/mastery';
-import type { Database } from '../database';
+import { makeSkillGraph, type SkillGraph } from '../../../core/mastery';
+import type { Database } from '../../database';
 
 export interface Domain {
 	id: number;

@@ -1,5 +1,5 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import { find, makeFindIndex, type FindIndex, type Hit } from '../core/finding';
+import { find, makeFindIndex, type FindIndex, type Hit } from '../../core/finding';
 import {
 	describeAnswer,
 	itemFamilies,
@@ -8,9 +8,9 @@ import {
 	type Answer,
 	type Item,
 	type MisconceptionId
-} from '../core/items';
-import type { Database } from './database';
-import { mathHtml } from './presentItem';
+} from '../../core/items';
+import type { Database } from '../database';
+import { mathHtml } from '../presentItem';
 import { libraryRevision, standardList, type Standard } from './store/library';
 import { domainList, skillList } from './store/skills';
 

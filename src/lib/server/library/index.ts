@@ -1,0 +1,14 @@
+/** The library: skills and frameworks, standards, materials, and finding them. */
+export { findInLibrary } from './finder';
+export { type SampleItem, sampleItems } from './sampleItems';
+export { changeFramework, taughtFramework } from './store/frameworks';
+export {
+	addMaterial,
+	hideMaterial,
+	importStandards,
+	materialsFor,
+	shelfOf,
+	shelve,
+	standardsOfSkill
+} from './store/library';
+export { type Domain, domainList, type Skill, skillGraph, skillList, subjectList } from './store/skills';
