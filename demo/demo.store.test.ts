@@ -18,7 +18,7 @@ import { windowScores } from '../src/lib/server/store/scores';
 import { screeningWindows } from '../src/lib/server/store/windows';
 import { windowSittings } from '../src/lib/server/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
-import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/store/standings';
+import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';
 import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME } from './people';
 import { seedDemoSchool } from './seed';
 

@@ -9,7 +9,7 @@ import { slotList, type Slot } from '../src/lib/server/store/timetable';
 import { windowScores } from '../src/lib/server/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
-import { readStandings } from '../src/lib/server/store/standings';
+import { readStandings } from '../src/lib/server/standing/store/standings';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';

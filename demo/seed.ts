@@ -7,7 +7,7 @@ import { finishDiagnostic } from '../src/lib/server/store/diagnostics';
 import { adaptiveSeed, formSeed } from '../src/lib/server/store/adaptiveSittings';
 import { windowScores, type Score } from '../src/lib/server/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../src/lib/server/store/standings';
+import { rebuildTraces } from '../src/lib/server/standing/store/standings';
 import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';

@@ -10,7 +10,7 @@ import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
-import { bringTracesUpToDate } from '../src/lib/server/traceRule';
+import { bringTracesUpToDate } from '../src/lib/server/standing/traceRule';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {

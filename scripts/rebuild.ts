@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataFolder } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
-import { rebuildEverything } from '../src/lib/server/rebuild';
+import { rebuildEverything } from '../src/lib/server/standing/rebuild';
 
 const startFile = join(dataFolder, 'start.json');
 const url =

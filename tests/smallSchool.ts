@@ -13,7 +13,7 @@ import type { School } from '../src/lib/server/school/store/school';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { openItem } from '../src/lib/server/store/sittings';
 import { skillList, type Skill } from '../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../src/lib/server/store/standings';
+import { rebuildTraces } from '../src/lib/server/standing/store/standings';
 import type { Role, Staff, VisibleId } from '../src/lib/server/request/viewer';
 
 export const TODAY = '2026-11-23';

@@ -8,7 +8,7 @@ import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { migrate } from '../../src/lib/server/database/migrate';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { rebuildEverything } from '../../src/lib/server/rebuild';
+import { rebuildEverything } from '../../src/lib/server/standing/rebuild';
 import { schoolNames } from '../../src/lib/server/database/seeding';
 import { dataFolder } from '../prepare.mjs';
 import { dumpInto, loadFrom, runIn } from './dump';

@@ -18,7 +18,7 @@ import { needleMap } from '../../src/lib/server/needleMap';
 import { assignSet, queuedSets } from '../../src/lib/server/store/practice';
 import { beginPractice, sittingItems } from '../../src/lib/server/store/sittings';
 import { skillGraph, skillList } from '../../src/lib/server/library/store/skills';
-import { readTraces } from '../../src/lib/server/store/standings';
+import { readTraces } from '../../src/lib/server/standing/store/standings';
 import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';

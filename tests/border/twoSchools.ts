@@ -31,7 +31,7 @@ import { importScores, saveMatching } from '../../src/lib/server/store/scores';
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../../src/lib/server/store/standings';
+import { rebuildTraces } from '../../src/lib/server/standing/store/standings';
 import { addAbsences } from '../../src/lib/server/store/timetable';
 import { noteStudents } from '../../src/lib/server/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';

@@ -19,7 +19,7 @@ import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from './people';
 import { type Skill, skillGraph, skillList } from './library';
-import { readStandings } from './store/standings';
+import { readStandings } from './standing';
 import { slotList, type Slot } from './store/timetable';
 import type { Staff } from './request';
 

@@ -12,7 +12,7 @@ import { assignSet } from './store/practice';
 import { startProbes } from './store/probes';
 import { screeningWindows } from './store/windows';
 import { skillGraph } from './library/store/skills';
-import { readStandings } from './store/standings';
+import { readStandings } from './standing/store/standings';
 
 let small: SmallSchool;
 let students: RosterStudent[];

@@ -16,7 +16,7 @@ import { openChecks } from './store/skillChecks';
 import { belowCut, windowScores } from './store/scores';
 import { windowSittings } from './store/sittings';
 import { domainList, skillList } from './library';
-import { readStandings } from './store/standings';
+import { readStandings } from './standing';
 import type { Staff } from './request';
 
 export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';

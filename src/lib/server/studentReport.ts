@@ -6,7 +6,7 @@ import type { School } from './school';
 import type { RosterStudent } from './people';
 import { gradeAbilities } from './store/scores';
 import { skillGraph, skillList } from './library';
-import { readStandings } from './store/standings';
+import { readStandings } from './standing';
 import type { ScreeningWindow } from './store/windows';
 
 /** What a page about each student's screening says; students without a score are told as such. */

@@ -11,8 +11,8 @@ import * as reviews from '../../../src/lib/server/store/reviews';
 import * as sittings from '../../../src/lib/server/store/sittings';
 import * as skillChecks from '../../../src/lib/server/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
-import * as standings from '../../../src/lib/server/store/standings';
-import * as traceRule from '../../../src/lib/server/store/traceRule';
+import * as standings from '../../../src/lib/server/standing/store/standings';
+import * as traceRule from '../../../src/lib/server/standing/store/traceRule';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 

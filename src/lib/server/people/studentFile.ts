@@ -13,7 +13,7 @@ import type { RosterStudent } from './store/people';
 import { decidedReviews, tierHistory } from '../store/reviews';
 import { scoreHistory } from '../store/scores';
 import { domainList, skillGraph, skillList } from '../library';
-import { readStandings, standingsOnDays } from '../store/standings';
+import { readStandings, standingsOnDays } from '../standing';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */
 const MOMENTS = 7;

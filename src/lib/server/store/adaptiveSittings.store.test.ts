@@ -7,7 +7,7 @@ import { decideTrust, endSitting, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
 import { skillList } from '../library/store/skills';
-import { readTraces, rebuildTraces } from './standings';
+import { readTraces, rebuildTraces } from '../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

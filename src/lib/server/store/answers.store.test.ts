@@ -5,7 +5,7 @@ import { itemFrom } from '../../core/items';
 import { storeAnswers } from './answers';
 import { assignSet, queuedSets } from './practice';
 import { beginPractice, findSitting, sittingItems } from './sittings';
-import { readTraces, rebuildTraces } from './standings';
+import { readTraces, rebuildTraces } from '../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -6,7 +6,7 @@ import { closings, type Closing } from './closings';
 import { finishDiagnostic } from './diagnostics';
 import type { SittingKind } from './sittings';
 import { type Skill, skillList } from '../library';
-import { addToTraces, STORED_TRACE, type StoredTrace } from './standings';
+import { addToTraces, STORED_TRACE, type StoredTrace } from '../standing';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */

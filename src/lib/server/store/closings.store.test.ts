@@ -12,7 +12,7 @@ import { assignSet, queuedSets, withdrawSet } from './practice';
 import { probeSeries, startProbes } from './probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';
-import { readTraces, rebuildTraces } from './standings';
+import { readTraces, rebuildTraces } from '../standing/store/standings';
 import { moveWindow, noteStudents } from './windows';
 
 let small: SmallSchool;

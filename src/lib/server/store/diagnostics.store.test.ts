@@ -4,7 +4,7 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { sittingItems, windowSittings } from './sittings';
-import { readTraces } from './standings';
+import { readTraces } from '../standing/store/standings';
 import { screeningWindows } from './windows';
 import type { Staff } from '../request/viewer';
 

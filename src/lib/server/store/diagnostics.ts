@@ -6,7 +6,7 @@ import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './dia
 import { parameterSet } from './parameters';
 import type { Trust } from './sittings';
 import { domainList, type Skill } from '../library';
-import { rebuildTraces } from './standings';
+import { rebuildTraces } from '../standing';
 
 /** A finished sitting of a diagnostic; of a resit, the sitting it belongs to is `baseId`. */
 interface Diagnostic {

@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../database';
 import type { Staff, VisibleId } from '../request';
-import { rebuildTraces } from './standings';
+import { rebuildTraces } from '../standing';
 import type { Skill } from '../library';
 
 export interface Score {

@@ -3,7 +3,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../
 import { addDays } from '../../core/calendar';
 import { assignChecks, beginCheck, CHECK_ITEMS, openChecks, withdrawChecks } from './skillChecks';
 import { sittingItems } from './sittings';
-import { readStandings, standingsOnDays } from './standings';
+import { readStandings, standingsOnDays } from '../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

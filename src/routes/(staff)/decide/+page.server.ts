@@ -7,7 +7,7 @@ import { visibleAmong } from '$lib/server/people';
 import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { formCheck, id, schoolDate } from '$lib/server/request';
 
 /** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */

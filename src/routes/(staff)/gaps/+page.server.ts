@@ -9,7 +9,7 @@ import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { overallAbilities } from '$lib/server/store/scores';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
-import { evidenceFor } from '$lib/server/store/standings';
+import { evidenceFor } from '$lib/server/standing';
 
 /** Chance that a skill is known of which nothing is. */
 const NOTHING_KNOWN = 0.5;

@@ -2,7 +2,7 @@ import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPag
 import { currentGroups } from '$lib/server/store/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
 import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
 
 /** Sets listed until all are asked for, newest first. */

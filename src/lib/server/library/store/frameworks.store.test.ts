@@ -7,7 +7,7 @@ import { libraryRevision } from './library';
 import { assignSet, queuedSets } from '../../store/practice';
 import { beginPractice } from '../../store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
-import { readTraces } from '../../store/standings';
+import { readTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');

@@ -6,7 +6,7 @@ import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/store/skillChecks';
 import { skillGraph, skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'assign skill checks');

@@ -5,7 +5,7 @@ import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { screenContext } from '$lib/server/staffPage';
 import { windowScores } from '$lib/server/store/scores';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);

@@ -4,7 +4,7 @@ import { dayIn } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { domainList, skillList } from '$lib/server/library';
-import { readStandings, standingsOnDays } from '$lib/server/store/standings';
+import { readStandings, standingsOnDays } from '$lib/server/standing';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

@@ -15,7 +15,7 @@ import { practiceSets } from '$lib/server/store/practice';
 import { probeSeries } from '$lib/server/store/probes';
 import { openReviews } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { slotList, staffAbsences } from '$lib/server/store/timetable';
 
 /** Meetings that are shown before and after today. */

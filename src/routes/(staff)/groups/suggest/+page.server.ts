@@ -8,7 +8,7 @@ import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
 import { skillGraph } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url }) {

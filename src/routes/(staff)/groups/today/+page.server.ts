@@ -9,7 +9,7 @@ import { groupsOn } from '$lib/server/store/groups';
 import { meetingRecords } from '$lib/server/store/meetings';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { slotList, staffAbsences } from '$lib/server/store/timetable';
 
 export async function load({ locals, url }) {

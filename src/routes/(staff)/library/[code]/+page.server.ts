@@ -15,7 +15,7 @@ import {
 } from '$lib/server/library';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/staffPage';
 import { practiceSets } from '$lib/server/store/practice';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';
 

@@ -7,7 +7,7 @@ import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { assignSet } from '$lib/server/store/practice';
-import { readStandings } from '$lib/server/store/standings';
+import { readStandings } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';
 

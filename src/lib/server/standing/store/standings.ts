@@ -1,5 +1,5 @@
-import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../core/calendar';
-import { familyFormat } from '../../core/items';
+import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import { familyFormat } from '../../../core/items';
 import {
 	advance,
 	priorKnown,
@@ -9,11 +9,11 @@ import {
 	type EvidenceSource,
 	type StandingNow,
 	type Trace
-} from '../../core/mastery';
-import type { Database } from '../database';
-import type { VisibleId } from '../request';
-import { lockStudents } from '../people';
-import type { Skill } from '../library';
+} from '../../../core/mastery';
+import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
+import { lockStudents } from '../../people';
+import type { Skill } from '../../library';
 
 /**
  * Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept and whose domain

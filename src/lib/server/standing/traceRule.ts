@@ -1,7 +1,7 @@
-import { TRACE_RULE } from '../core/mastery';
-import type { Database, RootDatabase } from './database';
-import { allStudentIds, schoolTimeZones } from './people';
-import { skillList } from './library';
+import { TRACE_RULE } from '../../core/mastery';
+import type { Database, RootDatabase } from '../database';
+import { allStudentIds, schoolTimeZones } from '../people';
+import { skillList } from '../library';
 import { rebuildTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 

@@ -1,5 +1,5 @@
-import type { RootDatabase } from './database';
-import { lockStudents } from './people';
+import type { RootDatabase } from '../database';
+import { lockStudents } from '../people';
 import { readTraces, rebuildTraces, type TraceRow } from './store/standings';
 import { everybody } from './traceRule';
 

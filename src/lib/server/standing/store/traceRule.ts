@@ -1,4 +1,4 @@
-import type { Database } from '../database';
+import type { Database } from '../../database';
 
 /** The rule that the stored traces were worked out by; null where nobody wrote it down. */
 export async function storedTraceRule(database: Database): Promise<number | null> {

@@ -1,0 +1,10 @@
+/** Where each student stands on each skill, worked out from the answers. */
+export {
+	addToTraces,
+	evidenceFor,
+	readStandings,
+	rebuildTraces,
+	standingsOnDays,
+	STORED_TRACE,
+	type StoredTrace
+} from './store/standings';
