@@ -1,4 +1,4 @@
-import { cutScores } from '../src/lib/server/store/cutScores';
+import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
 import { weeksBetween } from '../src/lib/core/calendar';
@@ -14,8 +14,8 @@ import { findScope, type RosterStudent } from '../src/lib/server/people/store/pe
 import { queuedSets } from '../src/lib/server/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';
 import { openReviews } from '../src/lib/server/store/reviews';
-import { windowScores } from '../src/lib/server/store/scores';
-import { screeningWindows } from '../src/lib/server/store/windows';
+import { windowScores } from '../src/lib/server/screen/store/scores';
+import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
 import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';

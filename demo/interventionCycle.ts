@@ -1,4 +1,4 @@
-import { cutScores } from '../src/lib/server/store/cutScores';
+import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
 import { itemsForSkill } from '../src/lib/core/items';
@@ -6,7 +6,7 @@ import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { slotList, type Slot } from '../src/lib/server/store/timetable';
-import { windowScores } from '../src/lib/server/store/scores';
+import { windowScores } from '../src/lib/server/screen/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
 import { readStandings } from '../src/lib/server/standing/store/standings';

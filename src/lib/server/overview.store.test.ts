@@ -4,13 +4,13 @@ import { addDays } from '../core/calendar';
 import { readCell } from '../core/mastery';
 import { needleMap } from './needleMap';
 import { cycleDates, firstReview, peekAt, ribbon } from './overview';
-import { windowInView } from './screening';
+import { windowInView } from './screen/windowPlaces';
 import { fill } from './database/seeding';
 import { beginDiagnostic } from './store/adaptiveSittings';
 import { findScope, type RosterStudent } from './people/store/people';
 import { assignSet } from './store/practice';
 import { startProbes } from './store/probes';
-import { screeningWindows } from './store/windows';
+import { screeningWindows } from './screen/store/windows';
 import { skillGraph } from './library/store/skills';
 import { readStandings } from './standing/store/standings';
 

@@ -6,7 +6,7 @@ import { type Accommodation, accommodations, NO_ACCOMMODATION } from './people';
 import { findSchool } from './school';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
-import { windowsToSit } from './store/windows';
+import { windowsToSit } from './screen';
 import type { SignedInStudent } from './request';
 
 /** A question of a diagnostic as a student gets it: without its key. */

@@ -1,6 +1,6 @@
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import { NotOfTheSchool, type RootDatabase } from './database';
-import { windowInView } from './screening';
+import { windowInView } from './screen';
 import { findSchool, type School } from './school';
 import { findScope, type Scope } from './people';
 import { type Action, type FormCheck, idIn, may, readForm, type Staff } from './request';

@@ -9,7 +9,7 @@ import { probeSeries } from './store/probes';
 import { openChecks } from './store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
 import { skillList } from './library';
-import { windowsToSit } from './store/windows';
+import { windowsToSit } from './screen';
 import type { SignedInStudent } from './request';
 
 export function studentContext(locals: App.Locals): SignedInStudent {

@@ -1,13 +1,11 @@
 import { isMasteredIn, readyNext } from '../core/mastery';
 import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
 import type { Database } from './database';
-import { screenResults } from './screenResults';
+import { gradeAbilities, type ScreeningWindow, screenResults } from './screen';
 import type { School } from './school';
 import type { RosterStudent } from './people';
-import { gradeAbilities } from './store/scores';
 import { skillGraph, skillList } from './library';
 import { readStandings } from './standing';
-import type { ScreeningWindow } from './store/windows';
 
 /** What a page about each student's screening says; students without a score are told as such. */
 export async function studentReports(

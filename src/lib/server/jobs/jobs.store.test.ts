@@ -7,7 +7,7 @@ import { familyParameters, fixedForm, itemParameters, type BankCalibration } fro
 import { seededRandom } from '../../core/random';
 import { beginDiagnostic } from '../store/adaptiveSittings';
 import { fill } from '../database/seeding';
-import { decideTrust } from '../store/diagnostics';
+import { decideTrust } from '../screen/store/diagnostics';
 import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from '../store/jobs';
 import {
 	answersAfter,
@@ -17,10 +17,10 @@ import {
 	parameterVersions,
 	versionFor,
 	withdrawParameters
-} from '../store/parameters';
-import { windowScores } from '../store/scores';
+} from '../screen/store/parameters';
+import { windowScores } from '../screen/store/scores';
 import { openItem, windowSittings } from '../store/sittings';
-import type { CalibrationProgress, CalibrationResult } from './calibration';
+import type { CalibrationProgress, CalibrationResult } from '../screen/calibration';
 import { workJob } from './workJob';
 
 const coordinator = staffAs('coordinator');

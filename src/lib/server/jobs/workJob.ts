@@ -1,7 +1,7 @@
 import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth/store/clearSignIns';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from '../store/jobs';
-import { calibrateSchool } from './calibration';
+import { calibrateSchool } from '../screen';
 
 /** How often a job says how far it is. */
 const TELL_MS = 500;

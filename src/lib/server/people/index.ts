@@ -1,5 +1,4 @@
 /** Students and staff: who may be seen by whom, what is noted of a student, and what helps them. */
-export { studentFile } from './studentFile';
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
 export { rosterAttributes } from './store/attributes';
 export { notesOn } from './store/notes';

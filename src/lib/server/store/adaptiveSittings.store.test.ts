@@ -3,8 +3,8 @@ import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../t
 import { itemFrom } from '../../core/items';
 import { RESIT_ITEMS } from '../../core/screening';
 import { beginDiagnostic } from './adaptiveSittings';
-import { decideTrust, endSitting, type TrustDecision } from './diagnostics';
-import { windowScores } from './scores';
+import { decideTrust, endSitting, type TrustDecision } from '../screen/store/diagnostics';
+import { windowScores } from '../screen/store/scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
 import { skillList } from '../library/store/skills';
 import { readTraces, rebuildTraces } from '../standing/store/standings';

@@ -3,7 +3,7 @@ import { check, familyFormat, itemFrom, type Checked } from '../../core/items';
 import type { Database, RootDatabase } from '../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
-import { finishDiagnostic } from './diagnostics';
+import { finishDiagnostic } from '../screen';
 import type { SittingKind } from './sittings';
 import { type Skill, skillList } from '../library';
 import { addToTraces, STORED_TRACE, type StoredTrace } from '../standing';

@@ -6,14 +6,14 @@ import { itemFrom } from '../../core/items';
 import { storeAnswers, type Stored } from './answers';
 import { beginDiagnostic } from './adaptiveSittings';
 import { closings } from './closings';
-import { endSitting } from './diagnostics';
+import { endSitting } from '../screen/store/diagnostics';
 import { countLateAnswers, lateAnswers } from './lateAnswers';
 import { assignSet, queuedSets, withdrawSet } from './practice';
 import { probeSeries, startProbes } from './probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';
 import { readTraces, rebuildTraces } from '../standing/store/standings';
-import { moveWindow, noteStudents } from './windows';
+import { moveWindow, noteStudents } from '../screen/store/windows';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -4,10 +4,9 @@ import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
 import { answerHtml, mathHtml } from '$lib/server/presentItem';
 import { idIn } from '$lib/server/request';
-import { windowInView } from '$lib/server/screening';
+import { overallAbilities, windowInView } from '$lib/server/screen';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
-import { overallAbilities } from '$lib/server/store/scores';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { evidenceFor } from '$lib/server/standing';
 

@@ -1,4 +1,4 @@
-import { screenResults } from '$lib/server/screenResults';
+import { screenResults } from '$lib/server/screen';
 import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {

@@ -3,7 +3,7 @@ import { columnsAlong, placeIn } from '$lib/core/mastery';
 import { toPoints, workingLevel } from '$lib/core/measurement';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { screenContext } from '$lib/server/staffPage';
-import { windowScores } from '$lib/server/store/scores';
+import { windowScores } from '$lib/server/screen';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 

@@ -2,9 +2,15 @@ import { itemFrom } from '$lib/core/items';
 import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import type { FamilyFit } from '$lib/core/screening';
 import { refuse, screenContext, staffAction, staffWho } from '$lib/server/staffPage';
-import type { CalibrationProgress, CalibrationResult } from '$lib/server/jobs/calibration';
+import {
+	applyParameters,
+	type CalibrationProgress,
+	type CalibrationResult,
+	countedAnswers,
+	parameterVersions,
+	withdrawParameters
+} from '$lib/server/screen';
 import { askForJob, cancelJob, newestJob } from '$lib/server/store/jobs';
-import { applyParameters, countedAnswers, parameterVersions, withdrawParameters } from '$lib/server/store/parameters';
 import { type Skill, skillList } from '$lib/server/library';
 import { formCheck, id } from '$lib/server/request';
 

@@ -1,12 +1,17 @@
-import { setCutScores } from '$lib/server/store/cutScores';
-import { cutScores } from '$lib/server/store/cutScores';
+import {
+	cutScores,
+	outcomeNames,
+	outcomes,
+	saveOutcomes,
+	screenResults,
+	setCutScores,
+	unitOf
+} from '$lib/server/screen';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
-import { screenResults, unitOf } from '$lib/server/screenResults';
 import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { outcomeNames, outcomes, saveOutcomes } from '$lib/server/store/outcomes';
 import { findScope, studentsByNumber } from '$lib/server/people';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];

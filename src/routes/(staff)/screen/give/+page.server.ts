@@ -1,14 +1,21 @@
 import { error, redirect } from '@sveltejs/kit';
 import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
 import { TO_FINISH } from '$lib/core/screening';
-import { sheetToMark } from '$lib/server/giving';
+import {
+	measuredStudent,
+	saveMeasure,
+	type ScreeningWindow,
+	setMeasureAside,
+	sheetGradeFor,
+	sheetToMark,
+	unitOf,
+	windowInView,
+	windowNotes,
+	windowPlaces
+} from '$lib/server/screen';
 import { formCheck, id, idIn, type VisibleId } from '$lib/server/request';
-import { windowInView, windowPlaces } from '$lib/server/screening';
-import { sheetGradeFor, unitOf } from '$lib/server/screenResults';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { measuredStudent, saveMeasure, setMeasureAside } from '$lib/server/store/givenMeasures';
 import { visibleAmong } from '$lib/server/people';
-import { windowNotes, type ScreeningWindow } from '$lib/server/store/windows';
 
 type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };
 const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boolean(window?.measure);

@@ -9,10 +9,9 @@ import {
 } from '$lib/core/interchange/scoreImport';
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import { fileForm, formCheck, idIn, readFile } from '$lib/server/request';
-import { windowInView } from '$lib/server/screening';
+import { existingImports, importScores, saveMatching, scoreSources, windowInView } from '$lib/server/screen';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { studentsByNumber } from '$lib/server/people';
-import { existingImports, importScores, saveMatching, scoreSources } from '$lib/server/store/scores';
 import { domainList, skillList } from '$lib/server/library';
 
 const MOST_ROWS = 5_000;

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { windowPlaces } from '$lib/server/screening';
+import { windowPlaces } from '$lib/server/screen';
 import { screenContext } from '$lib/server/staffPage';
 import { classCodes, classList } from '$lib/server/people';
 

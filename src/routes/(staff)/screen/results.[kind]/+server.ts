@@ -1,6 +1,6 @@
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
-import { resultsTable, screenResults, summaryTable } from '$lib/server/screenResults';
+import { resultsTable, screenResults, summaryTable } from '$lib/server/screen';
 import { spreadsheetOf } from '$lib/server/spreadsheet';
 import { screenContext } from '$lib/server/staffPage';
 

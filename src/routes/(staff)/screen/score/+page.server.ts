@@ -1,6 +1,6 @@
 import { error, redirect } from '@sveltejs/kit';
 import { idIn } from '$lib/server/request';
-import { scoreEvidence } from '$lib/server/scoreEvidence';
+import { scoreEvidence } from '$lib/server/screen';
 import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {

@@ -1,12 +1,19 @@
 import { addDays, isSchoolDate } from '$lib/core/calendar';
 import { scoreSheet } from '$lib/core/fluency';
-import { windowPlaces } from '$lib/server/screening';
+import {
+	decideTrust,
+	endSitting,
+	noteStudents,
+	type TrustDecision,
+	type WindowNote,
+	windowNotes,
+	windowPlaces,
+	windowsToSit
+} from '$lib/server/screen';
 import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
 import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations, visibleAmong } from '$lib/server/people';
-import { decideTrust, endSitting, type TrustDecision } from '$lib/server/store/diagnostics';
 import { domainList, skillList } from '$lib/server/library';
-import { noteStudents, windowNotes, windowsToSit, type WindowNote } from '$lib/server/store/windows';
 
 export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);

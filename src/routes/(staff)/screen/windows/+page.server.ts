@@ -7,10 +7,10 @@ import {
 	addWindow,
 	moveWindow,
 	SCREENING_MODES,
+	type ScreeningMode,
 	windowCounts,
-	withdrawWindow,
-	type ScreeningMode
-} from '$lib/server/store/windows';
+	withdrawWindow
+} from '$lib/server/screen';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {

@@ -1,11 +1,11 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
-import { POINTS_PER_LOGIT, toPoints } from '../core/measurement';
-import { gradePrior } from '../core/screening';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
+import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
+import { gradePrior } from '../../core/screening';
 import { scoreEvidence } from './scoreEvidence';
-import { beginDiagnostic } from './store/adaptiveSittings';
+import { beginDiagnostic } from '../store/adaptiveSittings';
 import { importScores, windowScores } from './store/scores';
-import { findScope } from './people/store/people';
+import { findScope } from '../people/store/people';
 import { screeningWindows } from './store/windows';
 
 let small: SmallSchool;

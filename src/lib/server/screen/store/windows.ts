@@ -1,7 +1,7 @@
-import type { SchoolDate } from '../../core/calendar';
-import { MEASURES, type FluencyMeasure } from '../../core/fluency';
-import { audit, type Database, type RootDatabase } from '../database';
-import { may, type Staff, type VisibleId } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import { MEASURES, type FluencyMeasure } from '../../../core/fluency';
+import { audit, type Database, type RootDatabase } from '../../database';
+import { may, type Staff, type VisibleId } from '../../request';
 
 /** How students are screened in a window. */
 export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';

@@ -1,7 +1,7 @@
-import type { SchoolDate } from '../../core/calendar';
-import type { FamilyParameters } from '../../core/screening';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import type { FamilyParameters } from '../../../core/screening';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** Parameters by family; families without any start as `startingParameters` says. */
 export type ParameterSet = ReadonlyMap<string, FamilyParameters>;

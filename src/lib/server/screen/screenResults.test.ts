@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { resultsTable, summaryTable } from './screenResults';
-import type { VisibleId } from './request/viewer';
+import type { VisibleId } from '../request/viewer';
 
 const score = (points: number) => ({ points, error: 8.04 });
 const row = (id: number, overall: number | null) => ({

@@ -2,7 +2,7 @@ import { extraDigits, familiesFor } from '../../core/items';
 import type { CalibrationState, ItemParameters } from '../../core/measurement';
 import { calibrateBank, familyParameters, type BankCalibration, type BankSitting } from '../../core/screening';
 import type { Database } from '../database';
-import { answersAfter, parameterSet, parameterVersions } from '../store/parameters';
+import { answersAfter, parameterSet, parameterVersions } from './store/parameters';
 import { type Skill, skillList } from '../library';
 
 /** What is said of a calibration while it runs. */

@@ -1,5 +1,5 @@
-import { schoolDateOf } from '../../core/calendar';
-import { hasItems, itemFrom } from '../../core/items';
+import { schoolDateOf } from '../../../core/calendar';
+import { hasItems, itemFrom } from '../../../core/items';
 import {
 	estimateProfile,
 	rapidThreshold,
@@ -9,11 +9,11 @@ import {
 	type ItemParameters,
 	type Profile,
 	type ScoredResponse
-} from '../../core/measurement';
-import { gradePrior, itemParameters } from '../../core/screening';
-import type { Database } from '../database';
+} from '../../../core/measurement';
+import { gradePrior, itemParameters } from '../../../core/screening';
+import type { Database } from '../../database';
 import type { ParameterSet } from './parameters';
-import type { Domain, Skill } from '../library';
+import type { Domain, Skill } from '../../library';
 
 /** A first try in a diagnostic. */
 export interface DiagnosticAnswer {

@@ -1,8 +1,8 @@
-import type { SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../request';
-import { rebuildTraces } from '../standing';
-import type { Skill } from '../library';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff, VisibleId } from '../../request';
+import { rebuildTraces } from '../../standing';
+import type { Skill } from '../../library';
 
 export interface Score {
 	studentId: number;

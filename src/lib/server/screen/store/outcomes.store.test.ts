@@ -1,8 +1,8 @@
 import { setCutScores } from './cutScores';
 import { cutScores } from './cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
-import { defaultCutScore } from '../../core/screening';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { defaultCutScore } from '../../../core/screening';
 import { outcomeNames, outcomes, saveOutcomes } from './outcomes';
 import { saveMatching, scoreSources } from './scores';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { factSheet, FACTS_A_ROW, passageFor, type FluencyMeasure } from '../core/fluency';
-import { sheetToMark } from './giving';
+import { factSheet, FACTS_A_ROW, passageFor, type FluencyMeasure } from '../../core/fluency';
+import { sheetToMark } from './sheetToMark';
 import type { ScreeningWindow } from './store/windows';
 
 const window = (measure: FluencyMeasure, id = 4) => ({ id, measure }) as ScreeningWindow & { measure: FluencyMeasure };

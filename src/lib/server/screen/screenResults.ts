@@ -1,14 +1,14 @@
 import { cutScores } from './store/cutScores';
-import { MEASURES, scoreSheet, type FluencyMeasure } from '../core/fluency';
-import { POINTS_PER_LOGIT, toPoints } from '../core/measurement';
-import { summarizeScores } from '../core/screening';
-import type { Database } from './database';
-import { windowPlaces, type WindowPlace } from './screening';
-import type { School } from './school';
+import { MEASURES, scoreSheet, type FluencyMeasure } from '../../core/fluency';
+import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
+import { summarizeScores } from '../../core/screening';
+import type { Database } from '../database';
+import { windowPlaces, type WindowPlace } from './windowPlaces';
+import type { School } from '../school';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
-import { rosterAttributes, type RosterStudent } from './people';
+import { rosterAttributes, type RosterStudent } from '../people';
 import { windowScores, type Score } from './store/scores';
-import { domainList } from './library';
+import { domainList } from '../library';
 import type { ScreeningWindow } from './store/windows';
 
 type Scores = Record<number, { points: number; error: number } | null>;

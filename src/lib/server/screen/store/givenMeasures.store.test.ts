@@ -1,11 +1,11 @@
 import { setCutScores } from './cutScores';
 import { cutScores } from './cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../../tests/smallSchool';
 import { screenResults } from '../screenResults';
-import { windowPlaces } from '../screening';
+import { windowPlaces } from '../windowPlaces';
 import { measuredStudent, saveMeasure, setMeasureAside, windowMeasures, type NewMeasure } from './givenMeasures';
-import { findScope } from '../people/store/people';
+import { findScope } from '../../people/store/people';
 import { addWindow, screeningWindows, windowCounts, withdrawWindow } from './windows';
 
 let small: SmallSchool;

@@ -1,12 +1,12 @@
-import { schoolDateOf } from '../../core/calendar';
-import type { AbilityEstimate } from '../../core/measurement';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../request';
+import { schoolDateOf } from '../../../core/calendar';
+import type { AbilityEstimate } from '../../../core/measurement';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff, VisibleId } from '../../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
-import type { Trust } from './sittings';
-import { domainList, type Skill } from '../library';
-import { rebuildTraces } from '../standing';
+import type { Trust } from '../../store/sittings';
+import { domainList, type Skill } from '../../library';
+import { rebuildTraces } from '../../standing';
 
 /** A finished sitting of a diagnostic; of a resit, the sitting it belongs to is `baseId`. */
 interface Diagnostic {

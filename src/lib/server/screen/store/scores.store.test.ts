@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
 import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
-import { domainList } from '../library/store/skills';
-import { readTraces } from '../standing/store/standings';
+import { domainList } from '../../library/store/skills';
+import { readTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -11,7 +11,7 @@ import { lateAnswers } from '../store/lateAnswers';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
 import { decidedReviews, tierHistory } from '../store/reviews';
-import { scoreHistory } from '../store/scores';
+import { scoreHistory } from '../screen';
 import { domainList, skillGraph, skillList } from '../library';
 import { readStandings, standingsOnDays } from '../standing';
 
@@ -30,7 +30,7 @@ const inPoints = ({ theta, standardError, window, takenOn }: Awaited<ReturnType<
 });
 
 /** Everything on one student's page. */
-export async function studentFile(database: Database, school: School, student: RosterStudent) {
+export async function studentPage(database: Database, school: School, student: RosterStudent) {
 	const ids = [student.id];
 	const days: SchoolDate[] = Array.from({ length: MOMENTS }, (_, i) =>
 		addDays(school.today, -APART * (MOMENTS - 1 - i))
@@ -110,4 +110,4 @@ export async function studentFile(database: Database, school: School, student: R
 	};
 }
 
-export type StudentFile = Awaited<ReturnType<typeof studentFile>>;
+export type StudentPage = Awaited<ReturnType<typeof studentPage>>;

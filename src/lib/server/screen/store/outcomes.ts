@@ -1,6 +1,6 @@
-import type { SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** Outcomes that a school has brought in, newest first. */
 export async function outcomeNames(

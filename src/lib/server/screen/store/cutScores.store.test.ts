@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { smallSchool, type SmallSchool } from '../../../../tests/smallSchool';
-import { defaultCutScore } from '../../core/screening';
+import { smallSchool, type SmallSchool } from '../../../../../tests/smallSchool';
+import { defaultCutScore } from '../../../core/screening';
 import { cutScores } from './cutScores';
 
 const DIAGNOSTIC = { measure: null, term: 2 };

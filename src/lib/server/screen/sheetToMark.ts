@@ -1,4 +1,11 @@
-import { factSheet, passageFor, passageWords, readingGrade, FACTS_A_ROW, type FluencyMeasure } from '../core/fluency';
+import {
+	factSheet,
+	passageFor,
+	passageWords,
+	readingGrade,
+	FACTS_A_ROW,
+	type FluencyMeasure
+} from '../../core/fluency';
 import { sheetGradeFor } from './screenResults';
 import type { ScreeningWindow } from './store/windows';
 

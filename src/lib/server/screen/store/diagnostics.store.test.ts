@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
-import { beginDiagnostic } from './adaptiveSittings';
+import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { beginDiagnostic } from '../../store/adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
-import { sittingItems, windowSittings } from './sittings';
-import { readTraces } from '../standing/store/standings';
+import { sittingItems, windowSittings } from '../../store/sittings';
+import { readTraces } from '../../standing/store/standings';
 import { screeningWindows } from './windows';
-import type { Staff } from '../request/viewer';
+import type { Staff } from '../../request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
-import { windowPlaces } from '../screening';
-import { accommodations, setAccommodations, type Accommodation } from '../people/store/accommodations';
-import { beginDiagnostic } from './adaptiveSittings';
-import { findScope } from '../people/store/people';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
+import { windowPlaces } from '../windowPlaces';
+import { accommodations, setAccommodations, type Accommodation } from '../../people/store/accommodations';
+import { beginDiagnostic } from '../../store/adaptiveSittings';
+import { findScope } from '../../people/store/people';
 import {
 	addWindow,
 	moveWindow,
@@ -17,7 +17,7 @@ import {
 	type NewWindow,
 	type WindowNote
 } from './windows';
-import type { Staff } from '../request/viewer';
+import type { Staff } from '../../request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

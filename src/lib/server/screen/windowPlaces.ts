@@ -1,11 +1,11 @@
-import { screeningStatus, type ScreeningStatus } from '../core/screening';
-import type { Database } from './database';
+import { screeningStatus, type ScreeningStatus } from '../../core/screening';
+import type { Database } from '../database';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
 import { screeningWindows, windowClasses, windowNotes, type ScreeningWindow, type WindowNote } from './store/windows';
-import type { School } from './school';
-import type { RosterStudent } from './people';
+import type { School } from '../school';
+import type { RosterStudent } from '../people';
 import { windowScores, type Score } from './store/scores';
-import { windowSittings, type BoardSitting } from './store/sittings';
+import { windowSittings, type BoardSitting } from '../store/sittings';
 
 /**
  * The school's windows, and the one in view: the wanted one, else the last that opened, else the next to open; one with

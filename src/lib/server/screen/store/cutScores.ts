@@ -1,7 +1,7 @@
-import type { FluencyMeasure } from '../../core/fluency';
-import { usualCut } from '../../core/screening';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import type { FluencyMeasure } from '../../../core/fluency';
+import { usualCut } from '../../../core/screening';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** Which cut scores are meant: those of a diagnostic (null) or of a measure that is given, in a term. */
 export interface CutScoresOf {

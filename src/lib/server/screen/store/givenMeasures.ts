@@ -1,6 +1,6 @@
-import type { MarkedSheet } from '../../core/fluency';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import { type Staff, undoesAll, type VisibleId } from '../request';
+import type { MarkedSheet } from '../../../core/fluency';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { type Staff, undoesAll, type VisibleId } from '../../request';
 
 /** One giving of a measure to a student, as it was marked. */
 export interface GivenMeasure extends MarkedSheet {

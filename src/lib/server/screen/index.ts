@@ -1,0 +1,43 @@
+/** Screening: windows, diagnostics and measures, their scores, and what is trusted of them. */
+export { calibrateSchool, type CalibrationProgress, type CalibrationResult } from './calibration';
+export { scoreEvidence } from './scoreEvidence';
+export { resultsTable, screenResults, sheetGradeFor, summaryTable, unitOf } from './screenResults';
+export { sheetToMark } from './sheetToMark';
+export { windowInView, windowPlaces } from './windowPlaces';
+export { cutScores, setCutScores } from './store/cutScores';
+export { decideTrust, endSitting, finishDiagnostic, type TrustDecision } from './store/diagnostics';
+export { measuredStudent, saveMeasure, setMeasureAside } from './store/givenMeasures';
+export { outcomeNames, outcomes, saveOutcomes } from './store/outcomes';
+export {
+	applyParameters,
+	countedAnswers,
+	parameterSet,
+	type ParameterSet,
+	parameterVersions,
+	versionFor,
+	withdrawParameters
+} from './store/parameters';
+export {
+	belowCut,
+	existingImports,
+	gradeAbilities,
+	importScores,
+	overallAbilities,
+	saveMatching,
+	scoreHistory,
+	scoreSources,
+	windowScores
+} from './store/scores';
+export {
+	addWindow,
+	moveWindow,
+	noteStudents,
+	SCREENING_MODES,
+	type ScreeningMode,
+	type ScreeningWindow,
+	windowCounts,
+	type WindowNote,
+	windowNotes,
+	windowsToSit,
+	withdrawWindow
+} from './store/windows';
