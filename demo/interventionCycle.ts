@@ -5,7 +5,7 @@ import { itemsForSkill } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
-import { slotList, type Slot } from '../src/lib/server/store/timetable';
+import { slotList, type Slot } from '../src/lib/server/groups/timetable/store/timetable';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';

@@ -32,7 +32,7 @@ import { beginPractice, beginProbe, openItem } from '../../src/lib/server/store/
 import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import { rebuildTraces } from '../../src/lib/server/standing/store/standings';
-import { addAbsences } from '../../src/lib/server/store/timetable';
+import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
 import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY } from '../smallSchool';

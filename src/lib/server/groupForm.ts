@@ -9,7 +9,7 @@ import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
 import { type RosterStudent, visibleAmong } from './people';
 import { skillList } from './library';
-import { slotList } from './store/timetable';
+import { slotList } from './groups/timetable';
 import type { School } from './school';
 
 interface ChangeFields {

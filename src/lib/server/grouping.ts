@@ -20,7 +20,7 @@ import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from './people';
 import { type Skill, skillGraph, skillList } from './library';
 import { readStandings } from './standing';
-import { slotList, type Slot } from './store/timetable';
+import { type Slot, slotList } from './groups/timetable';
 import type { Staff } from './request';
 
 /** How large groups usually are. */

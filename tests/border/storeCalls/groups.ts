@@ -5,7 +5,7 @@ import * as groupChanges from '../../../src/lib/server/store/groupChanges';
 import * as groupHistory from '../../../src/lib/server/store/groupHistory';
 import * as groups from '../../../src/lib/server/store/groups';
 import * as meetings from '../../../src/lib/server/store/meetings';
-import * as timetable from '../../../src/lib/server/store/timetable';
+import * as timetable from '../../../src/lib/server/groups/timetable/store/timetable';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { checks, given, type Asking, type Call } from './asking';
 

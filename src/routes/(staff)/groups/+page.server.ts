@@ -7,7 +7,7 @@ import { draftList } from '$lib/server/store/drafts';
 import { currentGroups, groupsOn } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
-import { slotList } from '$lib/server/store/timetable';
+import { slotList } from '$lib/server/groups/timetable';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

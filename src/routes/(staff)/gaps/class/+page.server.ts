@@ -8,7 +8,7 @@ import { scopeOf, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/store/groups';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
-import { slotList } from '$lib/server/store/timetable';
+import { slotList } from '$lib/server/groups/timetable';
 
 /** Students who lack a skill and are ready for it, fewer than which are taught one by one. */
 const LEAST_SHARING = 2;

@@ -16,7 +16,7 @@ import { probeSeries } from '$lib/server/store/probes';
 import { openReviews } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
-import { slotList, staffAbsences } from '$lib/server/store/timetable';
+import { slotList, staffAbsences } from '$lib/server/groups/timetable';
 
 /** Meetings that are shown before and after today. */
 const SHOWN = 6;

@@ -6,7 +6,7 @@ import { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from '$lib/serv
 import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
-import { slotList } from '$lib/server/store/timetable';
+import { slotList } from '$lib/server/groups/timetable';
 import { formCheck, id } from '$lib/server/request';
 
 const helpersOf = ({ groups }: SavedDraft) => groups.flatMap(({ helperIds }) => helperIds);

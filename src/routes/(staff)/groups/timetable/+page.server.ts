@@ -1,11 +1,11 @@
 import { addDays, sayMeeting } from '$lib/core/calendar';
 import { clashes } from '$lib/core/timetable';
-import { calendarActions } from '$lib/server/calendarForm';
+import { calendarActions } from '$lib/server/groups/timetable/calendarForm';
 import { staffContext } from '$lib/server/staffPage';
 import { currentGroups, heldSlots } from '$lib/server/store/groups';
 import { classList, staffList } from '$lib/server/people';
-import { classBlocks, slotList, staffAbsences } from '$lib/server/store/timetable';
-import { timetableActions } from '$lib/server/timetableForm';
+import { classBlocks, slotList, staffAbsences } from '$lib/server/groups/timetable';
+import { timetableActions } from '$lib/server/groups/timetable/timetableForm';
 
 export async function load({ locals }) {
 	const { staff, school } = await staffContext(locals);

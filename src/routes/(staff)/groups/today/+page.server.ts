@@ -10,7 +10,7 @@ import { meetingRecords } from '$lib/server/store/meetings';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
-import { slotList, staffAbsences } from '$lib/server/store/timetable';
+import { slotList, staffAbsences } from '$lib/server/groups/timetable';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { groupCalendar } from '$lib/server/calendarFile';
+import { groupCalendar } from '$lib/server/groups/timetable';
 import { idIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/staffPage';
 

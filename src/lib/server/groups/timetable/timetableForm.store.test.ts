@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { post, undo, type Answer } from '../../../tests/formPost';
+import { post, undo, type Answer } from '../../../../../tests/formPost';
 import {
 	adopt,
 	clearGroups,
@@ -8,8 +8,8 @@ import {
 	staffAs,
 	TODAY,
 	type SmallSchool
-} from '../../../tests/smallSchool';
-import { addDays } from '../core/calendar';
+} from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
 import { calendarActions } from './calendarForm';
 import { classBlocks, slotList, staffAbsences } from './store/timetable';
 import { timetableActions } from './timetableForm';

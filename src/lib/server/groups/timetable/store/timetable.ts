@@ -1,7 +1,7 @@
-import type { SchoolDate } from '../../core/calendar';
-import { releasing, type BlockKind, type ClassBlock, type WeeklyTime } from '../../core/timetable';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import { may, type Staff } from '../request';
+import type { SchoolDate } from '../../../../core/calendar';
+import { releasing, type BlockKind, type ClassBlock, type WeeklyTime } from '../../../../core/timetable';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../../database';
+import { may, type Staff } from '../../../request';
 
 /** A staff member at a weekly meeting time. */
 export interface Slot extends WeeklyTime {

@@ -1,14 +1,14 @@
-import { isWithin, meetingDays } from '../core/timetable';
-import { writeCalendar } from '../core/interchange/calendarFile';
+import { isWithin, meetingDays } from '../../../core/timetable';
+import { writeCalendar } from '../../../core/interchange/calendarFile';
 
-import type { Database } from './database';
-import type { School } from './school';
-import { groupPauses } from './store/groupHistory';
-import { currentGroups } from './store/groups';
-import { visibleAmong } from './people';
-import { skillList } from './library';
+import type { Database } from '../../database';
+import type { School } from '../../school';
+import { groupPauses } from '../../store/groupHistory';
+import { currentGroups } from '../../store/groups';
+import { visibleAmong } from '../../people';
+import { skillList } from '../../library';
 import { slotList, staffAbsences } from './store/timetable';
-import type { Staff } from './request';
+import type { Staff } from '../../request';
 
 /** The meetings of groups as an iCalendar file: of one group, of one staff member, or of all; with the students one may see. */
 export async function groupCalendar(

@@ -1,6 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
+import {
+	adopt,
+	newGroup,
+	NOW,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../../../tests/smallSchool';
+import { addDays } from '../../../../core/calendar';
 import {
 	addAbsences,
 	addBlocks,

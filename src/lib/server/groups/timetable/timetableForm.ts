@@ -1,9 +1,9 @@
-import { addDays, sayDate, sayMeeting } from '../core/calendar';
-import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../core/timetable';
-import type { Database } from './database';
-import { refuse, staffAction } from './staffPage';
-import { currentGroups } from './store/groups';
-import { classList, staffList } from './people';
+import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
+import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../../../core/timetable';
+import type { Database } from '../../database';
+import { refuse, staffAction } from '../../staffPage';
+import { currentGroups } from '../../store/groups';
+import { classList, staffList } from '../../people';
 import {
 	addAbsences,
 	addBlocks,
@@ -16,7 +16,7 @@ import {
 	slotList,
 	type NewSlot
 } from './store/timetable';
-import { formCheck, id, idsOf, idText, schoolDate } from './request';
+import { formCheck, id, idsOf, idText, schoolDate } from '../../request';
 
 const weekdays = {
 	type: 'array',
