@@ -9,7 +9,7 @@ import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { ribbon } from '../src/lib/server/overview';
 import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
-import { attendanceCounts, currentGroups } from '../src/lib/server/store/groups';
+import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/groups';
 import { findScope, type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';

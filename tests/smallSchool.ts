@@ -6,7 +6,7 @@ import { addDays } from '../src/lib/core/calendar';
 import { itemFrom, type Item } from '../src/lib/core/items';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
-import { adoptGroups, type NewGroup } from '../src/lib/server/store/adoptions';
+import { adoptGroups, type NewGroup } from '../src/lib/server/groups/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/store/answers';
 import { fill } from '../src/lib/server/database/seeding';
 import type { School } from '../src/lib/server/school/store/school';

@@ -5,7 +5,7 @@ import { supposed, type StandingNow } from '../core/mastery';
 import type { Database } from './database';
 import { TO_FINISH } from '../core/screening';
 import { currentCycle, type School } from './school';
-import { currentGroups } from './store/groups';
+import { currentGroups } from './groups';
 import { countLateAnswers } from './store/lateAnswers';
 import type { RosterStudent } from './people';
 import { queuedSets, recentResults } from './store/practice';

@@ -1,10 +1,10 @@
 import { addDays } from '../../../src/lib/core/calendar';
-import * as adoptions from '../../../src/lib/server/store/adoptions';
-import * as drafts from '../../../src/lib/server/store/drafts';
-import * as groupChanges from '../../../src/lib/server/store/groupChanges';
-import * as groupHistory from '../../../src/lib/server/store/groupHistory';
-import * as groups from '../../../src/lib/server/store/groups';
-import * as meetings from '../../../src/lib/server/store/meetings';
+import * as adoptions from '../../../src/lib/server/groups/store/adoptions';
+import * as drafts from '../../../src/lib/server/groups/store/drafts';
+import * as groupChanges from '../../../src/lib/server/groups/store/groupChanges';
+import * as groupHistory from '../../../src/lib/server/groups/store/groupHistory';
+import * as groups from '../../../src/lib/server/groups/store/groups';
+import * as meetings from '../../../src/lib/server/groups/store/meetings';
 import * as timetable from '../../../src/lib/server/groups/timetable/store/timetable';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { checks, given, type Asking, type Call } from './asking';

@@ -1,5 +1,5 @@
 import { refuse, staffAction } from '../staffPage';
-import { findGroup } from '../store/groups';
+import { findGroup } from '../groups';
 import { removeNote, writeNote } from './store/notes';
 import { visibleAmong } from './store/people';
 import { formCheck, id } from '../request';

@@ -6,7 +6,7 @@ import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement
 import type { Database } from '../database';
 import { answerHtml, mathHtml } from '../presentItem';
 import type { School } from '../school';
-import { groupsOfStudent } from '../store/groups';
+import { groupsOfStudent } from '../groups';
 import { lateAnswers } from '../store/lateAnswers';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';

@@ -12,7 +12,7 @@ import {
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from '../database/seeding';
-import { currentGroups } from './groups';
+import { currentGroups } from '../groups/store/groups';
 import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
 
 let small: SmallSchool;

@@ -2,7 +2,7 @@ import { addDays, weeksBetween, weekdayBy } from '$lib/core/calendar';
 import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import type { School } from '$lib/server/school';
-import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
+import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries } from '$lib/server/store/probes';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';

@@ -6,7 +6,7 @@ import { answerHtml, mathHtml } from '$lib/server/presentItem';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
-import { currentGroups } from '$lib/server/store/groups';
+import { currentGroups } from '$lib/server/groups';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { evidenceFor } from '$lib/server/standing';
 

@@ -1,5 +1,5 @@
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
-import { currentGroups } from '$lib/server/store/groups';
+import { currentGroups } from '$lib/server/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

@@ -4,7 +4,7 @@ import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } 
 import { cycleDates } from '$lib/server/overview';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
-import { attendanceCounts, currentGroups } from '$lib/server/store/groups';
+import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
 import { skillList } from '$lib/server/library';

@@ -3,8 +3,7 @@ import { writeCalendar } from '../../../core/interchange/calendarFile';
 
 import type { Database } from '../../database';
 import type { School } from '../../school';
-import { groupPauses } from '../../store/groupHistory';
-import { currentGroups } from '../../store/groups';
+import { currentGroups, groupPauses } from '..';
 import { visibleAmong } from '../../people';
 import { skillList } from '../../library';
 import { slotList, staffAbsences } from './store/timetable';

@@ -5,7 +5,7 @@ import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
 import { scopeOf, staffContext } from '$lib/server/staffPage';
-import { currentGroups } from '$lib/server/store/groups';
+import { currentGroups } from '$lib/server/groups';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { slotList } from '$lib/server/groups/timetable';

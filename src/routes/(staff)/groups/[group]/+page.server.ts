@@ -1,15 +1,19 @@
 import { error } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { isWithin, meetingDays } from '$lib/core/timetable';
-import { changeAction, undoChangeAction } from '$lib/server/groupForm';
-import { recordAction } from '$lib/server/meetingForm';
+import { changeAction, undoChangeAction } from '$lib/server/groups/groupForm';
+import { recordAction } from '$lib/server/groups/meetingForm';
 import { noteAction, removeNoteAction } from '$lib/server/people/noteForm';
 import { idOf } from '$lib/server/request';
-import { sessionPlan } from '$lib/server/sessionPlan';
+import {
+	attendanceCounts,
+	findGroup,
+	groupHistory,
+	groupPauses,
+	meetingRecords,
+	sessionPlan
+} from '$lib/server/groups';
 import { staffContext } from '$lib/server/staffPage';
-import { groupHistory, groupPauses } from '$lib/server/store/groupHistory';
-import { attendanceCounts, findGroup } from '$lib/server/store/groups';
-import { meetingRecords } from '$lib/server/store/meetings';
 import { notesOn, visibleAmong } from '$lib/server/people';
 import { practiceSets } from '$lib/server/store/practice';
 import { probeSeries } from '$lib/server/store/probes';

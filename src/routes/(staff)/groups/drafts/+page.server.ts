@@ -1,9 +1,7 @@
 import { draftFigures } from '$lib/core/grouping';
 import { meetingMinutes } from '$lib/core/timetable';
-import { judgeDraft } from '$lib/server/grouping';
+import { currentGroups, discardDraft, draftList, judgeDraft, MOST_DRAFTS, type SavedDraft } from '$lib/server/groups';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
-import { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from '$lib/server/store/drafts';
-import { currentGroups } from '$lib/server/store/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/groups/timetable';

@@ -1,8 +1,8 @@
 import { error } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { changesSince, isSameProblem, skillsToCheck } from '$lib/core/grouping';
-import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$lib/server/draftForm';
-import { groupingFor } from '$lib/server/grouping';
+import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$lib/server/groups/draftForm';
+import { groupingFor } from '$lib/server/groups';
 import { cycleDates } from '$lib/server/overview';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';

@@ -1,12 +1,9 @@
 import { weekday } from '$lib/core/calendar';
 import { isWithin, minutesOf } from '$lib/core/timetable';
-import { recordAction } from '$lib/server/meetingForm';
+import { recordAction } from '$lib/server/groups/meetingForm';
 import { dayIn } from '$lib/server/request';
-import { sessionPlan } from '$lib/server/sessionPlan';
+import { groupPauses, groupsOn, meetingRecords, sessionPlan } from '$lib/server/groups';
 import { staffContext } from '$lib/server/staffPage';
-import { groupPauses } from '$lib/server/store/groupHistory';
-import { groupsOn } from '$lib/server/store/groups';
-import { meetingRecords } from '$lib/server/store/meetings';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

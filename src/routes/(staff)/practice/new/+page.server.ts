@@ -4,7 +4,7 @@ import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
 import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
-import { currentGroups } from '$lib/server/store/groups';
+import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { assignSet } from '$lib/server/store/practice';
 import { readStandings } from '$lib/server/standing';

@@ -9,19 +9,19 @@ import {
 	type DraftLimits,
 	type GroupingProblem,
 	type Judge
-} from '../core/grouping';
-import { openTimes, overlaps } from '../core/timetable';
-import { sayMeeting } from '../core/calendar';
-import type { SkillGraph, StandingNow } from '../core/mastery';
-import type { Database } from './database';
-import type { School } from './school';
+} from '../../core/grouping';
+import { openTimes, overlaps } from '../../core/timetable';
+import { sayMeeting } from '../../core/calendar';
+import type { SkillGraph, StandingNow } from '../../core/mastery';
+import type { Database } from '../database';
+import type { School } from '../school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
-import { type RosterStudent, staffList, visibleAmong } from './people';
-import { type Skill, skillGraph, skillList } from './library';
-import { readStandings } from './standing';
-import { type Slot, slotList } from './groups/timetable';
-import type { Staff } from './request';
+import { type RosterStudent, staffList, visibleAmong } from '../people';
+import { type Skill, skillGraph, skillList } from '../library';
+import { readStandings } from '../standing';
+import { type Slot, slotList } from './timetable';
+import type { Staff } from '../request';
 
 /** How large groups usually are. */
 export const USUAL_SIZES = { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 1, maximum: 3 } };

@@ -10,15 +10,15 @@ import {
 	type SmallSchool,
 	seen,
 	seenOne
-} from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
+} from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
 import { adoptGroups, adoptionGroups, undoAdoption, type NewGroup } from './adoptions';
 import { changeGroup, undoChange, type GroupDeed } from './groupChanges';
 import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
-import { notesOn, removeNote, writeNote } from '../people/store/notes';
-import { decide, openReviews } from './reviews';
+import { notesOn, removeNote, writeNote } from '../../people/store/notes';
+import { decide, openReviews } from '../../store/reviews';
 
 let small: SmallSchool;
 let groupId: number;

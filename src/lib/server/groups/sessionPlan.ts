@@ -1,7 +1,7 @@
-import { describeAnswer, hasItems, itemFrom, itemsForSkill } from '../core/items';
-import { daysBetween, type SchoolDate } from '../core/calendar';
-import { mathHtml } from './presentItem';
-import { type SampleItem, sampleItems, type Skill } from './library';
+import { describeAnswer, hasItems, itemFrom, itemsForSkill } from '../../core/items';
+import { daysBetween, type SchoolDate } from '../../core/calendar';
+import { mathHtml } from '../presentItem';
+import { type SampleItem, sampleItems, type Skill } from '../library';
 
 /** Questions of an exit ticket. */
 export const TICKET_ITEMS = 2;

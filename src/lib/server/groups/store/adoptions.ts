@@ -1,6 +1,6 @@
-import { addDays, type SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import { addDays, type SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 import { changeWithin, undoWithin, type GroupDeed } from './groupChanges';
 import type { SmallGroup } from './groups';
 

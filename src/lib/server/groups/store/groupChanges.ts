@@ -1,6 +1,6 @@
-import { addDays, type SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import { addDays, type SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
 export type GroupDeed =

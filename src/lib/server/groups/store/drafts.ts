@@ -1,6 +1,6 @@
-import type { DraftLimits, Group, GroupingProblem } from '../../core/grouping';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import type { DraftLimits, Group, GroupingProblem } from '../../../core/grouping';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 import type { GroupKind } from './groups';
 
 /** What a person chose before groups were searched for. */

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { post } from '../../../tests/formPost';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
-import { addDays } from '../core/calendar';
-import type { DraftLimits } from '../core/grouping';
+import { post } from '../../../../tests/formPost';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
+import type { DraftLimits } from '../../core/grouping';
 import { adoptAction, choicesOf, keepAction } from './draftForm';
 import { undoAdoption } from './store/adoptions';
 import { draftList, findDraft } from './store/drafts';

@@ -9,14 +9,14 @@ import {
 	type SmallSchool,
 	seen,
 	seenOne
-} from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
-import { fill } from '../database/seeding';
+} from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
+import { fill } from '../../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
-import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from './practice';
-import { probeSeries, startProbes, undoStartProbes } from './probes';
-import { beginPractice, beginProbe } from './sittings';
+import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../store/practice';
+import { probeSeries, startProbes, undoStartProbes } from '../../store/probes';
+import { beginPractice, beginProbe } from '../../store/sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {

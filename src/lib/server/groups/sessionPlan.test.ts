@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sessionPlan, TICKET_ITEMS } from './sessionPlan';
-import type { Skill } from './library/store/skills';
+import type { Skill } from '../library/store/skills';
 
 const skill = (code: string) => ({ id: 1, code }) as Skill;
 

@@ -1,11 +1,11 @@
-import type { SchoolDate } from '../core/calendar';
-import { sayDate } from '../core/calendar';
-import type { Database } from './database';
+import type { SchoolDate } from '../../core/calendar';
+import { sayDate } from '../../core/calendar';
+import type { Database } from '../database';
 import { TICKET_ITEMS } from './sessionPlan';
-import { refuse, staffAction } from './staffPage';
+import { refuse, staffAction } from '../staffPage';
 import { findGroup } from './store/groups';
 import { recordMeeting, type MeetingRecord } from './store/meetings';
-import { formCheck, id, jsonCheck, jsonIn, schoolDate, type Staff } from './request';
+import { formCheck, id, jsonCheck, jsonIn, schoolDate, type Staff } from '../request';
 
 const recordForm = formCheck<{ record: string }>({
 	type: 'object',

@@ -1,8 +1,8 @@
-import type { SchoolDate } from '../../core/calendar';
-import type { Database } from '../database';
-import type { Staff } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
+import type { Staff } from '../../request';
 import type { ChangeDetail, GroupDeed } from './groupChanges';
-import { seenAmong } from '../people';
+import { seenAmong } from '../../people';
 
 /** A line of a group's history. */
 export interface GroupChange {

@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
+import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
 import { groupingFor } from '../grouping';
 import { adoptGroups, undoAdoption } from './adoptions';
-import { fill } from '../database/seeding';
+import { fill } from '../../database/seeding';
 import { discardDraft, draftList, findDraft, saveDraft, type DraftChoices, type NewDraft } from './drafts';
 import { currentGroups } from './groups';
 

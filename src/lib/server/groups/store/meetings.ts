@@ -1,7 +1,7 @@
-import type { SchoolDate } from '../../core/calendar';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
-import { seenAmong } from '../people';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
+import { seenAmong } from '../../people';
 
 /** Who was at a meeting of a group, and how each did on its exit ticket. */
 export interface MeetingRecord {

@@ -1,7 +1,7 @@
-import type { SchoolDate } from '../../core/calendar';
-import type { Database } from '../database';
-import type { Staff, VisibleId } from '../request';
-import { seenBy } from '../people';
+import type { SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
+import type { Staff, VisibleId } from '../../request';
+import { seenBy } from '../../people';
 
 export type GroupKind = 'same need' | 'mixed';
 

@@ -1,16 +1,16 @@
-import { addDays, sayDate } from '../core/calendar';
-import { overlaps } from '../core/timetable';
-import type { Database } from './database';
+import { addDays, sayDate } from '../../core/calendar';
+import { overlaps } from '../../core/timetable';
+import type { Database } from '../database';
 import { USUAL_SIZES } from './grouping';
-import { firstReview } from './overview';
-import { formCheck, id, idList, idOf, schoolDate, type Staff } from './request';
-import { refuse, staffAction } from './staffPage';
+import { firstReview } from '../overview';
+import { formCheck, id, idList, idOf, schoolDate, type Staff } from '../request';
+import { refuse, staffAction } from '../staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
-import { type RosterStudent, visibleAmong } from './people';
-import { skillList } from './library';
-import { slotList } from './groups/timetable';
-import type { School } from './school';
+import { type RosterStudent, visibleAmong } from '../people';
+import { skillList } from '../library';
+import { slotList } from './timetable';
+import type { School } from '../school';
 
 interface ChangeFields {
 	kind: GroupDeed['kind'];

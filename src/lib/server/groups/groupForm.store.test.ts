@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { post, undo, type Answer } from '../../../tests/formPost';
+import { post, undo, type Answer } from '../../../../tests/formPost';
 import {
 	adopt,
 	clearGroups,
@@ -9,14 +9,14 @@ import {
 	TODAY,
 	type SmallSchool,
 	seen
-} from '../../../tests/smallSchool';
-import { addDays } from '../core/calendar';
+} from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
 import { changeAction, undoChangeAction } from './groupForm';
 import { recordAction } from './meetingForm';
-import { noteAction, removeNoteAction } from './people/noteForm';
+import { noteAction, removeNoteAction } from '../people/noteForm';
 import { groupHistory } from './store/groupHistory';
 import { findGroup } from './store/groups';
-import { notesOn } from './people/store/notes';
+import { notesOn } from '../people/store/notes';
 
 let small: SmallSchool;
 let groupId: number;

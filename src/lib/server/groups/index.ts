@@ -1,0 +1,8 @@
+/** Small groups: suggesting, adopting and changing them, and their sessions. */
+export { groupingFor, judgeDraft } from './grouping';
+export { sessionPlan } from './sessionPlan';
+export { adoptionGroups, undoAdoption } from './store/adoptions';
+export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
+export { groupHistory, groupPauses } from './store/groupHistory';
+export { attendanceCounts, currentGroups, findGroup, groupsOfStudent, groupsOn, heldSlots } from './store/groups';
+export { meetingRecords } from './store/meetings';
