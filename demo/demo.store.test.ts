@@ -11,7 +11,7 @@ import { ribbon } from '../src/lib/server/overview';
 import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
 import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/groups';
 import { findScope, type RosterStudent } from '../src/lib/server/people/store/people';
-import { queuedSets } from '../src/lib/server/store/practice';
+import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';
 import { openReviews } from '../src/lib/server/store/reviews';
 import { windowScores } from '../src/lib/server/screen/store/scores';

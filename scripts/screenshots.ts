@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
 import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENTS_A_CLASS } from '../demo/people';
 import { openDatabase } from '../src/lib/server/database/pool';
-import { queuedSets } from '../src/lib/server/store/practice';
+import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/store/probes';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from '../tests/browser/answering';
 import { itemFrom } from '../src/lib/core/items';

@@ -6,7 +6,7 @@ import { addDays } from '../../src/lib/core/calendar';
 import { canonicalAnswer, isReadable, itemFamilies, itemFrom } from '../../src/lib/core/items';
 import { isRight } from '../../src/lib/ui/sitting/isRight';
 import { beginDiagnostic } from '../../src/lib/server/store/adaptiveSittings';
-import { assignSet, queuedSets } from '../../src/lib/server/store/practice';
+import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/store/probes';
 import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/store/skillChecks';

@@ -8,7 +8,7 @@ import { windowInView } from './screen/windowPlaces';
 import { fill } from './database/seeding';
 import { beginDiagnostic } from './store/adaptiveSittings';
 import { findScope, type RosterStudent } from './people/store/people';
-import { assignSet } from './store/practice';
+import { assignSet } from './practice/store/practice';
 import { startProbes } from './store/probes';
 import { screeningWindows } from './screen/store/windows';
 import { skillGraph } from './library/store/skills';

@@ -8,7 +8,7 @@ import { currentCycle, type School } from './school';
 import { currentGroups } from './groups';
 import { countLateAnswers } from './store/lateAnswers';
 import type { RosterStudent } from './people';
-import { queuedSets, recentResults } from './store/practice';
+import { queuedSets, recentResults } from './practice';
 import { probeSeries } from './store/probes';
 import { decidedReviews, openReviews, tierHistory } from './store/reviews';
 import { openChecks } from './store/skillChecks';

@@ -4,7 +4,7 @@ import { isEnoughForToday } from '../core/screening';
 import { accommodations, NO_ACCOMMODATION } from './people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from './school';
-import { queuedSets } from './store/practice';
+import { queuedSets } from './practice';
 import { probeSeries } from './store/probes';
 import { openChecks } from './store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';

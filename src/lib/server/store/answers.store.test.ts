@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
 import { itemFrom } from '../../core/items';
 import { storeAnswers } from './answers';
-import { assignSet, queuedSets } from './practice';
+import { assignSet, queuedSets } from '../practice/store/practice';
 import { beginPractice, findSitting, sittingItems } from './sittings';
 import { readTraces, rebuildTraces } from '../standing/store/standings';
 

@@ -8,7 +8,7 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { closings } from './closings';
 import { endSitting } from '../screen/store/diagnostics';
 import { countLateAnswers, lateAnswers } from './lateAnswers';
-import { assignSet, queuedSets, withdrawSet } from './practice';
+import { assignSet, queuedSets, withdrawSet } from '../practice/store/practice';
 import { probeSeries, startProbes } from './probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';

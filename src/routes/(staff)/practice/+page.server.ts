@@ -1,6 +1,6 @@
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/groups';
-import { practiceSets, queuedSets, withdrawSet } from '$lib/server/store/practice';
+import { practiceSets, queuedSets, withdrawSet } from '$lib/server/practice';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';

@@ -14,7 +14,7 @@ import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
-import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../store/practice';
+import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../practice/store/practice';
 import { probeSeries, startProbes, undoStartProbes } from '../../store/probes';
 import { beginPractice, beginProbe } from '../../store/sittings';
 

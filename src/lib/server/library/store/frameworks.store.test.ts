@@ -4,7 +4,7 @@ import { shippedFramework } from '../../../../../framework/shipped';
 import type { Framework } from '../../../core/interchange/framework';
 import { changeFramework, taughtFramework } from './frameworks';
 import { libraryRevision } from './library';
-import { assignSet, queuedSets } from '../../store/practice';
+import { assignSet, queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
 import { readTraces } from '../../standing/store/standings';

@@ -15,7 +15,7 @@ import {
 } from '$lib/server/groups';
 import { staffContext } from '$lib/server/staffPage';
 import { notesOn, visibleAmong } from '$lib/server/people';
-import { practiceSets } from '$lib/server/store/practice';
+import { practiceSets } from '$lib/server/practice';
 import { probeSeries } from '$lib/server/store/probes';
 import { openReviews } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';

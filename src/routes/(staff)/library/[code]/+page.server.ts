@@ -14,7 +14,7 @@ import {
 	standardsOfSkill
 } from '$lib/server/library';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/staffPage';
-import { practiceSets } from '$lib/server/store/practice';
+import { practiceSets } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';

@@ -6,7 +6,7 @@ import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { assignSet } from '$lib/server/store/practice';
+import { assignSet } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';

@@ -1,6 +1,6 @@
-import type { SchoolDate } from '../../core/calendar';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import { type Staff, undoesAll, type VisibleId } from '../request';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { type Staff, undoesAll, type VisibleId } from '../../request';
 
 export interface PracticeSet {
 	id: number;
