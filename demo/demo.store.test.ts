@@ -16,7 +16,7 @@ import { probeSeries } from '../src/lib/server/store/probes';
 import { openReviews } from '../src/lib/server/store/reviews';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';
-import { windowSittings } from '../src/lib/server/store/sittings';
+import { windowSittings } from '../src/lib/server/sitting/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
 import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';
 import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME } from './people';

@@ -7,7 +7,7 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { slotList, type Slot } from '../src/lib/server/groups/timetable/store/timetable';
 import { windowScores } from '../src/lib/server/screen/store/scores';
-import { PROBE_ITEMS, probeSeed } from '../src/lib/server/store/sittings';
+import { PROBE_ITEMS, probeSeed } from '../src/lib/server/sitting/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
 import { readStandings } from '../src/lib/server/standing/store/standings';
 import { atHour, type AnswerLog } from './answerLog';

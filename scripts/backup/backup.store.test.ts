@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate } from '../../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
-import { beginDiagnostic } from '../../src/lib/server/store/adaptiveSittings';
+import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
 import { fillSmallSchool, migrations, NOW } from '../../tests/smallSchool';
 import { startMariadb } from '../mariadb.mjs';
 import { root } from '../prepare.mjs';

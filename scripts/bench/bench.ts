@@ -16,7 +16,7 @@ import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { needleMap } from '../../src/lib/server/needleMap';
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
-import { beginPractice, sittingItems } from '../../src/lib/server/store/sittings';
+import { beginPractice, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { skillGraph, skillList } from '../../src/lib/server/library/store/skills';
 import { readTraces } from '../../src/lib/server/standing/store/standings';
 import { benchGrouping } from './grouping';

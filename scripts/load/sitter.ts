@@ -6,7 +6,7 @@ import type { Random } from '../../src/lib/core/random';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
-import { openItem } from '../../src/lib/server/store/sittings';
+import { openItem } from '../../src/lib/server/sitting/store/sittings';
 
 /** Some answer of a question's kind, right or wrong. */
 export function someAnswer(response: ResponseSpec, random: Random): Answer {

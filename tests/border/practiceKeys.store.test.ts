@@ -5,10 +5,10 @@ import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } fro
 import { addDays } from '../../src/lib/core/calendar';
 import { canonicalAnswer, isReadable, itemFamilies, itemFrom } from '../../src/lib/core/items';
 import { isRight } from '../../src/lib/ui/sitting/isRight';
-import { beginDiagnostic } from '../../src/lib/server/store/adaptiveSittings';
+import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/store/probes';
-import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/store/sittings';
+import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/store/skillChecks';
 import type { SignedInStudent } from '../../src/lib/server/request/viewer';
 import { practiceItem } from '../../src/lib/server/sitting/practiceItem';

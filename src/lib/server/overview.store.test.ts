@@ -6,7 +6,7 @@ import { needleMap } from './needleMap';
 import { cycleDates, firstReview, peekAt, ribbon } from './overview';
 import { windowInView } from './screen/windowPlaces';
 import { fill } from './database/seeding';
-import { beginDiagnostic } from './store/adaptiveSittings';
+import { beginDiagnostic } from './sitting/store/adaptiveSittings';
 import { findScope, type RosterStudent } from './people/store/people';
 import { assignSet } from './practice/store/practice';
 import { startProbes } from './store/probes';

@@ -1,4 +1,4 @@
-import { studentContext } from '$lib/server/studentPage';
+import { studentContext } from '$lib/server/sitting';
 
 export function load({ locals }) {
 	return { givenName: studentContext(locals).givenName };

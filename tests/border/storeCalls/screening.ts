@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import * as adaptiveSittings from '../../../src/lib/server/store/adaptiveSittings';
+import * as adaptiveSittings from '../../../src/lib/server/sitting/store/adaptiveSittings';
 import * as cutScores from '../../../src/lib/server/screen/store/cutScores';
 import * as diagnostics from '../../../src/lib/server/screen/store/diagnostics';
 import * as diagnosticScores from '../../../src/lib/server/screen/store/diagnosticScores';

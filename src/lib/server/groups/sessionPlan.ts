@@ -1,6 +1,6 @@
 import { describeAnswer, hasItems, itemFrom, itemsForSkill } from '../../core/items';
 import { daysBetween, type SchoolDate } from '../../core/calendar';
-import { mathHtml } from '../presentItem';
+import { mathHtml } from '../sitting';
 import { type SampleItem, sampleItems, type Skill } from '../library';
 
 /** Questions of an exit ticket. */

@@ -5,7 +5,7 @@ import { itemFrom } from '../../core/items';
 import { expectedTheta, probabilityCorrect } from '../../core/measurement';
 import { familyParameters, fixedForm, itemParameters, type BankCalibration } from '../../core/screening';
 import { seededRandom } from '../../core/random';
-import { beginDiagnostic } from '../store/adaptiveSittings';
+import { beginDiagnostic } from '../sitting/store/adaptiveSittings';
 import { fill } from '../database/seeding';
 import { decideTrust } from '../screen/store/diagnostics';
 import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from '../store/jobs';
@@ -19,7 +19,7 @@ import {
 	withdrawParameters
 } from '../screen/store/parameters';
 import { windowScores } from '../screen/store/scores';
-import { openItem, windowSittings } from '../store/sittings';
+import { openItem, windowSittings } from '../sitting/store/sittings';
 import type { CalibrationProgress, CalibrationResult } from '../screen/calibration';
 import { workJob } from './workJob';
 

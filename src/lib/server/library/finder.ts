@@ -10,7 +10,7 @@ import {
 	type MisconceptionId
 } from '../../core/items';
 import type { Database } from '../database';
-import { mathHtml } from '../presentItem';
+import { mathHtml } from '../sitting';
 import { libraryRevision, standardList, type Standard } from './store/library';
 import { domainList, skillList } from './store/skills';
 

@@ -1,5 +1,5 @@
 import { describeAnswer, itemFrom, itemsForSkill } from '../../core/items';
-import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../presentItem';
+import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../sitting';
 
 /** Sample questions a page shows. */
 const SAMPLES = 6;

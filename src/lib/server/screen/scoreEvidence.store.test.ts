@@ -3,7 +3,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../
 import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
 import { gradePrior } from '../../core/screening';
 import { scoreEvidence } from './scoreEvidence';
-import { beginDiagnostic } from '../store/adaptiveSittings';
+import { beginDiagnostic } from '../sitting/store/adaptiveSittings';
 import { importScores, windowScores } from './store/scores';
 import { findScope } from '../people/store/people';
 import { screeningWindows } from './store/windows';

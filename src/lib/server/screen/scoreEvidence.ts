@@ -3,13 +3,12 @@ import { itemFrom } from '../../core/items';
 import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../../core/measurement';
 import { gradePrior } from '../../core/screening';
 import type { Database } from '../database';
-import { answerHtml, mathHtml } from '../presentItem';
+import { answerHtml, mathHtml, windowSittings } from '../sitting';
 import type { School } from '../school';
 import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
 import type { RosterStudent } from '../people';
 import { windowScores } from './store/scores';
-import { windowSittings } from '../store/sittings';
 import { domainList, skillList } from '../library';
 import type { ScreeningWindow } from './store/windows';
 

@@ -5,7 +5,7 @@ import { screeningWindows, windowClasses, windowNotes, type ScreeningWindow, typ
 import type { School } from '../school';
 import type { RosterStudent } from '../people';
 import { windowScores, type Score } from './store/scores';
-import { windowSittings, type BoardSitting } from '../store/sittings';
+import { type BoardSitting, windowSittings } from '../sitting';
 
 /**
  * The school's windows, and the one in view: the wanted one, else the last that opened, else the next to open; one with

@@ -3,7 +3,7 @@ import { promisify } from 'node:util';
 import { canonicalKeys, itemFrom, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
 import { signingKey } from '../auth/store/signingKey';
 import type { Database } from '../database';
-import { mathHtml, showItem } from '../presentItem';
+import { mathHtml, showItem } from './presentItem';
 
 const slowHash = promisify(pbkdf2);
 

@@ -2,7 +2,7 @@ import { itemFrom, misconceptionById } from '$lib/core/items';
 import { isMasteredIn, rootCauses, supposed } from '$lib/core/mastery';
 import { classwideNeeds } from '$lib/server/classwideNeeds';
 import { needleMap } from '$lib/server/needleMap';
-import { answerHtml, mathHtml } from '$lib/server/presentItem';
+import { answerHtml, mathHtml } from '$lib/server/sitting';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
 import { scopeOf, staffContext } from '$lib/server/staffPage';

@@ -1,9 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/staffPage';
-import { beginDiagnostic } from '$lib/server/store/adaptiveSittings';
-import { beginPractice, beginProbe, PROBE_ITEMS } from '$lib/server/store/sittings';
+import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS, studentContext, workFor } from '$lib/server/sitting';
 import { beginCheck, CHECK_ITEMS } from '$lib/server/store/skillChecks';
-import { studentContext, workFor } from '$lib/server/studentPage';
 import { formCheck, id, readForm } from '$lib/server/request';
 
 export async function load({ locals }) {

@@ -16,7 +16,7 @@ import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
 import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../practice/store/practice';
 import { probeSeries, startProbes, undoStartProbes } from '../../store/probes';
-import { beginPractice, beginProbe } from '../../store/sittings';
+import { beginPractice, beginProbe } from '../../sitting/store/sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {

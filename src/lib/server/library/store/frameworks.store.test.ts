@@ -5,7 +5,7 @@ import type { Framework } from '../../../core/interchange/framework';
 import { changeFramework, taughtFramework } from './frameworks';
 import { libraryRevision } from './library';
 import { assignSet, queuedSets } from '../../practice/store/practice';
-import { beginPractice } from '../../store/sittings';
+import { beginPractice } from '../../sitting/store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
 import { readTraces } from '../../standing/store/standings';
 

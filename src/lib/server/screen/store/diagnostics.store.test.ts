@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
-import { beginDiagnostic } from '../../store/adaptiveSittings';
+import { beginDiagnostic } from '../../sitting/store/adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
-import { sittingItems, windowSittings } from '../../store/sittings';
+import { sittingItems, windowSittings } from '../../sitting/store/sittings';
 import { readTraces } from '../../standing/store/standings';
 import { screeningWindows } from './windows';
 import type { Staff } from '../../request/viewer';

@@ -4,7 +4,7 @@ import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
-import type { Trust } from '../../store/sittings';
+import type { Trust } from '../../sitting';
 import { domainList, type Skill } from '../../library';
 import { rebuildTraces } from '../../standing';
 

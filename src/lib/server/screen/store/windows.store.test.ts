@@ -3,7 +3,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } fro
 import { addDays } from '../../../core/calendar';
 import { windowPlaces } from '../windowPlaces';
 import { accommodations, setAccommodations, type Accommodation } from '../../people/store/accommodations';
-import { beginDiagnostic } from '../../store/adaptiveSittings';
+import { beginDiagnostic } from '../../sitting/store/adaptiveSittings';
 import { findScope } from '../../people/store/people';
 import {
 	addWindow,

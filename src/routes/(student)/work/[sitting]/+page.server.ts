@@ -2,13 +2,9 @@ import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
 import { idOf } from '$lib/server/request';
-import { showItem } from '$lib/server/presentItem';
-import { practiceItem } from '$lib/server/sitting/practiceItem';
-import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sittingPage';
-import { closings } from '$lib/server/store/closings';
-import { findSitting, sittingItems } from '$lib/server/store/sittings';
+import { closings, findSitting, practiceItem, showItem, sittingItems, studentContext } from '$lib/server/sitting';
+import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
 import { skillList } from '$lib/server/library';
-import { studentContext } from '$lib/server/studentPage';
 
 export async function load({ locals, params }) {
 	const student = studentContext(locals);

@@ -1,12 +1,16 @@
 import { error, json } from '@sveltejs/kit';
-import { AnswerDesk } from '$lib/server/answerDesk';
+import {
+	AnswerDesk,
+	closings,
+	findSitting,
+	type IncomingAnswer,
+	solutionsOf,
+	type Stored,
+	triedItems
+} from '$lib/server/sitting';
 import { idOf, jsonCheck, readJson } from '$lib/server/request';
-import type { IncomingAnswer, Stored } from '$lib/server/store/answers';
-import { solutionsOf } from '$lib/server/sitting/practiceItem';
-import { diagnosticProgress, sayClosed } from '$lib/server/sittingPage';
-import { closings } from '$lib/server/store/closings';
+import { diagnosticProgress, sayClosed } from '$lib/server/sitting/sittingPage';
 import { findSchool } from '$lib/server/school';
-import { findSitting, triedItems } from '$lib/server/store/sittings';
 
 /** Of fifty answers, each as long as it may be. */
 const MOST_BYTES = 100_000;

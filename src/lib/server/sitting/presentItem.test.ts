@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom, type Item } from '../core/items';
+import { itemFamilies, itemFrom, type Item } from '../../core/items';
 import { answerHtml, mathHtml, showItem, showItemWithKey } from './presentItem';
 
 describe('text with formulas', () => {

@@ -1,4 +1,4 @@
-import type { RootDatabase } from './database';
+import type { RootDatabase } from '../database';
 import { storeAnswers, type Stored, type SubmittedAnswer } from './store/answers';
 
 interface Waiting {

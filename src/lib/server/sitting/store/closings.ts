@@ -1,5 +1,5 @@
-import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../core/calendar';
-import type { Database } from '../database';
+import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
 
 /** Why a sitting takes no answers any more. */
 export type ClosedBy = 'window closed' | 'ended by staff' | 'taken back' | 'left the school';

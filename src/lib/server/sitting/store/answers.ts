@@ -1,12 +1,12 @@
-import { schoolDateOf } from '../../core/calendar';
-import { check, familyFormat, itemFrom, type Checked } from '../../core/items';
-import type { Database, RootDatabase } from '../database';
+import { schoolDateOf } from '../../../core/calendar';
+import { check, familyFormat, itemFrom, type Checked } from '../../../core/items';
+import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
-import { finishDiagnostic } from '../screen';
+import { finishDiagnostic } from '../../screen';
 import type { SittingKind } from './sittings';
-import { type Skill, skillList } from '../library';
-import { addToTraces, STORED_TRACE, type StoredTrace } from '../standing';
+import { type Skill, skillList } from '../../library';
+import { addToTraces, STORED_TRACE, type StoredTrace } from '../../standing';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */

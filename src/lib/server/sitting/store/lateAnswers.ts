@@ -1,6 +1,6 @@
-import type { Answer } from '../../core/items';
-import type { Database } from '../database';
-import type { VisibleId } from '../request';
+import type { Answer } from '../../../core/items';
+import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
 import type { ClosedBy } from './closings';
 import type { SittingKind } from './sittings';
 

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { AnswerDesk } from './answerDesk';
-import type { RootDatabase } from './database/pool';
+import type { RootDatabase } from '../database/pool';
 import { storeAnswers, type SubmittedAnswer } from './store/answers';
 
 vi.mock('./store/answers', () => ({ storeAnswers: vi.fn() }));

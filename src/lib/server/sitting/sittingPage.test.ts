@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, makeItem } from '../core/items';
+import { itemFamilies, makeItem } from '../../core/items';
 import { askedItem, spokenText } from './sittingPage';
 
 describe('what is read aloud', () => {

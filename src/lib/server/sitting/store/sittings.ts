@@ -1,8 +1,8 @@
-import { itemsForSkill, type ItemSeed } from '../../core/items';
-import type { Doubt } from '../../core/measurement';
-import type { Database, RootDatabase } from '../database';
-import type { VisibleId } from '../request';
-import type { Skill } from '../library';
+import { itemsForSkill, type ItemSeed } from '../../../core/items';
+import type { Doubt } from '../../../core/measurement';
+import type { Database, RootDatabase } from '../../database';
+import type { VisibleId } from '../../request';
+import type { Skill } from '../../library';
 
 export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
 /** `resit`: one domain waits to be sat again. */

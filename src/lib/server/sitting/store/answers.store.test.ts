@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../tests/smallSchool';
-import { itemFrom } from '../../core/items';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../../tests/smallSchool';
+import { itemFrom } from '../../../core/items';
 import { storeAnswers } from './answers';
-import { assignSet, queuedSets } from '../practice/store/practice';
+import { assignSet, queuedSets } from '../../practice/store/practice';
 import { beginPractice, findSitting, sittingItems } from './sittings';
-import { readTraces, rebuildTraces } from '../standing/store/standings';
+import { readTraces, rebuildTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -1,16 +1,16 @@
 import { error } from '@sveltejs/kit';
-import { dayBegins } from '../core/calendar';
-import { isEnoughForToday } from '../core/screening';
-import { accommodations, NO_ACCOMMODATION } from './people';
+import { dayBegins } from '../../core/calendar';
+import { isEnoughForToday } from '../../core/screening';
+import { accommodations, NO_ACCOMMODATION } from '../people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
-import { findSchool, type School } from './school';
-import { queuedSets } from './practice';
-import { probeSeries } from './store/probes';
-import { openChecks } from './store/skillChecks';
+import { findSchool, type School } from '../school';
+import { queuedSets } from '../practice';
+import { probeSeries } from '../store/probes';
+import { openChecks } from '../store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
-import { skillList } from './library';
-import { windowsToSit } from './screen';
-import type { SignedInStudent } from './request';
+import { skillList } from '../library';
+import { windowsToSit } from '../screen';
+import type { SignedInStudent } from '../request';
 
 export function studentContext(locals: App.Locals): SignedInStudent {
 	if (locals.viewer?.kind !== 'student') error(404, 'There is nothing here for you at this address.');

@@ -1,9 +1,9 @@
-import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../core/screening';
-import { ADAPTIVE_RULES, type AbilityEstimate } from '../../core/measurement';
-import type { Database, RootDatabase } from '../database';
-import { parameterSet, type ParameterSet, type ScreeningWindow, versionFor } from '../screen';
+import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../../core/screening';
+import { ADAPTIVE_RULES, type AbilityEstimate } from '../../../core/measurement';
+import type { Database, RootDatabase } from '../../database';
+import { parameterSet, type ParameterSet, type ScreeningWindow, versionFor } from '../../screen';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
-import type { Skill } from '../library';
+import type { Skill } from '../../library';
 
 /** Seeds of a window's form: far enough apart that windows and attempts share no item. */
 export const formSeed = (windowId: number, attempt: number) => windowId * 10_000 + attempt * 1_000;

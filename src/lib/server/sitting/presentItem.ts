@@ -1,6 +1,6 @@
 import katex from 'katex';
-import type { Answer, Figure, Item, PublicItem, ShownItem } from '../core/items';
-import { describeAnswer, misconceptionById } from '../core/items';
+import type { Answer, Figure, Item, PublicItem, ShownItem } from '../../core/items';
+import { describeAnswer, misconceptionById } from '../../core/items';
 
 /**
  * Text with formulas as safe HTML: everything is escaped, TeX between dollar signs becomes MathML, and what closes a

@@ -1,13 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
-import { itemFrom } from '../../core/items';
-import { RESIT_ITEMS } from '../../core/screening';
+import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { itemFrom } from '../../../core/items';
+import { RESIT_ITEMS } from '../../../core/screening';
 import { beginDiagnostic } from './adaptiveSittings';
-import { decideTrust, endSitting, type TrustDecision } from '../screen/store/diagnostics';
-import { windowScores } from '../screen/store/scores';
+import { decideTrust, endSitting, type TrustDecision } from '../../screen/store/diagnostics';
+import { windowScores } from '../../screen/store/scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
-import { skillList } from '../library/store/skills';
-import { readTraces, rebuildTraces } from '../standing/store/standings';
+import { skillList } from '../../library/store/skills';
+import { readTraces, rebuildTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -1,13 +1,13 @@
-import { dayBegins } from '../core/calendar';
-import { inWords, itemFrom, type Item, type ShownItem } from '../core/items';
-import { isEnoughForToday } from '../core/screening';
+import { dayBegins } from '../../core/calendar';
+import { inWords, itemFrom, type Item, type ShownItem } from '../../core/items';
+import { isEnoughForToday } from '../../core/screening';
 import { showItem } from './presentItem';
-import { type Accommodation, accommodations, NO_ACCOMMODATION } from './people';
-import { findSchool } from './school';
+import { type Accommodation, accommodations, NO_ACCOMMODATION } from '../people';
+import { findSchool } from '../school';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
-import { windowsToSit } from './screen';
-import type { SignedInStudent } from './request';
+import { windowsToSit } from '../screen';
+import type { SignedInStudent } from '../request';
 
 /** A question of a diagnostic as a student gets it: without its key. */
 export interface AskedItem {

@@ -1,19 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
-import { itemFrom } from '../../core/items';
+import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
+import { itemFrom } from '../../../core/items';
 import { storeAnswers, type Stored } from './answers';
 import { beginDiagnostic } from './adaptiveSittings';
 import { closings } from './closings';
-import { endSitting } from '../screen/store/diagnostics';
+import { endSitting } from '../../screen/store/diagnostics';
 import { countLateAnswers, lateAnswers } from './lateAnswers';
-import { assignSet, queuedSets, withdrawSet } from '../practice/store/practice';
-import { probeSeries, startProbes } from './probes';
+import { assignSet, queuedSets, withdrawSet } from '../../practice/store/practice';
+import { probeSeries, startProbes } from '../../store/probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
-import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';
-import { readTraces, rebuildTraces } from '../standing/store/standings';
-import { moveWindow, noteStudents } from '../screen/store/windows';
+import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../store/skillChecks';
+import { readTraces, rebuildTraces } from '../../standing/store/standings';
+import { moveWindow, noteStudents } from '../../screen/store/windows';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -1,0 +1,22 @@
+/** What a student does: work that waits, questions as they are shown, and answers as they are stored. */
+export { AnswerDesk } from './answerDesk';
+export { practiceItem, solutionsOf } from './practiceItem';
+export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
+export { studentContext, workFor } from './studentWork';
+export { beginDiagnostic } from './store/adaptiveSittings';
+export type { IncomingAnswer, Stored } from './store/answers';
+export { closings } from './store/closings';
+export { countLateAnswers, lateAnswers } from './store/lateAnswers';
+export {
+	beginFixed,
+	beginPractice,
+	beginProbe,
+	type BoardSitting,
+	findSitting,
+	PROBE_ITEMS,
+	sittingItems,
+	triedItems,
+	type Trust,
+	windowSittings,
+	withSkillIds
+} from './store/sittings';
