@@ -12,7 +12,7 @@ import { currentCycle, findSchool } from '../src/lib/server/school/store/school'
 import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/groups';
 import { findScope, type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
-import { probeSeries } from '../src/lib/server/store/probes';
+import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/store/reviews';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';

@@ -4,7 +4,7 @@ import { chromium, type Page } from '@playwright/test';
 import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENTS_A_CLASS } from '../demo/people';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
-import { probeSeries } from '../src/lib/server/store/probes';
+import { probeSeries } from '../src/lib/server/track/store/probes';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from '../tests/browser/answering';
 import { itemFrom } from '../src/lib/core/items';
 import { chromiumLaunch } from './chromium.mjs';

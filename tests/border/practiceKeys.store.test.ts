@@ -7,7 +7,7 @@ import { canonicalAnswer, isReadable, itemFamilies, itemFrom } from '../../src/l
 import { isRight } from '../../src/lib/ui/sitting/isRight';
 import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
-import { probeSeries, startProbes } from '../../src/lib/server/store/probes';
+import { probeSeries, startProbes } from '../../src/lib/server/track/store/probes';
 import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/store/skillChecks';
 import type { SignedInStudent } from '../../src/lib/server/request/viewer';

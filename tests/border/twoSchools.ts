@@ -25,7 +25,7 @@ import { writeNote } from '../../src/lib/server/people/store/notes';
 import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
 import { assignSet, withdrawSet } from '../../src/lib/server/practice/store/practice';
-import { startProbes } from '../../src/lib/server/store/probes';
+import { startProbes } from '../../src/lib/server/track/store/probes';
 import { decide, openReviews } from '../../src/lib/server/store/reviews';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';

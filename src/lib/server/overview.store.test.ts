@@ -9,7 +9,7 @@ import { fill } from './database/seeding';
 import { beginDiagnostic } from './sitting/store/adaptiveSittings';
 import { findScope, type RosterStudent } from './people/store/people';
 import { assignSet } from './practice/store/practice';
-import { startProbes } from './store/probes';
+import { startProbes } from './track/store/probes';
 import { screeningWindows } from './screen/store/windows';
 import { skillGraph } from './library/store/skills';
 import { readStandings } from './standing/store/standings';

@@ -9,7 +9,7 @@ import { currentGroups } from './groups';
 import { countLateAnswers, windowSittings } from './sitting';
 import type { RosterStudent } from './people';
 import { queuedSets, recentResults } from './practice';
-import { probeSeries } from './store/probes';
+import { probeSeries } from './track';
 import { decidedReviews, openReviews, tierHistory } from './store/reviews';
 import { openChecks } from './store/skillChecks';
 import { domainList, skillList } from './library';

@@ -6,7 +6,7 @@ import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as practice from '../../../src/lib/server/practice/store/practice';
-import * as probes from '../../../src/lib/server/store/probes';
+import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/store/reviews';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/store/skillChecks';

@@ -5,7 +5,7 @@ import { accommodations, NO_ACCOMMODATION } from '../people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from '../school';
 import { queuedSets } from '../practice';
-import { probeSeries } from '../store/probes';
+import { probeSeries } from '../track';
 import { openChecks } from '../store/skillChecks';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
 import { skillList } from '../library';

@@ -4,7 +4,7 @@ import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPag
 import type { School } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { probeSeries } from '$lib/server/store/probes';
+import { probeSeries } from '$lib/server/track';
 import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

@@ -6,7 +6,7 @@ import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPag
 import { currentCycle } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { probeSeries, startProbes, undoStartProbes, type ProbeSeries } from '$lib/server/store/probes';
+import { probeSeries, type ProbeSeries, startProbes, undoStartProbes } from '$lib/server/track';
 import { skillList } from '$lib/server/library';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 

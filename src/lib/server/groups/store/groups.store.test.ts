@@ -15,7 +15,7 @@ import { fill } from '../../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
 import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../practice/store/practice';
-import { probeSeries, startProbes, undoStartProbes } from '../../store/probes';
+import { probeSeries, startProbes, undoStartProbes } from '../../track/store/probes';
 import { beginPractice, beginProbe } from '../../sitting/store/sittings';
 
 let small: SmallSchool;

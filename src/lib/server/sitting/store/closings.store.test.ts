@@ -9,7 +9,7 @@ import { closings } from './closings';
 import { endSitting } from '../../screen/store/diagnostics';
 import { countLateAnswers, lateAnswers } from './lateAnswers';
 import { assignSet, queuedSets, withdrawSet } from '../../practice/store/practice';
-import { probeSeries, startProbes } from '../../store/probes';
+import { probeSeries, startProbes } from '../../track/store/probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../store/skillChecks';
 import { readTraces, rebuildTraces } from '../../standing/store/standings';

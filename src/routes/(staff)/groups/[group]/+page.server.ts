@@ -16,7 +16,7 @@ import {
 import { staffContext } from '$lib/server/staffPage';
 import { notesOn, visibleAmong } from '$lib/server/people';
 import { practiceSets } from '$lib/server/practice';
-import { probeSeries } from '$lib/server/store/probes';
+import { probeSeries } from '$lib/server/track';
 import { openReviews } from '$lib/server/store/reviews';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

@@ -1,7 +1,7 @@
-import { cycleWeek, weeksBetween, type SchoolDate } from '../../core/calendar';
-import type { Point } from '../../core/growth';
-import { audit, type Database, requireOwn, type RootDatabase } from '../database';
-import { type Staff, undoesAll, type VisibleId } from '../request';
+import { cycleWeek, weeksBetween, type SchoolDate } from '../../../core/calendar';
+import type { Point } from '../../../core/growth';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { type Staff, undoesAll, type VisibleId } from '../../request';
 
 export interface ProbePlan {
 	id: number;

@@ -1,0 +1,2 @@
+/** Progress between screenings: weekly probes. */
+export { probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
