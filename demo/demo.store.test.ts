@@ -13,7 +13,7 @@ import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/
 import { findScope, type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
-import { openReviews } from '../src/lib/server/store/reviews';
+import { openReviews } from '../src/lib/server/decide/store/reviews';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';

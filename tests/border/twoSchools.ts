@@ -26,7 +26,7 @@ import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
 import { assignSet, withdrawSet } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
-import { decide, openReviews } from '../../src/lib/server/store/reviews';
+import { decide, openReviews } from '../../src/lib/server/decide/store/reviews';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';

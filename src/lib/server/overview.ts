@@ -10,7 +10,7 @@ import { countLateAnswers, windowSittings } from './sitting';
 import type { RosterStudent } from './people';
 import { queuedSets, recentResults } from './practice';
 import { probeSeries } from './track';
-import { decidedReviews, openReviews, tierHistory } from './store/reviews';
+import { decidedReviews, openReviews, tierHistory } from './decide';
 import { openChecks } from './store/skillChecks';
 import { domainList, skillList } from './library';
 import { readStandings } from './standing';

@@ -7,7 +7,7 @@ import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers'
 import * as library from '../../../src/lib/server/library/store/library';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as probes from '../../../src/lib/server/track/store/probes';
-import * as reviews from '../../../src/lib/server/store/reviews';
+import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';

@@ -9,7 +9,7 @@ import type { School } from '../school';
 import { groupsOfStudent } from '../groups';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
-import { decidedReviews, tierHistory } from '../store/reviews';
+import { decidedReviews, tierHistory } from '../decide';
 import { scoreHistory } from '../screen';
 import { domainList, skillGraph, skillList } from '../library';
 import { readStandings, standingsOnDays } from '../standing';

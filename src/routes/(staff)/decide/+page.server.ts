@@ -5,7 +5,7 @@ import type { School } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries } from '$lib/server/track';
-import { decide, decidedReviews, openReview, openReviews, undoDecision, type Review } from '$lib/server/store/reviews';
+import { decide, decidedReviews, openReview, openReviews, type Review, undoDecision } from '$lib/server/decide';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id, schoolDate } from '$lib/server/request';

@@ -18,7 +18,7 @@ import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
 import { notesOn, removeNote, writeNote } from '../../people/store/notes';
-import { decide, openReviews } from '../../store/reviews';
+import { decide, openReviews } from '../../decide/store/reviews';
 
 let small: SmallSchool;
 let groupId: number;

@@ -17,7 +17,7 @@ import { staffContext } from '$lib/server/staffPage';
 import { notesOn, visibleAmong } from '$lib/server/people';
 import { practiceSets } from '$lib/server/practice';
 import { probeSeries } from '$lib/server/track';
-import { openReviews } from '$lib/server/store/reviews';
+import { openReviews } from '$lib/server/decide';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { slotList, staffAbsences } from '$lib/server/groups/timetable';

@@ -9,10 +9,10 @@ import {
 	type SmallSchool,
 	seen,
 	seenOne
-} from '../../../../tests/smallSchool';
-import { addDays } from '../../core/calendar';
-import { fill } from '../database/seeding';
-import { currentGroups } from '../groups/store/groups';
+} from '../../../../../tests/smallSchool';
+import { addDays } from '../../../core/calendar';
+import { fill } from '../../database/seeding';
+import { currentGroups } from '../../groups/store/groups';
 import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
 
 let small: SmallSchool;

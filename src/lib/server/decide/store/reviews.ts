@@ -1,8 +1,8 @@
-import type { SchoolDate } from '../../core/calendar';
-import type { Advice, Verdict } from '../../core/growth';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff, VisibleId } from '../request';
-import { seenBy } from '../people';
+import type { SchoolDate } from '../../../core/calendar';
+import type { Advice, Verdict } from '../../../core/growth';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff, VisibleId } from '../../request';
+import { seenBy } from '../../people';
 
 export interface Review {
 	id: number;

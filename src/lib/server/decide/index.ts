@@ -1,0 +1,10 @@
+/** Reviews and their verdicts, with the tiers that follow. */
+export {
+	decide,
+	decidedReviews,
+	openReview,
+	openReviews,
+	type Review,
+	tierHistory,
+	undoDecision
+} from './store/reviews';
