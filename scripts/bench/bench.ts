@@ -14,7 +14,7 @@ import { importStandards } from '../../src/lib/server/library/store/library';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { needleMap } from '../../src/lib/server/needleMap';
+import { needleMap } from '../../src/lib/server/gaps/needleMap';
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
 import { beginPractice, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { skillGraph, skillList } from '../../src/lib/server/library/store/skills';

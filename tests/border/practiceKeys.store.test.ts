@@ -9,7 +9,7 @@ import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSitt
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/track/store/probes';
 import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
-import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/store/skillChecks';
+import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/gaps/store/skillChecks';
 import type { SignedInStudent } from '../../src/lib/server/request/viewer';
 import { practiceItem } from '../../src/lib/server/sitting/practiceItem';
 

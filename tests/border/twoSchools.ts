@@ -29,7 +29,7 @@ import { startProbes } from '../../src/lib/server/track/store/probes';
 import { decide, openReviews } from '../../src/lib/server/decide/store/reviews';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
-import { assignChecks, beginCheck } from '../../src/lib/server/store/skillChecks';
+import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import { rebuildTraces } from '../../src/lib/server/standing/store/standings';
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
 import { addDays } from '../core/calendar';
 import { readCell } from '../core/mastery';
-import { needleMap } from './needleMap';
+import { needleMap } from './gaps/needleMap';
 import { cycleDates, firstReview, peekAt, ribbon } from './overview';
 import { windowInView } from './screen/windowPlaces';
 import { fill } from './database/seeding';

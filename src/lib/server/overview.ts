@@ -11,7 +11,7 @@ import type { RosterStudent } from './people';
 import { queuedSets, recentResults } from './practice';
 import { probeSeries } from './track';
 import { decidedReviews, openReviews, tierHistory } from './decide';
-import { openChecks } from './store/skillChecks';
+import { openChecks } from './gaps';
 import { domainList, skillList } from './library';
 import { readStandings } from './standing';
 import type { Staff } from './request';

@@ -9,7 +9,7 @@ import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
-import * as skillChecks from '../../../src/lib/server/store/skillChecks';
+import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
 import * as standings from '../../../src/lib/server/standing/store/standings';
 import * as traceRule from '../../../src/lib/server/standing/store/traceRule';

@@ -6,7 +6,7 @@ import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from '../school';
 import { queuedSets } from '../practice';
 import { probeSeries } from '../track';
-import { openChecks } from '../store/skillChecks';
+import { openChecks } from '../gaps';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
 import { skillList } from '../library';
 import { windowsToSit } from '../screen';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { TRACE_RULE } from '../../core/mastery';
 import { lockStudents } from '../people/store/people';
-import { assignChecks, beginCheck, openChecks } from '../store/skillChecks';
+import { assignChecks, beginCheck, openChecks } from '../gaps/store/skillChecks';
 import { readTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 import { bringTracesUpToDate, everybody } from './traceRule';

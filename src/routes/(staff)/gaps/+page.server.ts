@@ -1,7 +1,6 @@
 import { itemFrom, misconceptionById } from '$lib/core/items';
 import { isMasteredIn, rootCauses, supposed } from '$lib/core/mastery';
-import { classwideNeeds } from '$lib/server/classwideNeeds';
-import { needleMap } from '$lib/server/needleMap';
+import { classwideNeeds, needleMap } from '$lib/server/gaps';
 import { answerHtml, mathHtml } from '$lib/server/sitting';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';

@@ -1,7 +1,7 @@
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/staffPage';
 import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS, studentContext, workFor } from '$lib/server/sitting';
-import { beginCheck, CHECK_ITEMS } from '$lib/server/store/skillChecks';
+import { beginCheck, CHECK_ITEMS } from '$lib/server/gaps';
 import { formCheck, id, readForm } from '$lib/server/request';
 
 export async function load({ locals }) {

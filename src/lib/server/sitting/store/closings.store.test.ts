@@ -11,7 +11,7 @@ import { countLateAnswers, lateAnswers } from './lateAnswers';
 import { assignSet, queuedSets, withdrawSet } from '../../practice/store/practice';
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
-import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../store/skillChecks';
+import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../gaps/store/skillChecks';
 import { readTraces, rebuildTraces } from '../../standing/store/standings';
 import { moveWindow, noteStudents } from '../../screen/store/windows';
 

@@ -1,7 +1,7 @@
 import { isMasteredIn, readyNext } from '$lib/core/mastery';
 import { expectedTheta, workingLevel } from '$lib/core/measurement';
 import { shareInterval } from '$lib/core/screening';
-import { classwideNeeds } from '$lib/server/classwideNeeds';
+import { classwideNeeds } from '$lib/server/gaps';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
 import { scopeOf, staffContext } from '$lib/server/staffPage';

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { columnsAlong, placeIn } from '$lib/core/mastery';
 import { toPoints, workingLevel } from '$lib/core/measurement';
-import { classwideNeeds } from '$lib/server/classwideNeeds';
+import { classwideNeeds } from '$lib/server/gaps';
 import { screenContext } from '$lib/server/staffPage';
 import { windowScores } from '$lib/server/screen';
 import { domainList, skillGraph, skillList } from '$lib/server/library';

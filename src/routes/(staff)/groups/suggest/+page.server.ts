@@ -6,7 +6,7 @@ import { groupingFor } from '$lib/server/groups';
 import { cycleDates } from '$lib/server/overview';
 import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
 import { currentCycle } from '$lib/server/school';
-import { MOST_CHECKED, openChecks } from '$lib/server/store/skillChecks';
+import { MOST_CHECKED, openChecks } from '$lib/server/gaps';
 import { skillGraph } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';

@@ -1,8 +1,8 @@
-import { expectedTheta } from '../core/measurement';
-import type { StandingNow } from '../core/mastery';
-import { classwideNeed } from '../core/screening';
-import type { RosterStudent } from './people';
-import type { Skill } from './library';
+import { expectedTheta } from '../../core/measurement';
+import type { StandingNow } from '../../core/mastery';
+import { classwideNeed } from '../../core/screening';
+import type { RosterStudent } from '../people';
+import type { Skill } from '../library';
 
 /** A skill that so many of a class lack that it is a lesson for all, not a group. */
 export interface ClasswideNeed extends ReturnType<typeof classwideNeed> {

@@ -1,9 +1,9 @@
-import type { SchoolDate } from '../core/calendar';
-import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../core/mastery';
-import type { Database } from './database';
-import type { Skill } from './library';
-import { readStandings } from './standing';
-import type { VisibleId } from './request';
+import type { SchoolDate } from '../../core/calendar';
+import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../../core/mastery';
+import type { Database } from '../database';
+import type { Skill } from '../library';
+import { readStandings } from '../standing';
+import type { VisibleId } from '../request';
 
 /** A row of the needle map. */
 export interface MapRow {

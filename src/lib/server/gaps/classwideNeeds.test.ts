@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Standing, StandingNow } from '../core/mastery';
+import type { Standing, StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
-import type { RosterStudent } from './people/store/people';
-import type { Skill } from './library/store/skills';
+import type { RosterStudent } from '../people/store/people';
+import type { Skill } from '../library/store/skills';
 
 const skill = (id: number, grade: number, term: number) =>
 	({ id, code: `X${id}`, shortName: `Skill ${id}`, statement: '', domainId: 1, grade, term }) as Skill;

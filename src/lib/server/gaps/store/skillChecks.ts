@@ -1,9 +1,9 @@
-import type { SchoolDate } from '../../core/calendar';
-import { itemsForSkill } from '../../core/items';
-import { audit, type Database, type RootDatabase } from '../database';
-import { type Staff, undoesAll, type VisibleId } from '../request';
-import { beginFixed, withSkillIds } from '../sitting';
-import type { Skill } from '../library';
+import type { SchoolDate } from '../../../core/calendar';
+import { itemsForSkill } from '../../../core/items';
+import { audit, type Database, type RootDatabase } from '../../database';
+import { type Staff, undoesAll, type VisibleId } from '../../request';
+import { beginFixed, withSkillIds } from '../../sitting';
+import type { Skill } from '../../library';
 
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;
