@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
 import { rowsOfSpreadsheet } from '../../src/lib/server/request/files/spreadsheet';
-import { spreadsheetOf } from '../../src/lib/server/spreadsheet';
+import { spreadsheetOf } from '../../src/lib/server/reports/spreadsheet';
 import { address, signInStaff } from './people';
 
 /** Rows that are left out, each for a reason of its own; every row stands for a student who has not sat. */

@@ -1,6 +1,6 @@
 import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
-import { spreadsheetOf } from '../../spreadsheet';
+import { spreadsheetOf } from '../../reports/spreadsheet';
 import { MOST_COLUMNS, MOST_ROWS, UnreadableFile } from './limits';
 import { isPacked, rowsOfSpreadsheet } from './spreadsheet';
 

@@ -1,7 +1,7 @@
 import { sayDate } from '$lib/core/calendar';
 import { reportText } from '$lib/core/screening';
-import { pdfOf } from '$lib/server/pdf';
-import { reportsAsked } from '$lib/server/reportPage';
+import { pdfOf } from '$lib/server/reports';
+import { reportsAsked } from '$lib/server/reports/reportPage';
 
 /** The reports that the address asks for, as a PDF file: one a page. */
 export async function GET({ locals, url }) {

@@ -1,4 +1,4 @@
-import { reportsAsked } from '$lib/server/reportPage';
+import { reportsAsked } from '$lib/server/reports/reportPage';
 
 export async function load({ locals, url }) {
 	const { window, earlier, reports, all, audience, longer, left, school } = await reportsAsked(locals, url);

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
 import { resultsTable, screenResults, summaryTable } from '$lib/server/screen';
-import { spreadsheetOf } from '$lib/server/spreadsheet';
+import { spreadsheetOf } from '$lib/server/reports';
 import { screenContext } from '$lib/server/staffPage';
 
 const TYPES: Record<string, string> = {

@@ -1,5 +1,5 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-import type { ReportText } from '../../core/screening';
+import type { ReportText } from '../../../core/screening';
 
 const INK = '#1b2733';
 const SOFT = '#54606c';

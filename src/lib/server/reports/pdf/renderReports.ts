@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
 import type { TFontDictionary } from 'pdfmake/interfaces';
-import type { ReportText } from '../../core/screening';
+import type { ReportText } from '../../../core/screening';
 import { reportDocument } from './reportPdf';
 
 /** Shipped with pdfmake, as files beside this list of them. */

@@ -1,11 +1,18 @@
-import { isMasteredIn, readyNext } from '../core/mastery';
-import { localPercentile, midTermWeek, percentile, shippedNorm, fromPoints, workingLevel } from '../core/measurement';
-import type { Database } from './database';
-import { gradeAbilities, type ScreeningWindow, screenResults } from './screen';
-import type { School } from './school';
-import type { RosterStudent } from './people';
-import { skillGraph, skillList } from './library';
-import { readStandings } from './standing';
+import { isMasteredIn, readyNext } from '../../core/mastery';
+import {
+	localPercentile,
+	midTermWeek,
+	percentile,
+	shippedNorm,
+	fromPoints,
+	workingLevel
+} from '../../core/measurement';
+import type { Database } from '../database';
+import { gradeAbilities, type ScreeningWindow, screenResults } from '../screen';
+import type { School } from '../school';
+import type { RosterStudent } from '../people';
+import { skillGraph, skillList } from '../library';
+import { readStandings } from '../standing';
 
 /** What a page about each student's screening says; students without a score are told as such. */
 export async function studentReports(

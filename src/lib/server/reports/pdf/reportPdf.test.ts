@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { reportText, type ReportFacts } from '../../core/screening';
+import { reportText, type ReportFacts } from '../../../core/screening';
 import { reportDocument } from './reportPdf';
 import renderReports from './renderReports';
 

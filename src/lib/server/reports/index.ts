@@ -1,0 +1,3 @@
+/** What is printed or taken out: reports as pages, PDF and spreadsheets. */
+export { pdfOf } from './pdf/index';
+export { spreadsheetOf } from './spreadsheet';
