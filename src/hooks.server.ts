@@ -4,7 +4,7 @@ import { viewerOf } from '$lib/server/auth/signInCache';
 import { SIGN_IN_COOKIE } from '$lib/server/auth/signIn';
 import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
-import { startJobs } from '$lib/server/jobs/start';
+import { startJobs } from '$lib/server/jobs';
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
 

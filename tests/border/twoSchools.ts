@@ -18,7 +18,7 @@ import { saveDraft } from '../../src/lib/server/groups/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { saveMeasure } from '../../src/lib/server/screen/store/givenMeasures';
 import { changeGroup } from '../../src/lib/server/groups/store/groupChanges';
-import { askForJob } from '../../src/lib/server/store/jobs';
+import { askForJob } from '../../src/lib/server/jobs/store/jobs';
 import { addMaterial, importStandards, shelve } from '../../src/lib/server/library/store/library';
 import { recordMeeting } from '../../src/lib/server/groups/store/meetings';
 import { writeNote } from '../../src/lib/server/people/store/notes';

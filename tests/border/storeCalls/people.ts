@@ -9,7 +9,7 @@ import * as attributes from '../../../src/lib/server/people/store/attributes';
 import * as audit from '../../../src/lib/server/database/audit';
 import * as bulk from '../../../src/lib/server/database/seeding';
 import * as school from '../../../src/lib/server/school/store/school';
-import * as jobs from '../../../src/lib/server/store/jobs';
+import * as jobs from '../../../src/lib/server/jobs/store/jobs';
 import * as notes from '../../../src/lib/server/people/store/notes';
 import * as ownRows from '../../../src/lib/server/database/ownRows';
 import * as people from '../../../src/lib/server/people/store/people';

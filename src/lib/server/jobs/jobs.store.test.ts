@@ -8,7 +8,7 @@ import { seededRandom } from '../../core/random';
 import { beginDiagnostic } from '../sitting/store/adaptiveSittings';
 import { fill } from '../database/seeding';
 import { decideTrust } from '../screen/store/diagnostics';
-import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from '../store/jobs';
+import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from './store/jobs';
 import {
 	answersAfter,
 	applyParameters,

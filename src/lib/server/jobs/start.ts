@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import type { Logger } from 'pino';
-import { threadFile } from '../threadFile';
+import { threadFile } from './threadFile';
 
 /** After a thread has died, as from too little memory. */
 const AGAIN_MS = 10_000;

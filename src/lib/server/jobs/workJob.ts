@@ -1,6 +1,6 @@
 import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth/store/clearSignIns';
-import { claimJob, endJob, renewClaim, type ClaimedJob } from '../store/jobs';
+import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { calibrateSchool } from '../screen';
 
 /** How often a job says how far it is. */

@@ -3,7 +3,7 @@ import { parentPort } from 'node:worker_threads';
 import pino from 'pino';
 import { now } from '../request/clock';
 import { openDatabase } from '../database';
-import { keepRecurring } from '../store/jobs';
+import { keepRecurring } from './store/jobs';
 import { workJob } from './workJob';
 
 const IDLE_MS = 1_000;

@@ -1,5 +1,5 @@
 import Piscina from 'piscina';
-import { threadFile } from '../../threadFile';
+import { threadFile } from '../../jobs';
 import type { ReportsToRender } from './renderReports';
 
 /** Threads end when nobody has asked for so long. */

@@ -1,6 +1,6 @@
 /** Files from outside: read in a thread of their own, which is ended when one takes too much time or memory. */
 import Piscina from 'piscina';
-import { threadFile } from '../../threadFile';
+import { threadFile } from '../../jobs';
 import type { Asked, Found, Kind, Readings } from './read';
 
 /** A file of the largest size that is allowed takes a tenth of it. */

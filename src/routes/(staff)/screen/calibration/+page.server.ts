@@ -10,7 +10,7 @@ import {
 	parameterVersions,
 	withdrawParameters
 } from '$lib/server/screen';
-import { askForJob, cancelJob, newestJob } from '$lib/server/store/jobs';
+import { askForJob, cancelJob, newestJob } from '$lib/server/jobs';
 import { type Skill, skillList } from '$lib/server/library';
 import { formCheck, id } from '$lib/server/request';
 

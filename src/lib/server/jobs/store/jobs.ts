@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { audit, type Database, type RootDatabase } from '../database';
-import type { Staff } from '../request';
+import { audit, type Database, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
 
 /** What a school asks for. */
 export type AskedKind = 'calibration';
