@@ -6,6 +6,22 @@ import svelteConfig from './svelte.config.js';
 
 const room = (name) => [`**/lib/${name}/**`, `$lib/${name}/**`, `$lib/${name}`, `../${name}/**`, `../../${name}/**`];
 
+const rooms =
+	'(auth|database|decide|gaps|groups|jobs|library|people|practice|reports|request|school|screen|shell|sitting|standing|track)';
+/** A room is used by its index; what is named …Form or …Page holds actions and loads, for routes and for its like. */
+const throughIndex = [
+	{
+		regex: `^(\\.\\./)+${rooms}/(?!timetable$|.*(Form|Page)$)`,
+		message: 'A room uses another by its index.'
+	},
+	{
+		regex: `^\\$lib/server/${rooms}/(?!timetable$|.*(Form|Page)$)`,
+		message: 'Routes use a room by its index, its …Form and its …Page files.'
+	}
+];
+/** Threads begin here, and take only what they need. */
+const threads = ['src/lib/server/request/files/read.ts', 'src/lib/server/jobs/worker.ts'];
+
 /** Arrows point one way: routes → server → core, routes → ui → core. */
 function layer(files, forbidden, message) {
 	return { files, rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] } };
@@ -70,13 +86,38 @@ export default ts.config(
 	layer(['src/lib/workers/**'], [...room('server'), ...room('ui')], 'workers are thin wrappers that call core.'),
 	layer(['src/lib/server/**'], [...room('ui'), '**/routes/**'], 'server never imports ui or routes.'),
 	{
+		files: ['src/lib/server/**/*.ts', 'src/routes/**/*.ts', 'src/hooks.server.ts'],
+		ignores: ['**/*.test.ts', ...threads],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{ group: [...room('ui'), '**/routes/**'], message: 'server never imports ui or routes.' },
+						...throughIndex
+					]
+				}
+			]
+		}
+	},
+	{
+		files: ['src/lib/server/**/index.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{ patterns: [{ regex: '(Form|Page)$', message: 'Actions and loads are for routes, not for other rooms.' }] }
+			]
+		}
+	},
+	{
 		files: ['src/routes/**/*.ts', 'src/lib/server/**/*.ts', 'src/hooks.server.ts'],
 		ignores: ['src/lib/server/**/store/**', 'src/lib/server/database/**', 'src/lib/server/request/**', '**/*.test.ts'],
 		rules: {
 			'no-restricted-syntax': [
 				'error',
 				{
-					selector: 'CallExpression[callee.property.name=/^(query|execute)$/]',
+					selector:
+						':matches(TemplateElement[value.raw=/^\\s*(SELECT|INSERT|UPDATE|DELETE)\\s/], Literal[value=/^\\s*(SELECT|INSERT|UPDATE|DELETE)\\s/])',
 					message: 'SQL appears only in a room’s store and in src/lib/server/database.'
 				},
 				{

@@ -1,3 +1,4 @@
+import { findScope } from '../src/lib/server/shell/store/scope';
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
@@ -7,10 +8,10 @@ import { fromPoints } from '../src/lib/core/measurement';
 import { classwideNeed } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { ribbon } from '../src/lib/server/overview';
+import { ribbon } from '../src/lib/server/shell/ribbon';
 import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
 import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/groups';
-import { findScope, type RosterStudent } from '../src/lib/server/people/store/people';
+import { type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/decide/store/reviews';

@@ -1,7 +1,6 @@
 import { redirect, type Handle, type HandleServerError, type ServerInit } from '@sveltejs/kit';
 import pino from 'pino';
-import { viewerOf } from '$lib/server/auth/signInCache';
-import { SIGN_IN_COOKIE } from '$lib/server/auth/signIn';
+import { SIGN_IN_COOKIE, viewerOf } from '$lib/server/auth';
 import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs';

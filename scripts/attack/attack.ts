@@ -29,8 +29,8 @@ for (const [name, attack] of Object.entries(cases)) {
 for (const [name, files] of [
 	['rubbish', ['tests/border/rubbish']],
 	['roles', ['tests/border/roles']],
-	['two schools', ['tests/border/waysToSchool']],
-	['closed work', ['src/lib/server/store/closings']],
+	['two schools', ['tests/border/waysToSchool', 'tests/border/storeFunctions']],
+	['closed work', ['src/lib/server/sitting/store/closings']],
 	['keys', ['tests/border/practiceKeys']],
 	['sign-ins', ['src/lib/server/auth']],
 	['kills', ['scripts/load/crash']]

@@ -1,8 +1,7 @@
-import { lockedOutOf } from '$lib/server/auth/locks';
-import { peekAt, ribbon } from '$lib/server/overview';
+import { peekAt, ribbon, scopeChoices } from '$lib/server/shell';
+import { lockedOutOf } from '$lib/server/auth';
 import { idIn, may } from '$lib/server/request';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
-import { scopeChoices } from '$lib/server/people';
+import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);

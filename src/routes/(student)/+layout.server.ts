@@ -1,4 +1,4 @@
-import { studentContext } from '$lib/server/sitting';
+import { studentContext } from '$lib/server/request';
 
 export function load({ locals }) {
 	return { givenName: studentContext(locals).givenName };

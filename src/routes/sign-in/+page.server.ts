@@ -1,7 +1,15 @@
 import { fail, redirect } from '@sveltejs/kit';
-import { browserToken, keepSignIn } from '$lib/server/auth/cookies';
-import { findDoor, studentOfKey } from '$lib/server/auth/classDoor';
-import { SIGN_IN_COOKIE, signInStaff, signInStudent, type SignIn, type Trying } from '$lib/server/auth/signIn';
+import {
+	browserToken,
+	findDoor,
+	keepSignIn,
+	SIGN_IN_COOKIE,
+	type SignIn,
+	signInStaff,
+	signInStudent,
+	studentOfKey,
+	type Trying
+} from '$lib/server/auth';
 import { clientAddress, formCheck, oneIn, readForm, textIn } from '$lib/server/request';
 import type { RequestEvent } from './$types';
 

@@ -1,6 +1,5 @@
 import { redirect } from '@sveltejs/kit';
-import { forgetViewer } from '$lib/server/auth/signInCache';
-import { SIGN_IN_COOKIE, signOut } from '$lib/server/auth/signIn';
+import { forgetViewer, SIGN_IN_COOKIE, signOut } from '$lib/server/auth';
 
 export async function POST({ cookies, locals }) {
 	const token = cookies.get(SIGN_IN_COOKIE);

@@ -12,6 +12,7 @@ import * as school from '../../../src/lib/server/school/store/school';
 import * as jobs from '../../../src/lib/server/jobs/store/jobs';
 import * as notes from '../../../src/lib/server/people/store/notes';
 import * as ownRows from '../../../src/lib/server/database/ownRows';
+import * as scope from '../../../src/lib/server/shell/store/scope';
 import * as people from '../../../src/lib/server/people/store/people';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
@@ -84,22 +85,9 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		people,
 		{
 			seenBy: given(({ me }) => people.seenBy(me.staff.teacher, TODAY, 'student.id')),
-			findScope: checks(async ({ database, me, of }) => {
-				const keys = [
-					`class:${of.classes.a}`,
-					`group:${of.groups.a}`,
-					`list:${of.students.join()}`,
-					'school',
-					'grade:4'
-				];
-				const found = [];
-				for (const staff of Object.values(me.staff))
-					for (const key of keys) found.push(await people.findScope(database, staff, key, TODAY));
-				return found;
-			}),
-			scopeChoices: given(({ database, me }) => people.scopeChoices(database, me.staff.specialist, TODAY)),
 			classList: given(({ database, me }) => people.classList(database, me.base)),
 			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist)),
+			visibleStudents: given(({ database, me }) => people.visibleStudents(database, me.staff.teacher, TODAY)),
 			visibleAmong: checks(({ database, me, of }) =>
 				people.visibleAmong(database, me.staff.specialist, of.students, TODAY)
 			),
@@ -118,6 +106,25 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			schoolTimeZones: all,
 			lockStudents: given(({ database, me }) => people.lockStudents(database, me.students)),
 			allStudentIds: given(({ database, me }) => people.allStudentIds(database, me.base))
+		}
+	],
+	[
+		scope,
+		{
+			findScope: checks(async ({ database, me, of }) => {
+				const keys = [
+					`class:${of.classes.a}`,
+					`group:${of.groups.a}`,
+					`list:${of.students.join()}`,
+					'school',
+					'grade:4'
+				];
+				const found = [];
+				for (const staff of Object.values(me.staff))
+					for (const key of keys) found.push(await scope.findScope(database, staff, key, TODAY));
+				return found;
+			}),
+			scopeChoices: given(({ database, me }) => scope.scopeChoices(database, me.staff.specialist, TODAY))
 		}
 	],
 	[clearSignIns, { clearSignIns: all }],

@@ -3,7 +3,7 @@ import { addDays } from '../../core/calendar';
 import type { DraftLimits } from '../../core/grouping';
 import { formCheck, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from '../request';
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
-import { refuse, staffAction } from '../staffPage';
+import { refuse, staffAction } from '../shell/staffPage';
 import { adoptGroups } from './store/adoptions';
 import type { School } from '../school';
 import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedDraft } from './store/drafts';

@@ -1,4 +1,5 @@
 /** Small groups: suggesting, adopting and changing them, and their sessions. */
+export { cycleDates } from './groupDates';
 export { groupingFor, judgeDraft } from './grouping';
 export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';

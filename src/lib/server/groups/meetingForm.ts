@@ -2,7 +2,7 @@ import type { SchoolDate } from '../../core/calendar';
 import { sayDate } from '../../core/calendar';
 import type { Database } from '../database';
 import { TICKET_ITEMS } from './sessionPlan';
-import { refuse, staffAction } from '../staffPage';
+import { refuse, staffAction } from '../shell/staffPage';
 import { findGroup } from './store/groups';
 import { recordMeeting, type MeetingRecord } from './store/meetings';
 import { formCheck, id, jsonCheck, jsonIn, schoolDate, type Staff } from '../request';

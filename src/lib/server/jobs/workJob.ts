@@ -1,5 +1,5 @@
 import type { RootDatabase } from '../database';
-import { clearSignIns } from '../auth/store/clearSignIns';
+import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { calibrateSchool } from '../screen';
 

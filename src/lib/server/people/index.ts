@@ -8,16 +8,14 @@ export {
 	classByCode,
 	classCodes,
 	classList,
-	findScope,
 	lockStudents,
 	type RosterStudent,
 	schoolTimeZones,
-	type Scope,
-	scopeChoices,
 	seenAmong,
 	seenBy,
 	staffList,
 	studentPin,
 	studentsByNumber,
-	visibleAmong
+	visibleAmong,
+	visibleStudents
 } from './store/people';

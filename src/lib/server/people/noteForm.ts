@@ -1,4 +1,4 @@
-import { refuse, staffAction } from '../staffPage';
+import { refuse, staffAction } from '../shell/staffPage';
 import { findGroup } from '../groups';
 import { removeNote, writeNote } from './store/notes';
 import { visibleAmong } from './store/people';

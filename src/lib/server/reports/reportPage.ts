@@ -1,6 +1,6 @@
+import { screenContext } from '../screen/screenPage';
 import { error } from '@sveltejs/kit';
 import type { Audience } from '../../core/screening';
-import { screenContext } from '../staffPage';
 import { studentReports } from './studentReport';
 
 /** More pages than this nobody prints at once. */

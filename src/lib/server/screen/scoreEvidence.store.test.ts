@@ -1,3 +1,4 @@
+import { findScope } from '../shell/store/scope';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
@@ -5,7 +6,6 @@ import { gradePrior } from '../../core/screening';
 import { scoreEvidence } from './scoreEvidence';
 import { beginDiagnostic } from '../sitting/store/adaptiveSittings';
 import { importScores, windowScores } from './store/scores';
-import { findScope } from '../people/store/people';
 import { screeningWindows } from './store/windows';
 
 let small: SmallSchool;

@@ -2,7 +2,7 @@
 export { AnswerDesk } from './answerDesk';
 export { practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
-export { studentContext, workFor } from './studentWork';
+export { workFor } from './studentWork';
 export { beginDiagnostic } from './store/adaptiveSittings';
 export type { IncomingAnswer, Stored } from './store/answers';
 export { closings } from './store/closings';

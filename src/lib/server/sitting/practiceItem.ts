@@ -1,7 +1,7 @@
 import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
 import { canonicalKeys, itemFrom, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
-import { signingKey } from '../auth/store/signingKey';
+import { signingKey } from '../auth';
 import type { Database } from '../database';
 import { mathHtml, showItem } from './presentItem';
 

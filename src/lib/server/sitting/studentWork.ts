@@ -1,4 +1,3 @@
-import { error } from '@sveltejs/kit';
 import { dayBegins } from '../../core/calendar';
 import { isEnoughForToday } from '../../core/screening';
 import { accommodations, NO_ACCOMMODATION } from '../people';
@@ -11,11 +10,6 @@ import { answersSince, windowSittings, type BoardSitting } from './store/sitting
 import { skillList } from '../library';
 import { windowsToSit } from '../screen';
 import type { SignedInStudent } from '../request';
-
-export function studentContext(locals: App.Locals): SignedInStudent {
-	if (locals.viewer?.kind !== 'student') error(404, 'There is nothing here for you at this address.');
-	return locals.viewer;
-}
 
 /** What a student has to do now: the open diagnostic, this week's probes, skill checks, and practice sets, each with how far it is. */
 export async function workFor(locals: App.Locals, student: SignedInStudent) {

@@ -1,17 +1,21 @@
-import { forgetViewer } from '$lib/server/auth/signInCache';
-import { hashSecret, matchesSecret, passwordProblem } from '$lib/server/auth/passwords';
-import { sayBrowser } from '$lib/server/auth/sayBrowser';
-import { SIGN_IN_COOKIE, tokenHash } from '$lib/server/auth/signIn';
 import {
 	changePassword,
+	countTry,
 	endOthers,
+	endTry,
+	forgetViewer,
+	hashSecret,
 	IDLE_MINUTES,
 	LONGEST_HOURS,
+	matchesSecret,
 	passwordHashOf,
-	signInsOf
-} from '$lib/server/auth/store/signIns';
-import { countTry, endTry } from '$lib/server/auth/store/tries';
-import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
+	passwordProblem,
+	sayBrowser,
+	SIGN_IN_COOKIE,
+	signInsOf,
+	tokenHash
+} from '$lib/server/auth';
+import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { formCheck, id } from '$lib/server/request';
 import type { RequestEvent } from '@sveltejs/kit';
 

@@ -1,6 +1,6 @@
 import { addDays, weeksBetween, weekdayBy } from '$lib/core/calendar';
 import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
-import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import type { School } from '$lib/server/school';
 import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';

@@ -4,7 +4,7 @@ import { classwideNeeds, needleMap } from '$lib/server/gaps';
 import { answerHtml, mathHtml } from '$lib/server/sitting';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { evidenceFor } from '$lib/server/standing';

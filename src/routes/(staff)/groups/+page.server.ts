@@ -1,7 +1,7 @@
 import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
 import { dayIn, formCheck, id, idIn, may } from '$lib/server/request';
-import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { adoptionGroups, currentGroups, draftList, groupsOn, undoAdoption } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';

@@ -1,7 +1,7 @@
 import { familiesFor } from '$lib/core/items';
 import { domainList, findInLibrary, shelfOf, skillList } from '$lib/server/library';
 import { textIn } from '$lib/server/request';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 
 const MOST = 24;
 

@@ -1,4 +1,4 @@
-import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { practiceSets, queuedSets, withdrawSet } from '$lib/server/practice';
 import { skillList } from '$lib/server/library';

@@ -1,5 +1,5 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { screenResults } from '$lib/server/screen';
-import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);

@@ -1,10 +1,9 @@
 import { addDays, weeksBetween } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
-import { cycleDates } from '$lib/server/overview';
-import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/staffPage';
+import { attendanceCounts, currentGroups, cycleDates } from '$lib/server/groups';
+import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
-import { attendanceCounts, currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { probeSeries, type ProbeSeries, startProbes, undoStartProbes } from '$lib/server/track';
 import { skillList } from '$lib/server/library';

@@ -1,8 +1,8 @@
+import { formCheck, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
-import { refuse } from '$lib/server/staffPage';
-import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS, studentContext, workFor } from '$lib/server/sitting';
+import { refuse } from '$lib/server/shell/staffPage';
+import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS, workFor } from '$lib/server/sitting';
 import { beginCheck, CHECK_ITEMS } from '$lib/server/gaps';
-import { formCheck, id, readForm } from '$lib/server/request';
 
 export async function load({ locals }) {
 	const { diagnostics, probes, checks, sets } = await workFor(locals, studentContext(locals));

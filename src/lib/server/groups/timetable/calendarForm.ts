@@ -1,7 +1,7 @@
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { overlaps } from '../../../core/timetable';
 import { fileForm, formCheck, id, idsOf, idText, readFile } from '../../request';
-import { refuse, staffAction } from '../../staffPage';
+import { refuse, staffAction } from '../../shell/staffPage';
 import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
 import { groupStaff, sayTimes } from './timetableForm';
 

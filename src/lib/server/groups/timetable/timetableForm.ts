@@ -1,7 +1,7 @@
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../../../core/timetable';
 import type { Database } from '../../database';
-import { refuse, staffAction } from '../../staffPage';
+import { refuse, staffAction } from '../../shell/staffPage';
 import { currentGroups } from '..';
 import { classList, staffList } from '../../people';
 import {

@@ -1,16 +1,8 @@
+import { findScope, scopeChoices } from '../../shell/store/scope';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../../tests/smallSchool';
 import { fill } from '../../database/seeding';
-import {
-	accountByUserName,
-	classByCode,
-	findScope,
-	scopeChoices,
-	staffList,
-	studentPin,
-	studentsByNumber,
-	visibleAmong
-} from './people';
+import { accountByUserName, classByCode, staffList, studentPin, studentsByNumber, visibleAmong } from './people';
 import { rosterAttributes } from './attributes';
 
 let small: SmallSchool;

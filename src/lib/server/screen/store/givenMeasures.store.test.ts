@@ -1,3 +1,4 @@
+import { findScope } from '../../shell/store/scope';
 import { setCutScores } from './cutScores';
 import { cutScores } from './cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -5,7 +6,6 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../
 import { screenResults } from '../screenResults';
 import { windowPlaces } from '../windowPlaces';
 import { measuredStudent, saveMeasure, setMeasureAside, windowMeasures, type NewMeasure } from './givenMeasures';
-import { findScope } from '../../people/store/people';
 import { addWindow, screeningWindows, windowCounts, withdrawWindow } from './windows';
 
 let small: SmallSchool;

@@ -1,10 +1,10 @@
+import { findScope } from '../../shell/store/scope';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
 import { windowPlaces } from '../windowPlaces';
 import { accommodations, setAccommodations, type Accommodation } from '../../people/store/accommodations';
 import { beginDiagnostic } from '../../sitting/store/adaptiveSittings';
-import { findScope } from '../../people/store/people';
 import {
 	addWindow,
 	moveWindow,

@@ -2,7 +2,7 @@ import { addDays } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
-import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/gaps';
 import { skillGraph, skillList } from '$lib/server/library';

@@ -4,7 +4,7 @@ import { shareInterval } from '$lib/core/screening';
 import { classwideNeeds } from '$lib/server/gaps';
 import { idIn } from '$lib/server/request';
 import { overallAbilities, windowInView } from '$lib/server/screen';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

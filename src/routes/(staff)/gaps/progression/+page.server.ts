@@ -1,8 +1,8 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { error } from '@sveltejs/kit';
 import { columnsAlong, placeIn } from '$lib/core/mastery';
 import { toPoints, workingLevel } from '$lib/core/measurement';
 import { classwideNeeds } from '$lib/server/gaps';
-import { screenContext } from '$lib/server/staffPage';
 import { windowScores } from '$lib/server/screen';
 import { domainList, skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

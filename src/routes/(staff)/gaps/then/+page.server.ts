@@ -1,7 +1,7 @@
 import { addDays } from '$lib/core/calendar';
 import { standingChange, type StandingChange } from '$lib/core/mastery';
 import { dayIn } from '$lib/server/request';
-import { scopeOf, staffContext } from '$lib/server/staffPage';
+import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { domainList, skillList } from '$lib/server/library';
 import { readStandings, standingsOnDays } from '$lib/server/standing';

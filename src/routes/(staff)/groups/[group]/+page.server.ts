@@ -13,7 +13,7 @@ import {
 	meetingRecords,
 	sessionPlan
 } from '$lib/server/groups';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { notesOn, visibleAmong } from '$lib/server/people';
 import { practiceSets } from '$lib/server/practice';
 import { probeSeries } from '$lib/server/track';

@@ -1,7 +1,7 @@
 import { draftFigures } from '$lib/core/grouping';
 import { meetingMinutes } from '$lib/core/timetable';
 import { currentGroups, discardDraft, draftList, judgeDraft, MOST_DRAFTS, type SavedDraft } from '$lib/server/groups';
-import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/groups/timetable';

@@ -1,7 +1,7 @@
 import { addDays, sayMeeting } from '$lib/core/calendar';
 import { clashes } from '$lib/core/timetable';
 import { calendarActions } from '$lib/server/groups/timetable/calendarForm';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups, heldSlots } from '$lib/server/groups';
 import { classList, staffList } from '$lib/server/people';
 import { classBlocks, slotList, staffAbsences } from '$lib/server/groups/timetable';

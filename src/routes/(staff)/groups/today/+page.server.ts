@@ -3,7 +3,7 @@ import { isWithin, minutesOf } from '$lib/core/timetable';
 import { recordAction } from '$lib/server/groups/meetingForm';
 import { dayIn } from '$lib/server/request';
 import { groupPauses, groupsOn, meetingRecords, sessionPlan } from '$lib/server/groups';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';

@@ -13,7 +13,7 @@ import {
 	skillList,
 	standardsOfSkill
 } from '$lib/server/library';
-import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/shell/staffPage';
 import { practiceSets } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';

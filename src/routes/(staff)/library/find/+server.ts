@@ -1,6 +1,6 @@
 import { error, json } from '@sveltejs/kit';
 import { findInLibrary } from '$lib/server/library';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 
 const LONGEST = 120;
 const MOST = 24;

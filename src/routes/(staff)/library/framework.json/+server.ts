@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { writeCaseFramework } from '$lib/core/interchange/caseFramework';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { taughtFramework } from '$lib/server/library';
 
 /** A UUID from a name (RFC 9562, version 8: bits of a SHA-256), so that the same export gives the same file. */

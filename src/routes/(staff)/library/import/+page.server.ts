@@ -1,5 +1,5 @@
 import { formCheck, longForm, readFile } from '$lib/server/request';
-import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { changeFramework, importStandards, skillList, taughtFramework } from '$lib/server/library';
 
 const PROBLEMS_SHOWN = 40;

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { writeSkillTable } from '$lib/core/interchange/skillTable';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { taughtFramework } from '$lib/server/library';
 
 /** The skills as a table. */

@@ -3,7 +3,7 @@ import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
 import { sampleItems, skillGraph, skillList } from '$lib/server/library';
-import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { assignSet } from '$lib/server/practice';

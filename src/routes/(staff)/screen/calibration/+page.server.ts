@@ -1,7 +1,8 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { itemFrom } from '$lib/core/items';
 import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import type { FamilyFit } from '$lib/core/screening';
-import { refuse, screenContext, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import {
 	applyParameters,
 	type CalibrationProgress,

@@ -1,3 +1,5 @@
+import { findScope } from '$lib/server/shell';
+import { screenContext } from '$lib/server/screen/screenPage';
 import {
 	cutScores,
 	outcomeNames,
@@ -11,8 +13,8 @@ import { readOutcomes } from '$lib/core/interchange/outcomeImport';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
-import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
-import { findScope, studentsByNumber } from '$lib/server/people';
+import { refuse, staffAction } from '$lib/server/shell/staffPage';
+import { studentsByNumber } from '$lib/server/people';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 

@@ -1,3 +1,4 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { error, redirect } from '@sveltejs/kit';
 import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
 import { TO_FINISH } from '$lib/core/screening';
@@ -14,7 +15,7 @@ import {
 	windowPlaces
 } from '$lib/server/screen';
 import { formCheck, id, idIn, type VisibleId } from '$lib/server/request';
-import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
+import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 
 type MeasureWindow = ScreeningWindow & { measure: FluencyMeasure };

@@ -10,7 +10,7 @@ import {
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import { fileForm, formCheck, idIn, readFile } from '$lib/server/request';
 import { existingImports, importScores, saveMatching, scoreSources, windowInView } from '$lib/server/screen';
-import { refuse, staffAction, staffWho } from '$lib/server/staffPage';
+import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { studentsByNumber } from '$lib/server/people';
 import { domainList, skillList } from '$lib/server/library';
 

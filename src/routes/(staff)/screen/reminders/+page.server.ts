@@ -1,6 +1,6 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { error } from '@sveltejs/kit';
 import { windowPlaces } from '$lib/server/screen';
-import { screenContext } from '$lib/server/staffPage';
 import { classCodes, classList } from '$lib/server/people';
 
 export async function load({ locals, url }) {

@@ -1,8 +1,8 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { error } from '@sveltejs/kit';
 import Papa from 'papaparse';
 import { resultsTable, screenResults, summaryTable } from '$lib/server/screen';
 import { spreadsheetOf } from '$lib/server/reports';
-import { screenContext } from '$lib/server/staffPage';
 
 const TYPES: Record<string, string> = {
 	csv: 'text/csv; charset=utf-8',

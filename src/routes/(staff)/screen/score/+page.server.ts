@@ -1,7 +1,7 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { error, redirect } from '@sveltejs/kit';
 import { idIn } from '$lib/server/request';
 import { scoreEvidence } from '$lib/server/screen';
-import { screenContext } from '$lib/server/staffPage';
 
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);

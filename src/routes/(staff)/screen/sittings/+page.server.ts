@@ -1,3 +1,4 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { addDays, isSchoolDate } from '$lib/core/calendar';
 import { scoreSheet } from '$lib/core/fluency';
 import {
@@ -11,7 +12,7 @@ import {
 	windowsToSit
 } from '$lib/server/screen';
 import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
-import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
+import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { accommodations, NO_ACCOMMODATION, setAccommodations, visibleAmong } from '$lib/server/people';
 import { domainList, skillList } from '$lib/server/library';
 

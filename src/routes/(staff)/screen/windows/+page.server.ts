@@ -1,6 +1,7 @@
+import { screenContext } from '$lib/server/screen/screenPage';
 import { addDays } from '$lib/core/calendar';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
-import { refuse, screenContext, staffAction } from '$lib/server/staffPage';
+import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
 import {

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { noteAction, removeNoteAction } from '$lib/server/people/noteForm';
 import { idOf } from '$lib/server/request';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { studentPage } from '$lib/server/people/studentPage';
 

@@ -1,6 +1,5 @@
-import { lockedOutOf } from '$lib/server/auth/locks';
-import { letTryAgain } from '$lib/server/auth/store/tries';
-import { refuse, staffAction, staffContext } from '$lib/server/staffPage';
+import { letTryAgain, lockedOutOf } from '$lib/server/auth';
+import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { formCheck, idsOf, idText } from '$lib/server/request';
 

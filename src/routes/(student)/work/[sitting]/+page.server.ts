@@ -1,8 +1,8 @@
+import { idOf, studentContext } from '$lib/server/request';
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
-import { idOf } from '$lib/server/request';
-import { closings, findSitting, practiceItem, showItem, sittingItems, studentContext } from '$lib/server/sitting';
+import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
 import { skillList } from '$lib/server/library';
 

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { groupCalendar } from '$lib/server/groups/timetable';
 import { idIn } from '$lib/server/request';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 
 /** Meetings as an iCalendar file: `?group=`, `?staff=`, or all. */
 export async function GET({ locals, url }) {

@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { hasItems } from '$lib/core/items';
 import { sampleItems, skillList } from '$lib/server/library';
-import { staffContext } from '$lib/server/staffPage';
+import { staffContext } from '$lib/server/shell/staffPage';
 
 export async function load({ locals, params, url }) {
 	const { school } = await staffContext(locals);

@@ -1,25 +1,31 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../tests/smallSchool';
-import { addDays } from '../core/calendar';
-import { readCell } from '../core/mastery';
-import { needleMap } from './gaps/needleMap';
-import { cycleDates, firstReview, peekAt, ribbon } from './overview';
-import { windowInView } from './screen/windowPlaces';
-import { fill } from './database/seeding';
-import { beginDiagnostic } from './sitting/store/adaptiveSittings';
-import { findScope, type RosterStudent } from './people/store/people';
-import { assignSet } from './practice/store/practice';
-import { startProbes } from './track/store/probes';
-import { screeningWindows } from './screen/store/windows';
-import { skillGraph } from './library/store/skills';
-import { readStandings } from './standing/store/standings';
+import {
+	adopt,
+	newGroup,
+	NOW,
+	seen,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
+import type { RosterStudent } from '../people';
+import { assignSet } from '../practice';
+import { startProbes } from '../track';
+import { beginDiagnostic } from '../sitting';
+import { screeningWindows } from '../screen/store/windows';
+import { readStandings } from '../standing';
+import { peekAt } from './peek';
+import { ribbon } from './ribbon';
+import { findScope } from './store/scope';
 
 let small: SmallSchool;
 let students: RosterStudent[];
 const specialist = staffAs('specialist');
 
 beforeAll(async () => {
-	small = await smallSchool('overview');
+	small = await smallSchool('shell');
 	students = (await findScope(small.database, specialist, 'school', TODAY))!.students;
 });
 afterAll(() => small.database.close());
@@ -136,31 +142,6 @@ describe('the peek', () => {
 	});
 });
 
-describe('the needle map', () => {
-	it('shows the standings as they are read, cell by cell, and rings what is ready next', async () => {
-		const ids = students.map(({ id }) => id);
-		const graph = await skillGraph(small.database, small.school.id, small.skills);
-		const { rows, standings } = await needleMap(small.database, ids, small.skills, graph, TODAY);
-		expect(rows.map(({ id }) => id)).toEqual(ids);
-		for (const { id, cells } of rows) {
-			small.skills.forEach((skill, place) => {
-				const cell = readCell(cells, place);
-				const now = standings.get(id)!.get(skill.id);
-				expect(cell.standing).toBe(now?.inferred ?? now?.standing ?? 'unseen');
-				expect(cell.answers).toBe(now?.answers ?? 0);
-				const before = graph.prerequisites.get(skill.id)!.map((one) => standings.get(id)!.get(one));
-				const met = before.every((one) => (one?.inferred ?? one?.standing) === 'secure');
-				expect(cell.readyNext).toBe(met && cell.standing !== 'secure');
-			});
-		}
-	});
-
-	it('of nobody is empty', async () => {
-		const graph = await skillGraph(small.database, small.school.id, small.skills);
-		expect((await needleMap(small.database, [], small.skills, graph, TODAY)).rows).toEqual([]);
-	});
-});
-
 describe('a scope', () => {
 	it('is named by itself and inside a sentence', async () => {
 		const named = async (key: string, staff = specialist) => {
@@ -173,40 +154,5 @@ describe('a scope', () => {
 		expect(await named('class:1')).toEqual(['Avocet', 'Avocet']);
 		expect(await named('list:3')).toEqual(['1 chosen student', 'the chosen student']);
 		expect(await named('list:3,5')).toEqual(['2 chosen students', 'the 2 chosen students']);
-	});
-});
-
-describe('dates to begin with', () => {
-	it('show the window asked for, else the last that has begun', async () => {
-		expect((await windowInView(small.database, small.school)).window).toMatchObject({ name: 'Winter' });
-		expect((await windowInView(small.database, small.school, 1)).window).toMatchObject({ name: 'Autumn' });
-		expect((await windowInView(small.database, small.school, 99)).window).toMatchObject({ name: 'Winter' });
-		const early = { ...small.school, today: '2026-10-01' };
-		expect((await windowInView(small.database, early)).window).toMatchObject({ name: 'Autumn' });
-		expect((await windowInView(small.database, { ...small.school, id: 2 })).window).toBeNull();
-	});
-
-	it('show a window with a diagnostic before one in which a measure is given, begun or not', async () => {
-		const reading = { school_id: 1, subject: 'Reading', mode: 'teacher-given', measure: 'reading aloud', term: 2 };
-		await fill(small.database, 'screening_window', [
-			{ ...reading, id: 50, name: 'Reading', opens_on: '2026-11-20', closes_on: '2026-12-04' },
-			{ ...reading, id: 51, name: 'Early reading', opens_on: '2026-09-01', closes_on: '2026-12-04' }
-		]);
-		const on = async (today: string, wanted?: number) =>
-			(await windowInView(small.database, { ...small.school, today }, wanted)).window!.name;
-		expect(await on(TODAY)).toBe('Winter');
-		expect(await on(TODAY, 50)).toBe('Reading');
-		expect(await on('2026-09-10')).toBe('Early reading');
-		expect(await on('2026-08-01')).toBe('Autumn');
-	});
-
-	it('end groups with the cycle, or after eight weeks where none runs, and review on a weekday', () => {
-		expect(cycleDates({ endsOn: '2026-12-20' }, TODAY)).toEqual({ endsOn: '2026-12-20', reviewOn: '2026-12-17' });
-		expect(cycleDates({ endsOn: '2026-12-22' }, TODAY).reviewOn).toBe('2026-12-18');
-		// Who joins late is looked at on the last weekday, or on the last day where none is left.
-		const joining = ['2026-12-17', '2026-12-18', '2026-12-19'];
-		expect(joining.map((on) => firstReview('2026-12-20', on))).toEqual(['2026-12-17', '2026-12-18', '2026-12-20']);
-		expect(cycleDates({ endsOn: '2026-11-01' }, TODAY).endsOn).toBe('2027-01-17');
-		expect(cycleDates(null, TODAY).endsOn).toBe('2027-01-17');
 	});
 });

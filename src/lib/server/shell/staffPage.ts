@@ -1,9 +1,8 @@
+import { findScope, type Scope } from './store/scope';
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
-import { NotOfTheSchool, type RootDatabase } from './database';
-import { windowInView } from './screen';
-import { findSchool, type School } from './school';
-import { findScope, type Scope } from './people';
-import { type Action, type FormCheck, idIn, may, readForm, type Staff } from './request';
+import { NotOfTheSchool, type RootDatabase } from '../database';
+import { findSchool, type School } from '../school';
+import { type Action, type FormCheck, may, readForm, type Staff } from '../request';
 
 /** The signed-in staff member, her school, and today there. 404 for anyone else. */
 export async function staffContext(locals: App.Locals): Promise<{ staff: Staff; school: School }> {
@@ -67,11 +66,3 @@ export const staffAction = <T, R>(
 		// Told for tests that send rubbish to every action.
 		{ check }
 	);
-
-/** What every page on a screening window begins with: who asks, whom for, and the window that the address names. */
-export async function screenContext(locals: App.Locals, url: URL) {
-	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
-	const wanted = idIn(url, 'window');
-	return { staff, school, scope, ...(await windowInView(locals.database, school, wanted)) };
-}

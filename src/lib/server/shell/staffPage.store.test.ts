@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { post } from '../../../tests/formPost';
-import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../tests/smallSchool';
-import { fileForm } from './request/formFields';
+import { post } from '../../../../tests/formPost';
+import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { fileForm } from '../request/formFields';
 import { staffAction } from './staffPage';
-import { formCheck } from './request/validate';
-import type { Role } from './request/viewer';
+import { formCheck } from '../request/validate';
+import type { Role } from '../request/viewer';
 
 let small: SmallSchool;
 beforeAll(async () => {

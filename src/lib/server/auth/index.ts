@@ -1,0 +1,12 @@
+/** Signing in, and who is signed in where. */
+export { findDoor, studentOfKey } from './classDoor';
+export { browserToken, keepSignIn } from './cookies';
+export { lockedOutOf } from './locks';
+export { hashSecret, matchesSecret, passwordProblem } from './passwords';
+export { sayBrowser } from './sayBrowser';
+export { SIGN_IN_COOKIE, type SignIn, signInStaff, signInStudent, signOut, tokenHash, type Trying } from './signIn';
+export { forgetViewer, viewerOf } from './signInCache';
+export { clearSignIns } from './store/clearSignIns';
+export { changePassword, endOthers, IDLE_MINUTES, LONGEST_HOURS, passwordHashOf, signInsOf } from './store/signIns';
+export { signingKey } from './store/signingKey';
+export { countTry, endTry, letTryAgain } from './store/tries';

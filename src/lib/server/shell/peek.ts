@@ -1,0 +1,106 @@
+import { windowInView, windowScores } from '../screen';
+import { supposed, type StandingNow } from '../../core/mastery';
+import type { Database } from '../database';
+import type { School } from '../school';
+import { currentGroups } from '../groups';
+import { countLateAnswers, windowSittings } from '../sitting';
+import type { RosterStudent } from '../people';
+import { queuedSets, recentResults } from '../practice';
+import { probeSeries } from '../track';
+import { decidedReviews, openReviews, tierHistory } from '../decide';
+import { openChecks } from '../gaps';
+import { domainList, skillList } from '../library';
+import { readStandings } from '../standing';
+import type { Staff } from '../request';
+
+/** Everything the peek shows of one student. */
+export async function peekAt(database: Database, staff: Staff, school: School, student: RosterStudent) {
+	const ids = [student.id];
+	const { today } = school;
+	const { window } = await windowInView(database, school);
+	const [
+		domains,
+		skills,
+		standings,
+		groups,
+		queue,
+		checks,
+		results,
+		series,
+		reviews,
+		decided,
+		tiers,
+		scores,
+		sittings,
+		late
+	] = await Promise.all([
+		domainList(database, school.id),
+		skillList(database, school.id),
+		readStandings(database, ids, today),
+		currentGroups(database, staff, today),
+		queuedSets(database, ids, today),
+		openChecks(database, ids),
+		recentResults(database, student.id, 4),
+		probeSeries(database, ids, today),
+		openReviews(database, ids),
+		decidedReviews(database, ids),
+		tierHistory(database, student.id),
+		window ? windowScores(database, window.id, ids) : new Map<number, never[]>(),
+		window ? windowSittings(database, window.id, ids) : null,
+		countLateAnswers(database, student.id)
+	]);
+	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
+	const own = standings.get(student.id)!;
+	return {
+		student,
+		domains: domains.map((domain) => ({
+			...domain,
+			counts: countStandings(skills.filter(({ domainId }) => domainId === domain.id).map(({ id }) => own.get(id)))
+		})),
+		groups: groups
+			.filter(({ studentIds }) => studentIds.includes(student.id))
+			.map(({ id, name, focusSkillId, startsOn }) => ({ id, name, focus: nameOf.get(focusSkillId)!, startsOn })),
+		checks: checks.map(({ id, skillIds, answered, dueOn }) => ({
+			id,
+			skills: skillIds.map((skillId) => nameOf.get(skillId)!),
+			answered,
+			dueOn
+		})),
+		queue: queue.map(({ id, skillId, dueOn, answered, itemCount }) => ({
+			id,
+			skill: nameOf.get(skillId)!,
+			dueOn,
+			answered: answered ?? 0,
+			itemCount
+		})),
+		results: results.map((result) => ({ ...result, skill: nameOf.get(result.skillId)! })),
+		probes: series.map(({ id, skillId, probes, due }) => ({
+			id,
+			skill: nameOf.get(skillId)!,
+			counts: probes.map(({ y }) => y),
+			due
+		})),
+		nextReview: reviews[0]?.dueOn ?? null,
+		verdicts: decided
+			.slice(0, 3)
+			.map(({ id, verdict, effectiveOn, groupName }) => ({ id, verdict: verdict!, effectiveOn, groupName })),
+		tiers,
+		window: window?.name ?? null,
+		scores: scores.get(student.id) ?? [],
+		sitting: sittings?.get(student.id) ?? null,
+		/** Answers that came after their work was closed. */
+		late,
+		openGaps: [...own.values()].filter((now) => now.standing === 'gap').length
+	};
+}
+
+export type PeekContent = Awaited<ReturnType<typeof peekAt>>;
+
+function countStandings(standings: (StandingNow | undefined)[]) {
+	const counts = { gap: 0, forming: 0, secure: 0, slipping: 0, unseen: 0, likelyGap: 0 };
+	for (const now of standings) {
+		counts[now?.standing ?? 'unseen']++;
+		if (now && now.standing === 'unseen' && supposed(now) === 'gap') counts.likelyGap++;
+	}
+	return counts;
+}
