@@ -6,6 +6,12 @@ export default {
 	preprocess: vitePreprocess(),
 	kit: {
 		adapter: adapter(),
+		// Types are checked everywhere, not only in what is built.
+		typescript: {
+			config: (config) => {
+				config.include.push('../demo/**/*.ts', '../scripts/**/*.ts', '../framework/**/*.ts');
+			}
+		},
 		// WebAssembly is the solver's; style attributes are set by charts and virtual lists.
 		csp: {
 			mode: 'nonce',

@@ -20,10 +20,10 @@ import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
 import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';
-import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME } from './people';
+import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS } from './people';
 import { seedDemoSchool } from './seed';
 
-const ids = Array.from({ length: 264 }, (_, i) => i + 1);
+const ids = STUDENT_IDS;
 let database: RootDatabase;
 let students: RosterStudent[];
 

@@ -10,6 +10,7 @@ import { windowScores } from '../src/lib/server/screen/store/scores';
 import { PROBE_ITEMS, probeSeed } from '../src/lib/server/sitting/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
 import { readStandings } from '../src/lib/server/standing/store/standings';
+import type { VisibleId } from '../src/lib/server/request/viewer';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';
@@ -52,7 +53,7 @@ export async function formGroups(
 	const ids = students.map(({ id }) => id);
 	const cuts = await cutScores(database, SCHOOL_ID, { measure: null, term: year.autumn.term });
 	const scores = await windowScores(database, year.autumn.id, ids);
-	const tiers = new Map<number, 2 | 3>();
+	const tiers = new Map<VisibleId, 2 | 3>();
 	for (const { id, grade } of students) {
 		const overall = scores.get(id)?.find(({ domainId }) => domainId === 0);
 		const below = overall ? fromPoints(cuts[grade]) - overall.theta : 0;

@@ -2,6 +2,7 @@ import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
 import { hashSecret } from '../src/lib/server/auth/passwords';
 import { fill } from '../src/lib/server/database/seeding';
 import type { RootDatabase } from '../src/lib/server/database/pool';
+import type { VisibleId } from '../src/lib/server/request/viewer';
 import type { SchoolDate } from '../src/lib/core/calendar';
 import { classNames, familyNames, givenNames } from './names';
 import { simulateStudent, type SimulatedStudent, type SkillLevel } from './simulatedStudent';
@@ -23,8 +24,11 @@ export const teacherOf = (classId: number) => 9 + classId;
 /** The skill that one class lacks as a whole, and which class. */
 export const CLASSWIDE = { className: 'Phalarope', skillCode: 'W43' };
 
+/** The demo school's students, as those who may see all of them have them. */
+export const STUDENT_IDS = Array.from({ length: classNames.length * STUDENTS_A_CLASS }, (_, i) => (i + 1) as VisibleId);
+
 export interface DemoStudent {
-	id: number;
+	id: VisibleId;
 	grade: number;
 	classId: number;
 	className: string;
@@ -45,7 +49,7 @@ export const classCodeOf = (classId: number) =>
 export function drawStudents(levels: SkillLevel[]): DemoStudent[] {
 	return classNames.flatMap((className, c) =>
 		Array.from({ length: STUDENTS_A_CLASS }, (_, n) => {
-			const id = c * STUDENTS_A_CLASS + n + 1;
+			const id = STUDENT_IDS[c * STUDENTS_A_CLASS + n];
 			const grade = gradeOfClass(c + 1);
 			const draw = seededRandom(seedFrom(SEED, 'student', id));
 			const hidden = simulateStudent(draw, { grade, term: 1 }, levels, -0.15 + 0.85 * draw.normal());

@@ -1,7 +1,7 @@
 /** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
-import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENTS_A_CLASS } from '../demo/people';
+import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENT_IDS, STUDENTS_A_CLASS } from '../demo/people';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
@@ -71,11 +71,11 @@ await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
 await take(staff, 'skill', '/library/F52?scope=grade:5');
 
 /** A student with a probe to take and a set begun, so that the pictures show both. */
-async function busyStudent(): Promise<{ id: number; classCode: string }> {
+async function busyStudent(): Promise<{ id: number; name: string; classCode: string }> {
 	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
 	const today = DEMO_CLOCK.slice(0, 10);
-	const ids = Array.from({ length: 264 }, (_, i) => i + 1);
-	const [sets, series] = [await queuedSets(database, ids, today), await probeSeries(database, ids, today)];
+	const sets = await queuedSets(database, STUDENT_IDS, today);
+	const series = await probeSeries(database, STUDENT_IDS, today);
 	await database.close();
 	const { studentId } = sets.find(
 		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)

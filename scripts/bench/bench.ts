@@ -4,7 +4,8 @@ import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { SCHOOL_ID } from '../../demo/people';
+import { SCHOOL_ID, STUDENT_IDS } from '../../demo/people';
+import { DEMO_CLOCK } from '../demoServer.mjs';
 import { freePort } from '../mariadb.mjs';
 import { serveApp } from '../serve.mjs';
 import { check, itemFrom, itemFamilies } from '../../src/lib/core/items';
@@ -78,7 +79,7 @@ async function fire(base: string, shots: Shot[]): Promise<number> {
 
 /** One round's answers: each student begins a new set of 40 and answers it through. */
 async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
-	const studentIds = [...cookies.keys()];
+	const studentIds = STUDENT_IDS.slice(0, STUDENTS);
 	const staff = { kind: 'staff' as const, id: 2, schoolId: 1, role: 'specialist' as const, displayName: '' };
 	const setId = await assignSet(
 		database,
@@ -165,7 +166,7 @@ async function benchAnswers(): Promise<void> {
 }
 
 async function benchMap(): Promise<void> {
-	const ids = Array.from({ length: 264 }, (_, i) => i + 1);
+	const ids = STUDENT_IDS;
 	const graph = await skillGraph(database, SCHOOL_ID, skills);
 	const forty = skills.slice(0, 40);
 	const whole: number[] = [];
