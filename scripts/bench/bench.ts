@@ -52,6 +52,7 @@ function post(base: string, shot: Shot): Promise<number> {
 				headers: {
 					'Content-Type': 'application/json',
 					Cookie: shot.cookie,
+					Origin: base,
 					'Content-Length': Buffer.byteLength(shot.body)
 				}
 			},

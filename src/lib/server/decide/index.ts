@@ -1,4 +1,5 @@
 /** Reviews and their verdicts, with the tiers that follow. */
+export { adviceFor } from './advice';
 export {
 	decide,
 	decidedReviews,

@@ -1,42 +1,11 @@
-import { addDays, weeksBetween, weekdayBy } from '$lib/core/calendar';
-import { advise, type Recommendation, type Verdict } from '$lib/core/growth';
+import { addDays, weekdayBy } from '$lib/core/calendar';
+import type { Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import type { School } from '$lib/server/school';
-import { attendanceCounts, currentGroups } from '$lib/server/groups';
+import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { probeSeries } from '$lib/server/track';
-import { decide, decidedReviews, openReview, openReviews, type Review, undoDecision } from '$lib/server/decide';
+import { adviceFor, decide, decidedReviews, openReview, openReviews, undoDecision } from '$lib/server/decide';
 import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/standing';
 import { formCheck, id, schoolDate } from '$lib/server/request';
-
-/** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */
-async function adviceFor(locals: App.Locals, school: School, reviews: Review[]): Promise<Map<number, Recommendation>> {
-	const { database } = locals;
-	const ids = [...new Set(reviews.map(({ studentId }) => studentId))];
-	const [series, standings, attendance] = await Promise.all([
-		probeSeries(database, ids, school.today),
-		readStandings(database, ids, school.today),
-		attendanceCounts(database, ids)
-	]);
-	return new Map(
-		reviews.map((review) => {
-			const plan = series.find((one) => one.studentId === review.studentId && one.groupId === review.groupId);
-			const sessions = attendance.get(`${review.studentId} ${review.groupId}`);
-			const now = plan && standings.get(review.studentId)!.get(plan.skillId);
-			return [
-				review.id,
-				advise({
-					probes: plan?.probes ?? [],
-					goal: plan ? { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect } : { x: 8, y: 7 },
-					focusStandings: now ? [now.standing] : [],
-					sessionsPlanned: sessions?.held ?? 0,
-					sessionsAttended: sessions?.attended ?? 0
-				})
-			];
-		})
-	);
-}
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
@@ -48,7 +17,7 @@ export async function load({ locals, url }) {
 		currentGroups(locals.database, staff, school.today),
 		skillList(locals.database, school.id)
 	]);
-	const advice = await adviceFor(locals, school, open);
+	const advice = await adviceFor(locals.database, school, open);
 	const focusOf = (groupId: number) =>
 		skills.find(({ id: skillId }) => skillId === groups.find((group) => group.id === groupId)?.focusSkillId)
 			?.shortName ?? '';
@@ -89,7 +58,7 @@ const verdictForm = formCheck<{
 const undoForm = formCheck<{ review: number }>({ type: 'object', properties: { review: id }, required: ['review'] });
 
 export const actions = {
-	verdict: staffAction('decide', verdictForm, async ({ staff, school, database, at, form, event }) => {
+	verdict: staffAction('decide', verdictForm, async ({ staff, school, database, at, form }) => {
 		const { review, verdict, effectiveOn, newTier, note } = form;
 		const nextReviewOn = verdict === 'exit' ? null : form.nextReviewOn || null;
 		if (effectiveOn < addDays(school.today, -7) || effectiveOn > addDays(school.today, 60))
@@ -99,7 +68,7 @@ export const actions = {
 		const found = await openReview(database, staff, review, school.today);
 		if (!found) return refuse('This review has a verdict already, or is not yours');
 		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
-		const recommendation = (await adviceFor(event.locals, school, [found])).get(review)!;
+		const recommendation = (await adviceFor(database, school, [found])).get(review)!;
 		const recorded = await decide(
 			database,
 			staff,

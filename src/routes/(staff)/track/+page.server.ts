@@ -1,35 +1,12 @@
-import { addDays, weeksBetween } from '$lib/core/calendar';
+import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
-import { aimline, baseline, forecast, MINIMUM_PROBES, MINIMUM_WEEKS, theilSen } from '$lib/core/growth';
 import { attendanceCounts, currentGroups, cycleDates } from '$lib/server/groups';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { visibleAmong } from '$lib/server/people';
-import { probeSeries, type ProbeSeries, startProbes, undoStartProbes } from '$lib/server/track';
+import { probeSeries, readSeries, startProbes, undoStartProbes } from '$lib/server/track';
 import { skillList } from '$lib/server/library';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
-
-/** What the probes of a plan say, as far as there are enough of them. */
-function reading(plan: ProbeSeries) {
-	const goal = { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect };
-	const { probes } = plan;
-	const weeks = probes.length ? probes[probes.length - 1].x - probes[0].x : 0;
-	const enough = probes.length >= MINIMUM_PROBES && weeks >= MINIMUM_WEEKS;
-	return {
-		...plan,
-		goal,
-		baseline: baseline(probes),
-		aimline: aimline(probes, goal),
-		trend: enough ? theilSen(probes, 0.8) : null,
-		forecast: enough ? forecast(probes, goal) : null,
-		missing: enough
-			? null
-			: {
-					probes: Math.max(0, MINIMUM_PROBES - probes.length),
-					weeks: Math.max(0, Math.ceil(10 * (MINIMUM_WEEKS - weeks)) / 10)
-				}
-	};
-}
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
@@ -46,7 +23,7 @@ export async function load({ locals, url }) {
 	const inScope = new Set(ids);
 	return {
 		plans: series.map((plan) => ({
-			...reading(plan),
+			...readSeries(plan),
 			attendance: attendance.get(`${plan.studentId} ${plan.groupId}`) ?? null
 		})),
 		skills,

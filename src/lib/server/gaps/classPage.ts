@@ -1,0 +1,106 @@
+import { isMasteredIn, readyNext } from '../../core/mastery';
+import { expectedTheta, workingLevel } from '../../core/measurement';
+import { shareInterval } from '../../core/screening';
+import { classwideNeeds } from './classwideNeeds';
+import type { Staff } from '../request';
+import { overallAbilities, windowInView } from '../screen';
+import type { Database } from '../database';
+import type { RosterStudent } from '../people';
+import type { School } from '../school';
+import { currentGroups } from '../groups';
+import { domainList, skillGraph, skillList } from '../library';
+import { readStandings } from '../standing';
+import { slotList } from '../groups/timetable';
+
+/** Students who lack a skill and are ready for it, fewer than which are taught one by one. */
+const LEAST_SHARING = 2;
+
+/** What a class needs: what is for all of it, who shares a need, and each student; of the scope's classes the wanted or first one. */
+export async function classPage(
+	database: Database,
+	staff: Staff,
+	school: School,
+	inScope: RosterStudent[],
+	wanted: number | null
+) {
+	const classes = [...new Map(inScope.map(({ classId, className }) => [classId, className]))].map(([id, name]) => ({
+		id,
+		name
+	}));
+	const chosen = classes.find(({ id }) => id === wanted) ?? classes[0] ?? null;
+	const students = inScope.filter(({ classId }) => classId === chosen?.id);
+	const ids = students.map(({ id }) => id);
+	const [skills, domains, standings, { window }, groups, slots, abilities] = await Promise.all([
+		skillList(database, school.id),
+		domainList(database, school.id),
+		readStandings(database, ids, school.today),
+		windowInView(database, school),
+		currentGroups(database, staff, school.today),
+		slotList(database, school.id),
+		overallAbilities(database, ids)
+	]);
+	const graph = await skillGraph(database, school.id, skills);
+	const term = window?.term ?? 3;
+	const grade = students[0]?.grade ?? 1;
+	const reached = expectedTheta({ grade, term });
+	const whole = classwideNeeds(students, skills, standings, term);
+	const isWhole = new Set(whole.map(({ skillId }) => skillId));
+	const readyOf = new Map(ids.map((id) => [id, new Set(readyNext(graph, isMasteredIn(standings.get(id)!)))]));
+	const domainOf = new Map(domains.map(({ id, name }) => [id, name]));
+	const due = skills.filter((skill) => expectedTheta(skill) <= reached);
+	return {
+		classes,
+		chosen,
+		grade,
+		term,
+		whole: whole.map((need) => {
+			const unseen = ids.filter((id) => (standings.get(id)!.get(need.skillId)?.answers ?? 0) < 2);
+			return { ...need, ...shareInterval(need.lacking, need.withEvidence), unseen };
+		}),
+		// What several lack and are ready for, most first; what the whole class lacks stands above.
+		needs: due
+			.filter(({ id }) => !isWhole.has(id))
+			.map((skill) => ({
+				skill: { id: skill.id, code: skill.code, name: skill.shortName, domain: domainOf.get(skill.domainId)! },
+				who: ids.filter((id) => {
+					const now = standings.get(id)!.get(skill.id);
+					return now?.standing === 'gap' && readyOf.get(id)!.has(skill.id);
+				}),
+				slipping: ids.filter((id) => standings.get(id)!.get(skill.id)?.standing === 'slipping')
+			}))
+			.filter(({ who, slipping }) => who.length >= LEAST_SHARING || slipping.length >= LEAST_SHARING)
+			.sort((a, b) => b.who.length + b.slipping.length - a.who.length - a.slipping.length),
+		students: students.map((student) => {
+			const own = standings.get(student.id)!;
+			const theta = abilities.get(student.id) ?? null;
+			const level = theta === null ? null : workingLevel(theta);
+			const gaps = due.filter(({ id }) => own.get(id)?.standing === 'gap').length;
+			// Ready for what the class meets later, with nothing due that is a gap.
+			const next = skills.filter(({ id }) => readyOf.get(student.id)!.has(id));
+			return {
+				id: student.id,
+				name: `${student.givenName} ${student.familyName}`,
+				tier: student.tier,
+				level: level && `${level.grade}·${level.term}`,
+				isAhead: theta !== null && theta > reached + 1 && gaps === 0,
+				gaps,
+				ahead: next
+					.filter((skill) => expectedTheta(skill) > reached)
+					.slice(0, 2)
+					.map(({ shortName }) => shortName),
+				groups: groups
+					.filter(({ studentIds }) => studentIds.includes(student.id))
+					.map((group) => {
+						const slot = slots.find(({ id }) => id === group.slotId)!;
+						return {
+							id: group.id,
+							focus: skills.find(({ id }) => id === group.focusSkillId)!.shortName,
+							days: slot.days,
+							startsAt: slot.startsAt,
+							staffName: slot.staffName
+						};
+					})
+			};
+		})
+	};
+}

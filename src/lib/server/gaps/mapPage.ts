@@ -1,0 +1,111 @@
+import { itemFrom, misconceptionById } from '../../core/items';
+import { isMasteredIn, rootCauses, supposed, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { classwideNeeds } from './classwideNeeds';
+import { needleMap } from './needleMap';
+import { answerHtml, mathHtml } from '../sitting';
+import type { Staff, VisibleId } from '../request';
+import { overallAbilities, windowInView } from '../screen';
+import type { Database } from '../database';
+import type { RosterStudent } from '../people';
+import type { School } from '../school';
+import { currentGroups } from '../groups';
+import { domainList, skillGraph, skillList, type Skill } from '../library';
+import { evidenceFor } from '../standing';
+
+/** Chance that a skill is known of which nothing is. */
+const NOTHING_KNOWN = 0.5;
+/** Chains that are shown of a gap. */
+const MOST_CAUSES = 3;
+
+/**
+ * The needle map of some students, and what its chosen cell follows from.
+ *
+ * @param cell of which student and skill; null where none is chosen
+ */
+export async function mapPage(
+	database: Database,
+	staff: Staff,
+	school: School,
+	students: RosterStudent[],
+	cell: { studentId: number | null; skillId: number | null }
+) {
+	const ids = students.map(({ id }) => id);
+	const [domains, skills, { window }] = await Promise.all([
+		domainList(database, school.id),
+		skillList(database, school.id),
+		windowInView(database, school)
+	]);
+	const graph = await skillGraph(database, school.id, skills);
+	const [{ rows, standings }, groups, abilities] = await Promise.all([
+		needleMap(database, ids, skills, graph, school.today),
+		currentGroups(database, staff, school.today),
+		overallAbilities(database, ids)
+	]);
+
+	const term = window?.term ?? 3;
+	const classwide = classwideNeeds(students, skills, standings, term);
+	/** What the oldest here have been taught by now. */
+	const reached = { grade: Math.max(1, ...students.map(({ grade }) => grade)), term };
+	const chosen = ids.find((id) => id === cell.studentId);
+	const skill = skills.find(({ id }) => id === cell.skillId);
+	return {
+		domains,
+		skills,
+		rows: rows.map((row) => ({ ...row, ability: abilities.get(row.id) ?? null })),
+		reached,
+		classwide,
+		focus: [...new Set(groups.map(({ focusSkillId }) => focusSkillId))],
+		evidence:
+			chosen && skill ? await cellEvidence(database, chosen, skill, skills, graph, standings.get(chosen)!) : null
+	};
+}
+
+/** What a student's standing on a skill follows from: answers, what comes before, and where a gap begins. */
+async function cellEvidence(
+	database: Database,
+	studentId: VisibleId,
+	skill: Skill,
+	skills: Skill[],
+	graph: SkillGraph,
+	own: Map<number, StandingNow>
+) {
+	const now = own.get(skill.id);
+	const answers = await evidenceFor(database, studentId, skill.id);
+	const named = (id: number) => {
+		const state = own.get(id);
+		return {
+			id,
+			name: skills.find((one) => one.id === id)!.shortName,
+			state: state?.inferred ?? state?.standing ?? ('unseen' as const),
+			inferred: Boolean(state?.inferred)
+		};
+	};
+	const prerequisites = graph.prerequisites.get(skill.id)!.map(named);
+	const causes =
+		now && supposed(now) === 'gap'
+			? rootCauses(graph, skill.id, isMasteredIn(own), (id) => own.get(id)?.probability ?? NOTHING_KNOWN)
+			: [];
+	return {
+		studentId,
+		skill,
+		now,
+		prerequisites,
+		causes: causes.slice(0, MOST_CAUSES).map(({ skills: chain, strength }) => ({
+			strength,
+			// From where it begins up to the skill before this one.
+			skills: chain.toReversed().map(named)
+		})),
+		answers: answers.map((answer) => {
+			const item = itemFrom(answer.familyId, answer.seed);
+			return {
+				on: answer.answeredAt.toISOString().slice(0, 10),
+				kind: answer.kind,
+				stemHtml: mathHtml(item.stem),
+				givenHtml: answerHtml(item, answer.response as never),
+				correct: answer.correct,
+				idea: answer.misconception ? (misconceptionById(answer.misconception)?.shows ?? null) : null,
+				seconds: Math.round(answer.milliseconds / 1000)
+			};
+		})
+	};
+}

@@ -1,0 +1,95 @@
+import { addDays } from '../../core/calendar';
+import { isWithin, meetingDays } from '../../core/timetable';
+import { groupHistory, groupPauses } from './store/groupHistory';
+import { attendanceCounts, findGroup } from './store/groups';
+import { meetingRecords } from './store/meetings';
+import { sessionPlan } from './sessionPlan';
+import type { Database } from '../database';
+import type { Staff } from '../request';
+import type { School } from '../school';
+import { notesOn, visibleAmong } from '../people';
+import { practiceSets } from '../practice';
+import { probeSeries } from '../track';
+import { openReviews } from '../decide';
+import { skillList } from '../library';
+import { readStandings } from '../standing';
+import { slotList, staffAbsences } from './timetable';
+
+/** Meetings that are shown before and after today. */
+const SHOWN = 6;
+
+/** Everything on a group's page, of its students those whom the staff member may see; null for no such group. */
+export async function groupPage(database: Database, staff: Staff, school: School, groupId: number) {
+	const { today } = school;
+	const group = await findGroup(database, staff, groupId, today);
+	if (!group) return null;
+	const students = await visibleAmong(database, staff, group.studentIds, today);
+	const ids = students.map(({ id }) => id);
+	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews] = await Promise.all([
+		slotList(database, school.id),
+		skillList(database, school.id),
+		readStandings(database, ids, today),
+		groupPauses(database, [group.id]),
+		groupHistory(database, staff, group.id, today),
+		notesOn(database, ids),
+		attendanceCounts(database, ids),
+		practiceSets(database, school.id, ids),
+		probeSeries(database, ids, today),
+		openReviews(database, ids)
+	]);
+	const slot = slots.find(({ id }) => id === group.slotId)!;
+	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
+	const [absences, records] = await Promise.all([
+		staffAbsences(database, staff, group.startsOn),
+		meetingRecords(database, staff, [group.id], { from: group.startsOn, until: group.endsOn, today })
+	]);
+	const away = absences.filter(({ staffId }) => staffId === slot.staffId);
+	const days = meetingDays(slot, group.startsOn, group.endsOn).map((on) => ({
+		on,
+		isPaused: isWithin(on, pauses),
+		isAway: isWithin(on, away),
+		record: records.find((one) => one.on === on) ?? null
+	}));
+	const past = days.filter(({ on }) => on <= today);
+	const meets = days.filter(({ isPaused }) => !isPaused);
+	// The session that attendance is taken for: today's, else the last one.
+	const session = past.findLast(({ isPaused, record }) => !isPaused || record) ?? null;
+	// Names of those who have left, for the history.
+	const members = new Set<number>(ids);
+	const others = history.flatMap(({ studentIds }) => studentIds).filter((id) => !members.has(id));
+	return {
+		group,
+		slot,
+		skill,
+		skills: skills.map(({ id, code, shortName }) => ({ id, code, shortName })),
+		students: students.map((student) => {
+			const now = standings.get(student.id)!.get(skill.id);
+			return {
+				...student,
+				name: `${student.givenName} ${student.familyName}`,
+				helps: group.helperIds.includes(student.id),
+				now: now ?? null,
+				attendance: counts.get(`${student.id} ${group.id}`) ?? null,
+				probes: probes.find(({ studentId, skillId }) => studentId === student.id && skillId === skill.id) ?? null,
+				reviewOn:
+					reviews.find(({ studentId, groupId }) => studentId === student.id && groupId === group.id)?.dueOn ?? null,
+				notes: notes.filter(({ studentId }) => studentId === student.id).slice(0, 3)
+			};
+		}),
+		session,
+		past: past.slice(-SHOWN - 1),
+		coming: meets.filter(({ on }) => on > today).slice(0, SHOWN),
+		meetings: {
+			held: records.filter(({ held }) => held).length,
+			planned: past.filter(({ isPaused }) => !isPaused).length,
+			all: meets.length
+		},
+		plan: session || meets.length ? sessionPlan(skill, group.id, session?.on ?? today) : { samples: [], ticket: [] },
+		sets: sets.filter(({ groupId }) => groupId === group.id).slice(0, SHOWN),
+		history,
+		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map(
+			({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` })
+		),
+		tomorrow: addDays(today, 1)
+	};
+}
