@@ -22,6 +22,13 @@ const throughIndex = [
 /** Threads begin here, and take only what they need. */
 const threads = ['src/lib/server/request/files/read.ts', 'src/lib/server/jobs/worker.ts'];
 
+/** Work of an evening is of that day: days are those of the school's time zone, by `schoolDateOf`. */
+const SCHOOL_DAYS = {
+	selector:
+		"CallExpression[callee.property.name='slice'] > MemberExpression > CallExpression[callee.property.name='toISOString'], TemplateElement[value.raw=/AS DATE\\)/]",
+	message: 'That is the day in Greenwich; use schoolDateOf with the school’s time zone.'
+};
+
 /** Arrows point one way: routes → server → core, routes → ui → core. */
 function layer(files, forbidden, message) {
 	return { files, rules: { 'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message }] }] } };
@@ -110,6 +117,11 @@ export default ts.config(
 		}
 	},
 	{
+		files: ['src/lib/server/**/store/**/*.ts', 'src/lib/ui/**', 'src/routes/**/*.svelte', 'demo/**/*.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: { 'no-restricted-syntax': ['error', SCHOOL_DAYS] }
+	},
+	{
 		files: ['src/routes/**/*.ts', 'src/lib/server/**/*.ts', 'src/hooks.server.ts'],
 		ignores: ['src/lib/server/**/store/**', 'src/lib/server/database/**', 'src/lib/server/request/**', '**/*.test.ts'],
 		rules: {
@@ -120,6 +132,7 @@ export default ts.config(
 						':matches(TemplateElement[value.raw=/^\\s*(SELECT|INSERT|UPDATE|DELETE)\\s/], Literal[value=/^\\s*(SELECT|INSERT|UPDATE|DELETE)\\s/])',
 					message: 'SQL appears only in a room’s store and in src/lib/server/database.'
 				},
+				SCHOOL_DAYS,
 				{
 					selector: "CallExpression[callee.name='Number'] MemberExpression[property.name='searchParams']",
 					message: 'What an address holds is read by src/lib/server/request/address.ts: `Infinity` is a number, too.'

@@ -20,7 +20,7 @@ import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
 import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';
-import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS } from './people';
+import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS, TIME_ZONE } from './people';
 import { seedDemoSchool } from './seed';
 
 const ids = STUDENT_IDS;
@@ -98,7 +98,7 @@ describe('its stories', () => {
 	async function reviewsDue() {
 		const due = (await openReviews(database, ids)).filter(({ dueOn }) => dueOn <= TODAY);
 		const [series, standings, attendance] = await Promise.all([
-			probeSeries(database, ids, TODAY),
+			probeSeries(database, ids, { today: TODAY, timeZone: TIME_ZONE }),
 			readStandings(database, ids, TODAY),
 			attendanceCounts(database, ids)
 		]);

@@ -1,7 +1,15 @@
 /** npm run screenshots: one picture of each main view of the demo school, in docs/screenshots. */
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
-import { classCodeOf, DEMO_PASSWORD, DEMO_PIN, drawNames, STUDENT_IDS, STUDENTS_A_CLASS } from '../demo/people';
+import {
+	classCodeOf,
+	DEMO_PASSWORD,
+	DEMO_PIN,
+	drawNames,
+	STUDENT_IDS,
+	STUDENTS_A_CLASS,
+	TIME_ZONE
+} from '../demo/people';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
@@ -75,7 +83,7 @@ async function busyStudent(): Promise<{ id: number; name: string; classCode: str
 	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
 	const today = DEMO_CLOCK.slice(0, 10);
 	const sets = await queuedSets(database, STUDENT_IDS, today);
-	const series = await probeSeries(database, STUDENT_IDS, today);
+	const series = await probeSeries(database, STUDENT_IDS, { today, timeZone: TIME_ZONE });
 	await database.close();
 	const { studentId } = sets.find(
 		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)

@@ -104,7 +104,7 @@ describe('diagnostics, checks and probes', () => {
 			beginDiagnostic(database, { id: 1, grade: 4 }, { window: { ...window, mode }, attempt }, skills, NOW);
 		const plan = { skillId: skills[0].id, groupId: null, startsOn: TODAY, goalOn: addDays(TODAY, 40), goalCorrect: 7 };
 		await startProbes(database, staffAs('specialist'), { ...plan, studentIds: [1] }, NOW);
-		const [series] = await probeSeries(database, seen(1), TODAY);
+		const [series] = await probeSeries(database, seen(1), small.school);
 		const wanted = [{ studentId: 1, skillIds: [skills[1].id] }];
 		await assignChecks(database, staffAs('specialist'), wanted, addDays(TODAY, 3), NOW);
 		const [check] = await openChecks(database, seen(1));

@@ -132,7 +132,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		probes,
 		{
-			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), TODAY)),
+			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
 			startProbes: checks((asking) =>
 				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
 			),

@@ -15,7 +15,7 @@ export async function adviceFor(
 ): Promise<Map<number, Recommendation>> {
 	const ids = [...new Set(reviews.map(({ studentId }) => studentId))];
 	const [series, standings, attendance] = await Promise.all([
-		probeSeries(database, ids, school.today),
+		probeSeries(database, ids, school),
 		readStandings(database, ids, school.today),
 		attendanceCounts(database, ids)
 	]);

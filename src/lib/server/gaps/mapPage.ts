@@ -1,3 +1,4 @@
+import { schoolDateOf } from '../../core/calendar';
 import { itemFrom, misconceptionById } from '../../core/items';
 import { isMasteredIn, rootCauses, supposed, type SkillGraph, type StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
@@ -56,7 +57,9 @@ export async function mapPage(
 		classwide,
 		focus: [...new Set(groups.map(({ focusSkillId }) => focusSkillId))],
 		evidence:
-			chosen && skill ? await cellEvidence(database, chosen, skill, skills, graph, standings.get(chosen)!) : null
+			chosen && skill
+				? await cellEvidence(database, chosen, skill, skills, graph, standings.get(chosen)!, school.timeZone)
+				: null
 	};
 }
 
@@ -67,7 +70,8 @@ async function cellEvidence(
 	skill: Skill,
 	skills: Skill[],
 	graph: SkillGraph,
-	own: Map<number, StandingNow>
+	own: Map<number, StandingNow>,
+	timeZone: string
 ) {
 	const now = own.get(skill.id);
 	const answers = await evidenceFor(database, studentId, skill.id);
@@ -98,7 +102,7 @@ async function cellEvidence(
 		answers: answers.map((answer) => {
 			const item = itemFrom(answer.familyId, answer.seed);
 			return {
-				on: answer.answeredAt.toISOString().slice(0, 10),
+				on: schoolDateOf(answer.answeredAt, timeZone),
 				kind: answer.kind,
 				stemHtml: mathHtml(item.stem),
 				givenHtml: answerHtml(item, answer.response as never),

@@ -34,7 +34,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		notesOn(database, ids),
 		attendanceCounts(database, ids),
 		practiceSets(database, school.id, ids),
-		probeSeries(database, ids, today),
+		probeSeries(database, ids, school),
 		openReviews(database, ids)
 	]);
 	const slot = slots.find(({ id }) => id === group.slotId)!;

@@ -41,7 +41,7 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 		queuedSets(database, ids, today),
 		openChecks(database, ids),
 		recentResults(database, student.id, 4),
-		probeSeries(database, ids, today),
+		probeSeries(database, ids, school),
 		openReviews(database, ids),
 		decidedReviews(database, ids),
 		tierHistory(database, student.id),

@@ -22,7 +22,7 @@ export async function ribbon(database: Database, staff: Staff, school: School, s
 		currentCycle(database, school.id, today),
 		currentGroups(database, staff, today),
 		queuedSets(database, ids, today),
-		probeSeries(database, ids, today),
+		probeSeries(database, ids, school),
 		openReviews(database, ids)
 	]);
 	const inScope = new Set(ids);

@@ -17,7 +17,7 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const school: School = await findSchool(database, student.schoolId, locals.at);
 	const [windows, series, sets, checks, skills] = await Promise.all([
 		windowsToSit(database, student.id, school.today),
-		probeSeries(database, [student.id], school.today),
+		probeSeries(database, [student.id], school),
 		queuedSets(database, [student.id], school.today),
 		openChecks(database, [student.id]),
 		skillList(database, school.id)

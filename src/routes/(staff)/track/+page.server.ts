@@ -14,7 +14,7 @@ export async function load({ locals, url }) {
 	const { database } = locals;
 	const ids = scope.students.map((student) => student.id);
 	const [series, skills, groups, attendance, cycle] = await Promise.all([
-		probeSeries(database, ids, school.today),
+		probeSeries(database, ids, school),
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
 		attendanceCounts(database, ids),

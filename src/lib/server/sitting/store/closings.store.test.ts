@@ -146,7 +146,7 @@ describe('work outside its time', () => {
 
 		const plan = { skillId: small.skills[0].id, groupId: null, startsOn: TODAY, goalOn: addDays(TODAY, 40) };
 		await startProbes(small.database, specialist, { ...plan, goalCorrect: 7, studentIds: [6] }, NOW);
-		const [series] = await probeSeries(small.database, seen(6), TODAY);
+		const [series] = await probeSeries(small.database, seen(6), small.school);
 		const probe = await beginProbe(small.database, series, 1, small.skills, NOW);
 		await small.database.run(`UPDATE probe_plan SET ended_on = '2026-11-24' WHERE id = ?`, [series.id]);
 		await expectClosed(6, probe, 'taken back', new Date('2026-11-24T05:00:00Z'));

@@ -1,7 +1,8 @@
-import { cycleWeek, weeksBetween, type SchoolDate } from '../../../core/calendar';
+import { cycleWeek, schoolDateOf, weeksBetween, type SchoolDate } from '../../../core/calendar';
 import type { Point } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
+import type { School } from '../../school';
 
 export interface ProbePlan {
 	id: number;
@@ -30,7 +31,7 @@ const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, s
 export async function probeSeries(
 	database: Database,
 	studentIds: VisibleId[],
-	today: SchoolDate
+	{ today, timeZone }: Pick<School, 'today' | 'timeZone'>
 ): Promise<ProbeSeries[]> {
 	if (studentIds.length === 0) return [];
 	const plans = await database.rows<ProbePlan>(
@@ -43,11 +44,11 @@ export async function probeSeries(
 	const taken = await database.rows<{
 		planId: number;
 		week: number;
-		on: SchoolDate;
+		startedAt: Date;
 		correct: number;
 		finishedAt: Date | null;
 	}>(
-		`SELECT sitting.plan_id AS planId, sitting.week, CAST(sitting.started_at AS DATE) AS \`on\`, sitting.finished_at AS finishedAt,
+		`SELECT sitting.plan_id AS planId, sitting.week, sitting.started_at AS startedAt, sitting.finished_at AS finishedAt,
 			COALESCE(SUM(answer.correct), 0) AS correct
 		FROM sitting LEFT JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
 		WHERE sitting.plan_id IN (?)
@@ -61,11 +62,10 @@ export async function probeSeries(
 		const weekNow = cycleWeek(plan.startsOn, today);
 		return {
 			...plan,
-			probes: done.map((probe) => ({
-				x: weeksBetween(plan.startsOn, probe.on),
-				y: Number(probe.correct),
-				on: probe.on
-			})),
+			probes: done.map((probe) => {
+				const on = schoolDateOf(probe.startedAt, timeZone);
+				return { x: weeksBetween(plan.startsOn, on), y: Number(probe.correct), on };
+			}),
 			weekNow,
 			due: weekNow >= 1 && today <= plan.goalOn && !done.some((probe) => probe.week === weekNow)
 		};
