@@ -121,7 +121,11 @@ test('steps of a rectangle and a point stay inside the grid, and say where they 
 	await expect(field(page).getByRole('button', { name: 'In each row: less' })).toBeDisabled();
 	await checkButton(page).click();
 	await expect(page.locator('.feedback')).toContainText('Not yet.');
-	await page.getByRole('button', { name: 'Try again' }).click();
+	// The same answer once more is no second try.
+	const again = page.getByRole('button', { name: 'Try again' });
+	await expect(again).toBeDisabled();
+	await field(page).getByRole('button', { name: 'Rows: less' }).click();
+	await again.click();
 	await page.getByRole('button', { name: 'Next', exact: true }).click();
 	const across = field(page).getByRole('button', { name: 'Across: less' });
 	for (let i = 0; i < 10 && (await across.isEnabled()); i++) await across.click();
@@ -139,6 +143,7 @@ test('a typed answer that a wrong idea gives is stored with the name of the idea
 		.getByRole('textbox')
 		.fill(String(error(expression, 'distributedOnce')));
 	await checkButton(page).click();
+	await field(page).getByRole('textbox').fill('1');
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await page.getByRole('button', { name: 'Next', exact: true }).click();
 	const swapped = error(blanks, 'digitsSwapped') as string[];

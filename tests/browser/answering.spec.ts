@@ -71,6 +71,7 @@ test('the question stays while its hint, and then its solution, is read', async 
 	await page.getByRole('button', { name: 'Check' }).click();
 	await expect(page.locator('.feedback')).toContainText(`Not yet. ${hint}`);
 	await expect(page.locator('.stem')).toHaveText(stem);
+	await page.getByRole('textbox').fill('4');
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await expect(page.locator('.feedback')).toContainText(solution[0]);
 	await expect(page.locator('.feedback').getByRole('img')).toBeVisible();

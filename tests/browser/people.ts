@@ -58,8 +58,8 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 	return skill;
 }
 
-/** Gives some answer to the question on the page, whatever its kind. */
-export async function answerSomehow(page: Page) {
+/** Gives some answer to the question on the page, whatever its kind; `again` another than before. */
+export async function answerSomehow(page: Page, again = false) {
 	const form = page.locator('form').filter({ has: page.locator('.stem') });
 	// The next question may still be on its way onto the page, or the page not yet alive.
 	await expect(form).toHaveAttribute('aria-busy', 'false');
@@ -67,15 +67,18 @@ export async function answerSomehow(page: Page) {
 	const rows = form.locator('fieldset');
 	if (await has('radio')) {
 		// One in a single list, or another one for each row of a match.
-		for (let i = 0; i < (await rows.count()); i++) await rows.nth(i).getByRole('radio').nth(i).check();
+		for (let i = 0; i < (await rows.count()); i++) {
+			const options = rows.nth(i).getByRole('radio');
+			await options.nth(again ? (i + 1) % (await options.count()) : i).check();
+		}
 	} else if (await has('checkbox')) await form.getByRole('checkbox', { checked: false }).first().click();
 	else if (await has('slider')) {
 		await form.getByRole('slider').first().focus();
 		await page.keyboard.press('ArrowRight');
 	} else if (await has('textbox')) {
-		for (const field of await form.getByRole('textbox').all()) await field.fill('7');
+		for (const field of await form.getByRole('textbox').all()) await field.fill(again ? '8' : '7');
 		const word = form.getByLabel('Your answer, a word');
-		if (await word.count()) await word.fill('circle');
+		if (await word.count()) await word.fill(again ? 'square' : 'circle');
 	} else if (await form.getByRole('button', { name: /: more$/ }).count())
 		await form
 			.getByRole('button', { name: /: more$/ })
@@ -93,7 +96,7 @@ export async function workThrough(page: Page) {
 		const next = page.getByRole('button', { name: 'Next', exact: true });
 		const check = page.getByRole('button', { name: /^(Check|Try again)$/ });
 		if (await check.isVisible()) {
-			await answerSomehow(page);
+			await answerSomehow(page, await page.getByRole('button', { name: 'Try again' }).isVisible());
 			await check.click();
 		} else {
 			if (await next.isDisabled()) await answerSomehow(page);

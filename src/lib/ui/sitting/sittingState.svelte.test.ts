@@ -19,6 +19,7 @@ const practice = (position: number, done = false, correct: boolean | null = null
 	position,
 	done,
 	correct,
+	missed: null,
 	spoken: '',
 	item: { ...item(position), practice: true, hintHtml: '', proof: proofOf(position) }
 });
@@ -26,6 +27,7 @@ const asked = (position: number, done = false): Place => ({
 	position,
 	done,
 	correct: null,
+	missed: null,
 	spoken: '',
 	item: { ...item(position), practice: false }
 });
@@ -44,6 +46,7 @@ function give(state: SittingState, answer: Answer): Promise<boolean> {
 }
 const rightAnswer = (state: SittingState) => itemFrom(FAMILY, state.current!.position).key;
 const WRONG = '0';
+const ALSO_WRONG = '1';
 
 beforeEach(() => {
 	sent = [];
@@ -74,7 +77,7 @@ describe('practice', () => {
 	it('shows how after a second wrong try, and takes no third', async () => {
 		const state = begin({ items: [practice(0)] });
 		await give(state, WRONG);
-		await give(state, WRONG);
+		await give(state, ALSO_WRONG);
 		expect(state.feedback).toBe('shown');
 		await give(state, rightAnswer(state));
 		expect(sent).toHaveLength(2);
@@ -83,7 +86,7 @@ describe('practice', () => {
 	it('shows how it is done once the server has told', async () => {
 		const state = begin({ items: [practice(0), practice(1)] });
 		await give(state, WRONG);
-		await give(state, WRONG);
+		await give(state, ALSO_WRONG);
 		expect(state.solution).toBeNull();
 		const solution = { position: 0, solutionHtml: ['first', 'then'] };
 		state.learn([solution, { position: 1, solutionHtml: [] }]);
@@ -110,8 +113,40 @@ describe('practice', () => {
 	it('goes on after what was done before, and after what only this device knows', async () => {
 		const state = begin({ items: [practice(0, true, true), practice(1), practice(2)] });
 		expect([state.right, state.current!.position]).toEqual([1, 1]);
-		state.resume([1]);
+		await state.resume([{ position: 1, attempt: 1, response: itemFrom(FAMILY, 1).key }]);
+		expect([state.right, state.current!.position]).toEqual([2, 2]);
+	});
+
+	it('takes no second try that is the first one again, however it is written', async () => {
+		const state = begin({ items: [practice(0)] });
+		await give(state, WRONG);
+		for (const same of [WRONG, '0.0', '-0']) {
+			await give(state, same);
+			expect([state.isUnchanged, state.feedback, sent.length]).toEqual([true, 'try again', 1]);
+		}
+		await give(state, ALSO_WRONG);
+		expect([state.feedback, sent.length, state.isUnchanged]).toEqual(['shown', 2, false]);
+	});
+
+	it('left after “Not yet”, comes back to the second try with the first answer in it', async () => {
+		const missed = { ...practice(1, true, false), missed: WRONG };
+		const state = begin({ items: [practice(0, true, true), missed, practice(2)] });
+		expect([state.current!.position, state.feedback, state.answer, state.number]).toEqual([1, 'try again', WRONG, 2]);
+		await give(state, rightAnswer(state));
+		expect(sent).toMatchObject([{ position: 1, attempt: 2 }]);
+		expect([state.feedback, state.right]).toEqual(['right', 1]);
+		state.next();
 		expect(state.current!.position).toBe(2);
+	});
+
+	it('comes back to the second try, too, where the first answer is still on this device', async () => {
+		const first = { position: 0, attempt: 1, response: WRONG };
+		const state = begin({ items: [practice(0), practice(1)] });
+		await state.resume([first]);
+		expect([state.current!.position, state.feedback, state.answer]).toEqual([0, 'try again', WRONG]);
+		const both = begin({ items: [practice(0), practice(1)] });
+		await both.resume([first, { ...first, attempt: 2, response: ALSO_WRONG }]);
+		expect([both.current!.position, both.feedback, both.answer]).toEqual([1, null, null]);
 	});
 });
 
@@ -176,7 +211,7 @@ describe('the warm-up', () => {
 
 	it('is left out where answers wait on this device', async () => {
 		const state = begin({ warmUp: [practice(0)], items: [asked(0), asked(1)] });
-		state.resume([0]);
+		await state.resume([{ position: 0, attempt: 1, response: '3' }]);
 		expect([state.isWarmUp, state.current!.position]).toEqual([false, 1]);
 	});
 });

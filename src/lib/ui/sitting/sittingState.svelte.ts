@@ -1,5 +1,5 @@
-import { isReadable, type Answer, type KeyProof, type ShownItem } from '$lib/core/items';
-import type { AnswerQueue, Progress, Solution } from '../items/answerQueue.svelte';
+import { isReadable, sameAnswer, type Answer, type KeyProof, type ShownItem } from '$lib/core/items';
+import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
 import { isRight } from './isRight';
 
 /** A question in a sitting. With what tells right from wrong where feedback is immediate: in practice and in the warm-up. */
@@ -7,6 +7,8 @@ export interface Place {
 	position: number;
 	correct: boolean | null;
 	done: boolean;
+	/** The first answer, where it was wrong and the second try is still to come. */
+	missed: Answer | null;
 	spoken: string;
 	item: (ShownItem & { practice: false }) | (ShownItem & { practice: true; hintHtml: string; proof: KeyProof });
 }
@@ -40,6 +42,8 @@ export class SittingState {
 	judging = $state(false);
 	private solutions = $state<Solution[]>([]);
 	private attempt = 1;
+	/** The first answer to the question on the page, once it was wrong. */
+	private missed = $state<Answer | null>(null);
 	private shownAt = 0;
 	private places = $state<Place[]>([]);
 	private done = $state(new Set<number>());
@@ -61,6 +65,8 @@ export class SittingState {
 		this.right = items.filter((place) => place.correct).length;
 		this.ended = items.every((place) => place.done);
 		this.shownAt = clock();
+		const left = items.find((place) => place.missed !== null);
+		if (left) this.tryAgain(left, left.missed!);
 	}
 
 	/** Whether practice questions come before those that count. */
@@ -74,15 +80,46 @@ export class SittingState {
 	readonly solution = $derived.by(
 		() => (!this.isWarmUp && this.solutions.find(({ position }) => position === this.current?.position)) || null
 	);
+	/** Whether the answer on the page is still the one that was wrong: the second try is for another. */
+	readonly isUnchanged = $derived.by(
+		() =>
+			this.feedback === 'try again' &&
+			this.missed !== null &&
+			this.answer !== null &&
+			this.current !== null &&
+			isReadable(this.current.item, this.answer) &&
+			sameAnswer(this.current.item, this.answer, this.missed)
+	);
 	/** Questions answered. */
 	readonly answered = $derived.by(() => this.done.size);
 	/** The question on the page, counted from 1. */
 	readonly number = $derived.by(() => this.answered + (this.held && !this.isWarmUp ? 0 : 1));
 
-	/** Answers that never reached the server are still on this device. */
-	resume(positions: number[]): void {
-		if (positions.length) this.skipWarmUp();
-		this.done = new Set([...this.done, ...positions]);
+	/** Takes up answers that never reached the server and are still on this device. */
+	async resume(waiting: Pick<QueuedAnswer, 'position' | 'attempt' | 'response'>[]): Promise<void> {
+		if (waiting.length === 0) return;
+		this.skipWarmUp();
+		this.done = new Set([...this.done, ...waiting.map(({ position }) => position)]);
+		this.judging = true;
+		for (const { position, attempt, response } of waiting) {
+			const place = this.places.find((one) => one.position === position);
+			const item = place?.item;
+			if (!place || !item?.practice) continue;
+			const correct = await isRight(item, response);
+			if (attempt > 1) this.begin();
+			else if (correct) this.right++;
+			else this.tryAgain(place, response);
+		}
+		this.judging = false;
+	}
+
+	/** Puts a question that was answered wrongly at first back onto the page, with that answer in it. */
+	private tryAgain(place: Place, missed: Answer): void {
+		this.held = place;
+		this.missed = missed;
+		this.answer = missed;
+		this.attempt = 2;
+		this.feedback = 'try again';
 	}
 
 	skipWarmUp(): void {
@@ -102,7 +139,7 @@ export class SittingState {
 		if (!next) this.ended = true;
 		else if (!this.places.some(({ position }) => position === next.position)) {
 			const item = { ...next.item, practice: false as const };
-			this.places.push({ ...next, item, correct: null, done: false });
+			this.places.push({ ...next, item, correct: null, done: false, missed: null });
 			this.ended = false;
 			this.shownAt = this.clock();
 		}
@@ -113,6 +150,7 @@ export class SittingState {
 		const { current, answer } = this;
 		if (!current || answer === null || this.judging || this.feedback === 'right' || this.feedback === 'shown')
 			return false;
+		if (this.isUnchanged) return false;
 		const { item, position } = current;
 		if (!isReadable(item, answer)) {
 			this.feedback = 'unreadable';
@@ -134,6 +172,7 @@ export class SittingState {
 		const correct = await isRight(item, $state.snapshot(answer) as Answer);
 		this.judging = false;
 		if (correct && this.attempt === 1) this.right++;
+		if (!correct && this.attempt === 1) this.missed = $state.snapshot(answer) as Answer;
 		this.feedback = correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
 		this.attempt++;
 		return false;
@@ -151,6 +190,7 @@ export class SittingState {
 	private begin(): void {
 		this.held = null;
 		this.answer = null;
+		this.missed = null;
 		this.attempt = 1;
 		this.feedback = null;
 		this.shownAt = this.clock();

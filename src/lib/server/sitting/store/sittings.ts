@@ -1,4 +1,4 @@
-import { itemsForSkill, type ItemSeed } from '../../../core/items';
+import { itemsForSkill, type Answer, type ItemSeed } from '../../../core/items';
 import type { Doubt } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
@@ -157,16 +157,22 @@ export interface SittingItem {
 	seed: number;
 	/** First try, once given. */
 	correct: boolean | null;
+	response: Answer | null;
 	attempts: number;
 }
 
 /** All items of a sitting with what was answered so far. */
 export async function sittingItems(database: Database, sittingId: number): Promise<SittingItem[]> {
 	const rows = await database.rows<
-		Omit<SittingItem, 'correct' | 'attempts'> & { correct: number | null; attempts: number | string }
+		Omit<SittingItem, 'correct' | 'attempts' | 'response'> & {
+			correct: number | null;
+			attempts: number | string;
+			response: string | null;
+		}
 	>(
 		`SELECT item.position, item.family_id AS familyId, item.seed,
-			MAX(CASE WHEN answer.attempt = 1 THEN answer.correct END) AS correct, COUNT(answer.id) AS attempts
+			MAX(CASE WHEN answer.attempt = 1 THEN answer.correct END) AS correct,
+			MAX(CASE WHEN answer.attempt = 1 THEN answer.response END) AS response, COUNT(answer.id) AS attempts
 		FROM sitting_item AS item
 		LEFT JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position
 		WHERE item.sitting_id = ?
@@ -177,6 +183,7 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 	return rows.map((row) => ({
 		...row,
 		correct: row.correct === null ? null : Boolean(Number(row.correct)),
+		response: row.response === null ? null : (JSON.parse(row.response) as Answer),
 		attempts: Number(row.attempts)
 	}));
 }

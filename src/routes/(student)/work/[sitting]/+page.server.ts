@@ -44,17 +44,19 @@ export async function load({ locals, params }) {
 				position,
 				correct: null,
 				done: false,
+				missed: null,
 				item: await practiceItem(locals.database, familyId, seed),
 				spoken: spokenText(itemFrom(familyId, seed))
 			}))
 		),
 		items: await Promise.all(
-			shownItems.map(async ({ position, familyId, seed, attempts, correct }) => {
+			shownItems.map(async ({ position, familyId, seed, attempts, correct, response }) => {
 				const item = itemFrom(familyId, seed);
 				return {
 					position,
 					correct: practice ? correct : null,
 					done: attempts > 0,
+					missed: practice && attempts === 1 && correct === false ? response : null,
 					// Feedback is immediate only in practice, and only there is anything told that it needs.
 					item: practice
 						? await practiceItem(locals.database, familyId, seed)

@@ -31,7 +31,7 @@
 	onMount(() => {
 		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? { next: sitting.goOn } : { solutions: sitting.learn });
 		sitting.queue = queue;
-		sitting.resume(queue.waiting.map(({ position }) => position));
+		void sitting.resume(queue.waiting);
 		return () => queue?.stop();
 	});
 
@@ -120,6 +120,7 @@
 				{:else if sitting.feedback === 'try again' && current.item.practice}
 					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 					<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
+					<p class="soft">Change your answer, then try again.</p>
 				{:else if sitting.feedback === 'shown' && current.item.practice}
 					{#if sitting.isWarmUp}
 						<p><strong>Not quite.</strong> It was only for practice. Go on.</p>
@@ -142,7 +143,7 @@
 			{#if sitting.feedback === 'right' || sitting.feedback === 'shown'}
 				<button type="button" class="primary go" onclick={next}>Next</button>
 			{:else}
-				<button class="primary go" disabled={sitting.answer === null || sitting.judging}
+				<button class="primary go" disabled={sitting.answer === null || sitting.judging || sitting.isUnchanged}
 					>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
 				>
 			{/if}
