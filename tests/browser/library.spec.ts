@@ -113,6 +113,7 @@ test('a question fills the screen to be modeled step by step, and samples are pr
 }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/library/F52`);
+	await page.waitForLoadState('networkidle');
 	await page.getByRole('button', { name: 'Fill the screen' }).click();
 	const dialog = page.getByRole('dialog', { name: 'Model it together' });
 	await expect(dialog.locator('.model > p')).toHaveCount(1);

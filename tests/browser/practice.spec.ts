@@ -65,3 +65,30 @@ test('another skill can be chosen, and dates that do not fit are refused', async
 	await page.getByRole('button', { name: 'Assign to 1 student, from Mon, Nov 30' }).click();
 	await expect(page.getByRole('status')).toContainText('assigned to 1 student');
 });
+
+test('a set opens with nobody in the whole school, and one for many is asked for once more', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice`);
+	await page.waitForLoadState('networkidle');
+	await page.getByRole('link', { name: 'New practice set' }).click();
+	await expect(page.getByRole('heading', { name: 'Who: nobody yet' })).toBeVisible();
+	await expect(page.getByRole('button', { name: /^Assign to 0 students/ })).toBeDisabled();
+	await page.getByRole('button', { name: /^Everyone in the whole school \(\d{3}\)$/ }).click();
+	await page.getByRole('button', { name: /^Assign to \d{3} students, now/ }).click();
+	await expect(page.getByRole('alert')).toHaveText(/^This set goes to \d{3} students of 12 classes\.$/);
+	await page.getByRole('button', { name: /^Yes, assign to \d{3} students, now/ }).click();
+	await expect(page.getByRole('status')).toContainText(/assigned to \d{3} students/);
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+	// A class is chosen by its name, and needs no second question.
+	await page.goto(`${address()}/practice/new`);
+	await page.waitForLoadState('networkidle');
+	await page
+		.getByRole('button', { name: /^Godwit/ })
+		.first()
+		.click();
+	await expect(page.getByRole('heading', { name: /^Practice for Godwit/ })).toBeVisible();
+	await page.getByRole('button', { name: /^Assign to 22 students, now/ }).click();
+	await expect(page.getByRole('status')).toContainText('assigned to 22 students');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+});

@@ -44,7 +44,7 @@
 	</div>
 	<div class="actions no-print">
 		{#if data.can.practice && data.samples.length}
-			<a class="button primary" href={keepingScope('/practice/new', { skill: data.skill.id })}
+			<a class="button primary" href={keepingScope('/practice/new', { skill: data.skill.id, for: 'all' })}
 				>Assign to {data.scope.inWords}</a
 			>
 			{#if lacking.length}<a

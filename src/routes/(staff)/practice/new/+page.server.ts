@@ -1,4 +1,4 @@
-import { error, redirect } from '@sveltejs/kit';
+import { error, fail, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
@@ -11,7 +11,14 @@ import { readStandings } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';
 
-/** Who the set is for, as the address names it: a group, a student, or the scope. Only those the person may see. */
+/** More students than a class has: such a set is asked for once more. */
+const MOST_UNASKED = 30;
+
+/**
+ * Who the set is for, as the address names it: a group, a student, all of the scope, or the scope where somebody has been
+ * chosen for it (a class, a group, a list); nobody where the scope is a grade or the whole school. Only those the person
+ * may see.
+ */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {
 	const [kind, value] = textIn(url, 'for', 40).split(':');
 	const { database } = locals;
@@ -27,7 +34,10 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 		return { label: `${students[0].givenName} ${students[0].familyName}`, group: null, students };
 	}
 	const scope = await scopeOf(locals, url, staff, school);
-	return { label: scope.inWords, group: null, students: scope.students };
+	const isChosen = kind === 'all' || staff.role === 'teacher' || !/^(school|grade)/.test(scope.key);
+	return isChosen
+		? { label: scope.inWords, group: null, students: scope.students }
+		: { label: null, group: null, students: [] };
 }
 
 export async function load({ locals, url }) {
@@ -75,9 +85,15 @@ export async function load({ locals, url }) {
 	};
 }
 
-const assignForm = formCheck<{ skill: number; length: number; opensOn: string; dueOn: string }>({
+const assignForm = formCheck<{ skill: number; length: number; opensOn: string; dueOn: string; sure?: 'yes' }>({
 	type: 'object',
-	properties: { skill: id, length: { type: 'integer', enum: [5, 10] }, opensOn: schoolDate, dueOn: schoolDate },
+	properties: {
+		skill: id,
+		length: { type: 'integer', enum: [5, 10] },
+		opensOn: schoolDate,
+		dueOn: schoolDate,
+		sure: { enum: ['yes'] }
+	},
 	required: ['skill', 'length', 'opensOn', 'dueOn']
 });
 
@@ -92,6 +108,13 @@ export const actions = {
 		if (!hasItems(found.code)) return refuse('There are no questions for this skill yet');
 		const { group, students } = await receivers(event.locals, event.url, staff, school);
 		const studentIds = students.map((student) => student.id);
+		if (studentIds.length === 0) return refuse('Choose who the set is for');
+		if (studentIds.length > MOST_UNASKED && form.sure !== 'yes') {
+			const classes = new Set(students.map(({ classId }) => classId)).size;
+			return fail(409, {
+				ask: `This set goes to ${studentIds.length} students of ${classes} ${classes === 1 ? 'class' : 'classes'}.`
+			});
+		}
 		const setId = await assignSet(
 			database,
 			staff,

@@ -15,13 +15,16 @@
 	let opensOn = $state(data.dates.opensOn);
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const count = $derived(`${data.students.length} ${data.students.length === 1 ? 'student' : 'students'}`);
+	/** What the server asks before a set goes to many. */
+	const ask = $derived(form && 'ask' in form ? form.ask : null);
+	const named = (kind: string) => data.choices.filter((choice) => choice.kind === kind);
 	const choose = (skillId: number | string) => setState({ skill: skillId });
 </script>
 
 <svelte:head><title>New practice set · Orderly Compass</title></svelte:head>
 
 <p><a href={keepingScope('/practice')}>Back to practice</a></p>
-<h1>Practice for {data.label}</h1>
+<h1>{data.label ? `Practice for ${data.label}` : 'New practice set'}</h1>
 
 <div class="two">
 	<section>
@@ -45,7 +48,25 @@
 	</section>
 
 	<section>
-		<h2>Who: {count}</h2>
+		<h2>Who: {data.students.length ? count : 'nobody yet'}</h2>
+		{#if data.students.length === 0}
+			<p>Choose a class or a group; for some students, select them in Gaps or in the library.</p>
+			{#each ['Classes', 'Groups'] as kind (kind)}
+				{#if named(kind).length}
+					<h3>{kind}</h3>
+					<ul class="offers">
+						{#each named(kind) as { key, label } (key)}
+							<li><button onclick={() => setState({ scope: key, for: null })}>{label}</button></li>
+						{/each}
+					</ul>
+				{/if}
+			{/each}
+			<p>
+				<button class="plain" onclick={() => setState({ for: 'all' })}
+					>Everyone in {data.scope.inWords} ({data.scope.students.length})</button
+				>
+			</p>
+		{/if}
 		<ul class="who">
 			{#each data.students as student, i (student.id)}
 				{@const now = data.standings[i]}
@@ -72,13 +93,19 @@
 			<p class="soft">
 				After {dueOn ? sayDate(dueOn) : 'the due date'} the set stays open; what comes later is accepted and marked late.
 			</p>
-			<button class="primary"
-				>Assign to {count}, {opensOn <= data.dates.opensOn ? 'now' : `from ${sayDate(opensOn)}`}</button
+			{#if ask}
+				<p role="alert" class="ask">{ask}</p>
+				<input type="hidden" name="sure" value="yes" />
+			{/if}
+			<button class="primary" disabled={data.students.length === 0}
+				>{ask ? 'Yes, assign' : 'Assign'} to {count}, {opensOn <= data.dates.opensOn
+					? 'now'
+					: `from ${sayDate(opensOn)}`}</button
 			>
 		</form>
 	</section>
 </div>
-<Notice outcome={form} />
+<Notice outcome={ask ? null : form} />
 
 <style>
 	.two {
@@ -100,6 +127,13 @@
 		flex-wrap: wrap;
 		gap: 6px;
 		margin: 8px 0;
+	}
+	h3 {
+		margin-top: 10px;
+	}
+	.ask {
+		border-left: 4px solid var(--slipping-ink);
+		padding: 6px 12px;
 	}
 	.offers select {
 		max-width: 180px;
