@@ -12,6 +12,10 @@ test('a practice set is assigned with who and how many, and taken back in one st
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
 	await expect(assigned).toHaveCount(0);
+	// Even that can be undone.
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText(/Given to \d students again/);
+	await expect(assigned).toHaveCount(1);
 });
 
 test('the newest sets are listed, and all of them when asked', async ({ page }) => {

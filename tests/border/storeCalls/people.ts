@@ -70,7 +70,9 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
-			removeNote: checks(({ database, me, of }) => notes.removeNote(database, me.staff.specialist, of.notes.a, NOW))
+			removeNote: checks(({ database, me, of }) =>
+				notes.removeNote(database, me.staff.specialist, of.notes.a, true, NOW)
+			)
 		}
 	],
 	[

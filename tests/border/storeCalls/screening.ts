@@ -146,7 +146,7 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 					database.run('UPDATE parameter_version SET withdrawn_at = ? WHERE id = ?', [NOW, of.version])
 			),
 			withdrawParameters: checks(({ database, me, of }) =>
-				parameters.withdrawParameters(database, me.staff.coordinator, of.version, NOW)
+				parameters.withdrawParameters(database, me.staff.coordinator, of.version, true, NOW)
 			),
 			countedAnswers: given(({ database, me }) => parameters.countedAnswers(database, me.base)),
 			answersAfter: given(({ database, me }) => parameters.answersAfter(database, me.base, 0, 50))

@@ -122,6 +122,10 @@ export const workCalls: [object, Record<string, Call>][] = [
 			assignSet: checks((asking) =>
 				practice.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
 			),
+			restoreSet: checks(
+				({ database, me, of }) => practice.restoreSet(database, me.staff.specialist, of.sets.all, NOW),
+				({ database, of }) => database.run('UPDATE practice_set SET withdrawn_at = ? WHERE id = ?', [NOW, of.sets.all])
+			),
 			withdrawSet: checks(({ database, me, of }) =>
 				practice.withdrawSet(database, me.staff.specialist, of.sets.all, NOW)
 			),

@@ -335,8 +335,11 @@ describe('a version of parameters', () => {
 
 	it('can be taken back, and then the one before is used', async () => {
 		const id = (await versionFor(small.database, 1))!;
-		expect(await withdrawParameters(small.database, elsewhere, id, NOW)).toBe(false);
-		expect(await withdrawParameters(small.database, coordinator, id, NOW)).toBe(true);
+		expect(await withdrawParameters(small.database, elsewhere, id, true, NOW)).toBe(false);
+		for (const withdrawn of [true, false, true]) {
+			expect(await withdrawParameters(small.database, coordinator, id, withdrawn, NOW)).toBe(true);
+			expect(await withdrawParameters(small.database, coordinator, id, withdrawn, NOW)).toBe(false);
+		}
 		expect(await versionFor(small.database, 1)).toBeNull();
 	});
 

@@ -28,7 +28,13 @@ export const noteAction = staffAction('write notes', noteForm, async ({ staff, s
 });
 
 export const removeNoteAction = staffAction('write notes', removeForm, async ({ staff, database, at, form }) => {
-	return (await removeNote(database, staff, form.note, at))
-		? { done: 'The note is taken back.' }
+	return (await removeNote(database, staff, form.note, true, at))
+		? { done: 'The note is taken back.', undo: { action: '?/restoreNote', fields: { note: String(form.note) } } }
 		: refuse('Only your own notes can be taken back');
+});
+
+export const restoreNoteAction = staffAction('write notes', removeForm, async ({ staff, database, at, form }) => {
+	return (await removeNote(database, staff, form.note, false, at))
+		? { done: 'The note is there again.' }
+		: refuse('This note is there already, or is not yours');
 });

@@ -1,2 +1,2 @@
 /** Practice: sets that are assigned, and what came of them. */
-export { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from './store/practice';
+export { assignSet, practiceSets, queuedSets, recentResults, restoreSet, withdrawSet } from './store/practice';

@@ -1,6 +1,6 @@
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
-import { practiceSets, queuedSets, withdrawSet } from '$lib/server/practice';
+import { practiceSets, queuedSets, restoreSet, withdrawSet } from '$lib/server/practice';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
@@ -45,7 +45,13 @@ export const actions = {
 		return {
 			done: started
 				? `Taken back. ${started} ${started === 1 ? 'student had' : 'students had'} started; their answers are kept and count.`
-				: 'Taken back before anyone had started.'
+				: 'Taken back before anyone had started.',
+			undo: { action: '?/restore', fields: { set: String(form.set) } }
 		};
+	}),
+	restore: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {
+		const students = await restoreSet(database, staff, form.set, at);
+		if (students === null) return refuse('This set is there already, or is not yours to give again');
+		return { done: `Given to ${students} ${students === 1 ? 'student' : 'students'} again.` };
 	})
 };

@@ -293,8 +293,12 @@ describe('a note', () => {
 			['second', 'Staff 2'],
 			['first', 'Staff 2']
 		]);
-		expect(await removeNote(small.database, staffAs('teacher'), id, NOW)).toBe(false);
-		expect(await removeNote(small.database, specialist, id, NOW)).toBe(true);
+		expect(await removeNote(small.database, staffAs('teacher'), id, true, NOW)).toBe(false);
+		expect(await removeNote(small.database, specialist, id, false, NOW)).toBe(false);
+		expect(await removeNote(small.database, specialist, id, true, NOW)).toBe(true);
+		expect(await removeNote(small.database, specialist, id, false, NOW)).toBe(true);
+		expect(await notesOn(small.database, seen(1))).toHaveLength(2);
+		expect(await removeNote(small.database, specialist, id, true, NOW)).toBe(true);
 		expect((await notesOn(small.database, seen(1))).map(({ text }) => text)).toEqual(['first']);
 		expect(await notesOn(small.database, [])).toEqual([]);
 	});

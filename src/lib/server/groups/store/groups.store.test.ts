@@ -14,7 +14,14 @@ import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { attendanceCounts, currentGroups, studentPairs } from './groups';
-import { assignSet, practiceSets, queuedSets, recentResults, withdrawSet } from '../../practice/store/practice';
+import {
+	assignSet,
+	practiceSets,
+	queuedSets,
+	recentResults,
+	restoreSet,
+	withdrawSet
+} from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/sittings';
 
 let small: SmallSchool;
@@ -122,6 +129,10 @@ describe('practice sets', () => {
 		expect((await queuedSets(small.database, seen(5), TODAY)).map(({ id }) => id)).toContain(setId);
 		expect(await withdrawSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
 		expect(await withdrawSet(small.database, { ...specialist, schoolId: 2 }, setId, NOW)).toBeNull();
+		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
+		expect(await restoreSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
+		expect(await restoreSet(small.database, specialist, setId, NOW)).toBeGreaterThan(0);
+		expect(await restoreSet(small.database, specialist, setId, NOW)).toBeNull();
 		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
 		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBeNull();
 		expect((await queuedSets(small.database, seen(5), TODAY)).some(({ id }) => id === setId)).toBe(false);

@@ -43,14 +43,20 @@ export async function writeNote(
 	});
 }
 
-/** Takes an own note back. It stays in the database. @returns whether there was one */
-export async function removeNote(database: RootDatabase, staff: Staff, id: number, at: Date): Promise<boolean> {
+/** Takes an own note back, or puts it there again. It stays in the database. @returns whether there was one to change */
+export async function removeNote(
+	database: RootDatabase,
+	staff: Staff,
+	id: number,
+	removed: boolean,
+	at: Date
+): Promise<boolean> {
 	return database.transaction(async (transaction) => {
 		const { affected } = await transaction.run(
-			'UPDATE student_note SET removed_at = ? WHERE id = ? AND written_by = ? AND removed_at IS NULL',
-			[at, id, staff.id]
+			`UPDATE student_note SET removed_at = ? WHERE id = ? AND written_by = ? AND removed_at IS ${removed ? '' : 'NOT'} NULL`,
+			[removed ? at : null, id, staff.id]
 		);
-		if (affected) await audit(transaction, staff, at, 'remove a note', { note: id });
+		if (affected) await audit(transaction, staff, at, removed ? 'remove a note' : 'put a note back', { note: id });
 		return affected > 0;
 	});
 }

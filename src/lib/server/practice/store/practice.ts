@@ -119,6 +119,30 @@ export async function withdrawSet(
 	});
 }
 
+/** Gives a set that was taken back to its students again. @returns to how many; null when there is no such set */
+export async function restoreSet(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	at: Date
+): Promise<number | null> {
+	return database.transaction(async (transaction) => {
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND created_by = ?';
+		const { affected } = await transaction.run(
+			`UPDATE practice_set SET withdrawn_at = NULL
+			WHERE id = ? AND school_id = ? AND withdrawn_at IS NOT NULL ${ownOnly}`,
+			[setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+		);
+		if (affected === 0) return null;
+		await audit(transaction, staff, at, 'undo withdraw practice', { set: setId });
+		const { students } = (await transaction.row<{ students: number }>(
+			'SELECT COUNT(*) AS students FROM practice_set_student WHERE set_id = ?',
+			[setId]
+		))!;
+		return Number(students);
+	});
+}
+
 export interface QueuedSet {
 	id: number;
 	studentId: number;

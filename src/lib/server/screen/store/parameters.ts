@@ -115,19 +115,28 @@ export async function applyParameters(
 	});
 }
 
-/** Takes the version in use out of use: sittings begin with the one before. Those that have begun keep theirs. */
+/**
+ * Takes a version out of use, or into use again: sittings begin with the newest in use. Those that have begun keep theirs.
+ *
+ * @returns whether there was one to change
+ */
 export async function withdrawParameters(
 	database: RootDatabase,
 	staff: Staff,
 	versionId: number,
+	withdrawn: boolean,
 	at: Date
 ): Promise<boolean> {
 	return database.transaction(async (transaction) => {
 		const { affected } = await transaction.run(
-			'UPDATE parameter_version SET withdrawn_at = ? WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL',
-			[at, versionId, staff.schoolId]
+			`UPDATE parameter_version SET withdrawn_at = ?
+			WHERE id = ? AND school_id = ? AND withdrawn_at IS ${withdrawn ? '' : 'NOT'} NULL`,
+			[withdrawn ? at : null, versionId, staff.schoolId]
 		);
-		if (affected) await audit(transaction, staff, at, 'withdraw parameters', { version: versionId });
+		if (affected)
+			await audit(transaction, staff, at, withdrawn ? 'withdraw parameters' : 'undo withdraw parameters', {
+				version: versionId
+			});
 		return affected > 0;
 	});
 }

@@ -2,7 +2,7 @@ import { error } from '@sveltejs/kit';
 import { changeAction, undoChangeAction } from '$lib/server/groups/groupForm';
 import { groupPage } from '$lib/server/groups/groupPage';
 import { recordAction } from '$lib/server/groups/meetingForm';
-import { noteAction, removeNoteAction } from '$lib/server/people/noteForm';
+import { noteAction, removeNoteAction, restoreNoteAction } from '$lib/server/people/noteForm';
 import { idOf } from '$lib/server/request';
 import { staffContext } from '$lib/server/shell/staffPage';
 
@@ -19,5 +19,6 @@ export const actions = {
 	change: changeAction,
 	undoChange: undoChangeAction,
 	note: noteAction,
-	removeNote: removeNoteAction
+	removeNote: removeNoteAction,
+	restoreNote: restoreNoteAction
 };

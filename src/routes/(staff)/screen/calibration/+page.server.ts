@@ -123,8 +123,16 @@ export const actions = {
 		'Choose at least one family of questions'
 	),
 	withdraw: staffAction('calibrate', versionForm, async ({ staff, database, at, form }) => {
-		if (!(await withdrawParameters(database, staff, form.version, at)))
+		if (!(await withdrawParameters(database, staff, form.version, true, at)))
 			return refuse('This version is not in use any more');
-		return { done: 'Taken back: diagnostics begun from now on use what was used before.' };
+		return {
+			done: 'Taken back: diagnostics begun from now on use what was used before.',
+			undo: { action: '?/restore', fields: { version: String(form.version) } }
+		};
+	}),
+	restore: staffAction('calibrate', versionForm, async ({ staff, database, at, form }) => {
+		if (!(await withdrawParameters(database, staff, form.version, false, at)))
+			return refuse('This version is in use already');
+		return { done: 'It is in use again.' };
 	})
 };

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { noteAction, removeNoteAction } from '$lib/server/people/noteForm';
+import { noteAction, removeNoteAction, restoreNoteAction } from '$lib/server/people/noteForm';
 import { idOf } from '$lib/server/request';
 import { staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
@@ -13,4 +13,4 @@ export async function load({ locals, params }) {
 	return { student, me: staff.displayName, ...(await studentPage(locals.database, school, student)) };
 }
 
-export const actions = { note: noteAction, removeNote: removeNoteAction };
+export const actions = { note: noteAction, removeNote: removeNoteAction, restoreNote: restoreNoteAction };
