@@ -1,4 +1,4 @@
-import { findScope } from '../src/lib/server/shell/store/scope';
+import { findScope, type Scope } from '../src/lib/server/shell/store/scope';
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
@@ -25,13 +25,15 @@ import { seedDemoSchool } from './seed';
 
 const ids = STUDENT_IDS;
 let database: RootDatabase;
+let wholeSchool: Scope;
 let students: RosterStudent[];
 
 beforeAll(async () => {
 	database = await emptyDatabase('demo');
 	await migrate(database, migrations);
 	await seedDemoSchool(database, NOW, () => {});
-	students = (await findScope(database, staffAs('specialist'), 'school', TODAY))!.students;
+	wholeSchool = (await findScope(database, staffAs('specialist'), 'school', TODAY))!;
+	students = wholeSchool.students;
 });
 afterAll(() => database.close());
 
@@ -163,7 +165,7 @@ describe('its stories', () => {
 describe('the ribbon over it', () => {
 	it('counts what plain queries count', async () => {
 		const school = await findSchool(database, SCHOOL_ID, NOW);
-		const { legs, cycle } = await ribbon(database, staffAs('specialist'), school, students);
+		const { legs, cycle } = await ribbon(database, staffAs('specialist'), school, wholeSchool);
 		const waits = Object.fromEntries(legs.map(({ leg, waits: text }) => [leg, parseInt(text)]));
 		expect(cycle).toMatchObject({ week: 5, weeks: 8 });
 		const [winter] = await screeningWindows(database, SCHOOL_ID);
@@ -173,10 +175,11 @@ describe('the ribbon over it', () => {
 		expect(waits.screen).toBe(264 - scored);
 		const cuts = await cutScores(database, SCHOOL_ID, winter);
 		const scores = await windowScores(database, winter.id, ids);
-		const below = students.filter(
-			({ id, grade }) =>
-				(scores.get(id)?.find(({ domainId }) => domainId === 0)?.theta ?? Infinity) < fromPoints(cuts[grade])
-		);
+		// A standard error below the line, each in logits.
+		const below = students.filter(({ id, grade }) => {
+			const overall = scores.get(id)?.find(({ domainId }) => domainId === 0);
+			return overall && overall.theta + overall.standardError < fromPoints(cuts[grade]);
+		});
 		expect(waits.gaps).toBe(below.length);
 		expect(waits.groups).toBe((await currentGroups(database, staffAs('specialist'), TODAY)).length);
 		expect(waits.practice).toBe(
@@ -200,15 +203,14 @@ describe('the ribbon over it', () => {
 		const school = await findSchool(database, SCHOOL_ID, NOW);
 		const parts = await Promise.all(
 			[1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(async (classId) =>
-				ribbon(
-					database,
-					staffAs('specialist'),
-					school,
-					students.filter((student) => student.classId === classId)
-				)
+				ribbon(database, staffAs('specialist'), school, {
+					...wholeSchool,
+					key: `class:${classId}`,
+					students: students.filter((student) => student.classId === classId)
+				})
 			)
 		);
-		const whole = await ribbon(database, staffAs('specialist'), school, students);
+		const whole = await ribbon(database, staffAs('specialist'), school, wholeSchool);
 		for (const leg of ['screen', 'gaps', 'practice', 'track', 'decide']) {
 			const waits = ({ legs }: typeof whole) => parseInt(legs.find((one) => one.leg === leg)!.waits) || 0;
 			expect(

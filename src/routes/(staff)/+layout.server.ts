@@ -10,7 +10,7 @@ export async function load({ locals, url }) {
 	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
 	const [choices, overview, peek, locked] = await Promise.all([
 		scopeChoices(locals.database, staff, school.today),
-		ribbon(locals.database, staff, school, scope.students),
+		ribbon(locals.database, staff, school, scope),
 		selected ? peekAt(locals.database, staff, school, selected) : null,
 		lockedOutOf(locals.database, staff, school, locals.at)
 	]);

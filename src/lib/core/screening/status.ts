@@ -36,6 +36,11 @@ export const TO_FINISH: ReadonlySet<ScreeningStatus> = new Set([
 	'under way'
 ]);
 
+/** Statuses in which the student has something to sit: all that are to finish but for those that wait for a decision. */
+export const TO_SIT: ReadonlySet<ScreeningStatus> = new Set(
+	[...TO_FINISH].filter((status) => status !== 'needs another look')
+);
+
 /** What a student's status follows from. */
 export interface WindowStanding {
 	/** The newest sitting; absent before the first. */

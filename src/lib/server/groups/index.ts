@@ -1,6 +1,7 @@
 /** Small groups: suggesting, adopting and changing them, and their sessions. */
 export { cycleDates } from './groupDates';
 export { groupingFor, judgeDraft } from './grouping';
+export { groupsInScope } from './groupsInScope';
 export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
 export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';

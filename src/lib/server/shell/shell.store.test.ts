@@ -32,10 +32,14 @@ afterAll(() => small.database.close());
 
 const waits = async (some = students) =>
 	Object.fromEntries(
-		(await ribbon(small.database, staffAs('specialist'), small.school, some)).legs.map(({ leg, waits: text }) => [
-			leg,
-			text
-		])
+		(
+			await ribbon(small.database, staffAs('specialist'), small.school, {
+				key: some === students ? 'school' : 'list',
+				label: '',
+				inWords: '',
+				students: some
+			})
+		).legs.map(({ leg, waits: text }) => [leg, text])
 	);
 const peek = (id: number) =>
 	peekAt(

@@ -1,4 +1,4 @@
-import { SCREENING_STATUSES, type ScreeningStatus } from '$lib/core/screening';
+import { SCREENING_STATUSES, TO_FINISH, type ScreeningStatus } from '$lib/core/screening';
 import type { FluencyScore } from '$lib/core/fluency';
 import type { WindowStudent } from './rows';
 
@@ -44,10 +44,13 @@ export function tallyByClass(rows: SittingRow[]): ClassTally[] {
 }
 
 /** Rows narrowed to a status (or `all`), those that ask for attention first, else as they come. */
+/** What the list can be narrowed to besides one status. */
+export const STILL_TO_FINISH = 'to finish';
+
 export function arrangeSittings(rows: SittingRow[], show: string): SittingRow[] {
 	const urgency = new Map(SCREENING_STATUSES.map((status, i) => [status, i]));
 	return rows
-		.filter(({ status }) => show === 'all' || status === show)
+		.filter(({ status }) => show === 'all' || (show === STILL_TO_FINISH ? TO_FINISH.has(status) : status === show))
 		.sort((a, b) => urgency.get(a.status)! - urgency.get(b.status)!);
 }
 

@@ -1,3 +1,4 @@
+<!-- The legs of the cycle: the name opens a leg, what waits there opens the list that is counted. -->
 <script lang="ts">
 	import { page } from '$app/state';
 	import { keepingScope } from './address';
@@ -6,16 +7,19 @@
 		leg: string;
 		name: string;
 		waits: string;
+		/** Path and query of the list that is counted. */
+		list: string;
 	}
 	let { legs }: { legs: LegView[] } = $props();
 </script>
 
 <nav aria-label="Legs of the cycle" class="no-print">
-	{#each legs as { leg, name, waits } (leg)}
-		<a href={keepingScope(`/${leg}`)} aria-current={page.url.pathname.startsWith(`/${leg}`) ? 'page' : undefined}>
-			<strong>{name}</strong>
-			<span>{waits}</span>
-		</a>
+	{#each legs as { leg, name, waits, list } (leg)}
+		{@const isHere = page.url.pathname.startsWith(`/${leg}`)}
+		<div class:here={isHere}>
+			<a class="name" href={keepingScope(`/${leg}`)} aria-current={isHere ? 'page' : undefined}>{name}</a>
+			<a class="waits" href={keepingScope(list)}><span class="visually-hidden">{name}: </span>{waits}</a>
+		</div>
 	{/each}
 </nav>
 
@@ -27,30 +31,37 @@
 		border-bottom: 1px solid var(--rule);
 		background: var(--paper);
 	}
-	a {
+	div {
 		display: grid;
-		padding: 6px 16px 5px;
+		padding: 2px 6px 0;
 		min-width: 128px;
+		border-bottom: 3px solid transparent;
+	}
+	a {
+		min-height: 24px;
+		padding: 2px 10px;
 		color: var(--ink);
 		text-decoration: none;
-		border-bottom: 3px solid transparent;
-		line-height: 1.3;
+		line-height: 20px;
 	}
 	a:hover {
 		background: var(--sheet);
 	}
-	strong {
+	.name {
 		font-weight: 650;
 	}
-	span {
+	.waits {
 		font-size: 0.85rem;
 		color: var(--ink-soft);
 		font-variant-numeric: tabular-nums;
 	}
-	[aria-current] {
+	.waits:hover {
+		text-decoration: underline;
+	}
+	.here {
 		border-bottom-color: var(--verdigris);
 	}
-	[aria-current] strong {
+	.here .name {
 		color: var(--verdigris);
 	}
 </style>

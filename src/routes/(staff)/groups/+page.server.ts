@@ -2,7 +2,7 @@ import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
 import { dayIn, formCheck, id, idIn, may } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { adoptionGroups, currentGroups, draftList, groupsOn, undoAdoption } from '$lib/server/groups';
+import { adoptionGroups, currentGroups, draftList, groupsInScope, groupsOn, undoAdoption } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/groups/timetable';
@@ -26,8 +26,7 @@ export async function load({ locals, url }) {
 		const groupIds = await adoptionGroups(database, school.id, id);
 		return groupIds.length ? { id, groupIds } : null;
 	};
-	const inScope = new Set(scope.students.map((student) => student.id));
-	const groups = all.filter(({ studentIds }) => studentIds.some((one) => inScope.has(one)) || scope.key === 'school');
+	const groups = groupsInScope(all, scope);
 	const members = await visibleAmong(
 		database,
 		staff,

@@ -1,13 +1,21 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const finishedWithGaps = $derived(data.queues.filter(({ waiting, gaps }) => waiting === 0 && gaps > 0));
+	const show = $derived(page.url.searchParams.get('queue') ?? 'all');
+	const queued = $derived(
+		data.queues
+			.filter(({ waiting, gaps }) =>
+				show === 'waiting' ? waiting > 0 : show !== 'clear' || (waiting === 0 && gaps > 0)
+			)
+			.sort((a, b) => b.gaps - a.gaps)
+	);
 	const selectedId = $derived(Number(page.url.searchParams.get('student')));
 	const assigned = $derived.by(() => {
 		const set = Number(page.url.searchParams.get('assigned'));
@@ -80,6 +88,18 @@
 
 	<section>
 		<h2>Queues</h2>
+		<p class="show no-print">
+			<label
+				>Show <select
+					onchange={(event) =>
+						setState({ queue: event.currentTarget.value === 'all' ? null : event.currentTarget.value })}
+				>
+					<option value="all">everyone</option>
+					<option value="waiting" selected={show === 'waiting'}>with work waiting</option>
+					<option value="clear" selected={show === 'clear'}>clear queue with open gaps</option>
+				</select></label
+			>
+		</p>
 		{#if finishedWithGaps.length}
 			<p class="notice">
 				{finishedWithGaps.length}
@@ -89,7 +109,7 @@
 		<table>
 			<thead><tr><th>Student</th><th>Waiting</th><th class="number">Open gaps</th></tr></thead>
 			<tbody>
-				{#each [...data.queues].sort((a, b) => b.gaps - a.gaps) as row (row.id)}
+				{#each queued as row (row.id)}
 					<tr data-student={row.id} class:current={row.id === selectedId}>
 						<th scope="row"
 							><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
@@ -110,6 +130,9 @@
 <Notice outcome={form ?? assigned} />
 
 <style>
+	.show {
+		margin: 4px 0 8px;
+	}
 	.head {
 		display: flex;
 		justify-content: space-between;

@@ -3,7 +3,7 @@
 	import { sayStatusCount, SCREENING_STATUSES } from '$lib/core/screening';
 	import ClassResults from '$lib/ui/screen/ClassResults.svelte';
 	import ResultsTable from '$lib/ui/screen/ResultsTable.svelte';
-	import { bandWords, filterRows, OVERALL, pointsAxis, rosterChoices, sortRows } from '$lib/ui/screen/rows';
+	import { bandOf, bandWords, filterRows, OVERALL, pointsAxis, rosterChoices, sortRows } from '$lib/ui/screen/rows';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
@@ -35,12 +35,7 @@
 	const classes = $derived(new Set(data.rows.map(({ classId }) => classId)).size);
 	const grades = $derived(new Set(data.rows.map(({ grade }) => grade)).size);
 	const inScope = $derived(selected.filter((id) => data.rows.some((row) => row.id === id)));
-	const belowTheLine = $derived(
-		data.rows.filter(({ scores, cut }) => {
-			const score = scores[measure];
-			return score && cut !== null && score.points < cut;
-		})
-	);
+	const belowTheLine = $derived(shown.filter((row) => bandOf(row, measure) === 'below'));
 	const outputs = [
 		{ path: '/screen/results.csv', table: null, label: 'CSV of students' },
 		{ path: '/screen/results.csv', table: 'classes', label: 'CSV of classes' },
@@ -118,7 +113,9 @@
 					</select>
 				</label>
 			{/if}
-			<button onclick={() => (selected = belowTheLine.map(({ id }) => id))}>Select all below the line</button>
+			<button disabled={belowTheLine.length === 0} onclick={() => (selected = belowTheLine.map(({ id }) => id))}
+				>Select the {belowTheLine.length} shown below the line</button
+			>
 			{#if data.window?.measure}
 				<a class="button" href={keepingScope('/screen/sittings', { window: data.window.id })}>Give</a>
 			{:else if data.can.screen}

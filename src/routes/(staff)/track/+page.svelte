@@ -20,6 +20,8 @@
 			data.plans[0] ??
 			null
 	);
+	const dueOnly = $derived(page.url.searchParams.get('show') === 'due');
+	const listed = $derived(dueOnly ? data.plans.filter(({ due }) => due) : data.plans);
 	const planned = $derived(new Set(data.plans.map(({ studentId }) => studentId)));
 	const without = $derived(data.scope.students.filter(({ id }) => !planned.has(id)));
 	const startable = $derived(
@@ -83,6 +85,14 @@
 	</section>
 {/if}
 
+<p class="show no-print">
+	<label
+		>Show <select onchange={(event) => setState({ show: event.currentTarget.value || null })}>
+			<option value="">everyone</option>
+			<option value="due" selected={dueOnly}>this week’s probe still to take</option>
+		</select></label
+	>
+</p>
 <div class="two">
 	<table>
 		<thead
@@ -92,7 +102,7 @@
 			></thead
 		>
 		<tbody>
-			{#each data.plans as plan (plan.id)}
+			{#each listed as plan (plan.id)}
 				<tr data-student={plan.studentId} class:current={plan.id === chosen?.id}>
 					<th scope="row"><a href={withState({ student: plan.studentId, plan: plan.id })}>{name(plan.studentId)}</a></th
 					>
@@ -111,7 +121,7 @@
 					<td>{plan.due ? 'to take' : 'taken'}</td>
 				</tr>
 			{/each}
-			{#each without as student (student.id)}
+			{#each dueOnly ? [] : without as student (student.id)}
 				<tr data-student={student.id} class:current={student.id === selectedId && !chosen}>
 					<th scope="row"
 						><a href={withState({ student: student.id, plan: null })}>{student.givenName} {student.familyName}</a></th
@@ -147,6 +157,9 @@
 {#if planId && !chosen}<p><button class="plain" onclick={() => setState({ plan: null })}>Show all</button></p>{/if}
 
 <style>
+	.show {
+		margin-bottom: 8px;
+	}
 	.chart {
 		background: var(--sheet);
 		border: 1px solid var(--rule);

@@ -63,9 +63,11 @@ describe('imported scores', () => {
 		expect(await overallAbilities(small.database, [])).toEqual(new Map());
 	});
 
-	it('put students under or over the line', async () => {
+	it('put students below the line where their error does not reach it', async () => {
 		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
-		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 0)).toEqual([5]);
+		// 475 ± 12.5 points.
+		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 488)).toEqual([5]);
+		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 487)).toEqual([]);
 		expect(seen(...(await windowScores(small.database, 2, seen(5, 6, 7))).keys())).toEqual([5, 6]);
 	});
 });

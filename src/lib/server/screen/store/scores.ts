@@ -1,3 +1,5 @@
+import { POINTS_PER_LOGIT, toPoints } from '../../../core/measurement';
+import { benchmarkBand } from '../../../core/screening';
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
@@ -38,17 +40,19 @@ export async function windowScores(
 	return scores;
 }
 
-/** Students whose overall score in a window is under their grade's cut score. */
+/** Students whose overall score in a window lies below their grade's cut score (points), error and all. */
 export async function belowCut(
 	database: Database,
 	windowId: number,
 	studentIds: VisibleId[],
-	cutThetaFor: (studentId: number) => number
+	cutFor: (studentId: number) => number
 ): Promise<number[]> {
 	const scores = await windowScores(database, windowId, studentIds);
 	return studentIds.filter((id) => {
 		const overall = scores.get(id)?.find((score) => score.domainId === 0);
-		return overall !== undefined && overall.theta < cutThetaFor(id);
+		if (!overall) return false;
+		const [points, error] = [toPoints(overall.theta), overall.standardError * POINTS_PER_LOGIT];
+		return benchmarkBand(points, error, cutFor(id)) === 'below';
 	});
 }
 

@@ -1,5 +1,6 @@
 import { screenContext } from '$lib/server/screen/screenPage';
 import { error } from '@sveltejs/kit';
+import { TO_SIT } from '$lib/core/screening';
 import { windowPlaces } from '$lib/server/screen';
 import { classCodes, classList } from '$lib/server/people';
 
@@ -14,7 +15,7 @@ export async function load({ locals, url }) {
 	]);
 	const missing = scope.students.flatMap((student) => {
 		const { status, sitting, note } = places.get(student.id)!;
-		if (!['not started', 'absent', 'under way', 'to sit again'].includes(status)) return [];
+		if (!TO_SIT.has(status)) return [];
 		return [{ ...student, status, answered: sitting?.answered ?? 0, makeUpUntil: note?.makeUpUntil ?? null }];
 	});
 	return {

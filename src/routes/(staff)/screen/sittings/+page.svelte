@@ -2,12 +2,18 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { addDays, sayInstant } from '$lib/core/calendar';
-	import { SCREENING_STATUSES, TO_FINISH } from '$lib/core/screening';
+	import { SCREENING_STATUSES, TO_FINISH, TO_SIT } from '$lib/core/screening';
 	import ClassBoard from '$lib/ui/screen/ClassBoard.svelte';
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
 	import NoteForm from '$lib/ui/screen/NoteForm.svelte';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
-	import { arrangeSittings, sayAccommodation, sayPlace, tallyByClass } from '$lib/ui/screen/sittingRows';
+	import {
+		arrangeSittings,
+		sayAccommodation,
+		sayPlace,
+		STILL_TO_FINISH,
+		tallyByClass
+	} from '$lib/ui/screen/sittingRows';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { countBy } from '$lib/ui/table/countBy';
@@ -24,7 +30,7 @@
 	const tallies = $derived(tallyByClass(data.rows));
 	const shown = $derived(arrangeSittings(data.rows, status));
 	const chosen = $derived(data.rows.filter((row) => selected.includes(row.id)));
-	const missing = $derived(data.rows.filter((row) => row.status === 'not started' || row.status === 'absent'));
+	const missing = $derived(data.rows.filter((row) => TO_SIT.has(row.status)));
 	const toFinish = $derived(data.rows.filter((row) => TO_FINISH.has(row.status)).length);
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
 	const sayTime = (at: string) => sayInstant(new Date(at), data.school.timeZone);
@@ -46,6 +52,7 @@
 						setState({ status: event.currentTarget.value === 'all' ? null : event.currentTarget.value })}
 				>
 					<option value="all">everyone</option>
+					<option value={STILL_TO_FINISH} selected={status === STILL_TO_FINISH}>all still to finish</option>
 					{#each SCREENING_STATUSES as name (name)}
 						<option value={name} selected={status === name}>{name}</option>
 					{/each}
@@ -54,7 +61,7 @@
 			<button onclick={() => (selected = shown.map(({ id }) => id))}>Select all {shown.length} shown</button>
 			{#if missing.length}
 				<a class="button" href={keepingScope('/screen/reminders', { window: data.window!.id })}
-					>Reminders for {missing.length} missing</a
+					>Reminders for the {missing.length} still to sit</a
 				>
 			{/if}
 		{/snippet}
