@@ -10,7 +10,8 @@ import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { ribbon } from '../src/lib/server/shell/ribbon';
 import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
-import { attendanceCounts, currentGroups } from '../src/lib/server/groups/store/groups';
+import { currentGroups } from '../src/lib/server/groups/store/groups';
+import { sessionCounts } from '../src/lib/server/groups/store/sessionCounts';
 import { type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
@@ -102,7 +103,7 @@ describe('its stories', () => {
 		const [series, standings, attendance] = await Promise.all([
 			probeSeries(database, ids, { today: TODAY, timeZone: TIME_ZONE }),
 			readStandings(database, ids, TODAY),
-			attendanceCounts(database, ids)
+			sessionCounts(database, ids, TODAY)
 		]);
 		return due.map(({ studentId, groupId }) => {
 			const plan = series.find((one) => one.studentId === studentId && one.groupId === groupId)!;
@@ -111,7 +112,7 @@ describe('its stories', () => {
 				probes: plan.probes,
 				goal: { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect },
 				focusStandings: [standings.get(studentId)!.get(plan.skillId)!.standing],
-				sessionsPlanned: sessions.held,
+				sessionsPlanned: sessions.planned,
 				sessionsAttended: sessions.attended
 			});
 		});

@@ -5,6 +5,7 @@ import * as groupChanges from '../../../src/lib/server/groups/store/groupChanges
 import * as groupHistory from '../../../src/lib/server/groups/store/groupHistory';
 import * as groups from '../../../src/lib/server/groups/store/groups';
 import * as meetings from '../../../src/lib/server/groups/store/meetings';
+import * as sessionCounts from '../../../src/lib/server/groups/store/sessionCounts';
 import * as timetable from '../../../src/lib/server/groups/timetable/store/timetable';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { checks, given, type Asking, type Call } from './asking';
@@ -151,8 +152,13 @@ export const groupCalls: [object, Record<string, Call>][] = [
 			findGroup: checks(({ database, me, of }) => groups.findGroup(database, me.staff.specialist, of.groups.a, TODAY)),
 			heldSlots: given(({ database, me }) => groups.heldSlots(database, me.base, TODAY)),
 			studentPairs: given(({ database, me }) => groups.studentPairs(database, me.base)),
-			attendanceCounts: given(({ database, me }) => groups.attendanceCounts(database, seen(...me.students))),
 			groupsOfStudent: given(({ database, me }) => groups.groupsOfStudent(database, me.base, seenOne(me.students[0])))
+		}
+	],
+	[
+		sessionCounts,
+		{
+			sessionCounts: given(({ database, me }) => sessionCounts.sessionCounts(database, seen(...me.students), TODAY))
 		}
 	],
 	[
@@ -184,6 +190,7 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		timetable,
 		{
+			daysOf: given(() => timetable.daysOf(0b101)),
 			slotList: given(({ database, me }) => timetable.slotList(database, me.base)),
 			classBlocks: given(({ database, me }) => timetable.classBlocks(database, me.base)),
 			addSlots: checks(({ database, me, of }) =>

@@ -99,3 +99,5 @@ export function openTimes<Time extends WeeklyTime>(inUse: Time[], own: WeeklyTim
 		return seen.add(key);
 	});
 }
+
+export * from './sessions';

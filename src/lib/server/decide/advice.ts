@@ -1,7 +1,7 @@
 import { weeksBetween } from '../../core/calendar';
 import { advise, type Recommendation } from '../../core/growth';
 import type { Database } from '../database';
-import { attendanceCounts } from '../groups';
+import { sessionCounts } from '../groups';
 import type { School } from '../school';
 import { readStandings } from '../standing';
 import { probeSeries } from '../track';
@@ -17,7 +17,7 @@ export async function adviceFor(
 	const [series, standings, attendance] = await Promise.all([
 		probeSeries(database, ids, school),
 		readStandings(database, ids, school.today),
-		attendanceCounts(database, ids)
+		sessionCounts(database, ids, school.today)
 	]);
 	return new Map(
 		reviews.map((review) => {
@@ -30,7 +30,7 @@ export async function adviceFor(
 					probes: plan?.probes ?? [],
 					goal: plan ? { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect } : { x: 8, y: 7 },
 					focusStandings: now ? [now.standing] : [],
-					sessionsPlanned: sessions?.held ?? 0,
+					sessionsPlanned: sessions?.planned ?? 0,
 					sessionsAttended: sessions?.attended ?? 0
 				})
 			];

@@ -1,8 +1,9 @@
 import { addDays } from '../../core/calendar';
 import { isWithin, meetingDays } from '../../core/timetable';
 import { groupHistory, groupPauses } from './store/groupHistory';
-import { attendanceCounts, findGroup } from './store/groups';
+import { findGroup } from './store/groups';
 import { meetingRecords } from './store/meetings';
+import { sessionCounts } from './store/sessionCounts';
 import { sessionPlan } from './sessionPlan';
 import type { Database } from '../database';
 import type { Staff } from '../request';
@@ -32,7 +33,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		groupPauses(database, [group.id]),
 		groupHistory(database, staff, group.id, today),
 		notesOn(database, ids),
-		attendanceCounts(database, ids),
+		sessionCounts(database, ids, today),
 		practiceSets(database, school.id, ids),
 		probeSeries(database, ids, school),
 		openReviews(database, ids)
@@ -69,7 +70,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 				name: `${student.givenName} ${student.familyName}`,
 				helps: group.helperIds.includes(student.id),
 				now: now ?? null,
-				attendance: counts.get(`${student.id} ${group.id}`) ?? null,
+				sessions: counts.get(`${student.id} ${group.id}`) ?? null,
 				probes: probes.find(({ studentId, skillId }) => studentId === student.id && skillId === skill.id) ?? null,
 				reviewOn:
 					reviews.find(({ studentId, groupId }) => studentId === student.id && groupId === group.id)?.dueOn ?? null,

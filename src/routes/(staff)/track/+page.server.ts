@@ -1,6 +1,6 @@
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
-import { attendanceCounts, currentGroups, cycleDates } from '$lib/server/groups';
+import { currentGroups, cycleDates, sessionCounts } from '$lib/server/groups';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { visibleAmong } from '$lib/server/people';
@@ -13,18 +13,18 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
 	const ids = scope.students.map((student) => student.id);
-	const [series, skills, groups, attendance, cycle] = await Promise.all([
+	const [series, skills, groups, sessions, cycle] = await Promise.all([
 		probeSeries(database, ids, school),
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
-		attendanceCounts(database, ids),
+		sessionCounts(database, ids, school.today),
 		currentCycle(database, school.id, school.today)
 	]);
 	const inScope = new Set(ids);
 	return {
 		plans: series.map((plan) => ({
 			...readSeries(plan),
-			attendance: attendance.get(`${plan.studentId} ${plan.groupId}`) ?? null
+			sessions: sessions.get(`${plan.studentId} ${plan.groupId}`) ?? null
 		})),
 		skills,
 		groups: groups

@@ -5,6 +5,7 @@
 	import Spark from '$lib/ui/charts/Spark.svelte';
 	import { setState, withState } from '$lib/ui/shell/address';
 	import { sayDay } from '$lib/core/calendar';
+	import { saySessions } from '$lib/ui/groups/sessions';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
@@ -70,7 +71,7 @@
 			{chosen.baseline === null
 				? 'The baseline is the median of the first three.'
 				: `Baseline ${one(chosen.baseline)}, the median of the first three.`}
-			{#if chosen.attendance}{chosen.attendance.attended} of {chosen.attendance.held} sessions attended.{/if}
+			{#if chosen.sessions}{saySessions(chosen.sessions)}{/if}
 		</p>
 		{#if chosen.probes.length}
 			<ProbeChart

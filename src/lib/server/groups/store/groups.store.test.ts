@@ -13,7 +13,8 @@ import {
 import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
-import { attendanceCounts, currentGroups, studentPairs } from './groups';
+import { currentGroups, studentPairs } from './groups';
+import { sessionCounts } from './sessionCounts';
 import {
 	assignSet,
 	practiceSets,
@@ -106,10 +107,13 @@ describe('groups', () => {
 			'attendance',
 			on.map((on_date, i) => ({ group_id: id, student_id: 1, on_date, present: i !== 1 }))
 		);
-		expect(await attendanceCounts(small.database, seen(1, 2))).toEqual(
-			new Map([[`1 ${id}`, { held: 3, attended: 2 }]])
-		);
-		expect(await attendanceCounts(small.database, [])).toEqual(new Map());
+		const counts = await sessionCounts(small.database, seen(1, 2), addDays(TODAY, 3));
+		// Three on record, and of Monday and Wednesday of this week, at whose times nothing took place.
+		expect(counts.get(`1 ${id}`)).toEqual({ planned: 5, held: 3, attended: 2, emptyWeeks: [] });
+		expect(counts.get(`2 ${id}`)).toEqual({ planned: 2, held: 0, attended: 0, emptyWeeks: [] });
+		const week = (await sessionCounts(small.database, seen(2), addDays(TODAY, 7))).get(`2 ${id}`);
+		expect(week).toEqual({ planned: 3, held: 0, attended: 0, emptyWeeks: [TODAY] });
+		expect(await sessionCounts(small.database, [], TODAY)).toEqual(new Map());
 	});
 });
 

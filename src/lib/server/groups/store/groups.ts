@@ -138,22 +138,6 @@ export async function studentPairs(database: Database, schoolId: number) {
 	);
 }
 
-/** Sessions each student attended in a group. */
-export async function attendanceCounts(
-	database: Database,
-	studentIds: VisibleId[]
-): Promise<Map<string, { held: number; attended: number }>> {
-	if (studentIds.length === 0) return new Map();
-	const rows = await database.rows<{ studentId: number; groupId: number; held: number; attended: number }>(
-		`SELECT student_id AS studentId, group_id AS groupId, COUNT(*) AS held, SUM(present) AS attended
-		FROM attendance WHERE student_id IN (?) GROUP BY student_id, group_id`,
-		[studentIds]
-	);
-	return new Map(
-		rows.map((row) => [`${row.studentId} ${row.groupId}`, { held: Number(row.held), attended: Number(row.attended) }])
-	);
-}
-
 /** A group that a student was or is in, from and until which day. */
 export interface StudentMembership {
 	id: number;

@@ -90,7 +90,7 @@
 							<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
 						>
 						<td class="number"
-							>{student.attendance ? `${student.attendance.attended} of ${student.attendance.held}` : '–'}</td
+							>{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td
 						>
 						<td
 							>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}

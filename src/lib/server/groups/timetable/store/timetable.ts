@@ -19,7 +19,8 @@ const EVER = '1970-01-01';
 
 /** Weekdays as a number: bit 0 Monday … bit 4 Friday. */
 const bitsOf = (days: number[]) => days.reduce((bits, day) => bits | (1 << (day - 1)), 0);
-const daysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
+/** ISO weekdays of a time as it is stored, a bit a day. */
+export const daysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
 
 type SlotRow = Omit<Slot, 'days' | 'classIds'> & { days: number };
 
