@@ -38,13 +38,14 @@ export const LOCAL_NORM_LEAST = 30;
 /**
  * Percentile among a school's own scores: those below and half of those equal, 1 to 99 (percentile rank).
  *
- * @param peers abilities of the students of the same grade and window, this one among them
+ * @param score logits, points or any other unit
+ * @param peers scores in the same unit of the students of the same grade and window, this one among them
  * @returns null with fewer than 30 peers
  */
-export function localPercentile(theta: number, peers: number[]): number | null {
+export function localPercentile(score: number, peers: number[]): number | null {
 	if (peers.length < LOCAL_NORM_LEAST) return null;
-	const below = peers.filter((peer) => peer < theta).length;
-	const equal = peers.filter((peer) => peer === theta).length;
+	const below = peers.filter((peer) => peer < score).length;
+	const equal = peers.filter((peer) => peer === score).length;
 	return clampPercentile((100 * (below + equal / 2)) / peers.length);
 }
 

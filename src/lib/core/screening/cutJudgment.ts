@@ -1,7 +1,25 @@
-import { accuracyAt, areaUnderCurve, cutScoreFor, type RocPoint } from './roc';
+import { areaUnderCurve, cutScoreFor } from './roc';
+import { shareInterval } from './shareInterval';
 
 /** Students of either kind under which nothing is said of a cut score. */
 export const OUTCOMES_LEAST = 5;
+
+/** So many of so many, with the 95% interval of the share. */
+export interface CountedShare {
+	count: number;
+	of: number;
+	lower: number;
+	upper: number;
+}
+
+/** What a cut would have done. Few students prove little, so counts and intervals are told rather than shares. */
+export interface CutAccuracy {
+	cut: number;
+	/** Of those who did badly, who scored under it. */
+	catches: CountedShare;
+	/** Of the others, who did not. */
+	spares: CountedShare;
+}
 
 /** How well a cut score has told who would do badly later. */
 export interface CutJudgment {
@@ -11,10 +29,23 @@ export interface CutJudgment {
 	/** Null where too few did badly, or too few did well. */
 	found: {
 		area: { area: number; lower: number; upper: number };
-		/** At the cut in use, and at the lowest cut that reaches the wanted sensitivity. */
-		now: RocPoint;
-		suggested: RocPoint;
+		/** At the cut in use, and at the lowest whole one that reaches the wanted sensitivity. */
+		now: CutAccuracy;
+		suggested: CutAccuracy;
 	} | null;
+}
+
+const counted = (isIt: boolean[]): CountedShare => {
+	const count = isIt.filter(Boolean).length;
+	return { count, of: isIt.length, ...shareInterval(count, isIt.length) };
+};
+
+function accuracyOf(scores: number[], didBadly: boolean[], cut: number): CutAccuracy {
+	return {
+		cut,
+		catches: counted(scores.filter((_, i) => didBadly[i]).map((score) => score < cut)),
+		spares: counted(scores.filter((_, i) => !didBadly[i]).map((score) => score >= cut))
+	};
 }
 
 /**
@@ -32,8 +63,8 @@ export function judgeCut(scores: number[], didBadly: boolean[], cut: number, sen
 		found: enough
 			? {
 					area: areaUnderCurve(scores, didBadly),
-					now: accuracyAt(scores, didBadly, cut),
-					suggested: cutScoreFor(scores, didBadly, { sensitivity })
+					now: accuracyOf(scores, didBadly, cut),
+					suggested: accuracyOf(scores, didBadly, Math.ceil(cutScoreFor(scores, didBadly, { sensitivity }).cut))
 				}
 			: null
 	};

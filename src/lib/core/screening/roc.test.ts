@@ -72,8 +72,30 @@ describe('the area under it', () => {
 		expect(covered / SAMPLES).toBeLessThan(0.97);
 	});
 
+	it('has one that holds for few students as well, and never reaches beyond 1', () => {
+		const random = seededRandom(23);
+		// A distance of 2 has an area of Φ(√2) = 0.92135.
+		for (const [distance, truth] of [
+			[1, 0.76025],
+			[2, 0.92135]
+		]) {
+			let covered = 0;
+			const SAMPLES = 800;
+			for (let n = 0; n < SAMPLES; n++) {
+				const outcomes = Array.from({ length: 32 }, (_, i) => i % 4 === 0);
+				const scores = outcomes.map((bad) => random.normal() - (bad ? distance : 0));
+				const { lower, upper } = areaUnderCurve(scores, outcomes);
+				expect(upper).toBeLessThanOrEqual(1);
+				if (lower <= truth && truth <= upper) covered++;
+			}
+			expect(covered / SAMPLES).toBeGreaterThan(0.92);
+		}
+	});
+
 	it('is 1 when all with the outcome scored lower, and a half for a score that says nothing', () => {
-		expect(areaUnderCurve([1, 2, 3, 4], [true, true, false, false])).toEqual({ area: 1, lower: 1, upper: 1 });
+		expect(areaUnderCurve([1, 2, 3, 4], [true, true, false, false])).toMatchObject({ area: 1, upper: 1 });
+		// Two of each prove little: by hand, (1 − a)² = 1.96² · a(1 − a)·(1 + (1 − a)/(2 − a) + a/(1 + a))/4 at a = 0.386: 0.614 = 0.960 · 0.386 · 1.659.
+		expect(areaUnderCurve([1, 2, 3, 4], [true, true, false, false]).lower).toBeCloseTo(0.386, 3);
 		expect(areaUnderCurve([5, 5, 5, 5], [true, false, true, false]).area).toBe(0.5);
 	});
 });

@@ -52,8 +52,9 @@ const NORMAL_95 = 1.959963984540054;
 
 /**
  * Area under the ROC curve with its 95% interval: the chance that a student with the outcome scored under one without
- * it, ties counting half; its variance from the structural components (DeLong, DeLong & Clarke-Pearson 1988). The
- * interval is cut off at 0 and 1.
+ * it, ties counting half; its variance from the structural components (DeLong, DeLong & Clarke-Pearson 1988), the interval
+ * on the logit scale (Qin & Hotilovac 2008), so that few students never give an end beyond 1. Where the scores tell all
+ * apart, or none, that variance is 0 and says nothing: then the score interval of Newcombe (2006, method 5).
  *
  * @throws RangeError when the lists differ in length or all outcomes are alike
  */
@@ -63,11 +64,30 @@ export function areaUnderCurve(scores: number[], outcomes: boolean[]): { area: n
 	const ofOthers = placements(without, withOutcome, (own, other) => own > other);
 	const area = mean(ofOutcome);
 	const error = Math.sqrt(varianceOfMean(ofOutcome, area) + varianceOfMean(ofOthers, area));
-	return {
-		area,
-		lower: Math.max(0, area - NORMAL_95 * error),
-		upper: Math.min(1, area + NORMAL_95 * error)
+	if (error === 0) return { area, ...scoreInterval(area, withOutcome.length, without.length) };
+	const half = (NORMAL_95 * error) / (area * (1 - area));
+	const logit = Math.log(area / (1 - area));
+	return { area, lower: 1 / (1 + Math.exp(half - logit)), upper: 1 / (1 + Math.exp(-half - logit)) };
+}
+
+/** Areas that are no further from the one found than chance would have it, by the variance at each (Hanley & McNeil 1982). */
+function scoreInterval(area: number, withOutcome: number, without: number): { lower: number; upper: number } {
+	const others = (withOutcome + without) / 2 - 1;
+	const isNear = (supposed: number) => {
+		const spread = 1 + (others * (1 - supposed)) / (2 - supposed) + (others * supposed) / (1 + supposed);
+		const variance = (supposed * (1 - supposed) * spread) / (withOutcome * without);
+		return (area - supposed) ** 2 <= NORMAL_95 ** 2 * variance;
 	};
+	const end = (from: number) => {
+		let [near, far] = [area, from];
+		for (let step = 0; step < 50; step++) {
+			const middle = (near + far) / 2;
+			if (isNear(middle)) near = middle;
+			else far = middle;
+		}
+		return near;
+	};
+	return { lower: end(0), upper: end(1) };
 }
 
 /** For each of one side: the share of the other side that it is told apart from rightly, ties counting half. */

@@ -5,6 +5,7 @@ import {
 	percentile,
 	shippedNorm,
 	fromPoints,
+	toPoints,
 	workingLevel
 } from '../../core/measurement';
 import type { Database } from '../database';
@@ -34,7 +35,7 @@ export async function studentReports(
 	const graph = await skillGraph(database, school.id, skills);
 	const peers = new Map<number, number[]>();
 	for (const grade of new Set(students.map((student) => student.grade)))
-		peers.set(grade, await gradeAbilities(database, school.id, window.id, grade));
+		peers.set(grade, (await gradeAbilities(database, school.id, window.id, grade)).map(toPoints));
 	return {
 		earlier,
 		reports: rows.map((row) => {
@@ -45,7 +46,8 @@ export async function studentReports(
 			return {
 				...row,
 				percentile: theta === null ? null : percentile(theta, shippedNorm(row.grade, midTermWeek(window.term))),
-				localPercentile: theta === null ? null : localPercentile(theta, peers.get(row.grade)!),
+				// In points as here, so that the student's own score is among them.
+				localPercentile: overall ? localPercentile(overall.points, peers.get(row.grade)!) : null,
 				domains: domains.map(({ id, name }) => {
 					const inDomain = skills.filter(({ domainId }) => domainId === id);
 					const named = (is: (skill: number) => boolean) =>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import type { CountedShare } from '$lib/core/screening';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
 	import { setState } from '$lib/ui/shell/address';
 	import Dialog from '$lib/ui/shell/Dialog.svelte';
@@ -101,12 +102,13 @@
 									<td class="number"
 										>{two(area.area)} <span class="soft">{two(area.lower)} to {two(area.upper)}</span></td
 									>
-									<td class="number">{percent(now.sensitivity)}</td>
-									<td class="number">{percent(now.specificity)}</td>
+									<td class="number">{@render counted(now.catches)}</td>
+									<td class="number">{@render counted(now.spares)}</td>
 									<td
-										>{Math.ceil(suggested.cut)}:
+										>{suggested.cut}:
 										<span class="soft"
-											>catches {percent(suggested.sensitivity)}, spares {percent(suggested.specificity)}</span
+											>catches {suggested.catches.count} of {suggested.catches.of}, spares {suggested.spares.count} of {suggested
+												.spares.of}</span
 										></td
 									>
 								{:else}
@@ -126,10 +128,11 @@
 		Usual: {data.window.measure
 			? 'three quarters of what is expected of the grade by the end of the term'
 			: 'two terms under the grade’s expected median'}. A student is near the line when the score’s error reaches across
-		it. {#if data.outcome}Catches: of those who later did not meet {data.outcome.name}, the share under the line
-			(sensitivity). Spares: of those who met it, the share not under it (specificity). Area under the curve: the chance
-			that of one student of each kind the right one scored lower; 0.5 says nothing, with its 95% interval (DeLong).{:else}Once
-			outcomes are brought in, such as who met the goal of a later test, lines are judged by them.{/if}
+		it. {#if data.outcome}Catches: of those who later did not meet {data.outcome.name}, how many were under the line
+			(sensitivity). Spares: of those who met it, how many were not (specificity). Each with the 95% interval of the
+			share (Wilson). Area under the curve: the chance that of one student of each kind the right one scored lower; 0.5
+			says nothing, with its 95% interval (DeLong).{:else}Once outcomes are brought in, such as who met the goal of a
+			later test, lines are judged by them.{/if}
 	</p>
 	{#if bad.length}
 		<h2>Lines that were left out</h2>
@@ -138,6 +141,10 @@
 		</ul>
 	{/if}
 {/if}
+
+{#snippet counted({ count, of, lower, upper }: CountedShare)}
+	{count} of {of} <span class="soft">{percent(lower)} to {percent(upper)}</span>
+{/snippet}
 
 {#if bringing}
 	<Dialog title="Bring in outcomes" onclose={() => (bringing = false)}>
