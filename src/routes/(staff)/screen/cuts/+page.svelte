@@ -10,7 +10,8 @@
 
 	let bringing = $state(false);
 	const percent = (share: number) => `${Math.round(100 * share)}%`;
-	const two = (value: number) => value.toFixed(2);
+	/** To two places; nothing is rounded up to certainty. */
+	const two = (value: number) => (value < 1 && value > 0.995 ? '>0.99' : value.toFixed(2));
 	const bad = $derived(form && 'bad' in form && form.bad ? form.bad : []);
 </script>
 
@@ -105,7 +106,7 @@
 									<td class="number">{@render counted(now.catches)}</td>
 									<td class="number">{@render counted(now.spares)}</td>
 									<td
-										>{suggested.cut}:
+										>{suggested.cut}
 										<span class="soft"
 											>catches {suggested.catches.count} of {suggested.catches.of}, spares {suggested.spares.count} of {suggested
 												.spares.of}</span
@@ -174,9 +175,11 @@
 	table {
 		background: var(--sheet);
 	}
-	td,
-	th {
+	td {
 		white-space: nowrap;
+	}
+	td .soft {
+		display: block;
 	}
 	.cut {
 		width: 84px;
