@@ -1,3 +1,6 @@
+import { mkdtemp, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { emptyDatabase, migratedDatabase, migrations } from '../../../../tests/smallSchool';
 import { migrate } from './migrate';
@@ -25,6 +28,38 @@ describe('migration', () => {
 		expect(new Set(ran).size).toBe(ran.length);
 		expect(ran[0]).toBe('001_people.sql');
 		expect(await migrate(fresh, migrations)).toEqual([]);
+		await fresh.close();
+	});
+
+	it('that was cut short says where, and goes on there once its cause is mended', async () => {
+		const fresh = await emptyDatabase('half_migration');
+		const folder = await mkdtemp(join(tmpdir(), 'orderly-migrations-'));
+		const write = (name: string, ...sql: string[]) => writeFile(join(folder, name), sql.join(';\n') + ';\n');
+		await write('001_one.sql', 'CREATE TABLE one (id INT)');
+		await write(
+			'002_two.sql',
+			'CREATE TABLE two (id INT)',
+			'INSERT INTO two VALUES (1)',
+			'INSERT INTO three VALUES (1)'
+		);
+		await expect(migrate(fresh, folder)).rejects.toThrow(
+			/^002_two\.sql: statement 3 of 3 could not be run: .*three.*Those before it are done.*SET statements_run = 3 WHERE name = '002_two\.sql'$/
+		);
+		await fresh.run('CREATE TABLE three (id INT)');
+		expect(await migrate(fresh, folder)).toEqual(['002_two.sql']);
+		expect(await fresh.rows('SELECT id FROM two')).toEqual([{ id: 1 }]);
+		expect(await fresh.rows('SELECT id FROM three')).toEqual([{ id: 1 }]);
+		expect(await migrate(fresh, folder)).toEqual([]);
+		await fresh.close();
+	});
+
+	it('waits for another process only so long, and then changes nothing', async () => {
+		const [fresh, other] = [await emptyDatabase('locked_migration'), openDatabase(inject('ownerUrl'), 1)];
+		await other.row('SELECT GET_LOCK(?, 0)', ['orderly compass migration']);
+		await expect(migrate(fresh, migrations, 0)).rejects.toThrow('Another process is changing the tables');
+		expect(await fresh.rows('SHOW TABLES')).toEqual([]);
+		await other.close();
+		expect((await migrate(fresh, migrations)).length).toBeGreaterThan(10);
 		await fresh.close();
 	});
 });
