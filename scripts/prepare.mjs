@@ -28,8 +28,8 @@ export function ensurePackages() {
 	const stamp = join(root, 'node_modules', '.installed-lock');
 	if (readOrNothing(stamp) === lock) return;
 	console.log('Installing npm packages …');
-	// Not `npm ci`: it wants a lock that also lists the optional packages of every other platform.
-	run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
+	// Just what is locked, so that what runs is what was tested.
+	run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
 	writeFileSync(stamp, lock);
 }
 
