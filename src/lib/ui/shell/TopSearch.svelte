@@ -1,6 +1,6 @@
 <!--
 	Finds a student of the scope or a skill of the library by any part of a name or any word. Enter takes the first;
-	arrow keys go through the rest; Escape closes.
+	arrow keys go through the rest; Escape closes and goes back to where the focus was.
 -->
 <script lang="ts">
 	import { goto } from '$app/navigation';
@@ -33,7 +33,17 @@
 	// When the server is away, students can still be found.
 	const skills = $derived((search.hits ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS));
 
-	export const focus = () => box.focus();
+	/** What had the focus before, so that the keys of the page work again afterwards. */
+	let before: HTMLElement | null = null;
+
+	export function focus() {
+		before = document.activeElement as HTMLElement | null;
+		box.focus();
+	}
+	function leave() {
+		const back = before?.isConnected && before !== document.body ? before : document.getElementById('work');
+		back?.focus({ preventScroll: true });
+	}
 
 	function close() {
 		typed = '';
@@ -42,6 +52,7 @@
 	function show(studentId: number) {
 		setState({ student: studentId });
 		close();
+		leave();
 	}
 	function open(skill: Hit) {
 		goto(keepingScope(`/library/${encodeURIComponent(skill.code)}`));
@@ -52,7 +63,7 @@
 		const at = choices.indexOf(document.activeElement as HTMLElement);
 		if (event.key === 'Escape') {
 			close();
-			box.focus();
+			leave();
 		} else if (event.key === 'Enter' && at < 0) choices[0]?.click();
 		else if (event.key === 'ArrowDown') (choices[at + 1] ?? choices[0])?.focus();
 		else if (event.key === 'ArrowUp') (choices[at - 1] ?? box).focus();
