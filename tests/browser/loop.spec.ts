@@ -56,7 +56,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await expect(page.getByRole('status')).toContainText('assigned to');
 
 	// Track: start weekly probes for the new group.
-	await page.getByRole('link', { name: /^Track/ }).click();
+	await page.getByRole('link', { name: 'Track', exact: true }).click();
 	await page
 		.getByRole('button', { name: /^Start for/ })
 		.first()
@@ -87,7 +87,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await expect(page.getByText(/Not enough yet for a trend: 5 more probes/)).toBeVisible();
 
 	// Decide: a review that is due, with the rule's advice; record, see it in the history, take it back.
-	await page.getByRole('link', { name: /^Decide/ }).click();
+	await page.getByRole('link', { name: 'Decide', exact: true }).click();
 	await expect(page).toHaveURL(/\/decide/);
 	await page.getByRole('button', { name: /Turnstone/ }).click();
 	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Whole');
