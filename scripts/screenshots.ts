@@ -52,7 +52,7 @@ await take(staff, 'groups', '/groups');
 await take(staff, 'group', '/groups/3');
 await take(staff, 'timetable', '/groups/timetable');
 await staff.goto(`${base}/screen?scope=grade:5`);
-await staff.getByRole('button', { name: 'Select all below the line' }).click();
+await staff.getByRole('button', { name: /shown below the line/ }).click();
 await staff.getByRole('link', { name: 'Suggest groups' }).click();
 await staff.getByRole('button', { name: 'Suggest groups' }).click();
 await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30_000 });
