@@ -149,7 +149,9 @@
 			{/if}
 		</form>
 		{#if sitting.isWarmUp}
-			<p class="aside"><button class="plain" onclick={skipWarmUp}>Skip the practice questions</button></p>
+			<p class="aside">
+				<button class="plain" disabled={!queue} onclick={skipWarmUp}>Skip the practice questions</button>
+			</p>
 		{:else if isDiagnostic}
 			<p class="aside"><a href="/today">Stop for now</a></p>
 		{/if}
