@@ -93,6 +93,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			standardList: given(({ database, me }) => library.standardList(database, me.base)),
 			standardsOfSkill: given(({ database, me, skills }) => library.standardsOfSkill(database, me.base, skills[0].id)),
 			libraryRevision: given(({ database, me }) => library.libraryRevision(database, me.base)),
+			bumpRevision: given(({ database, me }) => library.bumpRevision(database, me.base)),
 			importStandards: checks(({ database, me, ownSkillId }) =>
 				library.importStandards(
 					database,

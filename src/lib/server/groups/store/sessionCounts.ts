@@ -36,21 +36,23 @@ export async function sessionCounts(
 		)
 	]);
 	const pauses = await groupPauses(database, [...new Set(memberships.map(({ groupId }) => groupId))]);
-	const keyOf = (row: { studentId: number; groupId: number }) => `${row.studentId} ${row.groupId}`;
-	const counts = new Map<string, Sessions>();
-	for (const { studentId, groupId, days } of memberships) {
-		const key = keyOf({ studentId, groupId });
-		if (counts.has(key)) continue;
-		counts.set(
-			key,
-			sessionsSoFar(
-				memberships.filter((row) => keyOf(row) === key),
-				{ days: daysOf(days) },
-				pauses.filter((pause) => pause.groupId === groupId),
-				records.filter((row) => keyOf(row) === key),
-				today
-			)
-		);
+	const recordsOf = byStudentAndGroup(records);
+	return new Map(
+		[...byStudentAndGroup(memberships)].map(([key, own]) => {
+			const [{ groupId, days }] = own;
+			const paused = pauses.filter((pause) => pause.groupId === groupId);
+			return [key, sessionsSoFar(own, { days: daysOf(days) }, paused, recordsOf.get(key) ?? [], today)];
+		})
+	);
+}
+
+function byStudentAndGroup<Row extends { studentId: number; groupId: number }>(rows: Row[]): Map<string, Row[]> {
+	const lists = new Map<string, Row[]>();
+	for (const row of rows) {
+		const key = `${row.studentId} ${row.groupId}`;
+		const list = lists.get(key);
+		if (list) list.push(row);
+		else lists.set(key, [row]);
 	}
-	return counts;
+	return lists;
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Framework } from '../../../core/interchange/framework';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
+import { bumpRevision } from './library';
 
 /** The framework that ships with the product: every school teaches from it until it brings in skills of its own. */
 const SHARED = 1;
@@ -81,10 +82,7 @@ export async function changeFramework(
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
 		await write(transaction, await ownFramework(transaction, staff.schoolId), framework);
-		await transaction.run(
-			'INSERT INTO library_revision (school_id, revision) VALUES (?, 1) ON DUPLICATE KEY UPDATE revision = revision + 1',
-			[staff.schoolId]
-		);
+		await bumpRevision(transaction, staff.schoolId);
 		await audit(transaction, staff, at, 'import skills', {
 			framework: framework.title,
 			skills: framework.skills.length

@@ -45,7 +45,8 @@ export async function libraryRevision(database: Database, schoolId: number): Pro
 	return row?.revision ?? 0;
 }
 
-async function bumpRevision(transaction: Database, schoolId: number): Promise<void> {
+/** Says that what a school can find has changed. */
+export async function bumpRevision(transaction: Database, schoolId: number): Promise<void> {
 	await transaction.run(
 		'INSERT INTO library_revision (school_id, revision) VALUES (?, 1) ON DUPLICATE KEY UPDATE revision = revision + 1',
 		[schoolId]
