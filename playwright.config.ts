@@ -9,8 +9,6 @@ export default defineConfig({
 	// Generous, since the machine may be busy with other things; nothing here measures time.
 	timeout: 300_000,
 	expect: { timeout: 60_000 },
-	// On a busy machine a click may come before the page has come alive, and is lost; such a test is told as flaky.
-	retries: 1,
 	reporter: 'list',
 	use: {
 		viewport: { width: 1280, height: 800 },

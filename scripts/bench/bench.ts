@@ -1,4 +1,7 @@
-/** npm run bench: ratios measured side by side in one run. Figures depend on the machine; ratios much less so. */
+/**
+ * npm run bench: ratios measured side by side in one run. Figures depend on the machine; ratios much less so.
+ * `npm run bench -- pages` runs one part.
+ */
 import { execFileSync, fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
@@ -23,6 +26,7 @@ import { readTraces } from '../../src/lib/server/standing/store/standings';
 import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';
+import { benchPages } from './pages';
 
 const TODAY = '2026-11-23';
 const at = new Date('2026-11-23T15:00:00Z');
@@ -245,11 +249,18 @@ function benchItems(): void {
 	);
 }
 
-await benchAnswers();
-await benchMap();
-await benchLibrary();
-await benchGrouping();
-benchItems();
-benchMeasurement(skills);
+const { DEMO_ADDRESS, DEMO_DATABASE } = process.env;
+const parts: Record<string, () => void | Promise<void>> = {
+	answers: benchAnswers,
+	map: benchMap,
+	library: benchLibrary,
+	grouping: benchGrouping,
+	items: benchItems,
+	measurement: () => benchMeasurement(skills),
+	pages: () => benchPages(DEMO_ADDRESS!, DEMO_DATABASE!),
+	// Last, since it adds skills.
+	browser: () => benchNeedleMap(DEMO_ADDRESS!, DEMO_DATABASE!)
+};
+const wanted = process.argv.slice(2);
+for (const [name, part] of Object.entries(parts)) if (!wanted.length || wanted.includes(name)) await part();
 await database.close();
-await benchNeedleMap(process.env.DEMO_ADDRESS!, process.env.DEMO_DATABASE!);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { classCodeOf, DEMO_PASSWORD } from '../../demo/people';
 import { address, expectAccessible } from './people';
 

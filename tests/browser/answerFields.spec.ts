@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { itemFrom, type ItemSeed } from '../../src/lib/core/items';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { layOutSitting } from './answering';

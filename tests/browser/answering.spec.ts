@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { itemFrom } from '../../src/lib/core/items';
 import { address, expectAccessible, signInStudent } from './people';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from './answering';

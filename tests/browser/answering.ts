@@ -1,4 +1,4 @@
-import { type Page } from '@playwright/test';
+import { type Page } from './test';
 import { itemFrom, type ItemSeed } from '../../src/lib/core/items';
 import { openDatabase } from '../../src/lib/server/database/pool';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { files, headers, stall, storm } from '../../scripts/attack/cases';
 import { address } from './people';
 

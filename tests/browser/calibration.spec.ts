@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, expectAccessible, signInStaff } from './people';
 
 test('a coordinator calibrates from the answers there are, looks it through, approves it, and takes it back', async ({

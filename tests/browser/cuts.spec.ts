@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, expectAccessible, signInStaff } from './people';
 
 test('a coordinator sets a cut score, all bands follow, and undo gives the one before', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('a verdict changes the tier from its date', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { startDemoServer } from '../../scripts/demoServer.mjs';
 import { expectAccessible, signInStaff } from './people';
 

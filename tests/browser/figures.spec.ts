@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { itemFamilies, itemFrom } from '../../src/lib/core/items';
 import { address, signInStaff } from './people';
 

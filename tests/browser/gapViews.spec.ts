@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff, signInStudent, workThrough } from './people';
 
 test('in the progression everybody stands somewhere, and those at a skill are grouped or given practice', async ({

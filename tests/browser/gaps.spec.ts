@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('the needle map is walked by arrow keys, and Enter shows the answers behind a cell', async ({ page }) => {

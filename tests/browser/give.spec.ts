@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { address, expectAccessible, signInStaff } from './people';
 
 const board = (page: Page) => page.getByRole('group', { name: 'Sheet to mark' });

@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Locator, type Page } from './test';
 import { address, signInStaff } from './people';
 
 test('students move between groups by menu, by drag and by keyboard, and the cost is told', async ({ page }) => {

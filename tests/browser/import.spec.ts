@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { rowsOfSpreadsheet } from '../../src/lib/server/request/files/spreadsheet';
 import { spreadsheetOf } from '../../src/lib/server/reports/spreadsheet';
 import { address, signInStaff } from './people';

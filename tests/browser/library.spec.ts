@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { ONE_OF_EACH } from './answering';
 import { address, signInStaff, signInStudent } from './people';
 

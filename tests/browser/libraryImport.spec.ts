@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { statSync, writeFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { address, signInStaff } from './people';
 
 async function check(page: Page, holds: 'skills' | 'standards', content: string, framework = 'Harbor standards') {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff, signInStudent, workThrough } from './people';
 
 /** Once around all six legs, from sign-in to verdict, with a student in between. */

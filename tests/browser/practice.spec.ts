@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('a practice set is assigned with who and how many, and taken back in one step', async ({ page }) => {

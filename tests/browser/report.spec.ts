@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, expectAccessible, signInStaff } from './people';
 
 test('a student’s report fits one page, for staff with numbers and for the family in plain words', async ({ page }) => {

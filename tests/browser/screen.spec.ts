@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('every list shows every student in scope, the untested too', async ({ page }) => {

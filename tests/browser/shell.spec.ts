@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('scope and selected student persist across legs, and J and K walk the roster', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { freePort } from '../../scripts/mariadb.mjs';
 import { serveApp } from '../../scripts/serve.mjs';
 import { DEMO_CLOCK } from '../../scripts/demoServer.mjs';

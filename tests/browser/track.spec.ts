@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { address, signInStaff } from './people';
 
 test('the chart tells baseline, aimline, trend and forecast in words too', async ({ page }) => {

@@ -27,7 +27,7 @@
 			<input
 				id="class"
 				name="class"
-				value={data.code}
+				defaultValue={data.code}
 				autocomplete="off"
 				autocapitalize="characters"
 				required

@@ -80,9 +80,9 @@
 		<input type="hidden" name="groups" value={sent} />
 		<input type="hidden" name="students" value={students} />
 		<input type="hidden" name="limits" value={limits} />
-		<label>From <input type="date" name="startsOn" value={dates.startsOn} required /></label>
-		<label>to <input type="date" name="endsOn" value={dates.endsOn} required /></label>
-		<label>first review <input type="date" name="reviewOn" value={dates.reviewOn} required /></label>
+		<label>From <input type="date" name="startsOn" defaultValue={dates.startsOn} required /></label>
+		<label>to <input type="date" name="endsOn" defaultValue={dates.endsOn} required /></label>
+		<label>first review <input type="date" name="reviewOn" defaultValue={dates.reviewOn} required /></label>
 		{#if broken.length}
 			<label class="reason"
 				>{broken.length === 1 ? '1 limit is' : `${broken.length} limits are`} broken, because

@@ -72,11 +72,11 @@
 		<div class="pair">
 			<div>
 				<label for="opensOn">Opens</label>
-				<input id="opensOn" name="opensOn" type="date" required value={today} />
+				<input id="opensOn" name="opensOn" type="date" required defaultValue={today} />
 			</div>
 			<div>
 				<label for="closesOn">Closes</label>
-				<input id="closesOn" name="closesOn" type="date" required value={today} />
+				<input id="closesOn" name="closesOn" type="date" required defaultValue={today} />
 			</div>
 		</div>
 		{#if classes.length === 0}

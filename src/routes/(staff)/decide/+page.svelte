@@ -101,9 +101,14 @@
 					><input type="checkbox" name="leavesGroup" checked={verdict === 'exit'} disabled={verdict === 'exit'} />
 					leaves {review.groupName}</label
 				>
-				<label>From <input type="date" name="effectiveOn" value={data.dates.effectiveOn} required /></label>
+				<label>From <input type="date" name="effectiveOn" defaultValue={data.dates.effectiveOn} required /></label>
 				{#if verdict !== 'exit'}<label
-						>Look again on <input type="date" name="nextReviewOn" value={data.dates.nextReviewOn} required /></label
+						>Look again on <input
+							type="date"
+							name="nextReviewOn"
+							defaultValue={data.dates.nextReviewOn}
+							required
+						/></label
 					>{/if}
 				<label class="note"
 					>Who was there and what was agreed <textarea name="note" rows="3" maxlength="2000"></textarea></label

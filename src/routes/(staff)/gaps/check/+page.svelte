@@ -83,7 +83,7 @@
 		<ActionBar says="{people(asked.length)}, {skills} {skills === 1 ? 'skill' : 'skills'}">
 			<form method="POST" action="?/assign{page.url.search ? `&${page.url.search.slice(1)}` : ''}" use:enhance>
 				<input type="hidden" name="wanted" value={wanted} />
-				<label>Due <input type="date" name="dueOn" value={data.dueOn} required /></label>
+				<label>Due <input type="date" name="dueOn" defaultValue={data.dueOn} required /></label>
 				<span class="soft">Open from now; after {sayDate(data.dueOn)} it stays open and counts as late.</span>
 				<button class="primary">Assign to {people(asked.length)}</button>
 			</form>

@@ -162,7 +162,7 @@
 			<label for="name">What it was</label>
 			<input id="name" name="name" required maxlength="80" placeholder="District check, May" />
 			<label for="takenOn">When</label>
-			<input id="takenOn" name="takenOn" type="date" required value={data.today} />
+			<input id="takenOn" name="takenOn" type="date" required defaultValue={data.today} />
 			<label for="rows">Rows: student number, met or not met; a line of column names above</label>
 			<textarea id="rows" name="rows" rows="8" required placeholder="S10001,met"></textarea>
 			<button class="primary">Take the outcomes</button>

@@ -1,0 +1,133 @@
+import { SCHOOL_ID } from '../../demo/people';
+import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
+import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
+import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
+import { DEMO_CLOCK } from '../demoServer.mjs';
+import { countRows, growDistrict, growSchool, shrinkAgain } from './moreSchools';
+
+const ROUNDS = 7;
+/** What a page may weigh, uncompressed with what is embedded, and how much it may grow from 264 to 1,056 students. */
+const MOST_KB = 250;
+const MOST_GROWTH = 1.5;
+const SCHOOLS = 50;
+
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
+
+interface Cost {
+	milliseconds: number;
+	kilobytes: number;
+}
+
+/** Every page of staff, each with the addresses it is usually opened by. */
+async function addresses(database: RootDatabase): Promise<string[]> {
+	const first = async (sql: string) => (await database.row<{ id: number }>(sql, [SCHOOL_ID]))!.id;
+	const skill = (await database.row<{ code: string }>("SELECT code FROM skill WHERE code LIKE 'F4%' LIMIT 1"))!.code;
+	const group = await first('SELECT id FROM small_group WHERE school_id = ? ORDER BY id LIMIT 1');
+	const student = await first('SELECT id FROM student WHERE school_id = ? ORDER BY id LIMIT 1 OFFSET 99');
+	return [
+		'/screen',
+		`/screen?student=${student}`,
+		'/screen?view=classes',
+		'/screen/sittings',
+		'/screen/windows',
+		'/screen/cuts',
+		'/screen/calibration',
+		'/screen/import',
+		`/screen/score?of=${student}`,
+		`/screen/report?of=${student}`,
+		'/screen/reminders',
+		'/screen/give',
+		'/gaps',
+		'/gaps?scope=grade:4',
+		'/gaps/progression',
+		'/gaps/then',
+		'/gaps/class?scope=class:1',
+		`/gaps/check?scope=list:${student}`,
+		'/groups',
+		'/groups/today',
+		'/groups/timetable',
+		'/groups/suggest',
+		'/groups/drafts',
+		`/groups/${group}`,
+		'/practice',
+		`/practice/new?skill=${skill}`,
+		'/track',
+		'/decide',
+		`/students/${student}`,
+		'/library',
+		`/library/${skill}`,
+		'/account'
+	];
+}
+
+async function signIn(database: RootDatabase): Promise<string> {
+	const token = newToken();
+	const specialist = await database.row<{ id: number }>("SELECT id FROM account WHERE user_name = 'specialist'");
+	const hashes = { tokenHash: tokenHash(token), heldHash: null };
+	await beginSignIn(
+		database,
+		{ accountId: specialist!.id },
+		hashes,
+		{ address: '127.0.0.1', browser: 'simulated' },
+		new Date(DEMO_CLOCK)
+	);
+	return `${SIGN_IN_COOKIE}=${token}`;
+}
+
+/** The median time to a page's first byte, and what its first response weighs uncompressed. */
+async function costOf(url: string, cookie: string): Promise<Cost> {
+	const times: number[] = [];
+	let bytes = 0;
+	for (let round = 0; round <= ROUNDS; round++) {
+		const began = performance.now();
+		const response = await fetch(url, { headers: { cookie, 'accept-encoding': 'identity' }, redirect: 'manual' });
+		// The first round warms up.
+		if (round) times.push(performance.now() - began);
+		if (response.status !== 200) throw new Error(`${url}: ${response.status}`);
+		bytes = (await response.arrayBuffer()).byteLength;
+	}
+	return { milliseconds: median(times), kilobytes: bytes / 1_000 };
+}
+
+/** What each page of staff costs in the demo school, in one four times as large, and as one school of a district. */
+export async function benchPages(address: string, databaseUrl: string): Promise<void> {
+	const database = openDatabase(databaseUrl, 1);
+	const cookie = await signIn(database);
+	const pages = await addresses(database);
+	const measure = async () => {
+		await countRows(database);
+		const costs: Cost[] = [];
+		for (const page of pages) costs.push(await costOf(address + page, cookie));
+		return costs;
+	};
+	const small = await measure();
+	await growSchool(database, 4);
+	const large = await measure();
+	await shrinkAgain(database);
+	await growDistrict(database, SCHOOLS);
+	const district = await measure();
+	await shrinkAgain(database);
+	await database.close();
+	console.log(
+		`pages     time to the first byte and size of the first response; with 1,056 students, and with 264 in a district of ${SCHOOLS} schools, as multiples (at most ${MOST_KB} kB and ${MOST_GROWTH} times)`
+	);
+	const cells = (values: string[]) => values.map((value) => value.padStart(11)).join('');
+	console.log(`          ${'page'.padEnd(28)}${cells(['ms', 'kB', '1,056: ms', 'kB', 'district: ms'])}`);
+	let beyond = 0;
+	pages.forEach((page, i) => {
+		const slower = large[i].milliseconds / small[i].milliseconds;
+		const heavier = large[i].kilobytes / small[i].kilobytes;
+		const isBeyond = large[i].kilobytes > MOST_KB || slower > MOST_GROWTH || heavier > MOST_GROWTH;
+		if (isBeyond) beyond++;
+		console.log(
+			`          ${page.padEnd(28)}${cells([
+				small[i].milliseconds.toFixed(0),
+				small[i].kilobytes.toFixed(0),
+				`× ${slower.toFixed(2)}`,
+				`× ${heavier.toFixed(2)}`,
+				`× ${(district[i].milliseconds / small[i].milliseconds).toFixed(2)}`
+			])}${isBeyond ? '  beyond' : ''}`
+		);
+	});
+	console.log(`          ${beyond} of ${pages.length} beyond`);
+}
