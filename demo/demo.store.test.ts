@@ -16,6 +16,9 @@ import { type RosterStudent } from '../src/lib/server/people/store/people';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/decide/store/reviews';
+import { placesIn } from '../src/lib/server/screen/store/places';
+import { windowPlaces } from '../src/lib/server/screen/windowPlaces';
+import { refreshSummaries, storedSummaries } from '../src/lib/server/standing/summaries';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';
@@ -34,7 +37,7 @@ beforeAll(async () => {
 	await migrate(database, migrations);
 	await seedDemoSchool(database, NOW, () => {});
 	wholeSchool = (await findScope(database, staffAs('specialist'), 'school', TODAY))!;
-	students = wholeSchool.students;
+	students = await wholeSchool.students();
 });
 afterAll(() => database.close());
 
@@ -94,6 +97,27 @@ describe('the demo school', () => {
 		const before = await face();
 		await rebuildTraces(database, ids, skills, 'America/New_York');
 		expect(await face()).toEqual(before);
+	});
+});
+
+describe('what is kept to be counted by', () => {
+	it('is as it comes out when it is made anew', async () => {
+		const kept = await storedSummaries(database, ids);
+		await refreshSummaries(database, ids);
+		expect(await storedSummaries(database, ids)).toEqual(kept);
+		expect(kept.size).toBeGreaterThan(3 * ids.length);
+	});
+
+	it('says of every student in every window what the full board says', async () => {
+		for (const window of await screeningWindows(database, SCHOOL_ID)) {
+			const full = await windowPlaces(database, window, students);
+			const kept = await placesIn(database, window.id, wholeSchool.roster);
+			expect([...kept].map(([id, { status }]) => [id, status]).sort()).toEqual(
+				[...full].map(([id, { status }]) => [id, status]).sort()
+			);
+			for (const [id, { scores }] of full)
+				for (const { domainId, theta } of scores) expect(kept.get(id)!.scores[domainId].theta).toBe(theta);
+		}
 	});
 });
 
@@ -207,7 +231,7 @@ describe('the ribbon over it', () => {
 				ribbon(database, staffAs('specialist'), school, {
 					...wholeSchool,
 					key: `class:${classId}`,
-					students: students.filter((student) => student.classId === classId)
+					roster: { ...wholeSchool.roster, narrowing: { sql: 'AND class.id = ?', values: [classId] } }
 				})
 			)
 		);

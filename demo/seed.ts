@@ -8,6 +8,7 @@ import { adaptiveSeed, formSeed } from '../src/lib/server/sitting/store/adaptive
 import { windowScores, type Score } from '../src/lib/server/screen/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
 import { rebuildTraces } from '../src/lib/server/standing/store/standings';
+import { refreshSummaries } from '../src/lib/server/standing/summaries';
 import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';
@@ -66,6 +67,10 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 			students.map(({ id }) => id),
 			skills,
 			TIME_ZONE
+		);
+		await refreshSummaries(
+			database,
+			students.map(({ id }) => id)
 		);
 	};
 

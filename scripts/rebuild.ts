@@ -13,6 +13,8 @@ if (!url) {
 	process.exit(1);
 }
 const database = openDatabase(url);
-const { total, changed } = await rebuildEverything(database);
-console.log(`${total} traces worked out anew, ${changed} of them different from before.`);
+const { total, changed, summariesChanged } = await rebuildEverything(database);
+console.log(
+	`${total} traces worked out anew, ${changed} of them different from before; of what pages count by, ${summariesChanged} were.`
+);
 await database.close();

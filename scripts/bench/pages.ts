@@ -36,7 +36,6 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		`/screen/score?of=${student}`,
 		`/screen/report?of=${student}`,
 		'/screen/reminders',
-		'/screen/give',
 		'/gaps',
 		'/gaps?scope=grade:4',
 		'/gaps/progression',

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Database, RootDatabase } from '../../src/lib/server/database/pool';
+import { refreshSummaries, storedSummaries } from '../../src/lib/server/standing/summaries';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import type { Asking, Call } from './storeCalls/asking';
 import { deedCalls, groupCalls } from './storeCalls/groups';
@@ -102,6 +103,8 @@ interface Outcome {
 	/** Tables in which the other school's rows are different now, and references between the schools. */
 	harmed: string[];
 	hasWritten: boolean;
+	/** Summaries of the asking school's students that are not what they come to when they are made anew. */
+	stale: string[];
 }
 
 /** Tries a function with rows of a school, by staff of the first one. */
@@ -112,6 +115,7 @@ async function outcomeOf(call: Call, whose: 'own' | 'other'): Promise<Outcome> {
 	await andTakeBack(async (database) => {
 		const asking: Asking = { database, me: one, of, skills, ownSkillId: ownSkills.get(of.base)! };
 		await call.before?.(asking);
+		await refreshSummaries(database, one.students);
 		const before = await otherSchool(database);
 		const writtenBefore = await written(database);
 		let said: string;
@@ -127,8 +131,12 @@ async function outcomeOf(call: Call, whose: 'own' | 'other'): Promise<Outcome> {
 			for (const table of Object.keys(before)) if (before[table] !== after[table]) harmed.push(table);
 			harmed.push(...(await follow.crossing(database)));
 		}
+		const kept = await storedSummaries(database, one.students);
+		await refreshSummaries(database, one.students);
+		const anew = await storedSummaries(database, one.students);
+		const stale = [...new Set([...kept.keys(), ...anew.keys()])].filter((key) => kept.get(key) !== anew.get(key));
 		const told = said.startsWith('refused') ? [] : idsIn(said).filter((id) => id > other.base);
-		outcome = { said, told, harmed, hasWritten };
+		outcome = { said, told, harmed, hasWritten, stale };
 	});
 	return outcome!;
 }
@@ -159,11 +167,11 @@ describe('every function of the store', () => {
 	});
 
 	it.each(cases.filter(([, { kind }]) => kind !== 'all'))(
-		'%s keeps to its own school when it is asked for what is its own',
+		'%s keeps to its own school when it is asked for what is its own, and keeps the summaries right',
 		async (_, call) => {
-			const { told, harmed, said } = await outcomeOf(call, 'own');
+			const { told, harmed, said, stale } = await outcomeOf(call, 'own');
 			expect(said).not.toMatch(/^refused/);
-			expect({ told, harmed }).toEqual({ told: [], harmed: [] });
+			expect({ told, harmed, stale }).toEqual({ told: [], harmed: [], stale: [] });
 		}
 	);
 

@@ -1,4 +1,5 @@
-import { peekAt, ribbon, scopeChoices } from '$lib/server/shell';
+import { peekAt, ribbon } from '$lib/server/shell';
+import { studentIn } from '$lib/server/people';
 import { lockedOutOf } from '$lib/server/auth';
 import { idIn, may } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
@@ -7,11 +8,10 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const selectedId = idIn(url, 'student');
-	const selected = scope.students.find(({ id }) => id === selectedId) ?? null;
-	const [choices, overview, peek, locked] = await Promise.all([
-		scopeChoices(locals.database, staff, school.today),
+	const selected = selectedId === null ? null : await studentIn(locals.database, scope.roster, selectedId);
+	const [overview, peek, locked] = await Promise.all([
 		ribbon(locals.database, staff, school, scope),
-		selected ? peekAt(locals.database, staff, school, selected) : null,
+		selected && peekAt(locals.database, staff, school, selected),
 		lockedOutOf(locals.database, staff, school, locals.at)
 	]);
 	return {
@@ -33,8 +33,7 @@ export async function load({ locals, url }) {
 			library: may(staff.role, 'change the library')
 		},
 		school,
-		scope,
-		choices,
+		scope: { key: scope.key, label: scope.label, inWords: scope.inWords, size: scope.size },
 		...overview,
 		peek,
 		locked

@@ -20,19 +20,30 @@
 	let helpOpen = $state(false);
 	let search: TopSearch;
 
-	/** Students as the rows on the page are ordered; all of the scope where the page has no rows. */
-	function rosterOrder(): number[] {
+	/** Students as the rows on the page are ordered; null where the page has no rows. */
+	function rowOrder(): number[] | null {
 		if (legState.order) return legState.order;
 		const rows = [...document.querySelectorAll<HTMLElement>('[data-student]')];
-		return rows.length ? rows.map((row) => Number(row.dataset.student)) : data.scope.students.map(({ id }) => id);
+		return rows.length ? rows.map((row) => Number(row.dataset.student)) : null;
+	}
+
+	/** The student a step away from the selected one, as the rows are ordered, else class by class. */
+	async function neighbor(step: 1 | -1): Promise<number | null> {
+		const order = rowOrder();
+		if (order) {
+			const at = order.indexOf(Number(page.url.searchParams.get('student')));
+			return order[(at + step + order.length) % order.length] ?? order[0] ?? null;
+		}
+		const reply = await fetch(`/students/next${page.url.search}`).catch(() => null);
+		if (!reply?.ok) return null;
+		const place = await reply.json();
+		return place && (step === 1 ? place.after : place.before);
 	}
 
 	/** Moves to the next or previous student. */
-	async function walk(step: number) {
-		const order = rosterOrder();
-		if (order.length === 0) return;
-		const at = order.indexOf(Number(page.url.searchParams.get('student')));
-		const next = order[(at + step + order.length) % order.length] ?? order[0];
+	async function walk(step: 1 | -1) {
+		const next = await neighbor(step);
+		if (next === null) return;
 		await setState({ student: next });
 		await tick();
 		document.querySelector(`[data-student="${next}"]`)?.scrollIntoView({ block: 'nearest' });
@@ -62,8 +73,8 @@
 <div class="fixed no-print">
 	<header>
 		<a class="mark" href={keepingScope('/screen')}><Mark /> <span>Orderly Compass</span></a>
-		<ScopePicker label={data.scope.label} count={data.scope.students.length} choices={data.choices} />
-		<TopSearch bind:this={search} students={data.scope.students} scopeInWords={data.scope.inWords} />
+		<ScopePicker label={data.scope.label} count={data.scope.size} />
+		<TopSearch bind:this={search} scopeInWords={data.scope.inWords} />
 		<span class="week soft" title={data.school.name}>
 			{data.school.name}
 			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks

@@ -147,6 +147,10 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		groups,
 		{
+			countGroups: given(({ database, me }) => groups.countGroups(database, me.staff.teacher, null, TODAY)),
+			currentGroupsOf: checks(({ database, me, of }) =>
+				groups.currentGroupsOf(database, me.staff.specialist, seenOne(of.students[0]), TODAY)
+			),
 			currentGroups: given(({ database, me }) => groups.currentGroups(database, me.staff.teacher, TODAY)),
 			groupsOn: given(({ database, me }) => groups.groupsOn(database, me.staff.specialist, TODAY, TODAY)),
 			findGroup: checks(({ database, me, of }) => groups.findGroup(database, me.staff.specialist, of.groups.a, TODAY)),

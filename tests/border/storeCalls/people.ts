@@ -89,7 +89,20 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			seenBy: given(({ me }) => people.seenBy(me.staff.teacher, TODAY, 'student.id')),
 			classList: given(({ database, me }) => people.classList(database, me.base)),
 			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist)),
-			visibleStudents: given(({ database, me }) => people.visibleStudents(database, me.staff.teacher, TODAY)),
+			rosterSql: given(({ me }) => people.rosterSql({ staff: me.staff.teacher, today: TODAY })),
+			rosterSize: given(({ database, me }) => people.rosterSize(database, { staff: me.staff.teacher, today: TODAY })),
+			rosterStudents: given(({ database, me }) =>
+				people.rosterStudents(database, { staff: me.staff.teacher, today: TODAY })
+			),
+			studentIn: checks(({ database, me, of }) =>
+				people.studentIn(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
+			),
+			placeInRoster: checks(({ database, me, of }) =>
+				people.placeInRoster(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
+			),
+			studentsNamed: given(({ database, me }) =>
+				people.studentsNamed(database, { staff: me.staff.specialist, today: TODAY }, 'Given', 1_000)
+			),
 			visibleAmong: checks(({ database, me, of }) =>
 				people.visibleAmong(database, me.staff.specialist, of.students, TODAY)
 			),
@@ -123,7 +136,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 				];
 				const found = [];
 				for (const staff of Object.values(me.staff))
-					for (const key of keys) found.push(await scope.findScope(database, staff, key, TODAY));
+					for (const key of keys) found.push(await (await scope.findScope(database, staff, key, TODAY))?.students());
 				return found;
 			}),
 			scopeChoices: given(({ database, me }) => scope.scopeChoices(database, me.staff.specialist, TODAY))

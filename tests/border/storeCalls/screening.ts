@@ -6,6 +6,7 @@ import * as diagnosticScores from '../../../src/lib/server/screen/store/diagnost
 import * as givenMeasures from '../../../src/lib/server/screen/store/givenMeasures';
 import * as outcomes from '../../../src/lib/server/screen/store/outcomes';
 import * as parameters from '../../../src/lib/server/screen/store/parameters';
+import * as places from '../../../src/lib/server/screen/store/places';
 import * as scores from '../../../src/lib/server/screen/store/scores';
 import * as windows from '../../../src/lib/server/screen/store/windows';
 import { domainList } from '../../../src/lib/server/library/store/skills';
@@ -153,13 +154,24 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		places,
+		{
+			refreshPlaces: given(({ database, me }) => places.refreshPlaces(database, me.windows.diagnostic, me.students)),
+			windowsWith: given(({ database, me }) => places.windowsWith(database, me.students)),
+			storedPlaces: given(({ database, me }) => places.storedPlaces(database, me.students)),
+			placesIn: given(({ database, me }) =>
+				places.placesIn(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
+			),
+			countPlaces: given(({ database, me }) =>
+				places.countPlaces(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY }, { 4: 500 })
+			)
+		}
+	],
+	[
 		scores,
 		{
 			windowScores: given(({ database, me }) =>
 				scores.windowScores(database, me.windows.diagnostic, seen(...me.students))
-			),
-			belowCut: given(({ database, me }) =>
-				scores.belowCut(database, me.windows.diagnostic, seen(...me.students), () => 9)
 			),
 			overallAbilities: given(({ database, me }) => scores.overallAbilities(database, seen(...me.students))),
 			scoreHistory: given(({ database, me }) => scores.scoreHistory(database, seenOne(me.students[1]))),

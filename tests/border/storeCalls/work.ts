@@ -6,6 +6,7 @@ import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as practice from '../../../src/lib/server/practice/store/practice';
+import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
@@ -137,6 +138,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		probes,
 		{
+			countDueProbes: given(({ database, me }) =>
+				probes.countDueProbes(database, { staff: me.staff.specialist, today: TODAY })
+			),
 			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
 			startProbes: checks((asking) =>
 				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
@@ -154,8 +158,21 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		waiting,
+		{
+			countWaiting: given(({ database, me }) =>
+				waiting.countWaiting(database, { staff: me.staff.specialist, today: TODAY })
+			),
+			refreshWaiting: given(({ database, me }) => waiting.refreshWaiting(database, me.students)),
+			storedWaiting: given(({ database, me }) => waiting.storedWaiting(database, me.students))
+		}
+	],
+	[
 		reviews,
 		{
+			countDueReviews: given(({ database, me }) =>
+				reviews.countDueReviews(database, { staff: me.staff.specialist, today: TODAY })
+			),
 			openReviews: given(({ database, me }) => reviews.openReviews(database, seen(...me.students))),
 			openReview: checks(({ database, me, of }) =>
 				reviews.openReview(database, me.staff.specialist, of.reviews.a, TODAY)

@@ -32,10 +32,10 @@ export interface Trace {
 }
 
 /**
- * Which edition of this rule it is. Whoever changes what `trace` comes to raises it: traces that are stored are then
- * worked out anew when the app is started.
+ * Which edition of this rule it is. Whoever changes what `trace` comes to, or a summary that is kept with traces,
+ * raises it: what is stored is then worked out anew when the app is started.
  */
-export const TRACE_RULE = 2;
+export const TRACE_RULE = 3;
 
 /** Chance of a wrong answer by a student who knows the skill. */
 export const SLIP = 0.08;

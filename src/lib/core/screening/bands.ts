@@ -5,7 +5,7 @@ import { expectedTheta, toPoints } from '../measurement';
 export type BenchmarkBand = 'below' | 'near' | 'above';
 
 /** Half the width of the interval that decides *near the line*: 68%, one standard error. */
-const BAND_WIDTH = 1;
+export const BAND_WIDTH = 1;
 
 /**
  * Below or above the cut score, or *near the line* when the score's band (± one standard error) straddles it.

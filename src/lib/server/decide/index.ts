@@ -1,6 +1,7 @@
 /** Reviews and their verdicts, with the tiers that follow. */
 export { adviceFor } from './advice';
 export {
+	countDueReviews,
 	decide,
 	decidedReviews,
 	openReview,

@@ -14,7 +14,7 @@ beforeAll(async () => {
 afterAll(() => small.database.close());
 
 async function cellOf(studentId: number | null, skillId: number | null) {
-	const { students } = (await findScope(small.database, specialist, 'school', TODAY))!;
+	const students = await (await findScope(small.database, specialist, 'school', TODAY))!.students();
 	return (await mapPage(small.database, specialist, small.school, students, { studentId, skillId })).evidence;
 }
 

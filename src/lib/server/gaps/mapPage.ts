@@ -52,7 +52,10 @@ export async function mapPage(
 	return {
 		domains,
 		skills,
-		rows: rows.map((row) => ({ ...row, ability: abilities.get(row.id) ?? null })),
+		rows: rows.map((row, i) => {
+			const { givenName, familyName, className, tier } = students[i];
+			return { ...row, givenName, familyName, className, tier, ability: abilities.get(row.id) ?? null };
+		}),
 		reached,
 		classwide,
 		focus: [...new Set(groups.map(({ focusSkillId }) => focusSkillId))],

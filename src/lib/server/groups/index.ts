@@ -6,6 +6,14 @@ export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
 export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
 export { groupHistory, groupPauses } from './store/groupHistory';
-export { currentGroups, findGroup, groupsOfStudent, groupsOn, heldSlots } from './store/groups';
+export {
+	countGroups,
+	currentGroups,
+	currentGroupsOf,
+	findGroup,
+	groupsOfStudent,
+	groupsOn,
+	heldSlots
+} from './store/groups';
 export { meetingRecords } from './store/meetings';
 export { sessionCounts } from './store/sessionCounts';

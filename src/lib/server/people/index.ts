@@ -9,13 +9,20 @@ export {
 	classCodes,
 	classList,
 	lockStudents,
+	placeInRoster,
+	type RosterPlace,
+	type Roster,
+	rosterSize,
+	rosterSql,
 	type RosterStudent,
+	rosterStudents,
 	schoolTimeZones,
 	seenAmong,
 	seenBy,
 	staffList,
+	studentIn,
 	studentPin,
 	studentsByNumber,
-	visibleAmong,
-	visibleStudents
+	studentsNamed,
+	visibleAmong
 } from './store/people';

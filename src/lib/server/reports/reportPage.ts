@@ -1,6 +1,8 @@
 import { screenContext } from '../screen/screenPage';
 import { error } from '@sveltejs/kit';
 import type { Audience } from '../../core/screening';
+import { studentIn } from '../people';
+import { idIn } from '../request';
 import { studentReports } from './studentReport';
 
 /** More pages than this nobody prints at once. */
@@ -12,8 +14,9 @@ export async function reportsAsked(locals: App.Locals, url: URL) {
 	if (!window) error(404, 'There is no screening window to report on.');
 	if (window.measure) error(404, 'A report is on a window with a diagnostic; choose one.');
 	const all = url.searchParams.get('all') === 'yes';
-	const selected = scope.students.find(({ id }) => String(id) === url.searchParams.get('student'));
-	const wanted = all ? scope.students : [selected ?? scope.students[0]].filter(Boolean);
+	const id = idIn(url, 'student');
+	const selected = !all && id !== null && (await studentIn(locals.database, scope.roster, id));
+	const wanted = selected ? [selected] : (await scope.students()).slice(0, all ? undefined : 1);
 	const { earlier, reports } = await studentReports(
 		locals.database,
 		school,

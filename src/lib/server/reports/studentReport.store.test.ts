@@ -49,7 +49,7 @@ afterAll(() => small.database.close());
 
 describe('a student’s place among the grade at the school', () => {
 	it('counts the own score as one of them: half of it lies below', async () => {
-		const { students } = (await findScope(small.database, staffAs('specialist'), 'school', TODAY))!;
+		const students = await (await findScope(small.database, staffAs('specialist'), 'school', TODAY))!.students();
 		const windows = await screeningWindows(small.database, 1);
 		const winter = windows.find(({ id }) => id === 2)!;
 		const { reports } = await studentReports(small.database, small.school, windows, winter, students);

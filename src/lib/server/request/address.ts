@@ -1,3 +1,4 @@
+import { error } from '@sveltejs/kit';
 import { isSchoolDate, type SchoolDate } from '../../core/calendar';
 
 /** The largest id that a table can hold. */
@@ -28,6 +29,15 @@ export function dayIn(url: URL, name: string): SchoolDate | null {
 /** The text of a parameter of the address, cut to a length; empty where there is none. */
 export const textIn = (url: URL, name: string, most: number): string =>
 	(url.searchParams.get(name) ?? '').slice(0, most);
+
+const LONGEST_SEARCH = 120;
+
+/** What was typed into a search box; refused where it is too long. */
+export function typedIn(url: URL): string {
+	const typed = (url.searchParams.get('q') ?? '').trim();
+	if (typed.length > LONGEST_SEARCH) error(400, `Type at most ${LONGEST_SEARCH} characters. Nothing was changed.`);
+	return typed;
+}
 
 /** Which of some words a parameter of the address holds; null for none of them. */
 export function oneIn<const Word extends string>(url: URL, name: string, words: readonly Word[]): Word | null {

@@ -17,8 +17,8 @@ export {
 	versionFor,
 	withdrawParameters
 } from './store/parameters';
+export { countPlaces, placesIn, refreshPlaces, storedPlaces, windowsWith } from './store/places';
 export {
-	belowCut,
 	existingImports,
 	gradeAbilities,
 	importScores,

@@ -18,7 +18,7 @@ afterAll(() => small.database.close());
 async function evidence(studentId: number) {
 	const [winter] = await screeningWindows(small.database, 1);
 	const scope = await findScope(small.database, specialist, 'school', TODAY);
-	const student = scope!.students.find(({ id }) => id === studentId)!;
+	const student = (await scope!.students()).find(({ id }) => id === studentId)!;
 	return { winter, found: await scoreEvidence(small.database, small.school, winter, student) };
 }
 

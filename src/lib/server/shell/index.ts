@@ -1,4 +1,4 @@
 /** What every page stands in: who is looked at, what waits in each leg, and the student in the peek. */
 export { peekAt } from './peek';
 export { ribbon } from './ribbon';
-export { findScope, scopeChoices } from './store/scope';
+export { findScope, type Scope, scopeChoices } from './store/scope';

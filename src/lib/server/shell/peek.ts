@@ -2,7 +2,7 @@ import { windowInView, windowScores } from '../screen';
 import { supposed, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
 import type { School } from '../school';
-import { currentGroups } from '../groups';
+import { currentGroupsOf } from '../groups';
 import { countLateAnswers, windowSittings } from '../sitting';
 import type { RosterStudent } from '../people';
 import { queuedSets, recentResults } from '../practice';
@@ -37,7 +37,7 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 		domainList(database, school.id),
 		skillList(database, school.id),
 		readStandings(database, ids, today),
-		currentGroups(database, staff, today),
+		currentGroupsOf(database, staff, student.id, today),
 		queuedSets(database, ids, today),
 		openChecks(database, ids),
 		recentResults(database, student.id, 4),
@@ -57,9 +57,12 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 			...domain,
 			counts: countStandings(skills.filter(({ domainId }) => domainId === domain.id).map(({ id }) => own.get(id)))
 		})),
-		groups: groups
-			.filter(({ studentIds }) => studentIds.includes(student.id))
-			.map(({ id, name, focusSkillId, startsOn }) => ({ id, name, focus: nameOf.get(focusSkillId)!, startsOn })),
+		groups: groups.map(({ id, name, focusSkillId, startsOn }) => ({
+			id,
+			name,
+			focus: nameOf.get(focusSkillId)!,
+			startsOn
+		})),
 		checks: checks.map(({ id, skillIds, answered, dueOn }) => ({
 			id,
 			skills: skillIds.map((skillId) => nameOf.get(skillId)!),

@@ -26,7 +26,7 @@ const specialist = staffAs('specialist');
 
 beforeAll(async () => {
 	small = await smallSchool('shell');
-	students = (await findScope(small.database, specialist, 'school', TODAY))!.students;
+	students = await (await findScope(small.database, specialist, 'school', TODAY))!.students();
 });
 afterAll(() => small.database.close());
 
@@ -35,9 +35,11 @@ const waits = async (some = students) =>
 		(
 			await ribbon(small.database, staffAs('specialist'), small.school, {
 				key: some === students ? 'school' : 'list',
-				label: '',
-				inWords: '',
-				students: some
+				roster: {
+					staff: specialist,
+					today: TODAY,
+					narrowing: { sql: 'AND student.id IN (?)', values: [some.map(({ id }) => id)] }
+				}
 			})
 		).legs.map(({ leg, waits: text }) => [leg, text])
 	);

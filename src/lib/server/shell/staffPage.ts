@@ -4,15 +4,19 @@ import { NotOfTheSchool, type RootDatabase } from '../database';
 import { findSchool, type School } from '../school';
 import { type Action, type FormCheck, may, readForm, type Staff } from '../request';
 
-/** The signed-in staff member, her school, and today there. 404 for anyone else. */
+/** The signed-in staff member, the school, and today there, read once a request. 404 for anyone else. */
 export async function staffContext(locals: App.Locals): Promise<{ staff: Staff; school: School }> {
 	if (locals.viewer?.kind !== 'staff') error(404, 'There is nothing here for you at this address.');
-	return { staff: locals.viewer, school: await findSchool(locals.database, locals.viewer.schoolId, locals.at) };
+	locals.school ??= findSchool(locals.database, locals.viewer.schoolId, locals.at);
+	return { staff: locals.viewer, school: await locals.school };
 }
 
-/** The scope the address names; 404 when it is not this person's to see. */
+/** The scope the address names, read once a request; 404 when it is not this person's to see. */
 export async function scopeOf(locals: App.Locals, url: URL, staff: Staff, school: School): Promise<Scope> {
-	const scope = await findScope(locals.database, staff, url.searchParams.get('scope') ?? 'school', school.today);
+	// Read each time, so that each load that asks is known to depend on it.
+	const key = url.searchParams.get('scope') ?? 'school';
+	locals.scope ??= findScope(locals.database, staff, key, school.today);
+	const scope = await locals.scope;
 	if (!scope) error(404, 'No such class, group or list of students for you.');
 	return scope;
 }

@@ -3,6 +3,7 @@ import type { Database, RootDatabase } from '../database';
 import { allStudentIds, schoolTimeZones } from '../people';
 import { skillList } from '../library';
 import { rebuildTraces } from './store/standings';
+import { refreshSummaries } from './summaries';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 
 /** All students of a database, a hundred of a school at a time, with what it teaches, and how many those are up to then. */
@@ -31,7 +32,10 @@ export async function* everybody(database: Database) {
 export async function bringTracesUpToDate(database: RootDatabase, say: (line: string) => void): Promise<void> {
 	if ((await storedTraceRule(database)) === TRACE_RULE) return;
 	for await (const { ids, skills, timeZone, done, total } of everybody(database)) {
-		await database.transaction((transaction) => rebuildTraces(transaction, ids, skills, timeZone));
+		await database.transaction(async (transaction) => {
+			await rebuildTraces(transaction, ids, skills, timeZone);
+			await refreshSummaries(transaction, ids);
+		});
 		say(`Standings worked out anew by the newest rule: ${done} of ${total} students`);
 	}
 	await keepTraceRule(database, TRACE_RULE);

@@ -1,3 +1,3 @@
 /** Progress between screenings: weekly probes. */
 export { readSeries } from './readSeries';
-export { probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export { countDueProbes, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';

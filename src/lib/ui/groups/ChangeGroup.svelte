@@ -1,17 +1,16 @@
 <!-- What can be done to a group: its focus, who joins and leaves, a pause, its last day, its name. Each from a day on. -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import StudentPicker from '../form/StudentPicker.svelte';
 
 	interface Props {
 		group: { name: string; focusSkillId: number; endsOn: string; pausedUntil: string | null };
 		students: { id: number; name: string }[];
-		/** Who can join: everybody in scope. */
-		choices: { id: number; givenName: string; familyName: string; className: string }[];
 		skills: { id: number; code: string; shortName: string }[];
 		today: string;
 		tomorrow: string;
 	}
-	let { group, students, choices, skills, today, tomorrow }: Props = $props();
+	let { group, students, skills, today, tomorrow }: Props = $props();
 
 	const kinds = $derived({
 		join: 'Somebody joins',
@@ -23,7 +22,6 @@
 	});
 	type Kind = 'join' | 'leave' | 'focus' | 'resume' | 'pause' | 'end' | 'rename';
 	let kind = $state<Kind>('join');
-	const others = $derived(choices.filter(({ id }) => !students.some((student) => student.id === id)));
 </script>
 
 <section class="no-print">
@@ -39,11 +37,7 @@
 			{#each Object.entries(kinds) as [value, says] (value)}<option {value}>{says}</option>{/each}
 		</select>
 		{#if kind === 'join'}
-			<select name="students" aria-label="Who joins" required>
-				{#each others as { id, givenName, familyName, className } (id)}<option value={id}
-						>{givenName} {familyName}, {className}</option
-					>{/each}
-			</select>
+			<StudentPicker label="Who joins" name="students" not={students.map(({ id }) => id)} />
 		{:else if kind === 'leave'}
 			<select name="students" aria-label="Who leaves" required>
 				{#each students as { id, name } (id)}<option value={id}>{name}</option>{/each}

@@ -179,7 +179,6 @@
 		<BoardColumn {draft} column={null} slot={null} {names} {why} {alsoIn} {studentOf}>
 			<AddStudent
 				{draft}
-				choices={data.scope.students}
 				onadded={(added) => {
 					students = [...students, added.student];
 					why = { ...why, [added.student.id]: added.why };

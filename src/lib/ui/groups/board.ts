@@ -60,7 +60,6 @@ export interface BoardContent {
 	thin: { studentId: number; skillIds: number[] }[];
 	waiting: number[];
 	dates: { startsOn: string; endsOn: string; reviewOn: string };
-	scope: { students: BoardStudent[] };
 	can: { check: boolean };
 }
 

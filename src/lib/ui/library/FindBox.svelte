@@ -3,15 +3,15 @@
 	import { onDestroy } from 'svelte';
 	import type { Hit } from '$lib/core/finding';
 	import { keepingScope } from '../shell/address';
-	import { LibrarySearch } from './librarySearch.svelte';
+	import { Search } from '../form/search.svelte';
 
 	let { typed, hits }: { typed: string; hits: Hit[] | null } = $props();
 
 	// svelte-ignore state_referenced_locally
 	let text = $state(typed);
-	const search = new LibrarySearch();
+	const search = new Search<Hit>('/library/find');
 	onDestroy(() => search.stop());
-	const shown = $derived(text.trim() ? (search.hits ?? hits) : null);
+	const shown = $derived(text.trim() ? (search.found ?? hits) : null);
 </script>
 
 <form action="/library" role="search">

@@ -1,5 +1,6 @@
 <!-- Who is being looked at: a button that opens a list to type in. Arrow keys move, Enter chooses, Escape closes. -->
 <script lang="ts">
+	import { Combobox } from 'bits-ui';
 	import { goto } from '$app/navigation';
 	import ChevronDown from '@lucide/svelte/icons/chevron-down';
 	import { withState } from './address';
@@ -9,74 +10,69 @@
 		label: string;
 		kind: string;
 	}
-	let { label, count, choices }: { label: string; count: number; choices: Choice[] } = $props();
+	let { label, count }: { label: string; count: number } = $props();
 
 	let open = $state(false);
 	let typed = $state('');
-	let active = $state(0);
+	let choices = $state<Choice[] | 'failed' | null>(null);
 	let opener: HTMLButtonElement;
-	const shown = $derived(choices.filter((choice) => choice.label.toLowerCase().includes(typed.trim().toLowerCase())));
+	const shown = $derived(
+		Array.isArray(choices)
+			? choices.filter((choice) => choice.label.toLowerCase().includes(typed.trim().toLowerCase()))
+			: []
+	);
+	const kinds = $derived([...new Set(shown.map(({ kind }) => kind))]);
 
-	function choose(choice: Choice | undefined) {
-		if (!choice) return;
-		close();
-		goto(withState({ scope: choice.key, student: null, cell: null }));
+	async function toggle() {
+		setOpen(!open);
+		if (!open) return;
+		const reply = await fetch('/scopes').catch(() => null);
+		choices = reply?.ok ? (await reply.json()).choices : 'failed';
 	}
-	function close() {
-		open = false;
+	function setOpen(isOpen: boolean) {
+		open = isOpen;
 		typed = '';
-		active = 0;
-		opener.focus();
+		if (!isOpen) opener.focus({ preventScroll: true });
 	}
-	function onkeydown(event: KeyboardEvent) {
-		if (event.key === 'Escape') close();
-		else if (event.key === 'ArrowDown') active = Math.min(active + 1, shown.length - 1);
-		else if (event.key === 'ArrowUp') active = Math.max(active - 1, 0);
-		else if (event.key === 'Enter') choose(shown[active]);
-		else return;
-		event.preventDefault();
+	function choose(key: string) {
+		if (key) goto(withState({ scope: key, student: null, cell: null }));
 	}
 	const focusNow = (node: HTMLElement) => node.focus();
 </script>
 
 <div class="picker">
-	<button bind:this={opener} aria-haspopup="dialog" aria-expanded={open} onclick={() => (open = !open)}>
+	<button bind:this={opener} aria-haspopup="dialog" aria-expanded={open} onclick={toggle}>
 		{label} <span class="soft">{count}</span>
 		<ChevronDown size={14} aria-hidden="true" />
 	</button>
 	{#if open}
-		<div class="list" role="dialog" aria-label="Who to look at">
-			<input
-				{@attach focusNow}
-				bind:value={typed}
-				oninput={() => (active = 0)}
-				{onkeydown}
-				role="combobox"
-				aria-label="Find a grade, class or group"
-				aria-expanded="true"
-				aria-controls="scope-choices"
-				aria-activedescendant={shown[active] ? `scope-${shown[active].key}` : undefined}
-				placeholder="Find a grade, class or group"
-			/>
-			<ul id="scope-choices" role="listbox" aria-label="Scopes">
-				{#each shown as choice, i (choice.key)}
-					{#if i === 0 || shown[i - 1].kind !== choice.kind}<li class="kind soft" role="presentation">
-							{choice.kind}
-						</li>{/if}
-					<!-- svelte-ignore a11y_click_events_have_key_events -->
-					<li
-						id="scope-{choice.key}"
-						role="option"
-						class:active={i === active}
-						aria-selected={i === active}
-						onclick={() => choose(choice)}
-					>
-						{choice.label}
-					</li>
-				{:else}
-					<li class="soft" role="presentation">No grade, class or group is called that.</li>
-				{/each}
-			</ul>
+		<div class="floating list" role="dialog" aria-label="Who to look at">
+			<Combobox.Root type="single" bind:open={() => open, setOpen} value="" inputValue={typed} onValueChange={choose}>
+				<Combobox.Input
+					{@attach focusNow}
+					oninput={(event) => (typed = event.currentTarget.value)}
+					aria-label="Find a grade, class or group"
+					placeholder="Find a grade, class or group"
+				/>
+				<Combobox.ContentStatic class="choices" aria-label="Scopes">
+					{#each kinds as kind (kind)}
+						<Combobox.Group>
+							<Combobox.GroupHeading class="kind soft">{kind}</Combobox.GroupHeading>
+							{#each shown.filter((choice) => choice.kind === kind) as choice (choice.key)}
+								<Combobox.Item class="option" value={choice.key} label={choice.label}>{choice.label}</Combobox.Item>
+							{/each}
+						</Combobox.Group>
+					{:else}
+						<Combobox.Item class="option" disabled value="none" label="">
+							{choices === null
+								? 'Loading …'
+								: choices === 'failed'
+									? 'The server could not be asked. Try again in a moment.'
+									: 'No grade, class or group is called that.'}
+						</Combobox.Item>
+					{/each}
+				</Combobox.ContentStatic>
+			</Combobox.Root>
 		</div>
 	{/if}
 </div>
@@ -85,44 +81,25 @@
 	.picker {
 		position: relative;
 	}
-	.picker button {
+	.picker > button {
 		white-space: nowrap;
 	}
 	.list {
 		position: absolute;
-		z-index: 30;
 		top: 36px;
 		left: 0;
 		width: 280px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-		box-shadow: var(--float);
-		padding: 8px;
 	}
-	input {
+	.list :global(input) {
 		width: 100%;
+		margin-bottom: 6px;
 	}
-	ul {
-		list-style: none;
-		margin: 6px 0 0;
-		padding: 0;
+	.list :global(.choices) {
 		max-height: 60vh;
 		overflow-y: auto;
 	}
-	li {
-		padding: 4px 8px;
-		border-radius: var(--corner);
-	}
-	li[role='option'] {
-		cursor: pointer;
-	}
-	li.active,
-	li[role='option']:hover {
-		background: var(--verdigris-wash);
-	}
-	.kind {
+	.list :global(.kind) {
+		padding: 8px 8px 0;
 		font-size: 0.85rem;
-		padding-top: 8px;
 	}
 </style>

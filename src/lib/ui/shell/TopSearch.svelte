@@ -1,135 +1,136 @@
 <!--
-	Finds a student of the scope or a skill of the library by any part of a name or any word. Enter takes the first;
-	arrow keys go through the rest; Escape closes and goes back to where the focus was.
+	Finds a student of the scope or a skill of the library by any part of a name or any word. Arrow keys go through what
+	is found, Enter takes the first or the one that is marked; Escape closes and goes back to where the focus was.
 -->
 <script lang="ts">
+	import { Combobox } from 'bits-ui';
+	import { onDestroy } from 'svelte';
 	import { goto } from '$app/navigation';
+	import { page } from '$app/state';
 	import type { Hit } from '$lib/core/finding';
-	import { LibrarySearch } from '../library/librarySearch.svelte';
+	import { Search } from '../form/search.svelte';
+	import type { FoundStudent } from '../form/foundStudent';
 	import { keepingScope, setState } from './address';
 
-	interface Props {
-		students: { id: number; givenName: string; familyName: string; className: string }[];
-		scopeInWords: string;
-	}
-	let { students, scopeInWords }: Props = $props();
+	let { scopeInWords }: { scopeInWords: string } = $props();
 
 	const MOST_STUDENTS = 6;
 	const MOST_SKILLS = 5;
+	/** No skill: the library itself. */
+	const BROWSE = 'skill:';
 	let typed = $state('');
-	let box: HTMLInputElement;
-	let list = $state<HTMLElement>();
-	const search = new LibrarySearch();
+	let box = $state<HTMLElement | null>(null);
+	const students = new Search<FoundStudent>('/students/find');
+	const library = new Search<Hit>('/library/find');
+	onDestroy(() => {
+		students.stop();
+		library.stop();
+	});
 
-	const wanted = $derived(typed.trim().toLowerCase());
-	const found = $derived(
-		wanted.length < 2
-			? []
-			: students
-					.filter(({ givenName, familyName }) => `${givenName} ${familyName}`.toLowerCase().includes(wanted))
-					.slice(0, MOST_STUDENTS)
-	);
-
-	// When the server is away, students can still be found.
-	const skills = $derived((search.hits ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS));
+	const isAsked = $derived(typed.trim().length >= 2);
+	const found = $derived((students.found ?? []).slice(0, MOST_STUDENTS));
+	const skills = $derived((library.found ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS));
 
 	/** What had the focus before, so that the keys of the page work again afterwards. */
 	let before: HTMLElement | null = null;
 
 	export function focus() {
 		before = document.activeElement as HTMLElement | null;
-		box.focus();
+		box?.focus();
 	}
 	function leave() {
 		const back = before?.isConnected && before !== document.body ? before : document.getElementById('work');
 		back?.focus({ preventScroll: true });
 	}
-
-	function close() {
-		typed = '';
-		search.ask('');
+	/** Grows while questions are under way. */
+	let asked: Promise<unknown> = Promise.resolve();
+	let isAsking = false;
+	function ask(text: string) {
+		typed = text;
+		const wanted = isAsked ? text : '';
+		const now = Promise.all([
+			students.ask(wanted, { scope: page.url.searchParams.get('scope') ?? 'school' }),
+			library.ask(wanted)
+		]);
+		asked = now;
+		isAsking = true;
+		now.then(() => {
+			if (asked === now) isAsking = false;
+		});
 	}
-	function show(studentId: number) {
-		setState({ student: studentId });
-		close();
+	/** Enter before the answer has come takes the first of what comes. */
+	async function onkeydown(event: KeyboardEvent) {
+		if (event.key !== 'Enter' || !isAsked) return;
+		const input = event.currentTarget as HTMLElement;
+		if (!isAsking && input.getAttribute('aria-activedescendant')) return;
+		event.preventDefault();
+		await asked;
+		take(found.length ? `student:${found[0].id}` : skills.length ? `skill:${skills[0].code}` : BROWSE);
+	}
+	function close() {
+		ask('');
 		leave();
 	}
-	function open(skill: Hit) {
-		goto(keepingScope(`/library/${encodeURIComponent(skill.code)}`));
-		close();
-	}
-	function onkeydown(event: KeyboardEvent) {
-		const choices = [...(list?.querySelectorAll<HTMLElement>('button') ?? [])];
-		const at = choices.indexOf(document.activeElement as HTMLElement);
-		if (event.key === 'Escape') {
-			close();
-			leave();
-		} else if (event.key === 'Enter' && at < 0) choices[0]?.click();
-		else if (event.key === 'ArrowDown') (choices[at + 1] ?? choices[0])?.focus();
-		else if (event.key === 'ArrowUp') (choices[at - 1] ?? box).focus();
-		else return;
-		event.preventDefault();
+	/** @param choice `student:12`, `skill:F41` or `skill:` */
+	function take(choice: string) {
+		const [kind, value] = [choice.slice(0, choice.indexOf(':')), choice.slice(choice.indexOf(':') + 1)];
+		if (kind === 'student') setState({ student: value });
+		if (kind === 'skill') goto(keepingScope(value ? `/library/${encodeURIComponent(value)}` : '/library'));
+		if (kind) close();
 	}
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<div class="search" role="search" {onkeydown}>
-	<input
-		bind:this={box}
-		bind:value={typed}
-		oninput={() => search.ask(wanted.length < 2 ? '' : typed)}
-		maxlength="120"
-		placeholder="Find a student or skill  /"
-		aria-label="Find a student in this scope, or a skill"
-	/>
-	{#if wanted.length >= 2}
-		<ul bind:this={list}>
-			{#each found as student (student.id)}
-				<li>
-					<button class="plain" onclick={() => show(student.id)}
-						>{student.givenName} {student.familyName} <span class="soft">{student.className}</span></button
-					>
-				</li>
-			{:else}
-				<li class="soft">Nobody in {scopeInWords} is called that.</li>
-			{/each}
-			{#each skills as skill (skill.code)}
-				<li>
-					<button class="plain" onclick={() => open(skill)}
-						>{skill.title} <span class="soft">{skill.code} · {skill.sits}</span></button
-					>
-				</li>
-			{:else}
-				<li class="soft">
-					No skill is called that. <a href={keepingScope('/library')} onclick={close}>Browse the library</a>
-				</li>
-			{/each}
-		</ul>
-	{/if}
+<div class="search" role="search">
+	<Combobox.Root
+		type="single"
+		bind:open={() => isAsked, (isOpen) => !isOpen && isAsked && close()}
+		value=""
+		inputValue={typed}
+		onValueChange={take}
+	>
+		<Combobox.Input
+			bind:ref={box}
+			oninput={(event) => ask(event.currentTarget.value)}
+			{onkeydown}
+			maxlength={120}
+			placeholder="Find a student or skill  /"
+			aria-label="Find a student in this scope, or a skill"
+		/>
+		<Combobox.Portal disabled>
+			<Combobox.Content class="floating" sideOffset={4} align="start" preventScroll={false} aria-label="Found">
+				{#each found as student (student.id)}
+					<Combobox.Item class="option" value="student:{student.id}" label="{student.givenName} {student.familyName}">
+						{student.givenName}
+						{student.familyName} <span class="soft">{student.className}</span>
+					</Combobox.Item>
+				{/each}
+				{#if students.found && found.length === 0}
+					<Combobox.Item class="option" disabled value="nobody" label="">
+						Nobody in {scopeInWords} is called that. Newcomers come with the class list that the coordinator brings in.
+					</Combobox.Item>
+				{/if}
+				{#each skills as skill (skill.code)}
+					<Combobox.Item class="option" value="skill:{skill.code}" label={skill.title}>
+						{skill.title} <span class="soft">{skill.code} · {skill.sits}</span>
+					</Combobox.Item>
+				{/each}
+				{#if library.found && skills.length === 0}
+					<Combobox.Item class="option" value={BROWSE} label="Library">
+						No skill is called that: browse the library
+					</Combobox.Item>
+				{/if}
+				{#if students.failed || library.failed}
+					<Combobox.Item class="option" disabled value="failed" label="">
+						The server could not be asked. Try again in a moment.
+					</Combobox.Item>
+				{/if}
+			</Combobox.Content>
+		</Combobox.Portal>
+	</Combobox.Root>
 </div>
 
 <style>
-	.search {
-		position: relative;
-	}
-	.search input {
+	.search :global(input) {
 		width: 200px;
-	}
-	.search ul {
-		position: absolute;
-		top: 36px;
-		z-index: 30;
-		list-style: none;
-		margin: 0;
-		padding: 6px;
-		width: 340px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		box-shadow: var(--float);
-	}
-	.search li button {
-		width: 100%;
-		justify-content: flex-start;
-		color: var(--ink);
 	}
 </style>

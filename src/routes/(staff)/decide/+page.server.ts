@@ -10,7 +10,8 @@ import { formCheck, id, schoolDate } from '$lib/server/request';
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
-	const ids = scope.students.map((student) => student.id);
+	const students = await scope.students();
+	const ids = students.map((student) => student.id);
 	const [open, decided, groups, skills] = await Promise.all([
 		openReviews(locals.database, ids),
 		decidedReviews(locals.database, ids),
@@ -26,7 +27,9 @@ export async function load({ locals, url }) {
 		focus: focusOf(review.groupId),
 		recommendation: advice.get(review.id)!
 	}));
+	const reviewed = new Set<number>([...open, ...decided].map(({ studentId }) => studentId));
 	return {
+		students: students.filter((student) => reviewed.has(student.id)),
 		due: withAdvice.filter(({ dueOn }) => dueOn <= school.today),
 		later: withAdvice.filter(({ dueOn }) => dueOn > school.today),
 		decided,

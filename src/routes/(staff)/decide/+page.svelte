@@ -7,7 +7,7 @@
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
-	const studentOf = $derived(new Map(data.scope.students.map((student) => [student.id as number, student])));
+	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
 	const open = $derived(Number(page.url.searchParams.get('review')));
 	const verdicts = {
 		continue: 'same plan, look again later',

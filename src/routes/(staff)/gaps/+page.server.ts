@@ -6,5 +6,5 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const cell = { studentId: idIn(url, 'student'), skillId: idIn(url, 'cell') };
-	return mapPage(locals.database, staff, school, scope.students, cell);
+	return mapPage(locals.database, staff, school, await scope.students(), cell);
 }

@@ -39,22 +39,17 @@
 	const folded = $derived(new Set((asked('folded') ?? '').split(',').map(Number)));
 	const find = $derived(asked('find') ?? '');
 	const ground = $derived(asked('ground') !== 'off');
-	const byId = $derived(new Map(data.scope.students.map((student) => [student.id as number, student])));
 	const allSkills = $derived(data.skills.map((skill, place) => ({ ...skill, place })));
 	const view = $derived(
-		viewMap(
-			data.rows.map((row) => ({ ...byId.get(row.id)!, ...row })),
-			allSkills,
-			{
-				skills: chosenSkills,
-				needles,
-				find,
-				folded,
-				order,
-				reached: data.reached,
-				focus: new Set(data.focus)
-			}
-		)
+		viewMap(data.rows, allSkills, {
+			skills: chosenSkills,
+			needles,
+			find,
+			folded,
+			order,
+			reached: data.reached,
+			focus: new Set(data.focus)
+		})
 	);
 	const students = $derived(view.students);
 
@@ -65,7 +60,10 @@
 	}
 
 	let selected = $state<number[]>([]);
-	const inScope = $derived(selected.filter((id) => byId.has(id)));
+	const inScope = $derived.by(() => {
+		const there = new Set<number>(data.rows.map(({ id }) => id));
+		return selected.filter((id) => there.has(id));
+	});
 
 	$effect(() => {
 		legState.peek = data.evidence ? evidence : undefined;

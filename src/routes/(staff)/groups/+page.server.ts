@@ -26,7 +26,7 @@ export async function load({ locals, url }) {
 		const groupIds = await adoptionGroups(database, school.id, id);
 		return groupIds.length ? { id, groupIds } : null;
 	};
-	const groups = groupsInScope(all, scope);
+	const groups = await groupsInScope(all, scope);
 	const members = await visibleAmong(
 		database,
 		staff,
@@ -35,7 +35,11 @@ export async function load({ locals, url }) {
 	);
 	const adopted = formsGroups ? idIn(url, 'adopted') : null;
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
+	const tiered = (await scope.students()).filter(({ tier }) => tier > 1);
+	const grouped = new Set<number>(members.map((student) => student.id));
 	return {
+		tiered: tiered.length,
+		waiting: tiered.map((student) => student.id).filter((one) => !grouped.has(one)),
 		groups: groups.map((group) => ({
 			...group,
 			next: on ? null : (meetingDays(slotOf.get(group.slotId)!, school.today, group.endsOn)[0] ?? null)

@@ -17,8 +17,7 @@
 		return counts;
 	});
 	const chosen = $derived(Number(page.url.searchParams.get('student')));
-	const tiered = $derived(data.scope.students.filter((student) => student.tier > 1));
-	const waiting = $derived(tiered.filter((student) => !groupsOf.has(student.id)));
+	const { waiting } = $derived(data);
 	const running = $derived(data.groups.filter(({ startsOn }) => startsOn < data.school.today));
 	/** What adopting did stays on the page, with its Undo, as long as the groups are there. */
 	const adopted = $derived.by(() => {
@@ -30,8 +29,8 @@
 			undo: { action: '?/undo', fields: { adoption: String(data.adopted.id) } }
 		};
 	});
-	const suggest = (students: { id: number }[], more: Record<string, string> = {}) =>
-		keepingScope('/groups/suggest', { students: students.map(({ id }) => id).join(','), ...more });
+	const suggest = (students: number[], more: Record<string, string> = {}) =>
+		keepingScope('/groups/suggest', { students: students.join(','), ...more });
 </script>
 
 <svelte:head><title>Groups · Orderly Compass</title></svelte:head>
@@ -43,7 +42,7 @@
 		<p class="soft">
 			{data.groups.length}
 			{data.groups.length === 1 ? 'group' : 'groups'} with {groupsOf.size} students.
-			{#if !data.on}{waiting.length} of {tiered.length} tier 2 and 3 students in scope are in no group.{/if}
+			{#if !data.on}{waiting.length} of {data.tiered} tier 2 and 3 students in scope are in no group.{/if}
 		</p>
 	</div>
 	<span class="tools no-print">

@@ -12,7 +12,8 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
-	const ids = scope.students.map((student) => student.id);
+	const students = await scope.students();
+	const ids = students.map((student) => student.id);
 	const [sets, queued, skills, standings, groups] = await Promise.all([
 		practiceSets(database, school.id, ids),
 		queuedSets(database, ids, school.today),
@@ -27,7 +28,7 @@ export async function load({ locals, url }) {
 		setCount: sets.length,
 		skills,
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),
-		queues: scope.students.map((student) => ({
+		queues: students.map((student) => ({
 			...student,
 			waiting: waiting.get(student.id) ?? 0,
 			late: queued.filter((set) => set.studentId === student.id && set.dueOn < school.today).length,

@@ -12,7 +12,8 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
-	const ids = scope.students.map((student) => student.id);
+	const students = await scope.students();
+	const ids = students.map((student) => student.id);
 	const [series, skills, groups, sessions, cycle] = await Promise.all([
 		probeSeries(database, ids, school),
 		skillList(database, school.id),
@@ -21,7 +22,10 @@ export async function load({ locals, url }) {
 		currentCycle(database, school.id, school.today)
 	]);
 	const inScope = new Set(ids);
+	const planned = new Set<number>(series.map(({ studentId }) => studentId));
 	return {
+		students,
+		without: students.filter((student) => !planned.has(student.id)),
 		plans: series.map((plan) => ({
 			...readSeries(plan),
 			sessions: sessions.get(`${plan.studentId} ${plan.groupId}`) ?? null

@@ -13,7 +13,7 @@
 
 	const selectedId = $derived(Number(page.url.searchParams.get('student')));
 	const planId = $derived(Number(page.url.searchParams.get('plan')));
-	const studentOf = $derived(new Map(data.scope.students.map((student) => [student.id as number, student])));
+	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const chosen = $derived(
 		data.plans.find(({ id, studentId }) => id === planId && (!selectedId || studentId === selectedId)) ??
@@ -23,8 +23,7 @@
 	);
 	const dueOnly = $derived(page.url.searchParams.get('show') === 'due');
 	const listed = $derived(dueOnly ? data.plans.filter(({ due }) => due) : data.plans);
-	const planned = $derived(new Set(data.plans.map(({ studentId }) => studentId)));
-	const without = $derived(data.scope.students.filter(({ id }) => !planned.has(id)));
+	const { without } = $derived(data);
 	const startable = $derived(
 		data.groups
 			.map((group) => ({

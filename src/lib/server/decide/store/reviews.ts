@@ -2,7 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { Advice, Verdict } from '../../../core/growth';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
-import { seenBy } from '../../people';
+import { rosterSql, type Roster, seenBy } from '../../people';
 
 export interface Review {
 	id: number;
@@ -38,6 +38,18 @@ export async function openReviews(database: Database, studentIds: VisibleId[]): 
 		[studentIds]
 	);
 	return rows.map(toReview);
+}
+
+/** Open reviews of a roster whose day has come. */
+export async function countDueReviews(database: Database, roster: Roster): Promise<number> {
+	const among = rosterSql(roster);
+	const row = await database.row<{ reviews: number }>(
+		`SELECT COUNT(*) AS reviews FROM ${among.sql} AS roster
+		JOIN review ON review.student_id = roster.id
+		WHERE review.verdict IS NULL AND review.due_on <= ?`,
+		[...among.values, roster.today]
+	);
+	return Number(row!.reviews);
 }
 
 /** An open review of a student whom a staff member may see, or null. */

@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Staff, VisibleId } from '../../request';
-import { seenBy } from '../../people';
+import { rosterSql, type Roster, seenBy } from '../../people';
 
 export type GroupKind = 'same need' | 'mixed';
 
@@ -90,6 +90,36 @@ export async function currentGroups(database: Database, staff: Staff, today: Sch
 	return groupsFrom(database, staff, { day: today, today });
 }
 
+/**
+ * How many groups meet today or later.
+ *
+ * @param roster that one of the members belongs to; null for any, with nobody in them or not
+ */
+export async function countGroups(
+	database: Database,
+	staff: Staff,
+	roster: Roster | null,
+	today: SchoolDate
+): Promise<number> {
+	// Class teachers see no groups without any of their students.
+	const among = roster || staff.role === 'teacher' ? rosterSql(roster ?? { staff, today }) : null;
+	const row = await database.row<{ size: number }>(
+		`SELECT COUNT(*) AS size FROM small_group
+		WHERE school_id = ? AND ends_on >= ? ${
+			among
+				? `AND EXISTS (
+					SELECT 1 FROM group_membership AS membership
+					JOIN ${among.sql} AS roster ON roster.id = membership.student_id
+					WHERE membership.group_id = small_group.id
+						AND membership.from_on <= GREATEST(?, small_group.starts_on)
+						AND (membership.until_on IS NULL OR membership.until_on > GREATEST(?, small_group.starts_on)))`
+				: ''
+		}`,
+		[staff.schoolId, today, ...(among ? [...among.values, today, today] : [])]
+	);
+	return Number(row!.size);
+}
+
 /** Groups as they were on a day: those that had begun and not ended. */
 export async function groupsOn(
 	database: Database,
@@ -147,6 +177,24 @@ export interface StudentMembership {
 	/** The day after the last. */
 	untilOn: SchoolDate | null;
 	helps: boolean;
+}
+
+/** Groups of a student that meet today or later. */
+export async function currentGroupsOf(
+	database: Database,
+	staff: Staff,
+	studentId: VisibleId,
+	today: SchoolDate
+): Promise<GroupRow[]> {
+	return database.rows<GroupRow>(
+		`SELECT ${GROUP} FROM group_membership AS membership
+		JOIN small_group ON small_group.id = membership.group_id
+		WHERE membership.student_id = ? AND small_group.school_id = ? AND small_group.ends_on >= ?
+			AND membership.from_on <= GREATEST(?, small_group.starts_on)
+			AND (membership.until_on IS NULL OR membership.until_on > GREATEST(?, small_group.starts_on))
+		ORDER BY small_group.starts_on, small_group.name, small_group.id`,
+		[today, today, today, studentId, staff.schoolId, today, today, today]
+	);
 }
 
 /** All groups of a student through time, newest first, each with the focus that it began with. */

@@ -33,33 +33,127 @@ export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: 
 	};
 }
 
-/**
- * Students a staff member may see, of the school or the own classes, on a day.
- *
- * @param narrowing SQL that begins with AND, about `student` and `class`, with its values
- */
-export async function visibleStudents(
+/** Who is looked at: those of a grade, a class, a group or a list whom the staff member may see on a day. */
+export interface Roster {
+	staff: Staff;
+	today: SchoolDate;
+	/** SQL that begins with AND, about `student` and `class`, with its values; all of them where there is none. */
+	narrowing?: { sql: string; values: unknown[] };
+}
+
+/** FROM and WHERE of a roster: `student`, and `class`, in which each is today. */
+function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
+	const ownOnly = staff.role === 'teacher';
+	return {
+		from: `student
+			JOIN class_membership AS membership
+				ON membership.student_id = student.id
+				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
+			JOIN class ON class.id = membership.class_id`,
+		where: `student.school_id = ? ${ownOnly ? 'AND class.teacher_id = ?' : ''} ${narrowing?.sql ?? ''}`,
+		values: [today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...(narrowing?.values ?? [])]
+	};
+}
+
+/** A roster as a table to join with: `id`, `grade` and `class_id` of each student. */
+export function rosterSql(roster: Roster): { sql: string; values: unknown[] } {
+	const { from, where, values } = rosterRows(roster);
+	return { sql: `(SELECT student.id, student.grade, class.id AS class_id FROM ${from} WHERE ${where})`, values };
+}
+
+/** How many students a roster has, and the name of the class of one of them. */
+export async function rosterSize(
 	database: Database,
-	staff: Staff,
-	today: SchoolDate,
-	narrowing = '',
-	values: unknown[] = []
-) {
-	const ownOnly = staff.role === 'teacher' ? 'AND class.teacher_id = ?' : '';
+	roster: Roster
+): Promise<{ size: number; className: string | null }> {
+	const { from, where, values } = rosterRows(roster);
+	const row = await database.row<{ size: number; className: string | null }>(
+		`SELECT COUNT(*) AS size, MIN(class.name) AS className FROM ${from} WHERE ${where}`,
+		values
+	);
+	return { size: Number(row!.size), className: row!.className };
+}
+
+/** Class by class. */
+const ROSTER_ORDER = 'class.grade, class.name, student.family_name, student.given_name, student.id';
+
+/** The students of a roster, class by class. */
+export async function rosterStudents(database: Database, roster: Roster): Promise<RosterStudent[]> {
+	const { from, where, values } = rosterRows(roster);
+	const { today } = roster;
 	return database.rows<RosterStudent>(
 		`SELECT student.id, student.number, student.given_name AS givenName, student.family_name AS familyName,
-			student.grade, class.id AS classId, class.name AS className, CAST(COALESCE(tier.tier, 1) AS UNSIGNED) AS tier
-		FROM student
-		JOIN class_membership AS membership
-			ON membership.student_id = student.id
-			AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
-		JOIN class ON class.id = membership.class_id
-		LEFT JOIN tier_interval AS tier
-			ON tier.student_id = student.id
-			AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
-		WHERE student.school_id = ? ${ownOnly} ${narrowing}
-		ORDER BY class.grade, class.name, student.family_name, student.given_name, student.id`,
-		[today, today, today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...values]
+			student.grade, class.id AS classId, class.name AS className,
+			CAST(COALESCE((SELECT tier.tier FROM tier_interval AS tier
+				WHERE tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
+				ORDER BY tier.id LIMIT 1), 1) AS UNSIGNED) AS tier
+		FROM ${from}
+		WHERE ${where}
+		ORDER BY ${ROSTER_ORDER}`,
+		[today, today, ...values]
+	);
+}
+
+/** A student of a roster; null for anyone else. */
+export async function studentIn(
+	database: Database,
+	{ narrowing, ...roster }: Roster,
+	id: number
+): Promise<RosterStudent | null> {
+	const more = { sql: `AND student.id = ? ${narrowing?.sql ?? ''}`, values: [id, ...(narrowing?.values ?? [])] };
+	return (await rosterStudents(database, { ...roster, narrowing: more }))[0] ?? null;
+}
+
+/** Where a student stands in a roster, from 1, and who is before and after; its ends lead to each other. */
+export interface RosterPlace {
+	place: number;
+	size: number;
+	before: number;
+	after: number;
+}
+
+/** @returns null for a student who is not in the roster */
+export async function placeInRoster(database: Database, roster: Roster, id: number): Promise<RosterPlace | null> {
+	const { from, where, values } = rosterRows(roster);
+	const row = await database.row<{ [Part in keyof RosterPlace]: number | string }>(
+		`SELECT place, size, COALESCE(before_id, last_id) AS \`before\`, COALESCE(after_id, first_id) AS after
+		FROM (
+			SELECT student.id, ROW_NUMBER() OVER walk AS place, COUNT(*) OVER () AS size,
+				LAG(student.id) OVER walk AS before_id, LEAD(student.id) OVER walk AS after_id,
+				FIRST_VALUE(student.id) OVER walk AS first_id,
+				LAST_VALUE(student.id) OVER (ORDER BY ${ROSTER_ORDER} ROWS BETWEEN CURRENT ROW AND UNBOUNDED FOLLOWING) AS last_id
+			FROM ${from}
+			WHERE ${where}
+			WINDOW walk AS (ORDER BY ${ROSTER_ORDER})
+		) AS walked
+		WHERE id = ?`,
+		[...values, id]
+	);
+	return (
+		row && {
+			place: Number(row.place),
+			size: Number(row.size),
+			before: Number(row.before),
+			after: Number(row.after)
+		}
+	);
+}
+
+/** Those of a roster with a part of a name, class by class. */
+export async function studentsNamed(
+	database: Database,
+	roster: Roster,
+	part: string,
+	most: number
+): Promise<{ id: VisibleId; givenName: string; familyName: string; className: string }[]> {
+	const { from, where, values } = rosterRows(roster);
+	return database.rows(
+		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName, class.name AS className
+		FROM ${from}
+		WHERE ${where} AND LOCATE(?, CONCAT(student.given_name, ' ', student.family_name)) > 0
+		ORDER BY ${ROSTER_ORDER}
+		LIMIT ${Number(most)}`,
+		[...values, part]
 	);
 }
 
@@ -88,7 +182,9 @@ export async function visibleAmong(
 	ids: number[],
 	today: SchoolDate
 ): Promise<RosterStudent[]> {
-	return ids.length ? visibleStudents(database, staff, today, 'AND student.id IN (?)', [ids]) : [];
+	return ids.length
+		? rosterStudents(database, { staff, today, narrowing: { sql: 'AND student.id IN (?)', values: [ids] } })
+		: [];
 }
 
 /** Those of the ids that the staff member may see. */

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
+import { refreshWaiting } from './waiting';
 
 export interface PracticeSet {
 	id: number;
@@ -83,6 +84,7 @@ export async function assignSet(database: RootDatabase, staff: Staff, set: NewSe
 			'INSERT INTO practice_set_student (set_id, student_id) VALUES ?',
 			set.studentIds.map((studentId) => [insertId, studentId])
 		);
+		await refreshWaiting(transaction, set.studentIds);
 		await audit(transaction, staff, at, 'assign practice', {
 			set: insertId,
 			skill: set.skillId,
@@ -90,6 +92,14 @@ export async function assignSet(database: RootDatabase, staff: Staff, set: NewSe
 		});
 		return insertId;
 	});
+}
+
+async function studentsOf(database: Database, setId: number): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		'SELECT student_id AS id FROM practice_set_student WHERE set_id = ? ORDER BY student_id',
+		[setId]
+	);
+	return rows.map(({ id }) => id);
 }
 
 /**
@@ -110,6 +120,7 @@ export async function withdrawSet(
 			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return null;
+		await refreshWaiting(transaction, await studentsOf(transaction, setId));
 		await audit(transaction, staff, at, 'withdraw practice', { set: setId });
 		const started = await transaction.row<{ started: number }>(
 			'SELECT COUNT(*) AS started FROM sitting WHERE set_id = ?',
@@ -134,12 +145,10 @@ export async function restoreSet(
 			[setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return null;
+		const students = await studentsOf(transaction, setId);
+		await refreshWaiting(transaction, students);
 		await audit(transaction, staff, at, 'undo withdraw practice', { set: setId });
-		const { students } = (await transaction.row<{ students: number }>(
-			'SELECT COUNT(*) AS students FROM practice_set_student WHERE set_id = ?',
-			[setId]
-		))!;
-		return Number(students);
+		return students.length;
 	});
 }
 

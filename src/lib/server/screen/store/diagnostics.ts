@@ -4,6 +4,7 @@ import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
+import { refreshPlaces } from './places';
 import type { Trust } from '../../sitting';
 import { domainList, type Skill } from '../../library';
 import { rebuildTraces } from '../../standing';
@@ -108,9 +109,10 @@ export async function finishDiagnostic(
 		JSON.stringify(found.doubts),
 		sittingId
 	]);
-	if (trust === 'flagged') return;
+	if (trust === 'flagged') return refreshPlaces(database, diagnostic.windowId, [diagnostic.studentId]);
 	if (diagnostic.baseId !== sittingId) await setTrust(database, diagnostic.baseId, 'kept');
 	await writeScores(database, diagnostic, found, school);
+	await refreshPlaces(database, diagnostic.windowId, [diagnostic.studentId]);
 	if (rebuild) await rebuildTraces(database, [diagnostic.studentId], skills, school.timeZone);
 }
 
@@ -194,6 +196,7 @@ export async function decideTrust(
 		} else {
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [baseId]);
 		}
+		await refreshPlaces(transaction, diagnostic.windowId, [studentId]);
 		await rebuildTraces(transaction, [studentId], skills, school.timeZone);
 		await audit(transaction, staff, at, `sitting ${decision}`, { sitting: sittingId, domain: domainId ?? undefined });
 		return { studentId, windowId: diagnostic.windowId };

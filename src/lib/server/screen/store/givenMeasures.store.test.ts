@@ -51,7 +51,7 @@ afterAll(() => small.database.close());
 
 const windows = () => screeningWindows(small.database, 1);
 const winterWindow = async () => (await windows()).find(({ id }) => id === winter)!;
-const students = async () => (await findScope(small.database, specialist, 'school', TODAY))!.students;
+const students = async () => (await findScope(small.database, specialist, 'school', TODAY))!.students();
 const results = async () => {
 	const { rows, earlier, unit, domains } = await screenResults(
 		small.database,

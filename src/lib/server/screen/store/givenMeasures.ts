@@ -1,5 +1,6 @@
 import type { MarkedSheet } from '../../../core/fluency';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { refreshPlaces } from './places';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 
 /** One giving of a measure to a student, as it was marked. */
@@ -44,6 +45,7 @@ export async function saveMeasure(database: RootDatabase, staff: Staff, given: N
 			]
 		);
 		if (affected === 0) return false;
+		await refreshPlaces(transaction, given.windowId, [given.studentId]);
 		await audit(transaction, staff, at, 'give measure', { window: given.windowId, student: given.studentId });
 		return true;
 	});
@@ -100,6 +102,11 @@ export async function setMeasureAside(
 			[isAside ? at : null, id, staff.schoolId, isAside, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return false;
+		const place = (await transaction.row<{ windowId: number; studentId: number }>(
+			'SELECT window_id AS windowId, student_id AS studentId FROM given_measure WHERE id = ?',
+			[id]
+		))!;
+		await refreshPlaces(transaction, place.windowId, [place.studentId]);
 		await audit(transaction, staff, at, isAside ? 'set measure aside' : 'take measure back in', { measure: id });
 		return true;
 	});

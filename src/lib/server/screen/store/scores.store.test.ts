@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
-import { belowCut, existingImports, importScores, overallAbilities, windowScores } from './scores';
+import { countPlaces } from './places';
+import { existingImports, importScores, overallAbilities, windowScores } from './scores';
 import { domainList } from '../../library/store/skills';
 import { readTraces } from '../../standing/store/standings';
 
@@ -66,8 +67,10 @@ describe('imported scores', () => {
 	it('put students below the line where their error does not reach it', async () => {
 		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
 		// 475 ± 12.5 points.
-		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 488)).toEqual([5]);
-		expect(await belowCut(small.database, 2, seen(5, 6, 7), () => 487)).toEqual([]);
+		const below = async (cut: number) =>
+			(await countPlaces(small.database, 2, { staff: staffAs('specialist'), today: TODAY }, { 4: cut, 5: cut })).below;
+		expect(await below(488)).toBe(1);
+		expect(await below(487)).toBe(0);
 		expect(seen(...(await windowScores(small.database, 2, seen(5, 6, 7))).keys())).toEqual([5, 6]);
 	});
 });

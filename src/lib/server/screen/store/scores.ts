@@ -1,10 +1,9 @@
-import { POINTS_PER_LOGIT, toPoints } from '../../../core/measurement';
-import { benchmarkBand } from '../../../core/screening';
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { rebuildTraces } from '../../standing';
 import type { Skill } from '../../library';
+import { refreshPlaces } from './places';
 
 export interface Score {
 	studentId: number;
@@ -38,22 +37,6 @@ export async function windowScores(
 		scores.set(row.studentId, [...list, row]);
 	}
 	return scores;
-}
-
-/** Students whose overall score in a window lies below their grade's cut score (points), error and all. */
-export async function belowCut(
-	database: Database,
-	windowId: number,
-	studentIds: VisibleId[],
-	cutFor: (studentId: number) => number
-): Promise<number[]> {
-	const scores = await windowScores(database, windowId, studentIds);
-	return studentIds.filter((id) => {
-		const overall = scores.get(id)?.find((score) => score.domainId === 0);
-		if (!overall) return false;
-		const [points, error] = [toPoints(overall.theta), overall.standardError * POINTS_PER_LOGIT];
-		return benchmarkBand(points, error, cutFor(id)) === 'below';
-	});
 }
 
 /** Each student's newest overall ability, logits; students without a score are absent. */
@@ -158,6 +141,7 @@ export async function importScores(
 				score.takenOn
 			])
 		);
+		await refreshPlaces(transaction, windowId, studentIds);
 		await rebuildTraces(transaction, studentIds, skills, timeZone);
 		await audit(transaction, staff, at, 'import scores', {
 			window: windowId,

@@ -47,7 +47,7 @@ const note = (change: Partial<WindowNote> = {}): WindowNote => ({
 const sitsIn = async (studentId: number, day: string) =>
 	(await windowsToSit(small.database, seenOne(studentId), day)).map(({ name }) => name);
 async function statusOf(studentId: number, windowId = 2) {
-	const { students } = (await findScope(small.database, specialist, 'school', TODAY))!;
+	const students = await (await findScope(small.database, specialist, 'school', TODAY))!.students();
 	const window = (await screeningWindows(small.database, 1)).find(({ id }) => id === windowId)!;
 	return (await windowPlaces(small.database, window, students)).get(studentId)!.status;
 }

@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import { MEASURES, type FluencyMeasure } from '../../../core/fluency';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { may, type Staff, type VisibleId } from '../../request';
+import { refreshPlaces } from './places';
 
 /** How students are screened in a window. */
 export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';
@@ -240,6 +241,7 @@ export async function noteStudents(
 				noted_by = VALUES(noted_by), noted_at = VALUES(noted_at)`,
 			said.map(([id, { kind, reason, makeUpUntil }]) => [windowId, id, kind, reason, makeUpUntil, staff.id, at])
 		);
+		await refreshPlaces(transaction, windowId, [...notes.keys()]);
 		await audit(transaction, staff, at, 'note in window', { window: windowId, notes: [...notes] });
 		return before;
 	});

@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
-import { type RosterStudent, visibleStudents } from '../../people';
+import { type Roster, rosterSize, type RosterStudent, rosterStudents } from '../../people';
 import type { Staff } from '../../request';
 
 /** Who is being looked at. `key` is its text in a URL: `school`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
@@ -10,7 +10,11 @@ export interface Scope {
 	label: string;
 	/** Inside a sentence: `grade 5`, `the whole school`. */
 	inWords: string;
-	students: RosterStudent[];
+	/** How many students. */
+	size: number;
+	roster: Roster;
+	/** All of them; read once, when they are first asked for. */
+	students: () => Promise<RosterStudent[]>;
 }
 
 export interface ScopeChoice {
@@ -19,10 +23,15 @@ export interface ScopeChoice {
 	kind: 'School' | 'Grades' | 'Classes' | 'Groups';
 }
 
-const called = (label: string, inWords = label) => ({ label, inWords });
+type Named = Pick<Scope, 'label' | 'inWords'>;
+
+/** A group's members on a day. */
+const IN_GROUP = `AND student.id IN (
+	SELECT student_id FROM group_membership
+	WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
 
 /**
- * The students of a scope that the staff member may see.
+ * The scope of a key, with the students of it whom the staff member may see.
  *
  * @returns null when there is no such scope for this person: an unknown or malformed key, or nobody visible in it
  */
@@ -34,45 +43,50 @@ export async function findScope(
 ): Promise<Scope | null> {
 	const [, kind, value = ''] = /^(school|grade|class|group|list)(?::([\d,]{1,2000}))?$/.exec(key) ?? [];
 	const ids = value.split(',').filter(Boolean).map(Number);
-	if (kind === 'school' && !value) {
-		const students = await visibleStudents(database, staff, today);
-		const name =
-			staff.role === 'teacher' ? called('My class', 'your class') : called('Whole school', 'the whole school');
-		return { key, ...name, students };
-	}
-	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
-	const of = async (
-		narrowing: string,
-		values: unknown[],
-		name: (students: RosterStudent[]) => ReturnType<typeof called>
-	) => {
-		const students = await visibleStudents(database, staff, today, narrowing, values);
-		return students.length ? { key, ...name(students), students } : null;
+	const open = async (found: (className: string, size: number) => Named, narrowing?: Roster['narrowing']) => {
+		const roster = { staff, today, narrowing };
+		const { size, className } = await rosterSize(database, roster);
+		if (size === 0 && kind !== 'school') return null;
+		let students: Promise<RosterStudent[]> | undefined;
+		return {
+			key,
+			...found(className!, size),
+			size,
+			roster,
+			students: () => (students ??= rosterStudents(database, roster))
+		};
 	};
+	if (kind === 'school' && !value)
+		return open(() =>
+			staff.role === 'teacher'
+				? { label: 'My class', inWords: 'your class' }
+				: { label: 'Whole school', inWords: 'the whole school' }
+		);
+	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
+	const [id] = ids;
+	const named = (label: string) => ({ label, inWords: label });
 	switch (kind) {
 		case 'grade':
-			return of('AND student.grade = ?', ids, () => called(`Grade ${ids[0]}`, `grade ${ids[0]}`));
+			return open(() => ({ label: `Grade ${id}`, inWords: `grade ${id}` }), {
+				sql: 'AND student.grade = ?',
+				values: [id]
+			});
 		case 'class':
-			return of('AND class.id = ?', ids, (students) => called(students[0].className));
+			return open(named, { sql: 'AND class.id = ?', values: [id] });
 		case 'list':
-			return of('AND student.id IN (?)', [ids], ({ length }) =>
-				length === 1
-					? called('1 chosen student', 'the chosen student')
-					: called(`${length} chosen students`, `the ${length} chosen students`)
+			return open(
+				(_, size) =>
+					size === 1
+						? { label: '1 chosen student', inWords: 'the chosen student' }
+						: { label: `${size} chosen students`, inWords: `the ${size} chosen students` },
+				{ sql: 'AND student.id IN (?)', values: [ids] }
 			);
 		case 'group': {
 			const group = await database.row<{ name: string }>(
 				'SELECT name FROM small_group WHERE id = ? AND school_id = ?',
-				[ids[0], staff.schoolId]
+				[id, staff.schoolId]
 			);
-			if (!group) return null;
-			return of(
-				`AND student.id IN (
-					SELECT student_id FROM group_membership
-					WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`,
-				[ids[0], today, today],
-				() => called(group.name)
-			);
+			return group && open(() => named(group.name), { sql: IN_GROUP, values: [id, today, today] });
 		}
 		default:
 			return null;

@@ -3,6 +3,7 @@ import { check, familyFormat, itemFrom, type Checked } from '../../../core/items
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
+import { refreshWaiting } from '../../practice';
 import { finishDiagnostic } from '../../screen';
 import type { SittingKind } from './sittings';
 import { type Skill, skillList } from '../../library';
@@ -167,6 +168,8 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		if (place.kind !== 'diagnostic') continue;
 		await finishDiagnostic(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
 	}
+	const practiced = ended.filter(({ place }) => place.kind === 'practice').map(({ place }) => place.studentId);
+	await refreshWaiting(transaction, [...new Set(practiced)]);
 }
 
 /**

@@ -3,6 +3,7 @@ import type { Doubt } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
 import type { Skill } from '../../library';
+import { refreshPlaces } from '../../screen';
 
 export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
 /** `resit`: one domain waits to be sat again. */
@@ -91,6 +92,7 @@ export async function openSitting(
 			at
 		]
 	);
+	if (columns.windowId !== null) await refreshPlaces(transaction, columns.windowId, [studentId]);
 	return { id: insertId, isNew: affected === 1 };
 }
 

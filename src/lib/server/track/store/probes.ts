@@ -2,6 +2,7 @@ import { cycleWeek, schoolDateOf, weeksBetween, type SchoolDate } from '../../..
 import type { Point } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
+import { rosterSql, type Roster } from '../../people';
 import type { School } from '../../school';
 
 export interface ProbePlan {
@@ -70,6 +71,23 @@ export async function probeSeries(
 			due: weekNow >= 1 && today <= plan.goalOn && !done.some((probe) => probe.week === weekNow)
 		};
 	});
+}
+
+/** Probes of the week, of running plans of a roster, that are still to be taken: those that `probeSeries` calls due. */
+export async function countDueProbes(database: Database, roster: Roster): Promise<number> {
+	const among = rosterSql(roster);
+	const { today } = roster;
+	const row = await database.row<{ probes: number }>(
+		`SELECT COUNT(*) AS probes FROM ${among.sql} AS roster
+		JOIN probe_plan AS plan ON plan.student_id = roster.id
+		WHERE plan.ended_on IS NULL AND plan.starts_on <= ? AND plan.goal_on >= ?
+			AND NOT EXISTS (
+				SELECT 1 FROM sitting
+				WHERE sitting.plan_id = plan.id AND sitting.week = DATEDIFF(?, plan.starts_on) DIV 7 + 1
+					AND sitting.finished_at IS NOT NULL)`,
+		[...among.values, today, today, today]
+	);
+	return Number(row!.probes);
 }
 
 export interface NewPlan {

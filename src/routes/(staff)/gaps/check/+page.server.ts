@@ -14,7 +14,7 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const students = url.searchParams.has('students')
 		? await visibleAmong(database, staff, idsIn(url, 'students', 400), school.today)
-		: scope.students;
+		: await scope.students();
 	const ids = students.map((student) => student.id);
 	const all = await skillList(database, school.id);
 	const skills = all.filter(({ code }) => hasItems(code));

@@ -5,5 +5,5 @@ import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
-	return classPage(locals.database, staff, school, scope.students, idIn(url, 'of'));
+	return classPage(locals.database, staff, school, await scope.students(), idIn(url, 'of'));
 }

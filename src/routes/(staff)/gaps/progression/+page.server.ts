@@ -10,7 +10,8 @@ import { readStandings } from '$lib/server/standing';
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const ids = scope.students.map(({ id }) => id);
+	const students = await scope.students();
+	const ids = students.map(({ id }) => id);
 	const [domains, skills, standings] = await Promise.all([
 		domainList(database, school.id),
 		skillList(database, school.id),
@@ -24,7 +25,7 @@ export async function load({ locals, url }) {
 	]);
 	const own = skills.filter(({ domainId }) => domainId === domain.id);
 	const part = own.map(({ id }) => id);
-	const places = scope.students.map((student) => {
+	const places = students.map((student) => {
 		const mine = standings.get(student.id)!;
 		const place = placeIn(graph, part, mine);
 		const now = place.at === null ? undefined : mine.get(place.at);
@@ -48,7 +49,7 @@ export async function load({ locals, url }) {
 		domain,
 		domains,
 		places,
-		needs: classwideNeeds(scope.students, own, standings, window?.term ?? 3),
+		needs: classwideNeeds(students, own, standings, window?.term ?? 3),
 		columns: columnsAlong(graph, part),
 		edges: part.flatMap((skill) =>
 			(graph.prerequisites.get(skill) ?? [])

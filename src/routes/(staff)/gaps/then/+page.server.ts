@@ -10,7 +10,8 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
-	const ids = scope.students.map(({ id }) => id);
+	const students = await scope.students();
+	const ids = students.map(({ id }) => id);
 	const [domains, skills, cycle] = await Promise.all([
 		domainList(database, school.id),
 		skillList(database, school.id),
@@ -42,7 +43,7 @@ export async function load({ locals, url }) {
 			level: `${grade}·${term}`
 		})),
 		// Of each student what is not as it was; a skill that is the same is left out.
-		changes: scope.students.map(({ id }) => {
+		changes: students.map(({ id, givenName, familyName, tier }) => {
 			const [own, old] = [now.get(id)!, before.get(id) ?? new Map<number, never>()];
 			const changed = skills.flatMap((skill) => {
 				const [from, to] = [old.get(skill.id), own.get(skill.id)];
@@ -60,7 +61,7 @@ export async function load({ locals, url }) {
 							}
 						];
 			});
-			return { id, changed };
+			return { id, givenName, familyName, tier, changed };
 		}),
 		counts
 	};

@@ -102,7 +102,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each data.scope.students as student (student.id)}
+				{#each data.changes as student (student.id)}
 					{@const own = changesOf.get(student.id)!}
 					<tr data-student={student.id} class:current={student.id === studentId}>
 						<th scope="row" class="student"

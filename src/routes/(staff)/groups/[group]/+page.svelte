@@ -196,7 +196,6 @@
 			<ChangeGroup
 				{group}
 				students={data.students}
-				choices={data.scope.students}
 				skills={data.skills}
 				today={data.school.today}
 				tomorrow={data.tomorrow}

@@ -13,6 +13,7 @@ import {
 	skillList,
 	standardsOfSkill
 } from '$lib/server/library';
+import { scopeChoices } from '$lib/server/shell';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/shell/staffPage';
 import { practiceSets } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
@@ -35,15 +36,17 @@ export async function load({ locals, url, params }) {
 	const { database } = locals;
 	const scope = await scopeOf(locals, url, staff, school);
 	const { skill, skills } = await skillByCode(database, school.id, params.code);
-	const ids = scope.students.map((student) => student.id);
-	const [domains, graph, standings, sets, materials, standards, shelf] = await Promise.all([
+	const students = await scope.students();
+	const ids = students.map((student) => student.id);
+	const [domains, graph, standings, sets, materials, standards, shelf, choices] = await Promise.all([
 		domainList(database, school.id),
 		skillGraph(database, school.id, skills),
 		readStandings(database, ids, school.today),
 		practiceSets(database, school.id, ids),
 		materialsFor(database, school.id, skill.id),
 		standardsOfSkill(database, school.id, skill.id),
-		shelfOf(database, staff)
+		shelfOf(database, staff),
+		scopeChoices(database, staff, school.today)
 	]);
 	return {
 		skill,
@@ -51,10 +54,11 @@ export async function load({ locals, url, params }) {
 		skills,
 		progression: progression(graph, skill.id, STEPS),
 		samples: hasItems(skill.code) ? sampleItems(skill.code) : [],
-		standings: scope.students.map((student) => ({ student, now: standings.get(student.id)!.get(skill.id) ?? null })),
+		standings: students.map((student) => ({ student, now: standings.get(student.id)!.get(skill.id) ?? null })),
 		sets: sets.filter(({ skillId }) => skillId === skill.id).slice(0, SETS_SHOWN),
 		materials,
 		standards,
+		groups: choices.filter(({ kind }) => kind === 'Groups'),
 		shelved: shelf.find(({ own, skillId }) => own && skillId === skill.id) ?? null
 	};
 }

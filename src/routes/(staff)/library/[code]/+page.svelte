@@ -21,7 +21,6 @@
 			members: data.standings.filter(({ now }) => (now?.standing ?? 'unseen') === standing)
 		})).filter(({ members }) => members.length)
 	);
-	const groups = $derived(data.choices.filter(({ key }) => key.startsWith('group:')));
 	let selected = $state<number[]>([]);
 	const chosen = $derived(selected.filter((id) => data.standings.some(({ student }) => student.id === id)));
 	const lacking = $derived(
@@ -52,11 +51,11 @@
 					href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${lacking.join(',')}` })}
 					>Assign to the {lacking.length} who lack it</a
 				>{/if}
-			{#if groups.length}
+			{#if data.groups.length}
 				<details class="menu">
 					<summary class="button">Assign to a group</summary>
 					<ul>
-						{#each groups as { key, label } (key)}
+						{#each data.groups as { key, label } (key)}
 							<li><a href={keepingScope('/practice/new', { skill: data.skill.id, scope: key })}>{label}</a></li>
 						{/each}
 					</ul>

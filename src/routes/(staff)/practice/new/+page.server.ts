@@ -2,6 +2,7 @@ import { error, fail, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
+import { scopeChoices } from '$lib/server/shell';
 import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
@@ -36,7 +37,7 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 	const scope = await scopeOf(locals, url, staff, school);
 	const isChosen = kind === 'all' || staff.role === 'teacher' || !/^(school|grade)/.test(scope.key);
 	return isChosen
-		? { label: scope.inWords, group: null, students: scope.students }
+		? { label: scope.inWords, group: null, students: await scope.students() }
 		: { label: null, group: null, students: [] };
 }
 
@@ -72,6 +73,8 @@ export async function load({ locals, url }) {
 		skills[0];
 	return {
 		label,
+		// Classes and groups to choose from, while nobody is chosen.
+		choices: students.length ? [] : await scopeChoices(database, staff, school.today),
 		students,
 		skill,
 		skills,

@@ -63,7 +63,7 @@
 			{/each}
 			<p>
 				<button class="plain" onclick={() => setState({ for: 'all' })}
-					>Everyone in {data.scope.inWords} ({data.scope.students.length})</button
+					>Everyone in {data.scope.inWords} ({data.scope.size})</button
 				>
 			</p>
 		{/if}

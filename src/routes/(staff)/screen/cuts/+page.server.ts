@@ -1,4 +1,3 @@
-import { findScope } from '$lib/server/shell';
 import { screenContext } from '$lib/server/screen/screenPage';
 import {
 	cutScores,
@@ -14,14 +13,14 @@ import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
-import { studentsByNumber } from '$lib/server/people';
+import { rosterStudents, studentsByNumber } from '$lib/server/people';
 
 const SENSITIVITIES = [0.7, 0.8, 0.9];
 
 export async function load({ locals, url }) {
 	const { staff, school, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const students = (await findScope(database, staff, 'school', school.today))?.students ?? [];
+	const students = await rosterStudents(database, { staff, today: school.today });
 	const names = await outcomeNames(database, school.id);
 	const wanted = SENSITIVITIES.find((one) => String(one) === url.searchParams.get('catch')) ?? 0.8;
 	const outcome = names.find(({ name }) => name === url.searchParams.get('outcome')) ?? names[0] ?? null;

@@ -24,13 +24,14 @@ const isGiven = (window: ScreeningWindow | null): window is MeasureWindow => Boo
 export async function load({ locals, url }) {
 	const { school, scope, window } = await screenContext(locals, url);
 	if (!isGiven(window)) error(404, 'In this window no measure is given.');
-	const student = scope.students.find((one) => one.id === idIn(url, 'to'));
+	const students = await scope.students();
+	const student = students.find((one) => one.id === idIn(url, 'to'));
 	if (!student) redirect(303, `/screen/sittings?${new URLSearchParams({ window: String(window.id) })}`);
-	const places = await windowPlaces(locals.database, window, scope.students);
-	const waiting = scope.students.filter((one) => TO_FINISH.has(places.get(one.id)!.status) && one.id !== student.id);
-	const after = scope.students.indexOf(student);
+	const places = await windowPlaces(locals.database, window, students);
+	const waiting = students.filter((one) => TO_FINISH.has(places.get(one.id)!.status) && one.id !== student.id);
+	const after = students.indexOf(student);
 	const next =
-		waiting.find((one) => one.classId === student.classId && scope.students.indexOf(one) > after) ??
+		waiting.find((one) => one.classId === student.classId && students.indexOf(one) > after) ??
 		waiting.find((one) => one.classId === student.classId) ??
 		waiting[0] ??
 		null;

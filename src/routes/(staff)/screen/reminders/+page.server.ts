@@ -8,12 +8,13 @@ export async function load({ locals, url }) {
 	const { staff, school, scope, window } = await screenContext(locals, url);
 	const { database } = locals;
 	if (!window) error(404, 'There is no window to remind of.');
+	const students = await scope.students();
 	const [places, classes, codes] = await Promise.all([
-		windowPlaces(database, window, scope.students),
+		windowPlaces(database, window, students),
 		classList(database, school.id),
 		classCodes(database, staff)
 	]);
-	const missing = scope.students.flatMap((student) => {
+	const missing = students.flatMap((student) => {
 		const { status, sitting, note } = places.get(student.id)!;
 		if (!TO_SIT.has(status)) return [];
 		return [{ ...student, status, answered: sitting?.answered ?? 0, makeUpUntil: note?.makeUpUntil ?? null }];

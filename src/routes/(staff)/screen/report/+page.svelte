@@ -47,7 +47,7 @@
 						? `${data.reports[0].givenName} ${data.reports[0].familyName}`
 						: 'one student'}</option
 				>
-				<option value="yes" selected={data.all}>all {data.scope.students.length} of {data.scope.inWords}</option>
+				<option value="yes" selected={data.all}>all {data.scope.size} of {data.scope.inWords}</option>
 			</select>
 		</label>
 		<button class="primary" onclick={() => print()}

@@ -18,7 +18,7 @@ export async function GET({ locals, url, params }) {
 	const type = TYPES[params.kind];
 	if (!type) error(404, 'Results go out as results.csv or results.xlsx.');
 	if (!window) error(404, 'There is no window to give results of.');
-	const results = await screenResults(locals.database, school, windows, window, scope.students);
+	const results = await screenResults(locals.database, school, windows, window, await scope.students());
 	const isSummary = url.searchParams.get('table') === 'classes';
 	const name = `${window.name}, ${scope.label}${isSummary ? ', classes' : ''}`;
 	// A leading mark tells spreadsheet programs that the text is UTF-8.

@@ -20,16 +20,17 @@ export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
 	if (!window) return { window: null, windows, rows: [], domains: [], today: school.today };
+	const students = await scope.students();
 	const [places, domains, own] = await Promise.all([
-		windowPlaces(database, window, scope.students),
+		windowPlaces(database, window, students),
 		domainList(database, school.id),
 		accommodations(
 			database,
-			scope.students.map((student) => student.id)
+			students.map((student) => student.id)
 		)
 	]);
 	const nameOf = new Map(domains.map((domain) => [domain.id, domain.name]));
-	const rows = scope.students.map((student) => {
+	const rows = students.map((student) => {
 		const { status, sitting, note, given } = places.get(student.id)!;
 		return {
 			id: student.id,

@@ -22,19 +22,16 @@
 	const { student } = $derived(data);
 	const name = $derived(`${student.givenName} ${student.familyName}`);
 	const latest = $derived(data.overall.at(-1) ?? null);
-	const roster = $derived(data.scope.students.map(({ id }) => id));
-	const place = $derived(roster.indexOf(student.id));
 	const pageOf = (id: number) => keepingScope(`/students/${id}`, { student: null });
-	const neighbor = (step: number) => roster[(place + step + roster.length) % roster.length];
 
 	// Here the page itself walks through the roster.
 	$effect(() => {
 		legState.order = [];
-		const walk = (step: number) => (event: KeyboardEvent) => {
+		const walk = (to: 'before' | 'after') => (event: KeyboardEvent) => {
 			if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
-			if (place >= 0 && roster.length > 1) void goto(pageOf(neighbor(step)));
+			if (data.walk && data.walk.size > 1) void goto(pageOf(data.walk[to]));
 		};
-		const stop = tinykeys(window, { j: walk(1), k: walk(-1) });
+		const stop = tinykeys(window, { j: walk('after'), k: walk('before') });
 		return () => {
 			legState.order = undefined;
 			stop();
@@ -53,10 +50,10 @@
 		</p>
 	</div>
 	<p class="links no-print">
-		{#if place >= 0 && roster.length > 1}
-			<a href={pageOf(neighbor(-1))} aria-label="The student before">←</a>
-			<span class="soft">{place + 1} of {roster.length} in {data.scope.inWords}</span>
-			<a href={pageOf(neighbor(1))} aria-label="The next student">→</a>
+		{#if data.walk && data.walk.size > 1}
+			<a href={pageOf(data.walk.before)} aria-label="The student before">←</a>
+			<span class="soft">{data.walk.place} of {data.walk.size} in {data.scope.inWords}</span>
+			<a href={pageOf(data.walk.after)} aria-label="The next student">→</a>
 		{/if}
 		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
 		<button onclick={() => window.print()}>Print</button>

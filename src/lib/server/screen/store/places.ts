@@ -1,0 +1,150 @@
+import { BAND_WIDTH, screeningStatus, TO_FINISH, type ScreeningStatus } from '../../../core/screening';
+import { fromPoints } from '../../../core/measurement';
+import type { Database } from '../../database';
+import { lockStudents, rosterSql, type Roster } from '../../people';
+import type { VisibleId } from '../../request';
+import { windowSittings } from '../../sitting';
+import { windowMeasures } from './givenMeasures';
+import { windowScores } from './scores';
+import { windowNotes } from './windows';
+
+/** Where a student is in a window, as it is kept to be counted and sorted by. */
+export interface PlaceSummary {
+	status: ScreeningStatus;
+	/** The scores that count, in logits, by domain; 0 is overall. */
+	scores: Record<number, { theta: number; standardError: number }>;
+}
+
+/** Writes anew where students are in a window. Belongs into the transaction that changed it. */
+export async function refreshPlaces(transaction: Database, windowId: number, studentIds: number[]): Promise<void> {
+	if (studentIds.length === 0) return;
+	await lockStudents(transaction, studentIds);
+	const ids = studentIds as VisibleId[];
+	const sittings = await windowSittings(transaction, windowId, ids);
+	const scores = await windowScores(transaction, windowId, ids);
+	const notes = await windowNotes(transaction, windowId, ids);
+	const givings = await windowMeasures(transaction, windowId, ids);
+	const places = ids.map((id) => {
+		const own = scores.get(id) ?? [];
+		const status = screeningStatus({
+			sitting: sittings.get(id),
+			sources: givings.has(id) ? ['teacher-given'] : own.map(({ source }) => source),
+			note: notes.get(id)?.kind,
+			asked: true
+		});
+		return { id, status, scores: own };
+	});
+	const isSilent = ({ status }: { status: ScreeningStatus }) => status === 'not started';
+	await transaction.run('DELETE FROM window_place WHERE window_id = ? AND student_id IN (?)', [
+		windowId,
+		[0, ...places.filter(isSilent).map(({ id }) => id)]
+	]);
+	await transaction.insertMany(
+		`INSERT INTO window_place (window_id, student_id, status, theta, standard_error, scores) VALUES ?
+		ON DUPLICATE KEY UPDATE status = VALUES(status), theta = VALUES(theta), standard_error = VALUES(standard_error),
+			scores = VALUES(scores)`,
+		places
+			.filter((place) => !isSilent(place))
+			.map(({ id, status, scores: own }) => {
+				const overall = own.find(({ domainId }) => domainId === 0);
+				const byDomain = own.map(({ domainId, theta, standardError }) => [domainId, [theta, standardError]]);
+				return [
+					windowId,
+					id,
+					status,
+					overall?.theta ?? null,
+					overall?.standardError ?? null,
+					JSON.stringify(Object.fromEntries(byDomain))
+				];
+			})
+	);
+}
+
+/** Windows in which students have a sitting, a score, a note or a measure. */
+export async function windowsWith(database: Database, studentIds: number[]): Promise<number[]> {
+	if (studentIds.length === 0) return [];
+	const rows = await database.rows<{ id: number }>(
+		`SELECT window_id AS id FROM sitting WHERE student_id IN (?) AND window_id IS NOT NULL
+		UNION SELECT window_id FROM score WHERE student_id IN (?)
+		UNION SELECT window_id FROM window_student WHERE student_id IN (?)
+		UNION SELECT window_id FROM given_measure WHERE student_id IN (?)
+		UNION SELECT window_id FROM window_place WHERE student_id IN (?)
+		ORDER BY id`,
+		Array(5).fill(studentIds)
+	);
+	return rows.map(({ id }) => id);
+}
+
+/** What is kept of students' places, in all windows, as text to compare by. */
+export async function storedPlaces(database: Database, studentIds: number[]): Promise<Map<string, string>> {
+	const rows = await database.rows<{ windowId: number; studentId: number; status: string; scores: string }>(
+		`SELECT window_id AS windowId, student_id AS studentId, status, scores FROM window_place WHERE student_id IN (?)`,
+		[studentIds]
+	);
+	return new Map(rows.map((row) => [`${row.windowId} ${row.studentId}`, `${row.status} ${row.scores}`]));
+}
+
+/** A student's status: what is kept, and for who has done nothing, whether the window asks the class. */
+const STATUS = `CASE
+	WHEN COALESCE(place.status, 'absent') <> 'absent' THEN place.status
+	WHEN asked.class_id IS NULL THEN 'not in this window'
+	ELSE COALESCE(place.status, 'not started') END`;
+
+const PLACES = `LEFT JOIN window_place AS place ON place.window_id = ? AND place.student_id = roster.id
+	LEFT JOIN window_class AS asked ON asked.window_id = ? AND asked.class_id = roster.class_id`;
+
+/** Where each student of a roster is in a window, one row a student. */
+export async function placesIn(
+	database: Database,
+	windowId: number,
+	roster: Roster
+): Promise<Map<number, PlaceSummary>> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ id: number; status: ScreeningStatus; scores: string | null }>(
+		`SELECT roster.id, ${STATUS} AS status, place.scores FROM ${among.sql} AS roster ${PLACES}`,
+		[...among.values, windowId, windowId]
+	);
+	return new Map(
+		rows.map(({ id, status, scores }) => {
+			const byDomain: [string, [number, number]][] = Object.entries(JSON.parse(scores ?? '{}'));
+			return [
+				id,
+				{
+					status,
+					scores: Object.fromEntries(
+						byDomain.map(([domain, [theta, standardError]]) => [domain, { theta, standardError }])
+					)
+				}
+			];
+		})
+	);
+}
+
+/**
+ * How many of a roster a window still waits for, and how many lie below the line, error and all.
+ *
+ * @param cuts in points, by grade
+ */
+export async function countPlaces(
+	database: Database,
+	windowId: number,
+	roster: Roster,
+	cuts: Record<number, number>
+): Promise<{ toFinish: number; below: number }> {
+	const among = rosterSql(roster);
+	const grades = Object.entries(cuts);
+	const row = await database.row<{ toFinish: number | null; below: number | null }>(
+		`SELECT SUM(${STATUS} IN (?)) AS toFinish,
+			SUM(place.theta + ? * place.standard_error < CASE roster.grade ${grades.map(() => 'WHEN ? THEN ?').join(' ')} END) AS below
+		FROM ${among.sql} AS roster ${PLACES}`,
+		[
+			[...TO_FINISH],
+			BAND_WIDTH,
+			...grades.flatMap(([grade, cut]) => [Number(grade), fromPoints(cut)]),
+			...among.values,
+			windowId,
+			windowId
+		]
+	);
+	return { toFinish: Number(row?.toFinish ?? 0), below: Number(row?.below ?? 0) };
+}
