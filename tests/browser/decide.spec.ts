@@ -9,7 +9,7 @@ test('a verdict changes the tier from its date', async ({ page }) => {
 	await review.getByRole('link', { name: 'Record a verdict' }).click();
 	await page.getByRole('radio', { name: /^exit/ }).check();
 	await page.getByRole('button', { name: `Record exit for ${name}` }).click();
-	await expect(page.getByRole('status')).toContainText('exit, tier 1 from 2026-11-23');
+	await expect(page.getByRole('status')).toContainText('exit, tier 1 from Mon, Nov 23');
 	await page.locator('tr').filter({ hasText: name }).first().getByRole('link').click();
 	const peek = page.getByRole('complementary', { name: 'Selected student' });
 	await expect(peek).toContainText('Tier 1');

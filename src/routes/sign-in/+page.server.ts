@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { fail, redirect } from '@sveltejs/kit';
 import {
 	browserToken,
@@ -54,7 +55,7 @@ export async function load(event) {
 
 /** A wait in words. */
 const sayWait = (seconds: number) =>
-	seconds <= 90 ? `${seconds} ${seconds === 1 ? 'second' : 'seconds'}` : `${Math.ceil(seconds / 60)} minutes`;
+	seconds <= 90 ? `${plural(seconds, 'second')}` : `${Math.ceil(seconds / 60)} minutes`;
 
 function enter({ cookies, url }: RequestEvent, result: SignIn, wrong: string) {
 	if ('token' in result) {

@@ -20,7 +20,7 @@ export interface Call {
 	/**
 	 * `checks`: the function itself sees to it that what it is asked for is the asking school's; tried with both.
 	 * `given`: it takes what only functions that check give out, or belongs into their transactions; tried with own.
-	 * `all`: it is about the installation and no school; not tried.
+	 * `all`: it is about the installation and no school, or gives out SQL that others join; not tried.
 	 */
 	kind: 'checks' | 'given' | 'all';
 	run: (asking: Asking) => unknown;

@@ -13,6 +13,9 @@ import * as jobs from '../../../src/lib/server/jobs/store/jobs';
 import * as notes from '../../../src/lib/server/people/store/notes';
 import * as ownRows from '../../../src/lib/server/database/ownRows';
 import * as scope from '../../../src/lib/server/shell/store/scope';
+import * as rosterCounts from '../../../src/lib/server/people/store/rosterCounts';
+import { dueReviews } from '../../../src/lib/server/decide/store/reviews';
+import { withWork } from '../../../src/lib/server/practice/store/waiting';
 import * as people from '../../../src/lib/server/people/store/people';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
@@ -32,7 +35,18 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 	],
 	[
 		attributes,
-		{ rosterAttributes: given(({ database, me }) => attributes.rosterAttributes(database, seen(...me.students))) }
+		{
+			attributeChoices: given(({ database, me }) =>
+				attributes.attributeChoices(database, { staff: me.staff.specialist, today: TODAY })
+			),
+			studentsWith: given(({ database, me }) =>
+				attributes.studentsWith(
+					database,
+					{ staff: me.staff.specialist, today: TODAY },
+					{ name: 'Home language', value: 'Wolof' }
+				)
+			)
+		}
 	],
 	[audit, { audit: given(({ database, me }) => audit.audit(database, me.staff.teacher, NOW, 'try', {})) }],
 	[bulk, { fill: all, schoolNames: all, unscoredDiagnostics: all, eraseEverything: all }],
@@ -121,6 +135,18 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			schoolTimeZones: all,
 			lockStudents: given(({ database, me }) => people.lockStudents(database, me.students)),
 			allStudentIds: given(({ database, me }) => people.allStudentIds(database, me.base))
+		}
+	],
+	[
+		rosterCounts,
+		{
+			countRoster: given(({ database, me }) =>
+				rosterCounts.countRoster(
+					database,
+					{ staff: me.staff.specialist, today: TODAY },
+					{ due: dueReviews(TODAY), waiting: withWork(TODAY) }
+				)
+			)
 		}
 	],
 	[

@@ -11,7 +11,7 @@ import * as scores from '../../../src/lib/server/screen/store/scores';
 import * as windows from '../../../src/lib/server/screen/store/windows';
 import { domainList } from '../../../src/lib/server/library/store/skills';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
-import { checks, given, type Asking, type Call } from './asking';
+import { all, checks, given, type Asking, type Call } from './asking';
 
 const marked = ({ of }: Asking) => ({
 	id: randomUUID(),
@@ -162,9 +162,8 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			placesIn: given(({ database, me }) =>
 				places.placesIn(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
 			),
-			countPlaces: given(({ database, me }) =>
-				places.countPlaces(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY }, { 4: 500 })
-			)
+			toFinish: all,
+			belowTheLine: all
 		}
 	],
 	[

@@ -138,8 +138,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		probes,
 		{
-			countDueProbes: given(({ database, me }) =>
-				probes.countDueProbes(database, { staff: me.staff.specialist, today: TODAY })
+			dueProbes: all,
+			runningPlans: given(({ database, me }) =>
+				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
 			),
 			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
 			startProbes: checks((asking) =>
@@ -160,9 +161,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		waiting,
 		{
-			countWaiting: given(({ database, me }) =>
-				waiting.countWaiting(database, { staff: me.staff.specialist, today: TODAY })
-			),
+			withWork: all,
 			refreshWaiting: given(({ database, me }) => waiting.refreshWaiting(database, me.students)),
 			storedWaiting: given(({ database, me }) => waiting.storedWaiting(database, me.students))
 		}
@@ -170,8 +169,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		reviews,
 		{
-			countDueReviews: given(({ database, me }) =>
-				reviews.countDueReviews(database, { staff: me.staff.specialist, today: TODAY })
+			dueReviews: all,
+			reviewList: given(({ database, me }) =>
+				reviews.reviewList(database, { staff: me.staff.specialist, today: TODAY }, 'due', { from: 0, most: 10 })
 			),
 			openReviews: given(({ database, me }) => reviews.openReviews(database, seen(...me.students))),
 			openReview: checks(({ database, me, of }) =>

@@ -1,3 +1,4 @@
+import { plural } from '../words';
 import { indexProblem, valueOf, type Group, type GroupingProblem, type IndexedProblem } from './problem';
 
 /** Every limit a grouping breaks, in words; empty when it keeps them all. Used for groups changed by hand, too. */
@@ -24,7 +25,7 @@ export function brokenIn(problem: IndexedProblem, groups: Group[]): string[] {
 			const { minimum, maximum } = source.sizes[tier];
 			if (members.length < minimum || members.length > maximum) {
 				broken.push(
-					`the group at ${slotId} has ${members.length} ${members.length === 1 ? 'student' : 'students'}; tier ${tier} takes ${minimum} to ${maximum}`
+					`the group at ${slotId} has ${plural(members.length, 'student')}; tier ${tier} takes ${minimum} to ${maximum}`
 				);
 			}
 			if (slot >= 0 && !problem.slotTiers[slot].includes(tier)) broken.push(`slot ${slotId} is not for tier ${tier}`);

@@ -1,3 +1,4 @@
+import { plural } from '../words';
 import type { Judge } from './moves';
 import type { GroupingProblem } from './problem';
 
@@ -68,9 +69,7 @@ export function judgeMixed(problem: MixedProblem): Judge {
 			const { minimum, maximum } = problem.size;
 			const count = studentIds.length;
 			if (count < minimum || count > maximum)
-				broken.push(
-					`the group at ${slotId} has ${count} ${count === 1 ? 'student' : 'students'}; it takes ${minimum} to ${maximum}`
-				);
+				broken.push(`the group at ${slotId} has ${plural(count, 'student')}; it takes ${minimum} to ${maximum}`);
 			const helpers = studentIds.filter((id) => by.get(id)?.canHelp).length;
 			if (helpers < HELPERS.minimum || helpers > HELPERS.maximum)
 				broken.push(`the group at ${slotId} has ${helpers || 'nobody'} who can help; it takes one or two`);

@@ -1,3 +1,4 @@
+import { plural } from '../words';
 import type { Arrangement } from './arrangement';
 import type { IndexedProblem, Unplaced } from './problem';
 
@@ -30,7 +31,7 @@ function reasonFor(problem: IndexedProblem, arrangement: Arrangement, i: number)
 	}
 	const held = arrangement.filter((group) => group !== null).length;
 	if (held >= problem.mostGroups && held < source.slots.length)
-		return `Only ${held} ${held === 1 ? 'group' : 'groups'} may be formed, and others meet more need.`;
+		return `Only ${plural(held, 'group')} may be formed, and others meet more need.`;
 	const unused = slots.some((slot) => arrangement[slot] === null);
 	return unused
 		? 'Those who share the need are in other groups: not enough are left for one more.'

@@ -1,3 +1,4 @@
+import { number } from '../words';
 import type { Standing } from '../mastery';
 import { aimAt, aimline, baseline, forecast, type Forecast } from './forecast';
 import { theilSen, type Point } from './regression';
@@ -28,7 +29,7 @@ export interface Recommendation {
 	forecast: Forecast | null;
 }
 
-const one = (value: number) => value.toFixed(1).replace('-', '−');
+const one = (value: number) => number(value, 1);
 /** A forecast in words stays within what a probe of 8 items can show. */
 const ofEight = (value: number) => one(Math.min(8, Math.max(0, value)));
 

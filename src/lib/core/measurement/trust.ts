@@ -1,3 +1,4 @@
+import { number } from '../words';
 import type { AbilityEstimate } from './ability';
 import type { ScoredResponse } from './itemResponse';
 import { profileFit } from './personFit';
@@ -114,7 +115,7 @@ export function trustFlags<Domain>(sitting: SittingToJudge<Domain>): Doubt<Domai
 	if (fit < (sitting.adaptive ? MISFIT_LINE.adaptive : MISFIT_LINE.fixed)) {
 		doubts.push({
 			flag: 'misfit',
-			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${fit.toFixed(1).replace('-', '−')}).`,
+			reason: `Hard questions right and easy ones wrong: the pattern does not fit one level (fit ${number(fit, 1)}).`,
 			domainIds: []
 		});
 	}

@@ -1,11 +1,13 @@
 export * from './bankCalibration';
 export * from './bands';
+export * from './board';
 export * from './classwide';
 export * from './cutJudgment';
 export * from './day';
 export { fixedForm, formLength } from './form';
 export * from './pool';
 export * from './reportText';
+export * from './results';
 export * from './reportWords';
 export * from './roc';
 export * from './sitting';

@@ -1,3 +1,4 @@
+import { signed } from '../words';
 import type { GradeTerm } from '../measurement';
 import type { BenchmarkBand } from './bands';
 
@@ -36,8 +37,7 @@ export function sayChange(
 ): string {
 	const rounded = Math.round(points);
 	if (audience === 'staff') {
-		const signed = `${rounded > 0 ? '+' : ''}${rounded}`.replace('-', '−');
-		return `${signed} points since ${since}, ${reliable ? 'beyond' : 'within'} the error of both scores.`;
+		return `${signed(points)} points since ${since}, ${reliable ? 'beyond' : 'within'} the error of both scores.`;
 	}
 	if (!reliable) return `About the same as in ${since}.`;
 	return rounded > 0 ? `Clearly more than in ${since}.` : `Clearly less than in ${since}. We look into why.`;

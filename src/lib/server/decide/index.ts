@@ -1,11 +1,12 @@
 /** Reviews and their verdicts, with the tiers that follow. */
 export { adviceFor } from './advice';
 export {
-	countDueReviews,
+	dueReviews,
 	decide,
 	decidedReviews,
 	openReview,
 	openReviews,
+	reviewList,
 	type Review,
 	tierHistory,
 	undoDecision

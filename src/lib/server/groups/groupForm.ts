@@ -1,3 +1,4 @@
+import { plural } from '../../core/words';
 import { addDays, sayDate } from '../../core/calendar';
 import { overlaps } from '../../core/timetable';
 import type { Database } from '../database';
@@ -37,7 +38,7 @@ const changeForm = formCheck<ChangeFields>({
 });
 const undoForm = formCheck<{ change: number }>({ type: 'object', properties: { change: id }, required: ['change'] });
 
-const people = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+const people = (count: number) => `${plural(count, 'student')}`;
 
 /** Limits that students joining a group would break; she may let them in all the same, with a reason. */
 async function joiningBreaks(

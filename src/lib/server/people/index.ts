@@ -1,6 +1,6 @@
 /** Students and staff: who may be seen by whom, what is noted of a student, and what helps them. */
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
-export { rosterAttributes } from './store/attributes';
+export { attributeChoices, type AttributeChoices, studentsWith } from './store/attributes';
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,
@@ -26,3 +26,4 @@ export {
 	studentsNamed,
 	visibleAmong
 } from './store/people';
+export { countRoster, type RosterCount } from './store/rosterCounts';

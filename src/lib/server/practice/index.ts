@@ -1,3 +1,3 @@
 /** Practice: sets that are assigned, and what came of them. */
 export { assignSet, practiceSets, queuedSets, recentResults, restoreSet, withdrawSet } from './store/practice';
-export { countWaiting, refreshWaiting, storedWaiting } from './store/waiting';
+export { refreshWaiting, storedWaiting, withWork } from './store/waiting';

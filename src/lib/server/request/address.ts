@@ -14,6 +14,12 @@ export function idOf(text: string | null | undefined): number | null {
 /** The id that a parameter of the address holds; null where there is none. */
 export const idIn = (url: URL, name: string): number | null => idOf(url.searchParams.get(name));
 
+/** The number, 0 or more, that a parameter of the address holds; 0 where there is none. */
+export function numberIn(url: URL, name: string): number {
+	const text = url.searchParams.get(name) ?? '';
+	return /^[0-9]{1,6}$/.test(text) ? Number(text) : 0;
+}
+
 /** Ids with commas between them in a parameter of the address, each once; what is none is left out. */
 export function idsIn(url: URL, name: string, most: number): number[] {
 	const ids = (url.searchParams.get(name) ?? '').split(',', most).map(idOf);

@@ -17,7 +17,7 @@ export {
 	versionFor,
 	withdrawParameters
 } from './store/parameters';
-export { countPlaces, placesIn, refreshPlaces, storedPlaces, windowsWith } from './store/places';
+export { belowTheLine, placesIn, refreshPlaces, storedPlaces, toFinish, windowsWith } from './store/places';
 export {
 	existingImports,
 	gradeAbilities,

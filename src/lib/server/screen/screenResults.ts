@@ -6,7 +6,7 @@ import type { Database } from '../database';
 import { windowPlaces, type WindowPlace } from './windowPlaces';
 import type { School } from '../school';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
-import { rosterAttributes, type RosterStudent } from '../people';
+import type { RosterStudent } from '../people';
 import { windowScores, type Score } from './store/scores';
 import { domainList } from '../library';
 import type { ScreeningWindow } from './store/windows';
@@ -29,6 +29,16 @@ function perMinute(given: GivenMeasure | undefined | null): Scores {
 /** A student's own scores now and in the window before, and the line they are held against. */
 type Standing = { scores: Scores; before: Scores; cut: number | null };
 
+/** The window before of the same kind, that scores are held against. */
+export const windowBefore = (windows: ScreeningWindow[], window: ScreeningWindow): ScreeningWindow | null =>
+	windows.find(
+		(one) => one.opensOn < window.opensOn && one.subject === window.subject && one.measure === window.measure
+	) ?? null;
+
+/** Domains that a window scores. */
+export const domainsOf = <Domain extends { subject: string }>(window: ScreeningWindow, domains: Domain[]): Domain[] =>
+	window.measure ? [] : domains.filter(({ subject }) => subject === window.subject);
+
 /** Results of a window, one row a student of the scope, with scores of the window before, in the window's unit. */
 export async function screenResults(
 	database: Database,
@@ -37,20 +47,13 @@ export async function screenResults(
 	window: ScreeningWindow,
 	students: RosterStudent[]
 ) {
-	const earlier =
-		windows.find(
-			(one) => one.opensOn < window.opensOn && one.subject === window.subject && one.measure === window.measure
-		) ?? null;
-	const [places, cuts, allDomains, attributes] = await Promise.all([
+	const earlier = windowBefore(windows, window);
+	const [places, cuts, allDomains] = await Promise.all([
 		windowPlaces(database, window, students),
 		cutScores(database, school.id, window),
-		domainList(database, school.id),
-		rosterAttributes(
-			database,
-			students.map(({ id }) => id)
-		)
+		domainList(database, school.id)
 	]);
-	const domains = window.measure ? [] : allDomains.filter(({ subject }) => subject === window.subject);
+	const domains = domainsOf(window, allDomains);
 	const stand = window.measure
 		? await standingsOnMeasure(database, window.measure, earlier, students)
 		: await standingsInPoints(database, earlier, students, [0, ...domains.map(({ id }) => id)]);
@@ -67,7 +70,6 @@ export async function screenResults(
 			className: student.className,
 			grade: student.grade,
 			tier: student.tier,
-			attributes: attributes.get(student.id) ?? {},
 			status,
 			answered: sitting?.answered ?? 0,
 			given: given && { id: given.id, sheetGrade: given.sheetGrade, attempted, accuracy, by: given.givenBy },

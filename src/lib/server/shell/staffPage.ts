@@ -1,8 +1,9 @@
 import { findScope, type Scope } from './store/scope';
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import { NotOfTheSchool, type RootDatabase } from '../database';
+import { type RosterStudent, visibleAmong } from '../people';
 import { findSchool, type School } from '../school';
-import { type Action, type FormCheck, may, readForm, type Staff } from '../request';
+import { type Action, type FormCheck, idsIn, may, readForm, type Staff } from '../request';
 
 /** The signed-in staff member, the school, and today there, read once a request. 404 for anyone else. */
 export async function staffContext(locals: App.Locals): Promise<{ staff: Staff; school: School }> {
@@ -19,6 +20,18 @@ export async function scopeOf(locals: App.Locals, url: URL, staff: Staff, school
 	const scope = await locals.scope;
 	if (!scope) error(404, 'No such class, group or list of students for you.');
 	return scope;
+}
+
+/** As many rows as may be asked for at once. */
+const ROWS_A_TIME = 100;
+
+/** The students whose rows an address asks for (`rows=1,2,3`), in that order, of those whom the staff member may see. */
+export async function rowsAsked(locals: App.Locals, url: URL, staff: Staff, school: School): Promise<RosterStudent[]> {
+	const ids = idsIn(url, 'rows', ROWS_A_TIME);
+	const found = new Map<number, RosterStudent>(
+		(await visibleAmong(locals.database, staff, ids, school.today)).map((student) => [student.id, student])
+	);
+	return ids.flatMap((id) => found.get(id) ?? []);
 }
 
 /** The staff member, if her role may do this; 403 with plain words otherwise. */

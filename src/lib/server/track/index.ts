@@ -1,3 +1,3 @@
 /** Progress between screenings: weekly probes. */
 export { readSeries } from './readSeries';
-export { countDueProbes, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export { dueProbes, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';

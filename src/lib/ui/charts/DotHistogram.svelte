@@ -21,16 +21,22 @@
 	const tallest = $derived(Math.max(5, ...bins.map(({ members }) => members.length)));
 	const height = $derived(tallest * DOT * 2 + 4);
 	const x = (points: number) => 2 + ((points - from) / (to - from)) * (WIDTH - 4);
+	/** Round ends of lines without length: one path, however many students. */
+	const dots = $derived(
+		bins
+			.flatMap((bin) =>
+				bin.members.map(
+					(_, i) => `M${x(bin.from + BIN / 2).toFixed(1)} ${(height - 3 - DOT - i * DOT * 2).toFixed(1)}h0`
+				)
+			)
+			.join('')
+	);
 </script>
 
 <svg width={WIDTH} {height} viewBox="0 0 {WIDTH} {height}" role="img" aria-label={says}>
 	<line class="axis" x1="0" x2={WIDTH} y1={height - 1} y2={height - 1} />
 	{#if cut !== null}<line class="cut" x1={x(cut)} x2={x(cut)} y1="0" y2={height} />{/if}
-	{#each bins as bin (bin.from)}
-		{#each bin.members as member, i (member)}
-			<circle cx={x(bin.from + BIN / 2)} cy={height - 3 - DOT - i * DOT * 2} r={DOT} />
-		{/each}
-	{/each}
+	<path class="dots" d={dots} stroke-width={2 * DOT} />
 </svg>
 
 <style>
@@ -45,7 +51,8 @@
 		stroke-width: 1.2;
 		stroke-dasharray: 2 2;
 	}
-	circle {
-		fill: var(--forming-ink);
+	.dots {
+		stroke: var(--forming-ink);
+		stroke-linecap: round;
 	}
 </style>

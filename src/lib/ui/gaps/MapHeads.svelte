@@ -3,6 +3,7 @@
 	the list above the map: to step through heads that lie far to the right would scroll it away.
 -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import type { MapColumn, MapDomain } from './columns';
 
 	interface Props {
@@ -42,7 +43,7 @@
 		{/each}
 	</tr>
 	<tr>
-		<th class="student" scope="col"><span>{students} {students === 1 ? 'student' : 'students'}</span></th>
+		<th class="student" scope="col"><span>{plural(students, 'student')}</span></th>
 		{#each columns as column, i (column.kind === 'skill' ? column.skill.id : -column.domainId)}
 			{#if column.kind === 'skill'}
 				{@const { code, statement, grade, term, shortName } = column.skill}

@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { readCell, type Cell } from '$lib/core/mastery';
 import { spritePlace } from '../glyphs/needleShape';
 import { describeCell } from '../glyphs/standings';
@@ -37,7 +38,7 @@ export function cellsHtml(
 		const at = `role="gridcell" tabindex="-1" data-at="${row} ${place}" aria-colindex="${place + 2}"`;
 		if (column.kind === 'folded') {
 			const { secure, between, gap, unseen } = foldDomain(cells, column.skills);
-			const said = `${column.name}: ${secure} secure, ${between} between, ${gap} ${gap === 1 ? 'gap' : 'gaps'}, ${unseen} unseen`;
+			const said = `${column.name}: ${secure} secure, ${between} between, ${plural(gap, 'gap')}, ${unseen} unseen`;
 			const all = secure + between + gap;
 			const bar = all
 				? `<svg width="44" height="8" viewBox="0 0 ${all} 8" preserveAspectRatio="none"><rect class="secure" width="${secure}" height="8"/><rect class="rest" x="${secure}" width="${between}" height="8"/><rect class="gap" x="${secure + between}" width="${gap}" height="8"/></svg>`

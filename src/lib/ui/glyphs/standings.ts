@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { addDays, sayDay } from '$lib/core/calendar';
 import type { Cell, StandingNow } from '$lib/core/mastery';
 
@@ -16,7 +17,7 @@ const inferredWords = { gap: 'probably not yet known', forming: 'could be either
 /** A standing in words, with what it rests on. An inferred one is never called by the name of a standing. */
 export function describeStanding(now: Pick<StandingNow, 'standing' | 'inferred' | 'answers'> | undefined): string {
 	if (!now) return 'Unseen: nothing is known yet';
-	const answers = `${now.answers} ${now.answers === 1 ? 'answer' : 'answers'}`;
+	const answers = `${plural(now.answers, 'answer')}`;
 	if (now.standing !== 'unseen') return `${standingWords[now.standing]}, from ${answers}`;
 	return `Unseen (${answers}); ${inferredWords[now.inferred ?? 'forming']}, going by the domain as a whole`;
 }

@@ -1,5 +1,6 @@
 <!-- Keeps a draft beside others, or makes its groups real: from and until which day, and when students are first reviewed. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import ActionBar from '../shell/ActionBar.svelte';
 	import type { Draft } from './draft.svelte';
@@ -20,9 +21,7 @@
 	let { draft, dates, broken, regrouped, keptName, isProven, onadopted }: Props = $props();
 
 	const groups = $derived(draft.groups.filter(({ studentIds }) => studentIds.length > 0));
-	const says = $derived(
-		`${groups.length} ${groups.length === 1 ? 'group' : 'groups'} with ${draft.placed} ${draft.placed === 1 ? 'student' : 'students'}`
-	);
+	const says = $derived(`${plural(groups.length, 'group')} with ${plural(draft.placed, 'student')}`);
 	const goOn = $derived(
 		regrouped.filter((old) =>
 			groups.some(({ slotId, focusId }) => Number(slotId) === old.slotId && Number(focusId) === old.focusSkillId)
@@ -41,7 +40,7 @@
 <ActionBar {says}>
 	{#if regrouped.length}<span class="soft"
 			>{goOn ? `${goOn} go on` : ''}{goOn && ending ? ', ' : ''}{ending
-				? `${ending} ${ending === 1 ? 'ends' : 'end'} the day before`
+				? `${plural(ending, 'ends', 'end')} the day before`
 				: ''}</span
 		>{/if}
 	<form

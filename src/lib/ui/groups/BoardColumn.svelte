@@ -1,5 +1,6 @@
 <!-- A group on the board, or the place for students in none: its focus and time, why it is a group, and its students. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import type { Snippet } from 'svelte';
 	import { sayMeeting } from '$lib/core/calendar';
 	import TierBars from '../glyphs/TierBars.svelte';
@@ -28,7 +29,7 @@
 	}
 	let { draft, column, slot, names, why, alsoIn, studentOf, children }: Props = $props();
 
-	const people = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+	const people = (count: number) => `${plural(count, 'student')}`;
 	const cost = $derived(draft.costOf(column?.slotId ?? null));
 	const close = $derived(
 		column ? draft.closeCalls.filter(({ studentId }) => column.chips.some(({ id }) => id === studentId)) : []

@@ -3,6 +3,7 @@
 	hand shows what it costs.
 -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { onDestroy } from 'svelte';
 	import { sayDay, sayMeeting } from '$lib/core/calendar';
 	import { isThin } from '$lib/core/grouping';
@@ -79,7 +80,7 @@
 	);
 	const met = $derived(loads.reduce((sum, load) => sum + load, 0));
 	const two = (value: number) => value.toFixed(2);
-	const people = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+	const people = (count: number) => `${plural(count, 'student')}`;
 </script>
 
 <div class="head">
@@ -89,7 +90,7 @@
 		</h1>
 		<p class="soft">
 			{people(students.length)} chosen{data.regrouped.length
-				? `, with the members of ${data.regrouped.length} ${data.regrouped.length === 1 ? 'group' : 'groups'} that ${data.regrouped.length === 1 ? 'is' : 'are'} formed anew`
+				? `, with the members of ${plural(data.regrouped.length, 'group')} that ${data.regrouped.length === 1 ? 'is' : 'are'} formed anew`
 				: ''}. Nothing happens for students until you adopt the groups.
 		</p>
 	</div>

@@ -1,5 +1,6 @@
 <!-- Students who must be apart or together, for this draft. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import type { BoardNames, BoardStudent } from './board';
 	import type { Draft } from './draft.svelte';
 
@@ -22,11 +23,7 @@
 </script>
 
 <details>
-	<summary
-		>{count === 0
-			? 'nobody apart or together'
-			: `${count} ${count === 1 ? 'pair' : 'pairs'} apart or together`}</summary
-	>
+	<summary>{count === 0 ? 'nobody apart or together' : `${plural(count, 'pair')} apart or together`}</summary>
 	<div class="sheet">
 		{#each ['apart', 'together'] as const as which (which)}
 			{#each draft.limits[which] as pair, i (pair.join(' '))}

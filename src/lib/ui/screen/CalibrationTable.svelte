@@ -1,5 +1,6 @@
 <!-- What a calibration found, family by family, to be looked through and approved. -->
 <script lang="ts">
+	import { number, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 	import { ENOUGH_ANSWERS, type FamilyFlag } from '$lib/core/screening';
@@ -56,8 +57,7 @@
 			return one < other ? -1 : one > other ? 1 : 0;
 		})
 	);
-	const round = (value: number) => String(Math.round(value)).replace('-', '−');
-	const signed = (value: number) => (Math.round(value) > 0 ? '+' : '') + round(value);
+	const signed = (value: number) => (Math.round(value) > 0 ? '+' : '') + number(value);
 	const heads: { key: typeof sort; label: string; title: string }[] = [
 		{ key: 'answers', label: 'Answers', title: 'First tries in diagnostics that count' },
 		{
@@ -72,7 +72,7 @@
 
 <p class="about">
 	<strong>{found.families.length}</strong> families of questions, {flagged.length} with a doubt, {few.length} with fewer than
-	{ENOUGH_ANSWERS} answers, which stay as they are. Log-likelihood {found.logLikelihood.toFixed(2).replace('-', '−')} after
+	{ENOUGH_ANSWERS} answers, which stay as they are. Log-likelihood {number(found.logLikelihood, 2)} after
 	{found.iterations}
 	passes{found.converged ? '' : ', not settled'}.
 </p>
@@ -90,8 +90,8 @@
 			{#each found.groups as { grade, windowId, window, mean, sd, students } (`${windowId} ${grade}`)}
 				<tr
 					><td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number"
-						>{round(toPoints(mean))}</td
-					><td class="number">{round(POINTS_PER_LOGIT * sd)}</td></tr
+						>{number(toPoints(mean))}</td
+					><td class="number">{number(POINTS_PER_LOGIT * sd)}</td></tr
 				>
 			{/each}
 		</tbody>
@@ -112,7 +112,7 @@
 		</label>
 		{#if mayApply}
 			<button class="primary" disabled={chosen.length === 0}
-				>Use for {chosen.length} {chosen.length === 1 ? 'family' : 'families'}, as a new version</button
+				>Use for {plural(chosen.length, 'family', 'families')}, as a new version</button
 			>
 		{:else if isApplied}<span>This calibration is in use.</span>{/if}
 	</div>
@@ -157,12 +157,12 @@
 				<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
 				<td class="number">{family.answers}</td>
 				<td class="number"
-					>{family.discrimination.toFixed(2).replace('-', '−')}
+					>{number(family.discrimination, 2)}
 					<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
 				>
 				<td class="number"
-					><span class="soft">{round(family.points.before)} →</span>
-					{round(family.points.found)} <span class="soft">± {round(family.points.error)}</span></td
+					><span class="soft">{number(family.points.before)} →</span>
+					{number(family.points.found)} <span class="soft">± {number(family.points.error)}</span></td
 				>
 				<td class="number">{family.misfit.toFixed(3)}</td>
 				<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>

@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { SCREENING_STATUSES, type ScreeningStatus } from '$lib/core/screening';
 	import { withState } from '../shell/address';
-	import type { ClassTally } from './sittingRows';
+	import type { ClassTally } from '$lib/core/screening';
 
 	let { tallies }: { tallies: ClassTally[] } = $props();
 

@@ -1,12 +1,23 @@
 <!-- Results class by class on one measure: distribution, bands, and movement since the window before. -->
 <script lang="ts">
-	import { summarizeScores } from '$lib/core/screening';
+	import type { ScoreSummary } from '$lib/core/screening';
+	import { number, signed } from '$lib/core/words';
 	import DotHistogram from '../charts/DotHistogram.svelte';
 	import { keepingScope, withState } from '../shell/address';
-	import { scoredStudent, type ScreenRow } from './rows';
 
+	/** A grade or a class. */
+	interface Part extends ScoreSummary {
+		/** The scope that it is. */
+		key: string;
+		label: string;
+		isGrade: boolean;
+		size: number;
+		/** Null where its grades have different ones. */
+		cut: number | null;
+		scores: number[];
+	}
 	interface Props {
-		rows: ScreenRow[];
+		parts: Part[];
 		measure: number;
 		/** What scores are counted in. */
 		unit: string;
@@ -15,35 +26,8 @@
 		axis: { from: number; to: number };
 		/** The window before, when there is one. */
 		earlier: { name: string } | null;
-		/** Whether rows of a whole school stand under their grade. */
-		byGrade: boolean;
 	}
-	let { rows, measure, unit, name, axis, earlier, byGrade }: Props = $props();
-
-	interface Part {
-		key: string;
-		label: string;
-		isGrade: boolean;
-		members: ScreenRow[];
-	}
-	const parts = $derived.by(() => {
-		const list: Part[] = [];
-		for (const row of rows) {
-			const grade = `grade:${row.grade}`;
-			const klass = `class:${row.classId}`;
-			if (byGrade) {
-				const found = list.find(({ key }) => key === grade);
-				if (found) found.members.push(row);
-				else list.push({ key: grade, label: `Grade ${row.grade}`, isGrade: true, members: [row] });
-			}
-			const found = list.find(({ key }) => key === klass);
-			if (found) found.members.push(row);
-			else list.push({ key: klass, label: row.className, isGrade: false, members: [row] });
-		}
-		return list;
-	});
-	const round = (value: number) => String(Math.round(value)).replace('-', '−');
-	const signed = (value: number) => (value > 0 ? '+' : '') + round(value);
+	let { parts, measure, unit, name, axis, earlier }: Props = $props();
 </script>
 
 <table>
@@ -65,30 +49,28 @@
 				<th class="number">Risen</th>
 				<th class="number">Fallen</th>
 			{/if}
-			<th></th>
+			{#if measure}<th>Next</th>{/if}
 		</tr>
 	</thead>
 	<tbody>
-		{#each parts as { key, label, isGrade, members } (key)}
-			{@const scored = members.flatMap((row) => scoredStudent(row, measure) ?? [])}
-			{@const summary = summarizeScores(scored)}
+		{#each parts as { key, label, isGrade, size, cut, scores, ...summary } (key)}
 			<tr class:grade={isGrade}>
 				<th scope="row"><a href={withState({ scope: key, student: null })}>{label}</a></th>
-				<td class="number">{summary.scored}<span class="soft">/{members.length}</span></td>
+				<td class="number">{summary.scored}<span class="soft">/{size}</span></td>
 				<td>
 					{#if summary.quartiles}
 						<DotHistogram
-							scores={scored.map(({ score }) => score)}
-							cut={new Set(members.map(({ cut }) => cut)).size === 1 ? members[0].cut : null}
+							{scores}
+							{cut}
 							from={axis.from}
 							to={axis.to}
-							says="{summary.scored} scores, median {round(summary.quartiles.median)}, half of them from {round(
+							says="{summary.scored} scores, median {number(summary.quartiles.median)}, half of them from {number(
 								summary.quartiles.lower
-							)} to {round(summary.quartiles.upper)}"
+							)} to {number(summary.quartiles.upper)}"
 						/>
 					{:else}<span class="soft">no scores yet</span>{/if}
 				</td>
-				<td class="number">{summary.quartiles ? round(summary.quartiles.median) : ''}</td>
+				<td class="number">{summary.quartiles ? number(summary.quartiles.median) : ''}</td>
 				{#each ['below', 'near', 'above'] as const as band (band)}
 					<td class="number">
 						{#if summary.bands[band]}<a href={withState({ scope: key, status: band, student: null })}
@@ -99,17 +81,17 @@
 				{#if earlier}
 					<td class="number">
 						{#if summary.change}{signed(summary.change.mean)}
-							<span class="soft">± {round(summary.change.standardError)}</span>{:else}<span class="soft">none</span
+							<span class="soft">± {number(summary.change.standardError)}</span>{:else}<span class="soft">none</span
 							>{/if}
 					</td>
 					<td class="number">{summary.moved.up}</td>
 					<td class="number">{summary.moved.down}</td>
 				{/if}
-				<td>
-					{#if measure && !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
-							>who is ready for what</a
-						>{/if}
-				</td>
+				{#if measure}<td>
+						{#if !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
+								>who is ready for what</a
+							>{/if}
+					</td>{/if}
 			</tr>
 		{/each}
 	</tbody>

@@ -1,23 +1,24 @@
 <!-- Sittings that must be looked at before their scores are used: why, and what can be done about each. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { keepingScope, withState } from '../shell/address';
 	import { mostDoubtfulDomain, type SittingRow } from './sittingRows';
 
 	interface Props {
 		windowId: number;
+		/** How many there are; the first of them are the rows. */
+		count: number;
 		rows: SittingRow[];
 		domains: { id: number; name: string }[];
 		open: boolean;
 	}
-	let { windowId, rows, domains, open }: Props = $props();
+	let { windowId, count, rows, domains, open }: Props = $props();
 </script>
 
 <details class="attention" {open}>
-	<summary
-		>{rows.length}
-		{rows.length === 1 ? 'sitting needs' : 'sittings need'} another look before the scores are used</summary
-	>
+	<summary>{plural(count, 'sitting needs', 'sittings need')} another look before the scores are used</summary>
+	{#if count > rows.length}<p class="soft">The first {rows.length}; the next come as these are decided.</p>{/if}
 	<ul>
 		{#each rows as { id, givenName, familyName, className, sitting } (id)}
 			{@const doubtful = mostDoubtfulDomain(sitting?.flags ?? [])}

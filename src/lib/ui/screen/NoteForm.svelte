@@ -1,18 +1,22 @@
 <!-- What can be noted of students in a window, and what they need to sit it. Says who and how many. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import Dialog from '../shell/Dialog.svelte';
 	import type { SittingRow } from './sittingRows';
 
 	interface Props {
 		what: 'excused' | 'make-up' | 'accommodate';
+		/** Ids of all students that are meant. */
+		ids: number[];
+		/** Those of them whose rows have come, the first among them. */
 		students: SittingRow[];
 		windowId: number;
 		/** A day to offer for a make-up. */
 		day: string;
 		onclose: () => void;
 	}
-	let { what, students, windowId, day, onclose }: Props = $props();
+	let { what, ids, students, windowId, day, onclose }: Props = $props();
 
 	const titles = { excused: 'Excuse from this window', 'make-up': 'Let make up', accommodate: 'Accommodations' };
 	const MOST_NAMED = 6;
@@ -20,7 +24,7 @@
 		students
 			.slice(0, MOST_NAMED)
 			.map(({ givenName, familyName }) => `${givenName} ${familyName}`)
-			.join(', ') + (students.length > MOST_NAMED ? ` and ${students.length - MOST_NAMED} more` : '')
+			.join(', ') + (ids.length > MOST_NAMED ? ` and ${ids.length - MOST_NAMED} more` : '')
 	);
 	const first = $derived(students[0].accommodation);
 </script>
@@ -35,8 +39,8 @@
 				await update({ reset: false });
 			}}
 	>
-		<p><strong>{students.length} {students.length === 1 ? 'student' : 'students'}:</strong> {names}</p>
-		<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
+		<p><strong>{plural(ids.length, 'student')}:</strong> {names}</p>
+		<input type="hidden" name="students" value={ids.join(',')} />
 		{#if what === 'accommodate'}
 			<label><input type="checkbox" name="readAloud" checked={first.readAloud} /> Read questions aloud on request</label
 			>
@@ -63,7 +67,7 @@
 						>{/each}
 				</select>
 			</label>
-			<button class="primary">Set for {students.length} {students.length === 1 ? 'student' : 'students'}</button>
+			<button class="primary">Set for {plural(ids.length, 'student')}</button>
 		{:else}
 			<input type="hidden" name="window" value={windowId} />
 			<input type="hidden" name="kind" value={what} />
@@ -84,8 +88,7 @@
 			{/if}
 			<button class="primary"
 				>{what === 'excused' ? 'Excuse' : 'Let'}
-				{students.length}
-				{students.length === 1 ? 'student' : 'students'}{what === 'make-up' ? ' make up' : ''}</button
+				{plural(ids.length, 'student')}{what === 'make-up' ? ' make up' : ''}</button
 			>
 		{/if}
 	</form>

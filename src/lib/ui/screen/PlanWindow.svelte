@@ -1,5 +1,6 @@
 <!-- Plans a screening window: what, how, when and for whom. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { FLUENCY_MEASURES } from '$lib/core/fluency';
 	import Dialog from '../shell/Dialog.svelte';
@@ -106,7 +107,7 @@
 			</p>
 		{/if}
 		<button class="primary" disabled={chosen.length === 0}
-			>Plan the window for {chosen.length} {chosen.length === 1 ? 'class' : 'classes'}</button
+			>Plan the window for {plural(chosen.length, 'class', 'classes')}</button
 		>
 	</form>
 </Dialog>

@@ -1,12 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import {
-	arrangeSittings,
-	mostDoubtfulDomain,
-	sayAccommodation,
-	sayPlace,
-	tallyByClass,
-	type SittingRow
-} from './sittingRows';
+import { mostDoubtfulDomain, sayAccommodation, sayPlace, type SittingRow } from './sittingRows';
 
 const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
 	id,
@@ -25,30 +18,7 @@ const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
 });
 const sitting = { id: 1, trust: 'open', answered: 7, of: null, flags: [], resitOf: null };
 
-describe('the board of sittings', () => {
-	const rows = [
-		row(1, { status: 'finished' }),
-		row(2),
-		row(3, { status: 'needs another look' }),
-		row(4, { status: 'finished', classId: 2, className: 'Curlew' })
-	];
-
-	it('puts what asks for attention first and keeps everybody', () => {
-		expect(arrangeSittings(rows, 'all').map(({ id }) => id)).toEqual([3, 2, 1, 4]);
-		expect(arrangeSittings(rows, 'finished').map(({ id }) => id)).toEqual([1, 4]);
-		expect(rows.map(({ id }) => id)).toEqual([1, 2, 3, 4]);
-	});
-
-	it('counts each class, with all of its students', () => {
-		const tallies = tallyByClass(rows);
-		expect(tallies.map(({ className, students }) => [className, students])).toEqual([
-			['Avocet', 3],
-			['Curlew', 1]
-		]);
-		for (const { students, counts } of tallies)
-			expect([...counts.values()].reduce((sum, count) => sum + count, 0)).toBe(students);
-	});
-
+describe('a row of the board', () => {
 	it('says how far a sitting is, and of how many only where that is known', () => {
 		expect(sayPlace(row(1, { status: 'under way', sitting }))).toBe('7 answered');
 		expect(sayPlace(row(1, { status: 'under way', sitting: { ...sitting, of: 24 } }))).toBe('7 of 24 answered');

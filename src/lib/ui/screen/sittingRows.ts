@@ -1,6 +1,6 @@
-import { SCREENING_STATUSES, TO_FINISH, type ScreeningStatus } from '$lib/core/screening';
+import { sayDate } from '$lib/core/calendar';
 import type { FluencyScore } from '$lib/core/fluency';
-import type { WindowStudent } from './rows';
+import type { WindowStudent } from '$lib/core/screening';
 
 /** A student on the board of sittings. */
 export interface SittingRow extends WindowStudent {
@@ -22,38 +22,6 @@ export interface SittingRow extends WindowStudent {
 	} | null;
 }
 
-/** How a class stands in a window: so many students in each status. */
-export interface ClassTally {
-	classId: number;
-	className: string;
-	grade: number;
-	students: number;
-	counts: Map<ScreeningStatus, number>;
-}
-
-/** A tally for each class, in the order of the rows. */
-export function tallyByClass(rows: SittingRow[]): ClassTally[] {
-	const tallies = new Map<number, ClassTally>();
-	for (const { classId, className, grade, status } of rows) {
-		const tally = tallies.get(classId) ?? { classId, className, grade, students: 0, counts: new Map() };
-		tally.students++;
-		tally.counts.set(status, (tally.counts.get(status) ?? 0) + 1);
-		tallies.set(classId, tally);
-	}
-	return [...tallies.values()];
-}
-
-/** Rows narrowed to a status (or `all`), those that ask for attention first, else as they come. */
-/** What the list can be narrowed to besides one status. */
-export const STILL_TO_FINISH = 'to finish';
-
-export function arrangeSittings(rows: SittingRow[], show: string): SittingRow[] {
-	const urgency = new Map(SCREENING_STATUSES.map((status, i) => [status, i]));
-	return rows
-		.filter(({ status }) => show === 'all' || (show === STILL_TO_FINISH ? TO_FINISH.has(status) : status === show))
-		.sort((a, b) => urgency.get(a.status)! - urgency.get(b.status)!);
-}
-
 /** What a student's place in the window is, beyond its status, in words; empty where the status says all. */
 export function sayPlace({ status, sitting, given, note }: SittingRow): string {
 	const parts: string[] = [];
@@ -63,7 +31,7 @@ export function sayPlace({ status, sitting, given, note }: SittingRow): string {
 	}
 	if (sitting?.resitOf) parts.push(`${sitting.resitOf} again`);
 	if (note?.reason) parts.push(note.reason);
-	if (note?.makeUpUntil) parts.push(`can make up until ${note.makeUpUntil}`);
+	if (note?.makeUpUntil) parts.push(`can make up until ${sayDate(note.makeUpUntil)}`);
 	return parts.join(' · ');
 }
 

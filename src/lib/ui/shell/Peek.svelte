@@ -1,5 +1,6 @@
 <!-- The selected student, the same on every leg. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import X from '@lucide/svelte/icons/x';
 	import type { Snippet } from 'svelte';
 	import type { PeekContent } from './peek';
@@ -104,9 +105,8 @@
 		{/each}
 		{#if peek.late}
 			<p>
-				<a href={keepingScope(`/students/${student.id}#late`)}
-					>{peek.late} {peek.late === 1 ? 'answer' : 'answers'} came too late</a
-				>; they are kept aside.
+				<a href={keepingScope(`/students/${student.id}#late`)}>{plural(peek.late, 'answer')} came too late</a>; they are
+				kept aside.
 			</p>
 		{/if}
 	</section>

@@ -1,40 +1,14 @@
-import { addDays, weekdayBy } from '$lib/core/calendar';
+import { addDays, sayDate } from '$lib/core/calendar';
 import type { Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { adviceFor, decide, decidedReviews, openReview, openReviews, undoDecision } from '$lib/server/decide';
-import { skillList } from '$lib/server/library';
+import { adviceFor, decide, openReview, undoDecision } from '$lib/server/decide';
+import { decidePage } from '$lib/server/decide/decidePage';
 import { formCheck, id, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
-	const students = await scope.students();
-	const ids = students.map((student) => student.id);
-	const [open, decided, groups, skills] = await Promise.all([
-		openReviews(locals.database, ids),
-		decidedReviews(locals.database, ids),
-		currentGroups(locals.database, staff, school.today),
-		skillList(locals.database, school.id)
-	]);
-	const advice = await adviceFor(locals.database, school, open);
-	const focusOf = (groupId: number) =>
-		skills.find(({ id: skillId }) => skillId === groups.find((group) => group.id === groupId)?.focusSkillId)
-			?.shortName ?? '';
-	const withAdvice = open.map((review) => ({
-		...review,
-		focus: focusOf(review.groupId),
-		recommendation: advice.get(review.id)!
-	}));
-	const reviewed = new Set<number>([...open, ...decided].map(({ studentId }) => studentId));
-	return {
-		students: students.filter((student) => reviewed.has(student.id)),
-		due: withAdvice.filter(({ dueOn }) => dueOn <= school.today),
-		later: withAdvice.filter(({ dueOn }) => dueOn > school.today),
-		decided,
-		dates: { effectiveOn: school.today, nextReviewOn: weekdayBy(addDays(school.today, 28)) }
-	};
+	return decidePage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url);
 }
 
 const verdictForm = formCheck<{
@@ -90,7 +64,7 @@ export const actions = {
 		);
 		if (!recorded) return refuse('Someone else has just recorded a verdict for this review');
 		return {
-			done: `${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${effectiveOn}.`,
+			done: `${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
 			undo: { action: '?/undo', fields: { review: String(review) } }
 		};
 	}),

@@ -5,6 +5,7 @@
 	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { sayDate, sayDay } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 
 	let { data, form } = $props();
 	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
@@ -34,15 +35,15 @@
 <svelte:head><title>Decide · Orderly Compass</title></svelte:head>
 
 <h1>Reviews due in {data.scope.inWords}</h1>
-{#if data.due.length === 0}
+{#if data.due.total === 0}
 	<p>
-		No review is due today.{#if data.later.length}
-			The next is on {sayDate(data.later[0].dueOn)}.{:else}
+		No review is due today.{#if data.later.reviews.length}
+			The next is on {sayDate(data.later.reviews[0].dueOn)}.{:else}
 			Reviews are set when groups are adopted.{/if}
 	</p>
 {/if}
 
-{#each data.due as review (review.id)}
+{#each data.due.reviews as review (review.id)}
 	{@const student = studentOf.get(review.studentId)!}
 	{@const { advice, reasons } = review.recommendation}
 	<article data-student={review.studentId} class:open={open === review.id}>
@@ -123,13 +124,14 @@
 		{/if}
 	</article>
 {/each}
+<Pager {...data.due} name="due" />
 
 <div class="two">
 	<section>
 		<h2>Coming</h2>
 		<table>
 			<tbody>
-				{#each data.later as review (review.id)}
+				{#each data.later.reviews as review (review.id)}
 					<tr data-student={review.studentId}>
 						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
 						<td>{sayDate(review.dueOn)}</td>
@@ -141,12 +143,13 @@
 				{/each}
 			</tbody>
 		</table>
+		<Pager {...data.later} name="later" />
 	</section>
 	<section>
 		<h2>Decided</h2>
 		<table>
 			<tbody>
-				{#each data.decided as review (review.id)}
+				{#each data.decided.reviews as review (review.id)}
 					<tr data-student={review.studentId}>
 						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
 						<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
@@ -167,6 +170,7 @@
 				{/each}
 			</tbody>
 		</table>
+		<Pager {...data.decided} name="decided" />
 	</section>
 </div>
 <Notice outcome={form} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
 	import Evidence from '$lib/ui/gaps/Evidence.svelte';
@@ -174,7 +175,7 @@
 		onfold={fold}
 	/>
 	{#if inScope.length}
-		<ActionBar says="{inScope.length} {inScope.length === 1 ? 'student' : 'students'} selected">
+		<ActionBar says="{plural(inScope.length, 'student')} selected">
 			{#if data.can.group}<a
 					class="button primary"
 					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a

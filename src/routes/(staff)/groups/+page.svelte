@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
@@ -25,7 +26,7 @@
 		if (!data.adopted || groups.length === 0) return null;
 		const students = new Set(groups.flatMap(({ studentIds }) => studentIds)).size;
 		return {
-			done: `${groups.length} ${groups.length === 1 ? 'group' : 'groups'} with ${students} students adopted, until ${sayDay(groups[0].endsOn)}.`,
+			done: `${plural(groups.length, 'group')} with ${students} students adopted, until ${sayDay(groups[0].endsOn)}.`,
 			undo: { action: '?/undo', fields: { adoption: String(data.adopted.id) } }
 		};
 	});
@@ -40,8 +41,7 @@
 	<div>
 		<h1>Groups in {data.scope.inWords}{data.on ? ` on ${sayDate(data.on)}` : ''}</h1>
 		<p class="soft">
-			{data.groups.length}
-			{data.groups.length === 1 ? 'group' : 'groups'} with {groupsOf.size} students.
+			{plural(data.groups.length, 'group')} with {groupsOf.size} students.
 			{#if !data.on}{waiting.length} of {data.tiered} tier 2 and 3 students in scope are in no group.{/if}
 		</p>
 	</div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import FindBox from '$lib/ui/library/FindBox.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
@@ -62,7 +63,7 @@
 							<td class:chosen={chosenDomain?.id === domain.id && grade === one}>
 								{#if skills}<a
 										href={withState({ domain: domain.code, grade: one })}
-										aria-label="{domain.name}, grade {one}: {skills} {skills === 1 ? 'skill' : 'skills'}">{skills}</a
+										aria-label="{domain.name}, grade {one}: {plural(skills, 'skill')}">{skills}</a
 									>{:else}<span class="soft" aria-label="{domain.name}, grade {one}: no skills">·</span>{/if}
 							</td>
 						{/each}
@@ -73,8 +74,7 @@
 		</table>
 
 		<h2 class="gap">
-			{listed.length}
-			{listed.length === 1 ? 'skill' : 'skills'}{chosenDomain ? ` of ${chosenDomain.name}` : ''}{grade === null
+			{plural(listed.length, 'skill')}{chosenDomain ? ` of ${chosenDomain.name}` : ''}{grade === null
 				? ''
 				: `, grade ${grade}`}
 			{#if chosenDomain || grade !== null}<a class="all" href={withState({ domain: null, grade: null })}>Show all</a

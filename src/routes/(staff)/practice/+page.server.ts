@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { practiceSets, queuedSets, restoreSet, withdrawSet } from '$lib/server/practice';
@@ -45,7 +46,7 @@ export const actions = {
 		if (started === null) return refuse('This set was taken back already, or is not yours to take back');
 		return {
 			done: started
-				? `Taken back. ${started} ${started === 1 ? 'student had' : 'students had'} started; their answers are kept and count.`
+				? `Taken back. ${plural(started, 'student had', 'students had')} started; their answers are kept and count.`
 				: 'Taken back before anyone had started.',
 			undo: { action: '?/restore', fields: { set: String(form.set) } }
 		};
@@ -53,6 +54,6 @@ export const actions = {
 	restore: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {
 		const students = await restoreSet(database, staff, form.set, at);
 		if (students === null) return refuse('This set is there already, or is not yours to give again');
-		return { done: `Given to ${students} ${students === 1 ? 'student' : 'students'} again.` };
+		return { done: `Given to ${plural(students, 'student')} again.` };
 	})
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
@@ -22,7 +23,7 @@
 		const found = data.sets.find(({ id }) => id === set);
 		return found
 			? {
-					done: `${skillOf.get(found.skillId)?.shortName}: assigned to ${found.students} ${found.students === 1 ? 'student' : 'students'}.`,
+					done: `${skillOf.get(found.skillId)?.shortName}: assigned to ${plural(found.students, 'student')}.`,
 					undo: { action: '?/withdraw', fields: { set: String(set) } }
 				}
 			: null;
@@ -102,8 +103,7 @@
 		</p>
 		{#if finishedWithGaps.length}
 			<p class="notice">
-				{finishedWithGaps.length}
-				{finishedWithGaps.length === 1 ? 'student has' : 'students have'} a clear queue although gaps are open.
+				{plural(finishedWithGaps.length, 'student has', 'students have')} a clear queue although gaps are open.
 			</p>
 		{/if}
 		<table>
@@ -117,7 +117,7 @@
 						>
 						<td
 							>{row.waiting
-								? `${row.waiting} ${row.waiting === 1 ? 'set' : 'sets'}${row.late ? `, ${row.late} late` : ''}`
+								? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}`
 								: 'clear queue'}</td
 						>
 						<td class="number">{row.gaps || 'none seen'}</td>

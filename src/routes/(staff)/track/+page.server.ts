@@ -1,41 +1,17 @@
-import { addDays } from '$lib/core/calendar';
+import { plural } from '$lib/core/words';
+import { addDays, sayDate } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
-import { currentGroups, cycleDates, sessionCounts } from '$lib/server/groups';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { currentCycle } from '$lib/server/school';
 import { visibleAmong } from '$lib/server/people';
-import { probeSeries, readSeries, startProbes, undoStartProbes } from '$lib/server/track';
+import { currentGroups } from '$lib/server/groups';
+import { startProbes, undoStartProbes } from '$lib/server/track';
+import { trackPage } from '$lib/server/track/trackPage';
 import { skillList } from '$lib/server/library';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
-	const { database } = locals;
-	const students = await scope.students();
-	const ids = students.map((student) => student.id);
-	const [series, skills, groups, sessions, cycle] = await Promise.all([
-		probeSeries(database, ids, school),
-		skillList(database, school.id),
-		currentGroups(database, staff, school.today),
-		sessionCounts(database, ids, school.today),
-		currentCycle(database, school.id, school.today)
-	]);
-	const inScope = new Set(ids);
-	const planned = new Set<number>(series.map(({ studentId }) => studentId));
-	return {
-		students,
-		without: students.filter((student) => !planned.has(student.id)),
-		plans: series.map((plan) => ({
-			...readSeries(plan),
-			sessions: sessions.get(`${plan.studentId} ${plan.groupId}`) ?? null
-		})),
-		skills,
-		groups: groups
-			.map((group) => ({ ...group, studentIds: group.studentIds.filter((one) => inScope.has(one)) }))
-			.filter((group) => group.studentIds.length > 0),
-		goalOn: cycleDates(cycle, school.today).endsOn
-	};
+	return { track: await trackPage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url) };
 }
 
 const startForm = formCheck<{ students: number[]; skill: number; group?: number; goalOn: string; goalCorrect: number }>(
@@ -77,14 +53,14 @@ export const actions = {
 		);
 		if (plans.length === 0) return refuse('All of them have weekly probes on this skill already');
 		return {
-			done: `Weekly probes for ${plans.length} ${plans.length === 1 ? 'student' : 'students'}, from this week to ${goalOn}.`,
+			done: `Weekly probes for ${plural(plans.length, 'student')}, from this week to ${sayDate(goalOn)}.`,
 			undo: { action: '?/undo', fields: { plans: plans.join(',') } }
 		};
 	}),
 	undo: staffAction('plan probes', undoForm, async ({ staff, database, at, form }) => {
 		const undone = await undoStartProbes(database, staff, form.plans.split(',').map(Number), at);
 		return undone
-			? { done: `Taken back for ${undone} ${undone === 1 ? 'student' : 'students'}.` }
+			? { done: `Taken back for ${plural(undone, 'student')}.` }
 			: refuse('A probe has been taken by now, so the plan stays');
 	})
 };

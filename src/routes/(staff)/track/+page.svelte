@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { number, plural } from '$lib/core/words';
+	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import ProbeChart from '$lib/ui/charts/ProbeChart.svelte';
@@ -7,38 +9,24 @@
 	import { sayDay } from '$lib/core/calendar';
 	import { saySessions } from '$lib/ui/groups/sessions';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import { Rows } from '$lib/ui/table/rows.svelte';
+	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 
 	let { data, form } = $props();
-	type Plan = (typeof data.plans)[number];
+	type Plan = (typeof data.track.rows)[number]['plans'][number];
 
-	const selectedId = $derived(Number(page.url.searchParams.get('student')));
 	const planId = $derived(Number(page.url.searchParams.get('plan')));
-	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
-	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const chosen = $derived(
-		data.plans.find(({ id, studentId }) => id === planId && (!selectedId || studentId === selectedId)) ??
-			data.plans.find(({ studentId }) => studentId === selectedId) ??
-			data.plans[0] ??
-			null
-	);
-	const dueOnly = $derived(page.url.searchParams.get('show') === 'due');
-	const listed = $derived(dueOnly ? data.plans.filter(({ due }) => due) : data.plans);
-	const { without } = $derived(data);
-	const startable = $derived(
-		data.groups
-			.map((group) => ({
-				...group,
-				free: group.studentIds.filter(
-					(id) => !data.plans.some((plan) => plan.studentId === id && plan.skillId === group.focusSkillId)
-				)
-			}))
-			.filter(({ free }) => free.length)
-	);
-	const name = (id: number) => {
-		const student = studentOf.get(id);
-		return student ? `${student.givenName} ${student.familyName}` : '';
-	};
-	const one = (value: number) => value.toFixed(1).replace('-', '−');
+	const { track } = $derived(data);
+	const { chosen, skillNames } = $derived(track);
+	const rows = new Rows(() => ({ ids: track.ids, first: track.rows }));
+	const columns = [
+		{ label: 'Skill' },
+		{ label: 'Probes, of 8' },
+		{ label: 'A week', isNumber: true },
+		{ label: 'Goal' },
+		{ label: 'This week' }
+	];
+	const one = (value: number) => number(value, 1);
 
 	function sentence(plan: Plan): string {
 		if (plan.missing) {
@@ -57,29 +45,32 @@
 
 <h1>Track {data.scope.inWords}</h1>
 <p class="soft">
-	{data.plans.length} students’ weekly probes are running, {data.plans.filter(({ due }) => due).length} still to be taken
-	this week; {without.length} students in scope have none.
+	{track.running} students’ weekly probes are running, {track.due} still to be taken this week; {plural(
+		track.without,
+		'student'
+	)} in scope {track.without === 1 ? 'has' : 'have'} none.
 </p>
 
 {#if chosen}
+	{@const { plan } = chosen}
 	<section class="chart">
-		<h2>{name(chosen.studentId)}: {skillOf.get(chosen.skillId)?.shortName}</h2>
-		<p>{sentence(chosen)}</p>
+		<h2>{chosen.givenName} {chosen.familyName}: {skillNames[plan.skillId]}</h2>
+		<p>{sentence(plan)}</p>
 		<p class="soft">
-			{chosen.probes.length} probes of 8 equivalent questions.
-			{chosen.baseline === null
+			{plan.probes.length} probes of 8 equivalent questions.
+			{plan.baseline === null
 				? 'The baseline is the median of the first three.'
-				: `Baseline ${one(chosen.baseline)}, the median of the first three.`}
-			{#if chosen.sessions}{saySessions(chosen.sessions)}{/if}
+				: `Baseline ${one(plan.baseline)}, the median of the first three.`}
+			{#if plan.sessions}{saySessions(plan.sessions)}{/if}
 		</p>
-		{#if chosen.probes.length}
+		{#if plan.probes.length}
 			<ProbeChart
-				probes={chosen.probes}
-				goal={chosen.goal}
-				aimline={chosen.aimline}
-				trend={chosen.trend}
-				forecast={chosen.forecast}
-				says="Probes: {chosen.probes.map(({ y }) => y).join(', ')} of 8. {sentence(chosen)}"
+				probes={plan.probes}
+				goal={plan.goal}
+				aimline={plan.aimline}
+				trend={plan.trend}
+				forecast={plan.forecast}
+				says="Probes: {plan.probes.map(({ y }) => y).join(', ')} of 8. {sentence(plan)}"
 			/>
 		{/if}
 	</section>
@@ -89,53 +80,32 @@
 	<label
 		>Show <select onchange={(event) => setState({ show: event.currentTarget.value || null })}>
 			<option value="">everyone</option>
-			<option value="due" selected={dueOnly}>this week’s probe still to take</option>
+			<option value="due" selected={track.dueOnly}>this week’s probe still to take</option>
 		</select></label
 	>
 </p>
 <div class="two">
-	<table>
-		<thead
-			><tr
-				><th>Student</th><th>Skill</th><th>Probes, of 8</th><th class="number">A week</th><th>Goal</th><th>This week</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each listed as plan (plan.id)}
-				<tr data-student={plan.studentId} class:current={plan.id === chosen?.id}>
-					<th scope="row"><a href={withState({ student: plan.studentId, plan: plan.id })}>{name(plan.studentId)}</a></th
-					>
-					<td>{skillOf.get(plan.skillId)?.shortName}</td>
-					<td
-						><Spark values={plan.probes.map(({ y }) => y)} /><span class="visually-hidden"
-							>{plan.probes.map(({ y }) => y).join(', ')}</span
-						></td
-					>
-					<td class="number">{plan.trend ? one(plan.trend.slope) : 'not yet'}</td>
-					<td
-						>{plan.goal.y} by {sayDay(plan.goalOn)}{#if plan.forecast}<span class="soft"
-								>, {Math.round(100 * plan.forecast.chanceOfGoal)}%</span
-							>{/if}</td
-					>
-					<td>{plan.due ? 'to take' : 'taken'}</td>
-				</tr>
-			{/each}
-			{#each dueOnly ? [] : without as student (student.id)}
-				<tr data-student={student.id} class:current={student.id === selectedId && !chosen}>
-					<th scope="row"
-						><a href={withState({ student: student.id, plan: null })}>{student.givenName} {student.familyName}</a></th
-					>
-					<td colspan="5" class="soft">no probes planned</td>
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<StudentTable {rows} {columns} says="Weekly probes" height={31}>
+		{#snippet cells(row)}
+			{#if row.plans.length === 0}
+				<td colspan="5" class="soft">no probes planned</td>
+			{:else}
+				<td>{@render each(row.plans, skill)}</td>
+				<td>{@render each(row.plans, counts)}</td>
+				<td class="number">{@render each(row.plans, slope)}</td>
+				<td>{@render each(row.plans, goal)}</td>
+				<td>{@render each(row.plans, due)}</td>
+			{/if}
+		{/snippet}
+		{#snippet empty()}
+			No probe is still to be taken this week. <a href={withState({ show: null })}>Show everyone</a>
+		{/snippet}
+	</StudentTable>
 
 	{#if data.can.probe}
 		<section>
 			<h2>Start weekly probes</h2>
-			{#each startable as group (group.id)}
+			{#each track.groups as group (group.id)}
 				<form method="POST" action="?/start" use:enhance>
 					<h3>{group.name}</h3>
 					{#each group.free as id (id)}<input type="hidden" name="students" value={id} />{/each}
@@ -144,8 +114,8 @@
 					<label
 						>Goal <select name="goalCorrect"><option>6</option><option selected>7</option><option>8</option></select> of 8</label
 					>
-					<label>by <input type="date" name="goalOn" value={data.goalOn} required /></label>
-					<button>Start for {group.free.length} {group.free.length === 1 ? 'student' : 'students'}</button>
+					<label>by <input type="date" name="goalOn" defaultValue={track.goalOn} required /></label>
+					<button>Start for {plural(group.free.length, 'student')}</button>
 				</form>
 			{:else}
 				<p class="soft">Every group member in scope has weekly probes on the focus. New groups appear here.</p>
@@ -153,6 +123,20 @@
 		</section>
 	{/if}
 </div>
+{#snippet each(plans: Plan[], part: Snippet<[Plan]>)}
+	{#each plans as plan (plan.id)}<div>{@render part(plan)}</div>{/each}
+{/snippet}
+{#snippet skill(plan: Plan)}<a class="plan" href={withState({ student: plan.studentId, plan: plan.id })}
+		>{skillNames[plan.skillId]}</a
+	>{/snippet}
+{#snippet counts(plan: Plan)}<Spark values={plan.probes.map(({ y }) => y)} /><span class="visually-hidden"
+		>{plan.probes.map(({ y }) => y).join(', ')}</span
+	>{/snippet}
+{#snippet slope(plan: Plan)}{plan.trend ? one(plan.trend.slope) : 'not yet'}{/snippet}
+{#snippet goal(plan: Plan)}{plan.goal.y} by {sayDay(plan.goalOn)}{#if plan.forecast}<span class="soft"
+			>, {Math.round(100 * plan.forecast.chanceOfGoal)}%</span
+		>{/if}{/snippet}
+{#snippet due(plan: Plan)}{plan.due ? 'to take' : 'taken'}{/snippet}
 <Notice outcome={form} />
 {#if planId && !chosen}<p><button class="plain" onclick={() => setState({ plan: null })}>Show all</button></p>{/if}
 
@@ -172,21 +156,8 @@
 		gap: 28px;
 		align-items: start;
 	}
-	table {
-		background: var(--sheet);
-		width: 100%;
-	}
-	thead th {
-		white-space: nowrap;
-	}
-	tbody th {
-		font-weight: 500;
-	}
-	tbody th a {
+	.plan {
 		color: var(--ink);
-	}
-	.current {
-		background: var(--verdigris-wash);
 	}
 	form {
 		display: grid;

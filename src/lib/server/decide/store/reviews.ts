@@ -2,7 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { Advice, Verdict } from '../../../core/growth';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
-import { rosterSql, type Roster, seenBy } from '../../people';
+import { rosterSql, type Roster, type RosterCount, seenBy } from '../../people';
 
 export interface Review {
 	id: number;
@@ -40,17 +40,48 @@ export async function openReviews(database: Database, studentIds: VisibleId[]): 
 	return rows.map(toReview);
 }
 
-/** Open reviews of a roster whose day has come. */
-export async function countDueReviews(database: Database, roster: Roster): Promise<number> {
-	const among = rosterSql(roster);
-	const row = await database.row<{ reviews: number }>(
-		`SELECT COUNT(*) AS reviews FROM ${among.sql} AS roster
-		JOIN review ON review.student_id = roster.id
-		WHERE review.verdict IS NULL AND review.due_on <= ?`,
-		[...among.values, roster.today]
-	);
-	return Number(row!.reviews);
+/** Which reviews of a list: those from a place on, from 0. */
+export interface Part {
+	from: number;
+	most: number;
 }
+
+const LISTS = {
+	due: { where: 'review.verdict IS NULL AND review.due_on <= ?', order: 'review.due_on, review.id' },
+	later: { where: 'review.verdict IS NULL AND review.due_on > ?', order: 'review.due_on, review.id' },
+	decided: { where: 'review.verdict IS NOT NULL AND ? IS NOT NULL', order: 'review.decided_at DESC, review.id DESC' }
+};
+
+/** Reviews of a roster: due, planned for later, or decided (newest first); a part of the list, and how many there are. */
+export async function reviewList(
+	database: Database,
+	roster: Roster,
+	list: keyof typeof LISTS,
+	{ from, most }: Part
+): Promise<{ reviews: Review[]; total: number }> {
+	const among = rosterSql(roster);
+	const { where, order } = LISTS[list];
+	const values = [...among.values, roster.today];
+	const [counted, rows] = await Promise.all([
+		database.row<{ total: number }>(
+			`SELECT COUNT(*) AS total FROM ${among.sql} AS roster JOIN review ON review.student_id = roster.id WHERE ${where}`,
+			values
+		),
+		database.rows<ReviewRow>(
+			`${REVIEW} JOIN ${among.sql} AS roster ON roster.id = review.student_id
+			WHERE ${where} ORDER BY ${order} LIMIT ${Number(most)} OFFSET ${Number(from)}`,
+			values
+		)
+	]);
+	return { reviews: rows.map(toReview), total: Number(counted!.total) };
+}
+
+/** Open reviews whose day has come. */
+export const dueReviews = (today: SchoolDate): RosterCount => ({
+	sql: `(SELECT COUNT(*) FROM review
+		WHERE review.student_id = roster.id AND review.verdict IS NULL AND review.due_on <= ?)`,
+	values: [today]
+});
 
 /** An open review of a student whom a staff member may see, or null. */
 export async function openReview(

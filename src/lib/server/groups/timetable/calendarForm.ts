@@ -1,3 +1,4 @@
+import { plural } from '../../../core/words';
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { overlaps } from '../../../core/timetable';
 import { fileForm, formCheck, id, idsOf, idText, readFile } from '../../request';
@@ -70,7 +71,7 @@ export const calendarActions = {
 		}));
 		const absenceIds = absences.length ? await addAbsences(database, staff, absences, at) : [];
 		return {
-			done: `Taken for ${person.displayName}: ${sayTimes(slotIds.length)}, ${away.length} ${away.length === 1 ? 'absence' : 'absences'}.`,
+			done: `Taken for ${person.displayName}: ${sayTimes(slotIds.length)}, ${plural(away.length, 'absence')}.`,
 			undo: { action: '?/undoImport', fields: { slots: slotIds.join(','), absences: absenceIds.join(',') } }
 		};
 	}),
@@ -79,7 +80,7 @@ export const calendarActions = {
 		const removed = slots ? await removeSlots(database, staff, idsOf(slots), at) : 0;
 		const gone = absences ? await removeAbsences(database, staff, idsOf(absences), at) : [];
 		return removed || gone.length
-			? { done: `Taken back: ${sayTimes(removed)}, ${gone.length} ${gone.length === 1 ? 'absence' : 'absences'}.` }
+			? { done: `Taken back: ${sayTimes(removed)}, ${plural(gone.length, 'absence')}.` }
 			: refuse('Groups meet at these times by now');
 	})
 };

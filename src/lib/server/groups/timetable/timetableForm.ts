@@ -1,3 +1,4 @@
+import { plural } from '../../../core/words';
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../../../core/timetable';
 import type { Database } from '../../database';
@@ -134,7 +135,7 @@ export const timetableActions = {
 			met.some((slot) => slot.id === group.slotId)
 		);
 		return {
-			done: `${classes.length} ${classes.length === 1 ? 'class releases' : 'classes release'} nobody at ${sayMeeting(time)}.${groups.length ? ` Groups that meet then go on: ${groups.map(({ name }) => name).join(', ')}.` : ''}`,
+			done: `${plural(classes.length, 'class releases', 'classes release')} nobody at ${sayMeeting(time)}.${groups.length ? ` Groups that meet then go on: ${groups.map(({ name }) => name).join(', ')}.` : ''}`,
 			undo: { action: '?/removeBlocks', fields: { ids: ids.join(',') } }
 		};
 	}),

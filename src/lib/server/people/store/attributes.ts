@@ -1,19 +1,40 @@
 import type { Database } from '../../database';
-import type { VisibleId } from '../../request';
+import { rosterSql, type Roster } from './people';
 
-/** What the roster says of students beyond name, grade and class; students of whom it says nothing are absent. */
-export async function rosterAttributes(
-	database: Database,
-	ids: VisibleId[]
-): Promise<Map<number, Record<string, string>>> {
-	const attributes = new Map<number, Record<string, string>>();
-	if (ids.length === 0) return attributes;
-	const rows = await database.rows<{ studentId: number; name: string; value: string }>(
-		'SELECT student_id AS studentId, name, value FROM student_attribute WHERE student_id IN (?) ORDER BY name',
-		[ids]
+/** What the roster says of students beyond name, grade and class: by name, each value with how many have it. */
+export interface AttributeChoices {
+	name: string;
+	choices: { value: string; count: number }[];
+}
+
+export async function attributeChoices(database: Database, roster: Roster): Promise<AttributeChoices[]> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ name: string; value: string; count: number }>(
+		`SELECT attribute.name, attribute.value, COUNT(*) AS count
+		FROM ${among.sql} AS roster JOIN student_attribute AS attribute ON attribute.student_id = roster.id
+		GROUP BY attribute.name, attribute.value
+		ORDER BY attribute.name, attribute.value`,
+		among.values
 	);
-	for (const { studentId, name, value } of rows) {
-		attributes.set(studentId, { ...attributes.get(studentId), [name]: value });
-	}
-	return attributes;
+	const names = [...new Set(rows.map(({ name }) => name))];
+	return names.map((name) => ({
+		name,
+		choices: rows.filter((row) => row.name === name).map(({ value, count }) => ({ value, count: Number(count) }))
+	}));
+}
+
+/** Those of a roster of whom it says this. */
+export async function studentsWith(
+	database: Database,
+	roster: Roster,
+	{ name, value }: { name: string; value: string }
+): Promise<Set<number>> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ id: number }>(
+		`SELECT roster.id FROM ${among.sql} AS roster
+		JOIN student_attribute AS attribute ON attribute.student_id = roster.id
+		WHERE attribute.name = ? AND attribute.value = ?`,
+		[...among.values, name, value]
+	);
+	return new Set(rows.map(({ id }) => id));
 }

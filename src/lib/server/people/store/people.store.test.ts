@@ -1,9 +1,9 @@
 import { findScope, scopeChoices } from '../../shell/store/scope';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
 import { fill } from '../../database/seeding';
 import { accountByUserName, classByCode, staffList, studentPin, studentsByNumber, visibleAmong } from './people';
-import { rosterAttributes } from './attributes';
+import { attributeChoices, studentsWith } from './attributes';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -118,8 +118,19 @@ describe('what the roster says', () => {
 			{ student_id: 1, name: 'Education plan', value: 'yes' },
 			{ student_id: 2, name: 'Home language', value: 'Catalan' }
 		]);
-		const found = await rosterAttributes(small.database, seen(1, 3));
-		expect(found).toEqual(new Map([[1, { 'Education plan': 'yes', 'Home language': 'Wolof' }]]));
-		expect(await rosterAttributes(small.database, [])).toEqual(new Map());
+		const roster = { staff: staffAs('specialist'), today: TODAY };
+		expect(await attributeChoices(small.database, roster)).toEqual([
+			{ name: 'Education plan', choices: [{ value: 'yes', count: 1 }] },
+			{
+				name: 'Home language',
+				choices: [
+					{ value: 'Catalan', count: 1 },
+					{ value: 'Wolof', count: 1 }
+				]
+			}
+		]);
+		const having = (name: string, value: string) => studentsWith(small.database, roster, { name, value });
+		expect(await having('Home language', 'Wolof')).toEqual(new Set([1]));
+		expect(await having('Home language', 'Basque')).toEqual(new Set());
 	});
 });

@@ -1,17 +1,13 @@
+import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
-import { lockStudents, rosterSql, type Roster } from '../../people';
+import { lockStudents, type RosterCount } from '../../people';
 
-/** Students with a set that is open on the day of the roster and not finished. */
-export async function countWaiting(database: Database, roster: Roster): Promise<number> {
-	const among = rosterSql(roster);
-	const row = await database.row<{ students: number }>(
-		`SELECT COUNT(*) AS students FROM ${among.sql} AS roster
-		JOIN student_summary AS summary ON summary.student_id = roster.id
-		WHERE summary.waiting_from <= ?`,
-		[...among.values, roster.today]
-	);
-	return Number(row!.students);
-}
+/** Students with a set that is open on a day and not finished. */
+export const withWork = (today: SchoolDate): RosterCount => ({
+	sql: 'COALESCE(summary.waiting_from <= ?, 0)',
+	values: [today],
+	join: { sql: 'LEFT JOIN student_summary AS summary ON summary.student_id = roster.id', values: [] }
+});
 
 /** Writes anew from when on work waits for students. Belongs into the transaction that changed it. */
 export async function refreshWaiting(transaction: Database, studentIds: number[]): Promise<void> {

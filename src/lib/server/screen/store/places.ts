@@ -1,7 +1,7 @@
 import { BAND_WIDTH, screeningStatus, TO_FINISH, type ScreeningStatus } from '../../../core/screening';
 import { fromPoints } from '../../../core/measurement';
 import type { Database } from '../../database';
-import { lockStudents, rosterSql, type Roster } from '../../people';
+import { lockStudents, rosterSql, type Roster, type RosterCount } from '../../people';
 import type { VisibleId } from '../../request';
 import { windowSittings } from '../../sitting';
 import { windowMeasures } from './givenMeasures';
@@ -120,31 +120,26 @@ export async function placesIn(
 	);
 }
 
+const inWindow = (windowId: number) => ({ sql: PLACES, values: [windowId, windowId] });
+
+/** Students whom a window still waits for. */
+export const toFinish = (windowId: number): RosterCount => ({
+	sql: `${STATUS} IN (?)`,
+	values: [[...TO_FINISH]],
+	join: inWindow(windowId)
+});
+
 /**
- * How many of a roster a window still waits for, and how many lie below the line, error and all.
+ * Students below the line of a window, error and all.
  *
  * @param cuts in points, by grade
  */
-export async function countPlaces(
-	database: Database,
-	windowId: number,
-	roster: Roster,
-	cuts: Record<number, number>
-): Promise<{ toFinish: number; below: number }> {
-	const among = rosterSql(roster);
+export function belowTheLine(windowId: number, cuts: Record<number, number>): RosterCount {
 	const grades = Object.entries(cuts);
-	const row = await database.row<{ toFinish: number | null; below: number | null }>(
-		`SELECT SUM(${STATUS} IN (?)) AS toFinish,
-			SUM(place.theta + ? * place.standard_error < CASE roster.grade ${grades.map(() => 'WHEN ? THEN ?').join(' ')} END) AS below
-		FROM ${among.sql} AS roster ${PLACES}`,
-		[
-			[...TO_FINISH],
-			BAND_WIDTH,
-			...grades.flatMap(([grade, cut]) => [Number(grade), fromPoints(cut)]),
-			...among.values,
-			windowId,
-			windowId
-		]
-	);
-	return { toFinish: Number(row?.toFinish ?? 0), below: Number(row?.below ?? 0) };
+	return {
+		sql: `COALESCE(place.theta + ? * place.standard_error
+			< CASE roster.grade ${grades.map(() => 'WHEN ? THEN ?').join(' ')} END, 0)`,
+		values: [BAND_WIDTH, ...grades.flatMap(([grade, cut]) => [Number(grade), fromPoints(cut)])],
+		join: inWindow(windowId)
+	};
 }

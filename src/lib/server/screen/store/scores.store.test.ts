@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
-import { countPlaces } from './places';
+import { countRoster } from '../../people';
+import { belowTheLine } from './places';
 import { existingImports, importScores, overallAbilities, windowScores } from './scores';
 import { domainList } from '../../library/store/skills';
 import { readTraces } from '../../standing/store/standings';
@@ -68,7 +69,13 @@ describe('imported scores', () => {
 		await bring(score({ studentId: 5, theta: -1 }), score({ studentId: 6, theta: 1 }));
 		// 475 ± 12.5 points.
 		const below = async (cut: number) =>
-			(await countPlaces(small.database, 2, { staff: staffAs('specialist'), today: TODAY }, { 4: cut, 5: cut })).below;
+			(
+				await countRoster(
+					small.database,
+					{ staff: staffAs('specialist'), today: TODAY },
+					{ below: belowTheLine(2, { 4: cut, 5: cut }) }
+				)
+			).below;
 		expect(await below(488)).toBe(1);
 		expect(await below(487)).toBe(0);
 		expect(seen(...(await windowScores(small.database, 2, seen(5, 6, 7))).keys())).toEqual([5, 6]);

@@ -2,7 +2,7 @@ import { cycleWeek, schoolDateOf, weeksBetween, type SchoolDate } from '../../..
 import type { Point } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
-import { rosterSql, type Roster } from '../../people';
+import { rosterSql, type Roster, type RosterCount } from '../../people';
 import type { School } from '../../school';
 
 export interface ProbePlan {
@@ -73,22 +73,34 @@ export async function probeSeries(
 	});
 }
 
-/** Probes of the week, of running plans of a roster, that are still to be taken: those that `probeSeries` calls due. */
-export async function countDueProbes(database: Database, roster: Roster): Promise<number> {
+const isDue = `plan.starts_on <= ? AND plan.goal_on >= ? AND NOT EXISTS (
+	SELECT 1 FROM sitting
+	WHERE sitting.plan_id = plan.id AND sitting.week = DATEDIFF(?, plan.starts_on) DIV 7 + 1
+		AND sitting.finished_at IS NOT NULL)`;
+
+/** Running plans of a roster, by student, without their probes. */
+export async function runningPlans(
+	database: Database,
+	roster: Roster
+): Promise<{ id: number; studentId: VisibleId; skillId: number; due: boolean }[]> {
 	const among = rosterSql(roster);
 	const { today } = roster;
-	const row = await database.row<{ probes: number }>(
-		`SELECT COUNT(*) AS probes FROM ${among.sql} AS roster
-		JOIN probe_plan AS plan ON plan.student_id = roster.id
-		WHERE plan.ended_on IS NULL AND plan.starts_on <= ? AND plan.goal_on >= ?
-			AND NOT EXISTS (
-				SELECT 1 FROM sitting
-				WHERE sitting.plan_id = plan.id AND sitting.week = DATEDIFF(?, plan.starts_on) DIV 7 + 1
-					AND sitting.finished_at IS NOT NULL)`,
-		[...among.values, today, today, today]
+	const rows = await database.rows<{ id: number; studentId: VisibleId; skillId: number; due: number }>(
+		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, ${isDue} AS due
+		FROM ${among.sql} AS roster JOIN probe_plan AS plan ON plan.student_id = roster.id
+		WHERE plan.ended_on IS NULL
+		ORDER BY plan.student_id, plan.starts_on, plan.id`,
+		[today, today, today, ...among.values]
 	);
-	return Number(row!.probes);
+	return rows.map((row) => ({ ...row, due: Boolean(row.due) }));
 }
+
+/** Probes of the week, of running plans, that are still to be taken: those that `probeSeries` calls due. */
+export const dueProbes = (today: SchoolDate): RosterCount => ({
+	sql: `(SELECT COUNT(*) FROM probe_plan AS plan
+		WHERE plan.student_id = roster.id AND plan.ended_on IS NULL AND ${isDue})`,
+	values: [today, today, today]
+});
 
 export interface NewPlan {
 	studentIds: number[];

@@ -1,4 +1,5 @@
-import { addDays } from '$lib/core/calendar';
+import { plural } from '$lib/core/words';
+import { addDays, sayDate } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
@@ -72,7 +73,7 @@ export const actions = {
 		const given = await assignChecks(database, staff, wanted, dueOn, at);
 		if (!given) return refuse('All of these checks are waiting for them already');
 		return {
-			done: `A check on ${given.skills} ${given.skills === 1 ? 'skill' : 'skills'} waits for ${given.students} ${given.students === 1 ? 'student' : 'students'}, due ${dueOn}.`,
+			done: `A check on ${plural(given.skills, 'skill')} waits for ${plural(given.students, 'student')}, due ${sayDate(dueOn)}.`,
 			undo: { action: '/gaps/check?/undo', fields: { batch: String(given.batch) } }
 		};
 	}),
@@ -80,7 +81,7 @@ export const actions = {
 		const { withdrawn, begun } = await withdrawChecks(database, staff, form.batch, at);
 		if (withdrawn === 0) return refuse('These checks are finished or taken back already');
 		return {
-			done: `Taken back for ${withdrawn} ${withdrawn === 1 ? 'student' : 'students'}${begun ? `; ${begun} had begun, and what they answered is kept` : ''}.`
+			done: `Taken back for ${plural(withdrawn, 'student')}${begun ? `; ${begun} had begun, and what they answered is kept` : ''}.`
 		};
 	})
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { sayDate } from '$lib/core/calendar';
@@ -16,7 +17,7 @@
 	const asked = $derived(data.students.filter((student) => askedOf(student).length));
 	const skills = $derived(new Set(asked.flatMap(askedOf)).size);
 	const wanted = $derived(asked.map((student) => `${student.id}:${askedOf(student).join(',')}`).join(';'));
-	const people = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+	const people = (count: number) => `${plural(count, 'student')}`;
 	const back = $derived.by(() => {
 		const [kind, value] = (page.url.searchParams.get('back') ?? '').split(':');
 		if (kind === 'draft' && /^\d+$/.test(value)) return keepingScope('/groups/suggest', { draft: value });
@@ -80,7 +81,7 @@
 		</tbody>
 	</table>
 	{#if asked.length}
-		<ActionBar says="{people(asked.length)}, {skills} {skills === 1 ? 'skill' : 'skills'}">
+		<ActionBar says="{people(asked.length)}, {plural(skills, 'skill')}">
 			<form method="POST" action="?/assign{page.url.search ? `&${page.url.search.slice(1)}` : ''}" use:enhance>
 				<input type="hidden" name="wanted" value={wanted} />
 				<label>Due <input type="date" name="dueOn" defaultValue={data.dueOn} required /></label>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -147,7 +148,7 @@
 		{/if}
 	{/each}
 	{#if selected.length}
-		<ActionBar says="{selected.length} {selected.length === 1 ? 'student' : 'students'} selected">
+		<ActionBar says="{plural(selected.length, 'student')} selected">
 			{#if data.can.group}<a
 					class="button primary"
 					href={keepingScope('/groups/suggest', { students: selected.join(','), domain: null })}>Suggest groups</a

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { addDays, sayDate } from '$lib/core/calendar';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -12,7 +13,7 @@
 	let { data, form } = $props();
 
 	const isToday = $derived(data.on === data.school.today);
-	const people = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+	const people = (count: number) => `${plural(count, 'student')}`;
 </script>
 
 <svelte:head><title>Sessions · Orderly Compass</title></svelte:head>

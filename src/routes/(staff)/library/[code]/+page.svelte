@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import type { Standing } from '$lib/core/mastery';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -148,7 +149,7 @@
 	</section>
 </div>
 {#if chosen.length && data.samples.length}
-	<ActionBar says="{chosen.length} {chosen.length === 1 ? 'student' : 'students'} chosen">
+	<ActionBar says="{plural(chosen.length, 'student')} chosen">
 		<a
 			class="button primary"
 			href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${chosen.join(',')}` })}

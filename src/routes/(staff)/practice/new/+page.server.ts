@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
@@ -115,7 +116,7 @@ export const actions = {
 		if (studentIds.length > MOST_UNASKED && form.sure !== 'yes') {
 			const classes = new Set(students.map(({ classId }) => classId)).size;
 			return fail(409, {
-				ask: `This set goes to ${studentIds.length} students of ${classes} ${classes === 1 ? 'class' : 'classes'}.`
+				ask: `This set goes to ${studentIds.length} students of ${plural(classes, 'class', 'classes')}.`
 			});
 		}
 		const setId = await assignSet(

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -14,7 +15,7 @@
 	// svelte-ignore state_referenced_locally
 	let opensOn = $state(data.dates.opensOn);
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const count = $derived(`${data.students.length} ${data.students.length === 1 ? 'student' : 'students'}`);
+	const count = $derived(`${plural(data.students.length, 'student')}`);
 	/** What the server asks before a set goes to many. */
 	const ask = $derived(form && 'ask' in form ? form.ask : null);
 	const named = (kind: string) => data.choices.filter((choice) => choice.kind === kind);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { number } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { invalidate } from '$app/navigation';
 	import CalibrationTable from '$lib/ui/screen/CalibrationTable.svelte';
@@ -70,8 +71,8 @@
 					data.counted.sittings,
 					'sitting'
 				)}.
-			{:else}Fitting: pass {progress.iteration}, log-likelihood {progress.logLikelihood.toFixed(2).replace('-', '−')}.
-				It ends when a pass changes nothing.{/if}
+			{:else}Fitting: pass {progress.iteration}, log-likelihood {number(progress.logLikelihood, 2)}. It ends when a pass
+				changes nothing.{/if}
 			Asked for by {data.job.askedBy}.
 		</p>
 		{#if progress?.step === 'reading'}

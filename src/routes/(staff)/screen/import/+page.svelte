@@ -1,7 +1,7 @@
 <script lang="ts">
+	import { countBy, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { countBy } from '$lib/ui/table/countBy';
 	import { keepingScope } from '$lib/ui/shell/address';
 
 	let { data, form } = $props();
@@ -38,10 +38,11 @@
 {#if shown?.step === 'taken'}
 	<h2>Done</h2>
 	<p>
-		{shown.taken}
-		{shown.taken === 1 ? 'row was' : 'rows were'} taken, {shown.same}
-		{shown.same === 1 ? 'was' : 'were'} already there, {shown.bad}
-		{shown.bad === 1 ? 'was' : 'were'} left out.
+		{plural(shown.taken, 'row was', 'rows were')} taken, {plural(shown.same, 'was', 'were')} already there, {plural(
+			shown.bad,
+			'was',
+			'were'
+		)} left out.
 	</p>
 	{@render list()}
 	<p><a class="button primary" href={keepingScope('/screen', { window: data.window.id })}>See the results</a></p>
@@ -54,9 +55,7 @@
 	{@render list()}
 	<form method="POST" {action} use:enhance>
 		{@render carried('take')}
-		<button class="primary" disabled={taking === 0}
-			>Take {taking} {taking === 1 ? 'row' : 'rows'} into {data.window.name}</button
-		>
+		<button class="primary" disabled={taking === 0}>Take {plural(taking, 'row')} into {data.window.name}</button>
 	</form>
 {:else if shown?.step === 'columns'}
 	<h2>What does each column hold?</h2>

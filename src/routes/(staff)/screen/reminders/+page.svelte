@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
 
@@ -13,10 +14,11 @@
 	<h1>Reminders: {data.window.name}</h1>
 	{#if total}
 		<p>
-			{total}
-			{total === 1 ? 'student is' : 'students are'} still to finish, in {data.classes.length}
-			{data.classes.length === 1 ? 'class' : 'classes'}. Each class prints on a sheet of its own, for its teacher.
-			Teachers see the same on their own Screen page.
+			{plural(total, 'student is', 'students are')} still to finish, in {plural(
+				data.classes.length,
+				'class',
+				'classes'
+			)}. Each class prints on a sheet of its own, for its teacher. Teachers see the same on their own Screen page.
 		</p>
 		<p><button class="primary" onclick={() => print()}>Print {data.classes.length} sheets</button></p>
 	{:else}

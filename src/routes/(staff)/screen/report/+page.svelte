@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { reportText } from '$lib/core/screening';
 	import ReportPage from '$lib/ui/screen/ReportPage.svelte';
@@ -50,9 +51,7 @@
 				<option value="yes" selected={data.all}>all {data.scope.size} of {data.scope.inWords}</option>
 			</select>
 		</label>
-		<button class="primary" onclick={() => print()}
-			>Print {data.reports.length} {data.reports.length === 1 ? 'report' : 'reports'}</button
-		>
+		<button class="primary" onclick={() => print()}>Print {plural(data.reports.length, 'report')}</button>
 		<a class="button" href={keepingScope(`/screen/report.pdf${page.url.search}`)} data-sveltekit-reload
 			>Take out as PDF</a
 		>

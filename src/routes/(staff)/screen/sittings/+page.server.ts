@@ -1,6 +1,7 @@
+import { plural } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
-import { addDays, isSchoolDate } from '$lib/core/calendar';
-import { scoreSheet } from '$lib/core/fluency';
+import { sittingsBoard } from '$lib/server/screen/sittingsPage';
+import { addDays, isSchoolDate, sayDate } from '$lib/core/calendar';
 import {
 	decideTrust,
 	endSitting,
@@ -8,55 +9,18 @@ import {
 	type TrustDecision,
 	type WindowNote,
 	windowNotes,
-	windowPlaces,
 	windowsToSit
 } from '$lib/server/screen';
 import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
-import { accommodations, NO_ACCOMMODATION, setAccommodations, visibleAmong } from '$lib/server/people';
+import { setAccommodations, visibleAmong } from '$lib/server/people';
 import { domainList, skillList } from '$lib/server/library';
 
 export async function load({ locals, url }) {
 	const { school, scope, windows, window } = await screenContext(locals, url);
-	const { database } = locals;
-	if (!window) return { window: null, windows, rows: [], domains: [], today: school.today };
-	const students = await scope.students();
-	const [places, domains, own] = await Promise.all([
-		windowPlaces(database, window, students),
-		domainList(database, school.id),
-		accommodations(
-			database,
-			students.map((student) => student.id)
-		)
-	]);
-	const nameOf = new Map(domains.map((domain) => [domain.id, domain.name]));
-	const rows = students.map((student) => {
-		const { status, sitting, note, given } = places.get(student.id)!;
-		return {
-			id: student.id,
-			givenName: student.givenName,
-			familyName: student.familyName,
-			classId: student.classId,
-			className: student.className,
-			grade: student.grade,
-			status,
-			note,
-			given: given && scoreSheet(given),
-			lastAt: (given?.givenAt ?? sitting?.lastAt)?.toISOString() ?? null,
-			accommodation: own.get(student.id) ?? NO_ACCOMMODATION,
-			sitting: sitting && {
-				id: sitting.id,
-				trust: sitting.trust,
-				answered: sitting.answered,
-				// How many more there are is known of a fixed form only.
-				of: sitting.adaptive && sitting.trust === 'open' ? null : sitting.itemCount,
-				flags: sitting.flags,
-				resitOf: nameOf.get(sitting.domainId ?? sitting.resitDomainId ?? 0) ?? null
-			}
-		};
-	});
-	const asked = domains.filter(({ subject }) => subject === window.subject);
-	return { window, windows, rows, domains: asked, today: school.today };
+	const shared = { windows, today: school.today };
+	if (!window) return { ...shared, window: null, board: null };
+	return { ...shared, window, board: await sittingsBoard(locals.database, school, scope, window, url) };
 }
 
 const trustForm = formCheck<{ sitting: number; decision: TrustDecision; domain?: number }>({
@@ -142,7 +106,7 @@ const said: Record<TrustDecision, string> = {
 	resit: 'The domain is to be sat again. Until then nothing of the sitting counts.',
 	flagged: 'Taken back: the sitting waits for another look.'
 };
-const counted = (count: number) => `${count} ${count === 1 ? 'student' : 'students'}`;
+const counted = (count: number) => `${plural(count, 'student')}`;
 const FAR_MAKE_UP = 60;
 const NOTHING_NOTED: WindowNote = { kind: null, reason: '', makeUpUntil: null };
 const ONLY_SPECIALIST = 'Only a specialist or coordinator excuses students or lets them make up';
@@ -209,7 +173,7 @@ export const actions = {
 		const done = {
 			absent: `${who} noted as absent. They can still sit while the window is open.`,
 			excused: `${who} excused: ${reason}. The window does not ask them any more.`,
-			'make-up': `${who} can sit until ${makeUp}, also after the window has closed.`,
+			'make-up': `${who} can sit until ${sayDate(makeUp)}, also after the window has closed.`,
 			nothing: `What was noted of ${who} is taken away.`
 		}[kind];
 		const earlier = students.map((one) => [one, before.get(one) ?? NOTHING_NOTED]);

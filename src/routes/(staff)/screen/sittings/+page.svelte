@@ -1,22 +1,18 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { addDays, sayInstant } from '$lib/core/calendar';
-	import { SCREENING_STATUSES, TO_FINISH, TO_SIT } from '$lib/core/screening';
+	import { SCREENING_STATUSES, STILL_TO_FINISH, TO_FINISH } from '$lib/core/screening';
 	import ClassBoard from '$lib/ui/screen/ClassBoard.svelte';
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
 	import NoteForm from '$lib/ui/screen/NoteForm.svelte';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
-	import {
-		arrangeSittings,
-		sayAccommodation,
-		sayPlace,
-		STILL_TO_FINISH,
-		tallyByClass
-	} from '$lib/ui/screen/sittingRows';
+	import { sayAccommodation, sayPlace } from '$lib/ui/screen/sittingRows';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
-	import { countBy } from '$lib/ui/table/countBy';
+	import { Rows } from '$lib/ui/table/rows.svelte';
+	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
@@ -25,25 +21,28 @@
 	let noting = $state<'excused' | 'make-up' | 'accommodate' | null>(null);
 
 	const status = $derived(page.url.searchParams.get('status') ?? 'all');
-	const counts = $derived(countBy(data.rows, (row) => row.status));
-	const flagged = $derived(data.rows.filter((row) => row.status === 'needs another look'));
-	const tallies = $derived(tallyByClass(data.rows));
-	const shown = $derived(arrangeSittings(data.rows, status));
-	const chosen = $derived(data.rows.filter((row) => selected.includes(row.id)));
-	const missing = $derived(data.rows.filter((row) => TO_SIT.has(row.status)));
-	const toFinish = $derived(data.rows.filter((row) => TO_FINISH.has(row.status)).length);
-	const studentId = $derived(Number(page.url.searchParams.get('student')));
+	const board = $derived(data.board);
+	const rows = new Rows(() => ({ ids: board?.ids ?? [], first: board?.rows ?? [] }));
+	const chosen = $derived(rows.ids.filter((id) => selected.includes(id)));
+	const columns = $derived([
+		{ label: 'Class' },
+		{ label: 'Status' },
+		{ label: 'How far, and why' },
+		{ label: data.window?.measure ? 'Given' : 'Last answer' },
+		{ label: 'Accommodations' },
+		{ label: 'Action' }
+	]);
 	const sayTime = (at: string) => sayInstant(new Date(at), data.school.timeZone);
 </script>
 
 <svelte:head><title>Sittings · Orderly Compass</title></svelte:head>
 
-{#if !data.window}
+{#if !data.window || !board}
 	<h1>Sittings</h1>
 	<p>No screening window is planned yet. <a href={keepingScope('/screen/windows')}>Windows of the year</a></p>
 {:else}
 	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
-		{toFinish ? `${toFinish} of ${data.rows.length} still to finish` : `all ${data.rows.length} finished`}
+		{board.toFinish ? `${board.toFinish} of ${board.size} still to finish` : `all ${board.size} finished`}
 		{#snippet tools()}
 			<label>
 				Show
@@ -58,91 +57,57 @@
 					{/each}
 				</select>
 			</label>
-			<button onclick={() => (selected = shown.map(({ id }) => id))}>Select all {shown.length} shown</button>
-			{#if missing.length}
+			{#if board.toSit}
 				<a class="button" href={keepingScope('/screen/reminders', { window: data.window!.id })}
-					>Reminders for the {missing.length} still to sit</a
+					>Reminders for the {board.toSit} still to sit</a
 				>
 			{/if}
 		{/snippet}
 	</ScreenHead>
 
-	{#if flagged.length && data.can.screen}
+	{#if board.flagged && data.can.screen}
 		<FlaggedSittings
 			windowId={data.window.id}
-			rows={flagged}
-			domains={data.domains}
+			count={board.flagged}
+			rows={board.flaggedRows}
+			domains={board.domains}
 			open={status === 'needs another look'}
 		/>
 	{/if}
-	{#if tallies.length > 1}<ClassBoard {tallies} />{/if}
+	{#if board.tallies.length > 1}<ClassBoard tallies={board.tallies} />{/if}
 
-	<div class="wide-table">
-		<table class="roster">
-			<thead>
-				<tr>
-					<th><span class="visually-hidden">Select</span></th>
-					<th>Student</th>
-					<th>Class</th>
-					<th>Status</th>
-					<th>How far, and why</th>
-					<th>{data.window.measure ? 'Given' : 'Last answer'}</th>
-					<th>Accommodations</th>
-					<th></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each shown as row (row.id)}
-					<tr data-student={row.id} class:current={row.id === studentId}>
-						<td
-							><input
-								type="checkbox"
-								value={row.id}
-								bind:group={selected}
-								aria-label="Select {row.givenName} {row.familyName}"
-							/></td
-						>
-						<th scope="row"><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a></th>
-						<td>{row.className}</td>
-						<td class:soft={!TO_FINISH.has(row.status)}>{row.status}</td>
-						<td>{sayPlace(row)}</td>
-						<td class="soft when">{row.lastAt ? sayTime(row.lastAt) : ''}</td>
-						<td>{sayAccommodation(row.accommodation)}</td>
-						<td>
-							{#if data.window.measure && data.can.give}
-								<a
-									href={keepingScope('/screen/give', { window: data.window.id, to: row.id, student: null })}
-									aria-label="{row.status === 'finished'
-										? 'See what was given to'
-										: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
-								>
-							{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
-								<form method="POST" action="?/end" use:enhance>
-									<input type="hidden" name="sitting" value={row.sitting.id} />
-									<button
-										class="plain small"
-										aria-label="End the sitting of {row.givenName} {row.familyName} and score it">End and score</button
-									>
-								</form>
-							{/if}
-						</td>
-					</tr>
-				{:else}
-					<tr
-						><td colspan="8" class="soft"
-							>Nobody in {data.scope.inWords} is “{status}”: {#each counts as [name, count], i (name)}{i
-									? ', '
-									: ''}{count}
-								{name}{/each}. <a href={withState({ status: null })}>Show everyone</a></td
-						></tr
+	<StudentTable {rows} {columns} says="Sittings" height={31} bind:selected>
+		{#snippet cells(row)}
+			<td>{row.className}</td>
+			<td class:soft={!TO_FINISH.has(row.status)}>{row.status}</td>
+			<td>{sayPlace(row)}</td>
+			<td class="soft when">{row.lastAt ? sayTime(row.lastAt) : ''}</td>
+			<td>{sayAccommodation(row.accommodation)}</td>
+			<td>
+				{#if data.window!.measure && data.can.give}
+					<a
+						href={keepingScope('/screen/give', { window: data.window!.id, to: row.id, student: null })}
+						aria-label="{row.status === 'finished'
+							? 'See what was given to'
+							: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
 					>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+				{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
+					<form method="POST" action="?/end" use:enhance>
+						<input type="hidden" name="sitting" value={row.sitting.id} />
+						<button class="plain small" aria-label="End the sitting of {row.givenName} {row.familyName} and score it"
+							>End and score</button
+						>
+					</form>
+				{/if}
+			</td>
+		{/snippet}
+		{#snippet empty()}
+			Nobody in {data.scope.inWords} is “{status}”. <a href={withState({ status: null })}>Show everyone</a>
+		{/snippet}
+	</StudentTable>
 
 	{#if chosen.length}
-		<ActionBar says="{chosen.length} {chosen.length === 1 ? 'student' : 'students'} selected">
+		<ActionBar says="{plural(chosen.length, 'student')} selected">
 			{#if data.can.noteAbsences}
 				<form
 					method="POST"
@@ -152,7 +117,7 @@
 							update({ reset: false })}
 				>
 					<input type="hidden" name="window" value={data.window.id} />
-					<input type="hidden" name="students" value={chosen.map(({ id }) => id).join(',')} />
+					<input type="hidden" name="students" value={chosen.join(',')} />
 					<button name="kind" value="absent">Note as absent</button>
 					<button name="kind" value="nothing">Take note away</button>
 				</form>
@@ -168,7 +133,8 @@
 	{#if noting && chosen.length}
 		<NoteForm
 			what={noting}
-			students={chosen}
+			ids={chosen}
+			students={chosen.flatMap((id) => rows.at(id) ?? [])}
 			windowId={data.window.id}
 			day={addDays(data.today > data.window.closesOn ? data.today : data.window.closesOn, 7)}
 			onclose={() => (noting = null)}

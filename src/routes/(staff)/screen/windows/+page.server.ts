@@ -1,5 +1,6 @@
+import { plural } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
-import { addDays } from '$lib/core/calendar';
+import { addDays, sayDate } from '$lib/core/calendar';
 import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { subjectList } from '$lib/server/library';
@@ -84,7 +85,7 @@ export const actions = {
 		const added = await addWindow(database, staff, { ...form, measure, classIds: classes }, at);
 		if (added === null) return refuse('None of these classes is of your school');
 		return {
-			done: `${name} is planned for ${classes.length} ${classes.length === 1 ? 'class' : 'classes'}: ${opensOn} to ${closesOn}.`,
+			done: `${name} is planned for ${plural(classes.length, 'class', 'classes')}: ${sayDate(opensOn)} to ${sayDate(closesOn)}.`,
 			undo: { action: '?/withdraw', fields: { window: String(added) } }
 		};
 	}),
@@ -95,7 +96,7 @@ export const actions = {
 		const before = await moveWindow(database, staff, window, { opensOn, closesOn }, at);
 		if (!before) return refuse('There is no such window');
 		return {
-			done: `The window is open from ${opensOn} through ${closesOn}.`,
+			done: `The window is open from ${sayDate(opensOn)} through ${sayDate(closesOn)}.`,
 			undo: { action: '?/move', fields: { window: String(window), ...before } }
 		};
 	}),

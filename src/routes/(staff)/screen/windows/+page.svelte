@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { addDays } from '$lib/core/calendar';
 	import PlanWindow from '$lib/ui/screen/PlanWindow.svelte';
@@ -26,8 +27,7 @@
 
 {#if data.window}
 	<ScreenHead window={data.window} windows={data.windows} today={data.today}>
-		{data.windows.length}
-		{data.windows.length === 1 ? 'window' : 'windows'} planned
+		{plural(data.windows.length, 'window')} planned
 		{#snippet tools()}
 			{#if data.can.screen}<button class="primary" onclick={() => (planning = true)}>Plan a window</button>{/if}
 		{/snippet}

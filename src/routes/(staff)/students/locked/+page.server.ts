@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { letTryAgain, lockedOutOf } from '$lib/server/auth';
 import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
@@ -18,8 +19,6 @@ export const actions = {
 	letIn: staffAction('let students sign in', letInForm, async ({ staff, school, database, at, form }) => {
 		const students = await visibleAmong(database, staff, idsOf(form.students), school.today);
 		const count = await letTryAgain(database, staff, students, at);
-		return count
-			? { done: `${count} ${count === 1 ? 'student' : 'students'} can sign in again.` }
-			: refuse('They can sign in already');
+		return count ? { done: `${plural(count, 'student')} can sign in again.` } : refuse('They can sign in already');
 	})
 };

@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import { error, json } from '@sveltejs/kit';
 import {
 	AnswerDesk,
@@ -67,7 +68,7 @@ export async function POST(event) {
 	const submitted = answers.map((answer) => ({ ...answer, studentId: viewer.id, sittingId, timeZone, receivedAt: at }));
 	const results = await desk.submit(submitted);
 	const kept = results.filter((result) => KEPT.has(result)).length;
-	const rest = kept ? `The other ${kept} ${kept === 1 ? 'answer was' : 'answers were'} stored.` : 'Nothing was stored.';
+	const rest = kept ? `The other ${plural(kept, 'answer was', 'answers were')} stored.` : 'Nothing was stored.';
 	if (results.includes('unknown')) error(404, `There is no such question for you. ${rest}`);
 	if (results.includes('unreadable')) error(400, `An answer does not fit its question. ${rest}`);
 	const stored = answers.map(({ id }, i) => ({ id, status: results[i] }));

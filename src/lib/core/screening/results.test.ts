@@ -6,12 +6,11 @@ import {
 	filterRows,
 	OVERALL,
 	pointsAxis,
-	rosterChoices,
 	sayAccuracy,
 	scoredStudent,
 	sortRows,
 	type ScreenRow
-} from './rows';
+} from './results';
 
 const row = (id: number, points: number | null, change: Partial<ScreenRow> = {}): ScreenRow => ({
 	id,
@@ -21,7 +20,6 @@ const row = (id: number, points: number | null, change: Partial<ScreenRow> = {})
 	className: 'Avocet',
 	grade: 4,
 	tier: 1,
-	attributes: {},
 	status: points === null ? 'not started' : 'finished',
 	answered: 0,
 	cut: 490,
@@ -35,7 +33,7 @@ const row = (id: number, points: number | null, change: Partial<ScreenRow> = {})
 	...change
 });
 const ids = (rows: ScreenRow[]) => rows.map(({ id }) => id);
-const everything = { show: 'all', tier: 'all', moved: 'all', roster: 'all' };
+const everything = { show: 'all', tier: 'all', moved: 'all' };
 
 describe('rows of the results', () => {
 	const rows = [
@@ -99,35 +97,6 @@ describe('rows of the results', () => {
 	it('have an axis in tens that holds every band and line', () => {
 		expect(pointsAxis([], OVERALL)).toEqual({ from: 480, to: 520 });
 		expect(pointsAxis(rows, OVERALL)).toEqual({ from: 460, to: 530 });
-	});
-});
-
-describe('what the roster says', () => {
-	const rows = [
-		row(1, 500, { attributes: { 'Home language': 'Catalan', 'Education plan': 'yes' } }),
-		row(2, null, { attributes: { 'Home language': 'Wolof' } }),
-		row(3, 480, { attributes: { 'Home language': 'Catalan' } }),
-		row(4, 480)
-	];
-
-	it('is offered by attribute, each value with how many have it', () => {
-		expect(rosterChoices(rows)).toEqual([
-			{ name: 'Education plan', choices: [{ key: 'Education plan: yes', value: 'yes', count: 1 }] },
-			{
-				name: 'Home language',
-				choices: [
-					{ key: 'Home language: Catalan', value: 'Catalan', count: 2 },
-					{ key: 'Home language: Wolof', value: 'Wolof', count: 1 }
-				]
-			}
-		]);
-		expect(rosterChoices([row(4, 480)])).toEqual([]);
-	});
-
-	it('narrows the rows to those who have it, the untested too', () => {
-		expect(ids(filterRows(rows, { ...everything, roster: 'Home language: Catalan' }, OVERALL))).toEqual([1, 3]);
-		expect(ids(filterRows(rows, { ...everything, roster: 'Home language: Wolof' }, OVERALL))).toEqual([2]);
-		expect(ids(filterRows(rows, { ...everything, roster: 'Education plan: no' }, OVERALL))).toEqual([]);
 	});
 });
 

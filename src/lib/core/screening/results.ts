@@ -1,5 +1,7 @@
-import { reliableChange } from '$lib/core/measurement';
-import { benchmarkBand, type BenchmarkBand, type ScoredStudent, type ScreeningStatus } from '$lib/core/screening';
+import { reliableChange } from '../measurement';
+import { benchmarkBand, type BenchmarkBand } from './bands';
+import type { ScreeningStatus } from './status';
+import type { ScoredStudent } from './summary';
 
 /** A score in the window's unit, points or correct a minute, with its standard error. */
 export interface PointsWithError {
@@ -24,8 +26,6 @@ export interface WindowStudent {
 /** A student in the results of a screening window. */
 export interface ScreenRow extends WindowStudent {
 	tier: number;
-	/** What the roster says beyond that, by name. */
-	attributes: Record<string, string>;
 	answered: number;
 	/** The line for the student's grade, in the window's unit; null when the score is held against none. */
 	cut: number | null;
@@ -102,15 +102,12 @@ export interface RowFilter {
 	tier: string;
 	/** Movement on the measure since the window before. */
 	moved: string;
-	/** An attribute of the roster with its value, as `rosterChoices` gives it. */
-	roster: string;
 }
 
-export function filterRows(rows: ScreenRow[], { show, tier, moved, roster }: RowFilter, measure: number): ScreenRow[] {
+export function filterRows(rows: ScreenRow[], { show, tier, moved }: RowFilter, measure: number): ScreenRow[] {
 	return rows.filter((row) => {
 		if (show !== 'all' && row.status !== show && bandOf(row, measure) !== show) return false;
 		if (tier !== 'all' && String(row.tier) !== tier) return false;
-		if (roster !== 'all' && !attributeKeys(row).includes(roster)) return false;
 		if (moved === 'all') return true;
 		const change = changeOf(row, measure);
 		if (!change) return moved === 'no earlier score';
@@ -135,25 +132,4 @@ export function pointsAxis(rows: ScreenRow[], measure: number): { from: number; 
 export function sayAccuracy(given: ScreenRow['given']): string {
 	if (!given) return '';
 	return given.accuracy === null ? 'none attempted' : `${Math.round(100 * given.accuracy)}% of ${given.attempted}`;
-}
-
-const attributeKeys = ({ attributes }: ScreenRow) =>
-	Object.entries(attributes).map(([name, value]) => `${name}: ${value}`);
-
-/** Attributes of the roster that rows can be narrowed to, by name, each value with how many have it. */
-export function rosterChoices(
-	rows: ScreenRow[]
-): { name: string; choices: { key: string; value: string; count: number }[] }[] {
-	const counts = new Map<string, Map<string, number>>();
-	for (const { attributes } of rows) {
-		for (const [name, value] of Object.entries(attributes)) {
-			const own = counts.get(name) ?? new Map<string, number>();
-			own.set(value, (own.get(value) ?? 0) + 1);
-			counts.set(name, own);
-		}
-	}
-	return [...counts].sort().map(([name, own]) => ({
-		name,
-		choices: [...own].sort().map(([value, count]) => ({ key: `${name}: ${value}`, value, count }))
-	}));
 }

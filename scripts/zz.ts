@@ -1,0 +1,12 @@
+import { chromium } from '@playwright/test';
+import { chromiumLaunch } from './chromium.mjs';
+import { address } from '../tests/browser/people';
+const browser = await chromium.launch(chromiumLaunch);
+const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+page.on('console', (m) => console.log(m.text()));
+page.on('pageerror', (e) => console.log(String(e), e.stack));
+page.on('requestfailed', (r) => console.log('failed', r.url()));
+page.on('response', (r) => r.status() >= 400 && console.log(r.status(), r.url()));
+await page.goto(address() + '/sign-in'); await page.waitForTimeout(2000);
+console.log(await page.locator('html').getAttribute('data-alive'));
+await browser.close();

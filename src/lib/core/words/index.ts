@@ -1,0 +1,3 @@
+/** Words and counts as every page says them. */
+export * from './countBy';
+export * from './numbers';

@@ -1,0 +1,58 @@
+import { addDays, weekdayBy } from '../../core/calendar';
+import type { Database } from '../database';
+import { currentGroups } from '../groups';
+import { skillList } from '../library';
+import { visibleAmong } from '../people';
+import { numberIn, type Staff } from '../request';
+import type { School } from '../school';
+import type { Scope } from '../shell';
+import { adviceFor } from './advice';
+import { reviewList } from './store/reviews';
+
+/** Reviews that are shown at once, of those due, coming and decided. */
+const AT_ONCE = { due: 10, later: 20, decided: 20 };
+type List = keyof typeof AT_ONCE;
+
+/** Reviews of a scope, each list from the place that the address says, with the rule's advice for those not decided. */
+export async function decidePage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
+	const read = async (list: List) => {
+		const part = { from: numberIn(url, list), most: AT_ONCE[list] };
+		return { ...part, ...(await reviewList(database, scope.roster, list, part)) };
+	};
+	const [due, later, decided, groups, skills] = await Promise.all([
+		read('due'),
+		read('later'),
+		read('decided'),
+		currentGroups(database, staff, school.today),
+		skillList(database, school.id)
+	]);
+	const open = [...due.reviews, ...later.reviews];
+	const [advice, students] = await Promise.all([
+		adviceFor(database, school, open),
+		visibleAmong(
+			database,
+			staff,
+			[...new Set([...open, ...decided.reviews].map(({ studentId }) => studentId))],
+			school.today
+		)
+	]);
+	const focusOf = (groupId: number) => {
+		const focus = groups.find((group) => group.id === groupId)?.focusSkillId;
+		return skills.find(({ id }) => id === focus)?.shortName ?? '';
+	};
+	const advised = ({ reviews, ...part }: typeof due) => ({
+		...part,
+		reviews: reviews.map((review) => ({
+			...review,
+			focus: focusOf(review.groupId),
+			recommendation: advice.get(review.id)!
+		}))
+	});
+	return {
+		students,
+		due: advised(due),
+		later: advised(later),
+		decided,
+		dates: { effectiveOn: school.today, nextReviewOn: weekdayBy(addDays(school.today, 28)) }
+	};
+}

@@ -1,0 +1,28 @@
+import type { Database } from '../../database';
+import { rosterSql, type Roster } from './people';
+
+/** A number that each student of a roster adds to a count, as SQL about `roster` (`id`, `grade`, `class_id`). */
+export interface RosterCount {
+	/** What a student adds. */
+	sql: string;
+	values: unknown[];
+	/** LEFT JOINs that it needs, none of which gives a student twice; told once where several counts need the same. */
+	join?: { sql: string; values: unknown[] };
+}
+
+/** Counts over a roster, all of them in one pass over its students. */
+export async function countRoster<Name extends string>(
+	database: Database,
+	roster: Roster,
+	counts: Record<Name, RosterCount>
+): Promise<Record<Name, number>> {
+	const named = Object.entries<RosterCount>(counts);
+	const joins = new Map(named.flatMap(([, { join }]) => (join ? [[join.sql, join.values]] : [])));
+	const among = rosterSql(roster);
+	const row = await database.row<Record<string, number | string | null>>(
+		`SELECT ${named.map(([name, { sql }]) => `SUM(${sql}) AS \`${name}\``).join(', ')}
+		FROM ${among.sql} AS roster ${[...joins.keys()].join(' ')}`,
+		[...named.flatMap(([, { values }]) => values), ...among.values, ...[...joins.values()].flat()]
+	);
+	return Object.fromEntries(named.map(([name]) => [name, Number(row![name] ?? 0)])) as Record<Name, number>;
+}

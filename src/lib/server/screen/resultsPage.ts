@@ -1,0 +1,172 @@
+import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
+import {
+	bandOf,
+	filterRows,
+	OVERALL,
+	pointsAxis,
+	scoredStudent,
+	sortRows,
+	summarizeScores,
+	type ScreenRow
+} from '../../core/screening';
+import { countBy } from '../../core/words';
+import type { Database } from '../database';
+import { domainList } from '../library';
+import { attributeChoices, studentsWith, type RosterStudent } from '../people';
+import { textIn } from '../request';
+import type { School } from '../school';
+import type { Scope } from '../shell';
+import { domainsOf, screenResults, unitOf, windowBefore } from './screenResults';
+import { cutScores } from './store/cutScores';
+import { placesIn, type PlaceSummary } from './store/places';
+import type { ScreeningWindow } from './store/windows';
+
+/** Rows in a page's first response. */
+const FIRST = 40;
+/** Between the name and the value of what the roster says, in an address. */
+const IS = ': ';
+
+/** What is asked of the results in the address. */
+function askedOf(url: URL, measures: number[]) {
+	const text = (name: string, otherwise: string) => textIn(url, name, 120) || otherwise;
+	const measure = measures.find((id) => String(id) === url.searchParams.get('on')) ?? OVERALL;
+	return {
+		measure,
+		sort: text('sort', String(measure)),
+		filter: { show: text('status', 'all'), tier: text('tier', 'all'), moved: text('moved', 'all') },
+		roster: text('roster', 'all')
+	};
+}
+
+const inPoints = (scores: PlaceSummary['scores'] = {}): ScreenRow['scores'] =>
+	Object.fromEntries(
+		Object.entries(scores).map(([domain, { theta, standardError }]) => [
+			domain,
+			{ points: toPoints(theta), error: POINTS_PER_LOGIT * standardError }
+		])
+	);
+
+/** Every student with what rows are sorted, narrowed and summed up by: from the summaries, one row a student and window. */
+async function briefRows(
+	database: Database,
+	school: School,
+	scope: Scope,
+	window: ScreeningWindow,
+	earlier: ScreeningWindow | null
+): Promise<ScreenRow[]> {
+	const [students, places, before, cuts] = await Promise.all([
+		scope.students(),
+		placesIn(database, window.id, scope.roster),
+		earlier ? placesIn(database, earlier.id, scope.roster) : new Map<number, PlaceSummary>(),
+		cutScores(database, school.id, window)
+	]);
+	return students.map((student) => {
+		const { status, scores } = places.get(student.id)!;
+		return {
+			...student,
+			status,
+			answered: 0,
+			cut: cuts[student.grade],
+			given: null,
+			scores: inPoints(scores),
+			before: inPoints(before.get(student.id)?.scores)
+		};
+	});
+}
+
+/** Grades and classes of some rows, in their order, each with its rows; grades only where there are several. */
+function parts(rows: ScreenRow[]): { key: string; label: string; isGrade: boolean; members: ScreenRow[] }[] {
+	const byGrade = new Set(rows.map(({ grade }) => grade)).size > 1;
+	const found = new Map<string, { key: string; label: string; isGrade: boolean; members: ScreenRow[] }>();
+	const add = (key: string, label: string, isGrade: boolean, row: ScreenRow) => {
+		const part = found.get(key) ?? { key, label, isGrade, members: [] };
+		part.members.push(row);
+		found.set(key, part);
+	};
+	for (const row of rows) {
+		if (byGrade) add(`grade:${row.grade}`, `Grade ${row.grade}`, true, row);
+		add(`class:${row.classId}`, row.className, false, row);
+	}
+	return [...found.values()];
+}
+
+/** The results of a window as the address asks for them: all that is counted, the order of the rows, and the first of them. */
+export async function resultsPage(
+	database: Database,
+	school: School,
+	scope: Scope,
+	windows: ScreeningWindow[],
+	window: ScreeningWindow,
+	url: URL
+) {
+	const earlier = windowBefore(windows, window);
+	const domains = domainsOf(window, await domainList(database, school.id));
+	const { measure, sort, filter, roster } = askedOf(url, [OVERALL, ...domains.map(({ id }) => id)]);
+	const [name, value] = [roster.slice(0, roster.indexOf(IS)), roster.slice(roster.indexOf(IS) + IS.length)];
+	const [rows, attributes, having] = await Promise.all([
+		window.measure
+			? scope
+					.students()
+					.then((all) => screenResults(database, school, windows, window, all))
+					.then((all) => all.rows)
+			: briefRows(database, school, scope, window, earlier),
+		attributeChoices(database, scope.roster),
+		roster === 'all' ? null : studentsWith(database, scope.roster, { name, value })
+	]);
+	const narrowed = having ? rows.filter(({ id }) => having.has(id)) : rows;
+	const shown = sortRows(filterRows(narrowed, filter, measure), sort, measure);
+	const students = new Map((await scope.students()).map((student) => [student.id as number, student]));
+	const classes = new Set(rows.map(({ classId }) => classId)).size;
+	return {
+		earlier,
+		domains,
+		unit: unitOf(window),
+		size: rows.length,
+		classes,
+		measure,
+		sort,
+		filter: { ...filter, roster },
+		statuses: countBy(rows, ({ status }) => status),
+		axis: pointsAxis(rows, measure),
+		parts:
+			classes > 1
+				? parts(rows).map(({ members, ...part }) => {
+						const scored = members.flatMap((row) => scoredStudent(row, measure) ?? []);
+						const cuts = new Set(members.map(({ cut }) => cut));
+						return {
+							...part,
+							size: members.length,
+							cut: cuts.size === 1 ? members[0].cut : null,
+							scores: scored.map(({ score }) => Math.round(score * 10) / 10),
+							...summarizeScores(scored)
+						};
+					})
+				: [],
+		attributes: attributes.map(({ name: of, choices }) => ({
+			name: of,
+			choices: choices.map((choice) => ({ ...choice, key: `${of}${IS}${choice.value}` }))
+		})),
+		below: shown.filter((row) => bandOf(row, measure) === 'below').map(({ id }) => id),
+		ids: shown.map(({ id }) => id),
+		rows: await resultRows(
+			database,
+			school,
+			windows,
+			window,
+			shown.slice(0, FIRST).map(({ id }) => students.get(id)!)
+		)
+	};
+}
+
+/** Rows of some students in full. */
+export async function resultRows(
+	database: Database,
+	school: School,
+	windows: ScreeningWindow[],
+	window: ScreeningWindow,
+	students: RosterStudent[]
+): Promise<ScreenRow[]> {
+	if (students.length === 0) return [];
+	const { rows } = await screenResults(database, school, windows, window, students);
+	return rows;
+}
