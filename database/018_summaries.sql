@@ -21,5 +21,15 @@ CREATE TABLE student_summary (
 	student_id INT UNSIGNED PRIMARY KEY,
 	-- The first day on which a practice set that is not finished, and was not taken back, is open.
 	waiting_from DATE NULL,
+	-- The first day of an open review.
+	review_from DATE NULL,
+	-- Plans of weekly probes that have not ended.
+	plans TINYINT UNSIGNED NOT NULL,
 	FOREIGN KEY (student_id) REFERENCES student (id)
 );
+
+-- Who is in a class on a day is read from the index alone.
+ALTER TABLE class_membership
+	ADD KEY by_class_day (class_id, from_on, until_on, student_id),
+	DROP KEY by_class;
+ALTER TABLE student ADD KEY by_grade (school_id, grade);

@@ -83,7 +83,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	// Track again: the probe is there, and there is not enough for a trend.
 	await page.goto(page.url().replace(/\/track.*/, '/track?scope=class:11'));
 	const row = page.locator('tbody tr').filter({ hasText: member }).filter({ hasText: skill }).first();
-	await row.getByRole('link').click();
+	await row.getByRole('link', { name: skill }).click();
 	await expect(page.getByText(/Not enough yet for a trend: 5 more probes/)).toBeVisible();
 
 	// Decide: a review that is due, with the rule's advice; record, see it in the history, take it back.

@@ -33,8 +33,10 @@ test('a long table is one tab stop, with arrows within, and all of its list can 
 	await expect(table.locator('tbody [tabindex="0"]')).toHaveCount(1);
 	const links = table.locator('tbody th a');
 	await links.first().focus();
-	for (let i = 0; i < 60; i++) await page.keyboard.press('ArrowDown');
-	await expect(table.locator('tr:has(th a:focus)')).toHaveAttribute('aria-rowindex', '62');
+	for (let row = 12; row <= 62; row += 10) {
+		for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
+		await expect(table.locator('tr:has(th a:focus)')).toHaveAttribute('aria-rowindex', String(row));
+	}
 	await page.keyboard.press('ArrowLeft');
 	await page.keyboard.press('Space');
 	await expect(page.getByRole('region', { name: 'Actions for the selection' })).toContainText('1 student selected');
@@ -97,7 +99,7 @@ test('a window is planned for some classes, opened early, and taken away; imposs
 	await expect(page.getByRole('status')).toContainText('closes before it opens. Nothing was changed.');
 	await plan('2027-03-01', '2027-03-12');
 	await expect(page.getByRole('status')).toContainText(
-		'Spring screening is planned for 10 classes: 2027-03-01 to 2027-03-12.'
+		'Spring screening is planned for 10 classes: Mon, Mar 1 to Fri, Mar 12.'
 	);
 	const row = page.getByRole('row').filter({ hasText: 'Spring screening' });
 	await expect(row).toContainText('opens later');
@@ -196,12 +198,12 @@ test('a school is read from grades over classes to students, on any domain, with
 	await expect(rows).toHaveCount(22);
 	await expect(page).toHaveURL(/on=4/);
 	await page.getByLabel('Since autumn').selectOption('no earlier score');
-	const without = await rows.count();
+	await expect(rows).not.toHaveCount(22);
 	await page.getByLabel('Since autumn').selectOption('all');
+	await expect(rows).toHaveCount(22);
 	await page.getByLabel('Tier').selectOption('2');
+	await expect(rows).not.toHaveCount(22);
 	await expect(rows.first()).toBeVisible();
-	expect(await rows.count()).toBeLessThan(22);
-	expect(without).toBeLessThan(22);
 });
 
 test('beside the panel every column can be scrolled into view, and names stay there', async ({ page }) => {

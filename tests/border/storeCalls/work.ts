@@ -6,6 +6,7 @@ import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as practice from '../../../src/lib/server/practice/store/practice';
+import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
@@ -159,11 +160,16 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		studentSummaries,
+		{
+			refreshStudents: given(({ database, me }) => studentSummaries.refreshStudents(database, me.students)),
+			storedStudents: given(({ database, me }) => studentSummaries.storedStudents(database, me.students))
+		}
+	],
+	[
 		waiting,
 		{
-			withWork: all,
-			refreshWaiting: given(({ database, me }) => waiting.refreshWaiting(database, me.students)),
-			storedWaiting: given(({ database, me }) => waiting.storedWaiting(database, me.students))
+			withWork: all
 		}
 	],
 	[

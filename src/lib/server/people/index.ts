@@ -26,4 +26,4 @@ export {
 	studentsNamed,
 	visibleAmong
 } from './store/people';
-export { countRoster, type RosterCount } from './store/rosterCounts';
+export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';

@@ -1,3 +1,3 @@
 /** Practice: sets that are assigned, and what came of them. */
 export { assignSet, practiceSets, queuedSets, recentResults, restoreSet, withdrawSet } from './store/practice';
-export { refreshWaiting, storedWaiting, withWork } from './store/waiting';
+export { withWork } from './store/waiting';

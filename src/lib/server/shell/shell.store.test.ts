@@ -38,7 +38,7 @@ const waits = async (some = students) =>
 				roster: {
 					staff: specialist,
 					today: TODAY,
-					narrowing: { sql: 'AND student.id IN (?)', values: [some.map(({ id }) => id)] }
+					narrowing: { sql: 'AND membership.student_id IN (?)', values: [some.map(({ id }) => id)] }
 				}
 			})
 		).legs.map(({ leg, waits: text }) => [leg, text])

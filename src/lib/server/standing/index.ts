@@ -1,4 +1,5 @@
 /** Where each student stands on each skill, worked out from the answers. */
+export { refreshStudents } from './store/studentSummaries';
 export {
 	addToTraces,
 	evidenceFor,

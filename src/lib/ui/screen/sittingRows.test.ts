@@ -37,7 +37,7 @@ describe('a row of the board', () => {
 		const note = { kind: 'excused' as const, reason: 'moved away', makeUpUntil: null };
 		expect(sayPlace(row(1, { status: 'excused', note }))).toBe('moved away');
 		const later = { kind: null, reason: '', makeUpUntil: '2026-12-11' };
-		expect(sayPlace(row(1, { note: later }))).toBe('can make up until 2026-12-11');
+		expect(sayPlace(row(1, { note: later }))).toBe('can make up until Fri, Dec 11');
 	});
 
 	it('offers the domain that most doubts are about to be sat again', () => {

@@ -2,7 +2,8 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { Advice, Verdict } from '../../../core/growth';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
-import { rosterSql, type Roster, type RosterCount, seenBy } from '../../people';
+import { refreshStudents } from '../../standing';
+import { rosterSql, type Roster, type RosterCount, seenBy, SUMMARY } from '../../people';
 
 export interface Review {
 	id: number;
@@ -78,9 +79,10 @@ export async function reviewList(
 
 /** Open reviews whose day has come. */
 export const dueReviews = (today: SchoolDate): RosterCount => ({
-	sql: `(SELECT COUNT(*) FROM review
-		WHERE review.student_id = roster.id AND review.verdict IS NULL AND review.due_on <= ?)`,
-	values: [today]
+	sql: `IF(summary.review_from <= ?, (SELECT COUNT(*) FROM review
+		WHERE review.student_id = roster.id AND review.verdict IS NULL AND review.due_on <= ?), 0)`,
+	values: [today, today],
+	join: SUMMARY
 });
 
 /** An open review of a student whom a staff member may see, or null. */
@@ -204,6 +206,7 @@ export async function decide(
 				reviewId
 			]);
 		}
+		await refreshStudents(transaction, [studentId]);
 		await audit(transaction, staff, at, 'decide', {
 			review: reviewId,
 			student: studentId,
@@ -256,6 +259,7 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			WHERE id = ?`,
 			[reviewId]
 		);
+		await refreshStudents(transaction, [review.studentId]);
 		await audit(transaction, staff, at, 'undo decide', { review: reviewId, student: review.studentId });
 		return true;
 	});

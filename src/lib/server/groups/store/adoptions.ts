@@ -1,4 +1,5 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
+import { refreshStudents } from '../../standing';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { changeWithin, undoWithin, type GroupDeed } from './groupChanges';
@@ -94,6 +95,7 @@ async function makeGroup(
 			.filter((studentId) => !group.helperIds.includes(studentId))
 			.map((studentId) => [studentId, insertId, group.reviewOn])
 	);
+	await refreshStudents(transaction, group.studentIds);
 	await transaction.run(
 		`INSERT INTO group_change (group_id, kind, effective_on, detail, reason, changed_by, changed_at)
 		VALUES (?, 'start', ?, ?, ?, ?, ?)`,
@@ -232,7 +234,15 @@ export async function undoAdoption(
 				if (!(await undoWithin(transaction, staff, changeId, at))) throw new NotPossible();
 			}
 			for (const id of made) {
+				const reviewed = await transaction.rows<{ studentId: number }>(
+					'SELECT student_id AS studentId FROM review WHERE group_id = ?',
+					[id]
+				);
 				await transaction.run('DELETE FROM review WHERE group_id = ?', [id]);
+				await refreshStudents(
+					transaction,
+					reviewed.map(({ studentId }) => studentId)
+				);
 				await transaction.run('DELETE FROM group_membership WHERE group_id = ?', [id]);
 				await transaction.run('DELETE FROM small_group WHERE id = ?', [id]);
 			}

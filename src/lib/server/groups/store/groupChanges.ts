@@ -1,4 +1,5 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
+import { refreshStudents } from '../../standing';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
@@ -112,6 +113,7 @@ async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDe
 				]);
 				reviews.push(review.insertId);
 			}
+			await refreshStudents(transaction, fresh);
 			return { added: { memberships, reviews }, studentIds: fresh };
 		}
 		case 'leave': {
@@ -231,7 +233,15 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 			[added.reviews]
 		);
 		if (decided) return false;
+		const reviewed = await transaction.rows<{ studentId: number }>(
+			'SELECT student_id AS studentId FROM review WHERE id IN (?)',
+			[added.reviews]
+		);
 		await transaction.run('DELETE FROM review WHERE id IN (?)', [added.reviews]);
+		await refreshStudents(
+			transaction,
+			reviewed.map(({ studentId }) => studentId)
+		);
 	}
 	if (added?.memberships?.length)
 		await transaction.run('DELETE FROM group_membership WHERE id IN (?)', [added.memberships]);

@@ -37,28 +37,29 @@ export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: 
 export interface Roster {
 	staff: Staff;
 	today: SchoolDate;
-	/** SQL that begins with AND, about `student` and `class`, with its values; all of them where there is none. */
+	/** SQL that begins with AND, about `class` and `membership`, with its values; all of them where there is none. */
 	narrowing?: { sql: string; values: unknown[] };
 }
 
-/** FROM and WHERE of a roster: `student`, and `class`, in which each is today. */
+/** FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more. */
 function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
 	const ownOnly = staff.role === 'teacher';
 	return {
-		from: `student
+		from: `class
 			JOIN class_membership AS membership
-				ON membership.student_id = student.id
-				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
-			JOIN class ON class.id = membership.class_id`,
-		where: `student.school_id = ? ${ownOnly ? 'AND class.teacher_id = ?' : ''} ${narrowing?.sql ?? ''}`,
+				ON membership.class_id = class.id
+				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)`,
+		where: `class.school_id = ? ${ownOnly ? 'AND class.teacher_id = ?' : ''} ${narrowing?.sql ?? ''}`,
 		values: [today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...(narrowing?.values ?? [])]
 	};
 }
 
-/** A roster as a table to join with: `id`, `grade` and `class_id` of each student. */
+const STUDENT = 'JOIN student ON student.id = membership.student_id';
+
+/** A roster as a table to join with: `id` and `class_id` of each student. */
 export function rosterSql(roster: Roster): { sql: string; values: unknown[] } {
 	const { from, where, values } = rosterRows(roster);
-	return { sql: `(SELECT student.id, student.grade, class.id AS class_id FROM ${from} WHERE ${where})`, values };
+	return { sql: `(SELECT membership.student_id AS id, class.id AS class_id FROM ${from} WHERE ${where})`, values };
 }
 
 /** How many students a roster has, and the name of the class of one of them. */
@@ -87,7 +88,7 @@ export async function rosterStudents(database: Database, roster: Roster): Promis
 			CAST(COALESCE((SELECT tier.tier FROM tier_interval AS tier
 				WHERE tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
 				ORDER BY tier.id LIMIT 1), 1) AS UNSIGNED) AS tier
-		FROM ${from}
+		FROM ${from} ${STUDENT}
 		WHERE ${where}
 		ORDER BY ${ROSTER_ORDER}`,
 		[today, today, ...values]
@@ -100,7 +101,10 @@ export async function studentIn(
 	{ narrowing, ...roster }: Roster,
 	id: number
 ): Promise<RosterStudent | null> {
-	const more = { sql: `AND student.id = ? ${narrowing?.sql ?? ''}`, values: [id, ...(narrowing?.values ?? [])] };
+	const more = {
+		sql: `AND membership.student_id = ? ${narrowing?.sql ?? ''}`,
+		values: [id, ...(narrowing?.values ?? [])]
+	};
 	return (await rosterStudents(database, { ...roster, narrowing: more }))[0] ?? null;
 }
 
@@ -122,7 +126,7 @@ export async function placeInRoster(database: Database, roster: Roster, id: numb
 				LAG(student.id) OVER walk AS before_id, LEAD(student.id) OVER walk AS after_id,
 				FIRST_VALUE(student.id) OVER walk AS first_id,
 				LAST_VALUE(student.id) OVER (ORDER BY ${ROSTER_ORDER} ROWS BETWEEN CURRENT ROW AND UNBOUNDED FOLLOWING) AS last_id
-			FROM ${from}
+			FROM ${from} ${STUDENT}
 			WHERE ${where}
 			WINDOW walk AS (ORDER BY ${ROSTER_ORDER})
 		) AS walked
@@ -149,7 +153,7 @@ export async function studentsNamed(
 	const { from, where, values } = rosterRows(roster);
 	return database.rows(
 		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName, class.name AS className
-		FROM ${from}
+		FROM ${from} ${STUDENT}
 		WHERE ${where} AND LOCATE(?, CONCAT(student.given_name, ' ', student.family_name)) > 0
 		ORDER BY ${ROSTER_ORDER}
 		LIMIT ${Number(most)}`,
@@ -183,7 +187,7 @@ export async function visibleAmong(
 	today: SchoolDate
 ): Promise<RosterStudent[]> {
 	return ids.length
-		? rosterStudents(database, { staff, today, narrowing: { sql: 'AND student.id IN (?)', values: [ids] } })
+		? rosterStudents(database, { staff, today, narrowing: { sql: 'AND membership.student_id IN (?)', values: [ids] } })
 		: [];
 }
 

@@ -1,7 +1,7 @@
 import type { Database } from '../../database';
 import { rosterSql, type Roster } from './people';
 
-/** A number that each student of a roster adds to a count, as SQL about `roster` (`id`, `grade`, `class_id`). */
+/** A number that each student of a roster adds to a count, as SQL about `roster` (`id`, `class_id`). */
 export interface RosterCount {
 	/** What a student adds. */
 	sql: string;
@@ -9,6 +9,12 @@ export interface RosterCount {
 	/** LEFT JOINs that it needs, none of which gives a student twice; told once where several counts need the same. */
 	join?: { sql: string; values: unknown[] };
 }
+
+/** What is kept of each student (`summary`). */
+export const SUMMARY = {
+	sql: 'LEFT JOIN student_summary AS summary ON summary.student_id = roster.id',
+	values: []
+} satisfies RosterCount['join'];
 
 /** Counts over a roster, all of them in one pass over its students. */
 export async function countRoster<Name extends string>(

@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
-import { refreshWaiting } from './waiting';
+import { refreshStudents } from '../../standing';
 
 export interface PracticeSet {
 	id: number;
@@ -84,7 +84,7 @@ export async function assignSet(database: RootDatabase, staff: Staff, set: NewSe
 			'INSERT INTO practice_set_student (set_id, student_id) VALUES ?',
 			set.studentIds.map((studentId) => [insertId, studentId])
 		);
-		await refreshWaiting(transaction, set.studentIds);
+		await refreshStudents(transaction, set.studentIds);
 		await audit(transaction, staff, at, 'assign practice', {
 			set: insertId,
 			skill: set.skillId,
@@ -120,7 +120,7 @@ export async function withdrawSet(
 			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return null;
-		await refreshWaiting(transaction, await studentsOf(transaction, setId));
+		await refreshStudents(transaction, await studentsOf(transaction, setId));
 		await audit(transaction, staff, at, 'withdraw practice', { set: setId });
 		const started = await transaction.row<{ started: number }>(
 			'SELECT COUNT(*) AS started FROM sitting WHERE set_id = ?',
@@ -146,7 +146,7 @@ export async function restoreSet(
 		);
 		if (affected === 0) return null;
 		const students = await studentsOf(transaction, setId);
-		await refreshWaiting(transaction, students);
+		await refreshStudents(transaction, students);
 		await audit(transaction, staff, at, 'undo withdraw practice', { set: setId });
 		return students.length;
 	});

@@ -138,7 +138,8 @@ export function belowTheLine(windowId: number, cuts: Record<number, number>): Ro
 	const grades = Object.entries(cuts);
 	return {
 		sql: `COALESCE(place.theta + ? * place.standard_error
-			< CASE roster.grade ${grades.map(() => 'WHEN ? THEN ?').join(' ')} END, 0)`,
+			< CASE (SELECT grade FROM student WHERE student.id = place.student_id)
+				${grades.map(() => 'WHEN ? THEN ?').join(' ')} END, 0)`,
 		values: [BAND_WIDTH, ...grades.flatMap(([grade, cut]) => [Number(grade), fromPoints(cut)])],
 		join: inWindow(windowId)
 	};

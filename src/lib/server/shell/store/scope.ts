@@ -26,7 +26,7 @@ export interface ScopeChoice {
 type Named = Pick<Scope, 'label' | 'inWords'>;
 
 /** A group's members on a day. */
-const IN_GROUP = `AND student.id IN (
+const IN_GROUP = `AND membership.student_id IN (
 	SELECT student_id FROM group_membership
 	WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
 
@@ -68,8 +68,8 @@ export async function findScope(
 	switch (kind) {
 		case 'grade':
 			return open(() => ({ label: `Grade ${id}`, inWords: `grade ${id}` }), {
-				sql: 'AND student.grade = ?',
-				values: [id]
+				sql: 'AND membership.student_id IN (SELECT id FROM student WHERE school_id = ? AND grade = ?)',
+				values: [staff.schoolId, id]
 			});
 		case 'class':
 			return open(named, { sql: 'AND class.id = ?', values: [id] });
@@ -79,7 +79,7 @@ export async function findScope(
 					size === 1
 						? { label: '1 chosen student', inWords: 'the chosen student' }
 						: { label: `${size} chosen students`, inWords: `the ${size} chosen students` },
-				{ sql: 'AND student.id IN (?)', values: [ids] }
+				{ sql: 'AND membership.student_id IN (?)', values: [ids] }
 			);
 		case 'group': {
 			const group = await database.row<{ name: string }>(

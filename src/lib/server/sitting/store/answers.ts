@@ -3,11 +3,10 @@ import { check, familyFormat, itemFrom, type Checked } from '../../../core/items
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
-import { refreshWaiting } from '../../practice';
 import { finishDiagnostic } from '../../screen';
 import type { SittingKind } from './sittings';
 import { type Skill, skillList } from '../../library';
-import { addToTraces, STORED_TRACE, type StoredTrace } from '../../standing';
+import { refreshStudents, addToTraces, STORED_TRACE, type StoredTrace } from '../../standing';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */
@@ -169,7 +168,7 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		await finishDiagnostic(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
 	}
 	const practiced = ended.filter(({ place }) => place.kind === 'practice').map(({ place }) => place.studentId);
-	await refreshWaiting(transaction, [...new Set(practiced)]);
+	await refreshStudents(transaction, [...new Set(practiced)]);
 }
 
 /**

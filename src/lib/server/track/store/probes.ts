@@ -2,8 +2,9 @@ import { cycleWeek, schoolDateOf, weeksBetween, type SchoolDate } from '../../..
 import type { Point } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
-import { rosterSql, type Roster, type RosterCount } from '../../people';
+import { rosterSql, type Roster, type RosterCount, SUMMARY } from '../../people';
 import type { School } from '../../school';
+import { refreshStudents } from '../../standing';
 
 export interface ProbePlan {
 	id: number;
@@ -97,9 +98,10 @@ export async function runningPlans(
 
 /** Probes of the week, of running plans, that are still to be taken: those that `probeSeries` calls due. */
 export const dueProbes = (today: SchoolDate): RosterCount => ({
-	sql: `(SELECT COUNT(*) FROM probe_plan AS plan
-		WHERE plan.student_id = roster.id AND plan.ended_on IS NULL AND ${isDue})`,
-	values: [today, today, today]
+	sql: `IF(summary.plans > 0, (SELECT COUNT(*) FROM probe_plan AS plan
+		WHERE plan.student_id = roster.id AND plan.ended_on IS NULL AND ${isDue}), 0)`,
+	values: [today, today, today],
+	join: SUMMARY
 });
 
 export interface NewPlan {
@@ -133,6 +135,7 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 			ids.push(insertId);
 		}
 		if (ids.length === 0) return ids;
+		await refreshStudents(transaction, plan.studentIds);
 		await audit(transaction, staff, at, 'start probes', { plans: ids });
 		return ids;
 	});
@@ -147,8 +150,8 @@ export async function undoStartProbes(
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
 		const ownOnly = undoesAll(staff.role) ? '' : 'AND plan.created_by = ?';
-		const free = await transaction.rows<{ id: number }>(
-			`SELECT plan.id FROM probe_plan AS plan
+		const free = await transaction.rows<{ id: number; studentId: number }>(
+			`SELECT plan.id, plan.student_id AS studentId FROM probe_plan AS plan
 			JOIN student ON student.id = plan.student_id
 			LEFT JOIN sitting ON sitting.plan_id = plan.id
 			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL ${ownOnly} FOR UPDATE`,
@@ -156,6 +159,10 @@ export async function undoStartProbes(
 		);
 		if (free.length === 0) return 0;
 		for (const { id } of free) await transaction.run('DELETE FROM probe_plan WHERE id = ?', [id]);
+		await refreshStudents(
+			transaction,
+			free.map(({ studentId }) => studentId)
+		);
 		await audit(transaction, staff, at, 'undo start probes', { plans: free.length });
 		return free.length;
 	});

@@ -173,7 +173,7 @@ export const actions = {
 		const done = {
 			absent: `${who} noted as absent. They can still sit while the window is open.`,
 			excused: `${who} excused: ${reason}. The window does not ask them any more.`,
-			'make-up': `${who} can sit until ${sayDate(makeUp)}, also after the window has closed.`,
+			'make-up': `${who} can sit until ${makeUp && sayDate(makeUp)}, also after the window has closed.`,
 			nothing: `What was noted of ${who} is taken away.`
 		}[kind];
 		const earlier = students.map((one) => [one, before.get(one) ?? NOTHING_NOTED]);
