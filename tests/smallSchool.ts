@@ -38,6 +38,19 @@ export const seenOne = (id: number) => id as VisibleId;
 const addressOf = (url: string, name: string) =>
 	Object.assign(new URL(url), { pathname: `/orderly_compass_${name}` }).href;
 
+/** A database in whose transactions every statement fails that has these words in it. */
+export const failingAt = (database: RootDatabase, words: string): RootDatabase => ({
+	...database,
+	transaction: (work) =>
+		database.transaction((transaction) =>
+			work({
+				...transaction,
+				run: (sql, values) =>
+					sql.includes(words) ? Promise.reject(new Error(`fails at ${words}`)) : transaction.run(sql, values)
+			})
+		)
+});
+
 /** A new, empty database on the tests' server, open for who makes its tables. */
 export async function emptyDatabase(name: string): Promise<RootDatabase> {
 	const first = openDatabase(inject('ownerUrl'), 1);

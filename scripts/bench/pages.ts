@@ -79,7 +79,10 @@ async function costOf(url: string, cookie: string): Promise<Cost> {
 	let bytes = 0;
 	for (let round = 0; round <= ROUNDS; round++) {
 		const began = performance.now();
-		const response = await fetch(url, { headers: { cookie, accept: 'text/html', 'accept-encoding': 'identity' }, redirect: 'manual' });
+		const response = await fetch(url, {
+			headers: { cookie, 'accept-encoding': 'identity' },
+			redirect: 'manual'
+		});
 		// The first round warms up.
 		if (round) times.push(performance.now() - began);
 		if (response.status !== 200) throw new Error(`${url}: ${response.status}`);

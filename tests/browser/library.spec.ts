@@ -141,7 +141,7 @@ test('the search at the top of every leg finds students and skills, by keyboard'
 	await page.keyboard.press('Enter');
 	await expect(page).toHaveURL(/\/library\/M(33|51)\?scope=class:5/);
 	const row = page.locator('li[data-student] a').first();
-	const name = await row.innerText();
+	const name = (await row.textContent())!;
 	await page.getByLabel('Find a student in this scope, or a skill').fill(name);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);

@@ -2,4 +2,4 @@
 export { audit } from './audit';
 export { database } from './current';
 export { NotOfTheSchool, requireOwn } from './ownRows';
-export { type Database, openDatabase, type RootDatabase } from './pool';
+export { type Database, inOne, openDatabase, type RootDatabase } from './pool';

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { inOne } from '../database';
 import {
 	matchingOf,
 	planScoreImport,
@@ -104,25 +105,20 @@ export const scoreImportAction = staffAction(
 		const rows = planScoreImport(records, roles, { students, existing, today: school.today });
 		if (step === 'check') return { ...shown, step: 'check' as const, rows };
 		const good = rows.filter((row) => row.effect === 'new' || row.effect === 'changes');
-		await importScores(
-			database,
-			staff,
-			window.id,
-			source,
-			good.flatMap((row) =>
-				row.scores.map(({ domainId, points }) => ({
-					studentId: row.studentId!,
-					domainId,
-					theta: fromPoints(points),
-					standardError: row.error / POINTS_PER_LOGIT,
-					takenOn: row.takenOn
-				}))
-			),
-			await skillList(database, school.id),
-			school.timeZone,
-			at
+		const scores = good.flatMap((row) =>
+			row.scores.map(({ domainId, points }) => ({
+				studentId: row.studentId!,
+				domainId,
+				theta: fromPoints(points),
+				standardError: row.error / POINTS_PER_LOGIT,
+				takenOn: row.takenOn
+			}))
 		);
-		await saveMatching(database, staff, source, matchingOf(header, roles, domains), at);
+		const skills = await skillList(database, school.id);
+		await inOne(database, async (all) => {
+			await importScores(all, staff, window.id, source, scores, skills, school.timeZone, at);
+			await saveMatching(all, staff, source, matchingOf(header, roles, domains), at);
+		});
 		const bad = rows.filter((row) => row.effect === 'bad');
 		return {
 			...shown,

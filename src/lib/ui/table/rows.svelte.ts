@@ -1,6 +1,6 @@
 /**
  * Rows of a long list: the page brings the ids of all, in order, and the first rows; the rest is asked for as it is
- * scrolled to, from the page's own address, which answers `?rows=1,2,3` with `{ rows }`.
+ * scrolled to, from `rows` under the page's own address, which answers `?rows=1,2,3` with `{ rows }`.
  *
  * const rows = new Rows(() => ({ ids: data.ids, first: data.rows }));
  * rows.need(40, 80);  {#each rows.ids as id}{rows.at(id)?.name}
@@ -43,9 +43,10 @@ export class Rows<Row extends { id: number }> {
 	async #ask(ids: number[]): Promise<void> {
 		for (const id of ids) this.#known.add(id);
 		const address = new URL(location.href);
+		address.pathname += '/rows';
 		address.searchParams.set('rows', ids.join(','));
 		try {
-			const reply = await fetch(address, { headers: { accept: 'application/json' } });
+			const reply = await fetch(address);
 			if (!reply.ok) throw new Error(String(reply.status));
 			const { rows }: { rows: Row[] } = await reply.json();
 			this.#asked = new Map([...this.#asked, ...rows.map((row) => [row.id, row] as const)]);

@@ -1,6 +1,7 @@
 import { plural } from '../../../core/words';
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { overlaps } from '../../../core/timetable';
+import { inOne } from '../../database';
 import { fileForm, formCheck, id, idsOf, idText, readFile } from '../../request';
 import { refuse, staffAction } from '../../shell/staffPage';
 import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
@@ -62,14 +63,16 @@ export const calendarActions = {
 			};
 		}
 		if (fresh.length === 0 && away.length === 0) return refuse('The file holds nothing that could be taken');
-		const slotIds = fresh.length ? await addSlots(database, staff, fresh, at) : [];
 		const absences = away.map(({ fromOn, untilOn, title }) => ({
 			staffId,
 			fromOn,
 			untilOn,
 			note: title.slice(0, 200)
 		}));
-		const absenceIds = absences.length ? await addAbsences(database, staff, absences, at) : [];
+		const { slotIds, absenceIds } = await inOne(database, async (all) => ({
+			slotIds: fresh.length ? await addSlots(all, staff, fresh, at) : [],
+			absenceIds: absences.length ? await addAbsences(all, staff, absences, at) : []
+		}));
 		return {
 			done: `Taken for ${person.displayName}: ${sayTimes(slotIds.length)}, ${plural(away.length, 'absence')}.`,
 			undo: { action: '?/undoImport', fields: { slots: slotIds.join(','), absences: absenceIds.join(',') } }
@@ -77,8 +80,10 @@ export const calendarActions = {
 	}),
 	undoImport: staffAction('plan the timetable', importUndoForm, async ({ staff, database, at, form }) => {
 		const { slots, absences } = form;
-		const removed = slots ? await removeSlots(database, staff, idsOf(slots), at) : 0;
-		const gone = absences ? await removeAbsences(database, staff, idsOf(absences), at) : [];
+		const { removed, gone } = await inOne(database, async (all) => ({
+			removed: slots ? await removeSlots(all, staff, idsOf(slots), at) : 0,
+			gone: absences ? await removeAbsences(all, staff, idsOf(absences), at) : []
+		}));
 		return removed || gone.length
 			? { done: `Taken back: ${sayTimes(removed)}, ${plural(gone.length, 'absence')}.` }
 			: refuse('Groups meet at these times by now');

@@ -3,6 +3,7 @@ import { post, undo, type Answer } from '../../../../../tests/formPost';
 import {
 	adopt,
 	clearGroups,
+	failingAt,
 	newGroup,
 	smallSchool,
 	staffAs,
@@ -154,6 +155,14 @@ describe('a calendar file', () => {
 		'SUMMARY:Course',
 		'END:VEVENT'
 	].join('\r\n');
+
+	it('is taken whole or not at all', async () => {
+		const before = await state();
+		const failing = { ...small, database: failingAt(small.database, 'INSERT INTO staff_absence') };
+		const fields = { staff: '3', take: 'yes', file: calendar(weekly('1330', 'Late group'), away) };
+		await expect(post(failing, specialist, actions.import, fields)).rejects.toThrow('fails at');
+		expect(await state()).toEqual(before);
+	});
 
 	it('is shown first, then taken, and taken back whole', async () => {
 		const before = await state();
