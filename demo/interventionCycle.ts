@@ -1,13 +1,12 @@
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
-import { itemsForSkill } from '../src/lib/core/items';
+import { itemsForSkill, PROBE_ITEMS, probeSeed } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { slotList, type Slot } from '../src/lib/server/groups/timetable/store/timetable';
 import { windowScores } from '../src/lib/server/screen/store/scores';
-import { PROBE_ITEMS, probeSeed } from '../src/lib/server/sitting/store/sittings';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
 import { readStandings } from '../src/lib/server/standing/store/standings';
 import type { VisibleId } from '../src/lib/server/request/viewer';

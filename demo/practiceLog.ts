@@ -1,5 +1,5 @@
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
-import { itemsForSkill } from '../src/lib/core/items';
+import { FIRST_PRACTICE_SEED, itemsForSkill } from '../src/lib/core/items';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { atHour, type AnswerLog } from './answerLog';
@@ -34,7 +34,7 @@ export class PracticeLog {
 
 	assign({ skillCode, itemCount, opensOn, dueOn, createdBy, groupId, students, finishes }: DemoSet): void {
 		const id = ++this.lastId;
-		const firstSeed = this.nextSeed.get(skillCode) ?? 100;
+		const firstSeed = this.nextSeed.get(skillCode) ?? FIRST_PRACTICE_SEED;
 		this.nextSeed.set(skillCode, firstSeed + itemCount);
 		this.sets.push({
 			id,

@@ -42,8 +42,6 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 	[
 		adaptiveSittings,
 		{
-			formSeed: given(() => adaptiveSittings.formSeed(1, 1)),
-			adaptiveSeed: given(() => adaptiveSittings.adaptiveSeed(1, 1)),
 			beginDiagnostic: given(({ database, me, skills }) =>
 				adaptiveSittings.beginDiagnostic(
 					database,

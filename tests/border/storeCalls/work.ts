@@ -235,7 +235,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
-			probeSeed: given(({ me }) => sittings.probeSeed(me.plans.a, 1)),
 			sittingItems: given(({ database, me }) => sittings.sittingItems(database, me.sittings.a)),
 			triedItems: given(({ database, me }) => sittings.triedItems(database, me.sittings.a, [0, 1])),
 			openItem: given(({ database, me }) => sittings.openItem(database, me.sittings.a)),

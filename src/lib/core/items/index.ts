@@ -8,6 +8,7 @@ export * from './figure';
 export * from './check';
 export * from './keyProof';
 export * from './misconceptions';
+export * from './seeds';
 export { itemFamilies } from './families';
 export { makeItem, type ItemFamily } from './family';
 export { formatNumber, inWords } from './text';

@@ -1,4 +1,4 @@
-import { familiesFor, familyFormat, type ItemSeed } from '../items';
+import { familiesFor, familyFormat, warmUpSeed, type ItemSeed } from '../items';
 import { expectedTheta, type GradeTerm } from '../measurement';
 import { seedFrom, seededRandom } from '../random';
 import type { SkillLevel } from './pool';
@@ -22,6 +22,6 @@ export function warmUpItems(skills: SkillLevel[], level: GradeTerm, studentId: n
 			.slice(0, 5);
 		if (families.length === 0) return [];
 		const { family, skill } = random.pick(families);
-		return [{ familyId: family.id, skillCode: skill.code, seed: random.integer(1, 9_999) }];
+		return [{ familyId: family.id, skillCode: skill.code, seed: warmUpSeed(random.integer(1, 9_999)) }];
 	});
 }

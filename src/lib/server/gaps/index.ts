@@ -1,4 +1,4 @@
 /** What is missing: the needle map, needs of whole classes, and checks of skills. */
 export { classwideNeeds } from './classwideNeeds';
 export { needleMap } from './needleMap';
-export { assignChecks, beginCheck, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from './store/skillChecks';
+export { assignChecks, beginCheck, MOST_CHECKED, openChecks, withdrawChecks } from './store/skillChecks';

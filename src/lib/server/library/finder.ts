@@ -7,7 +7,8 @@ import {
 	misconceptions,
 	type Answer,
 	type Item,
-	type MisconceptionId
+	type MisconceptionId,
+	SAMPLE_SEED
 } from '../../core/items';
 import type { Database } from '../database';
 import { mathHtml } from '../sitting';
@@ -43,8 +44,8 @@ function whereShown(): Promise<Map<MisconceptionId, Showing>> {
 async function lookThrough(): Promise<Map<MisconceptionId, Showing>> {
 	const showing = new Map<MisconceptionId, Showing>();
 	for (const { id, skillCode } of itemFamilies) {
-		for (let seed = 0; seed < SEEDS; seed++) {
-			const item = itemFrom(id, seed);
+		for (let i = 0; i < SEEDS; i++) {
+			const item = itemFrom(id, SAMPLE_SEED + i);
 			for (const { misconception, answer } of item.expectedErrors) {
 				const before = showing.get(misconception);
 				// A question that needs no figure can be told in a line.

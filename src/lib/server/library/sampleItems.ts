@@ -1,10 +1,8 @@
-import { describeAnswer, itemFrom, itemsForSkill } from '../../core/items';
+import { describeAnswer, itemFrom, itemsForSkill, SAMPLE_SEED } from '../../core/items';
 import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../sitting';
 
 /** Sample questions a page shows. */
 const SAMPLES = 6;
-/** Seeds no set, probe or form uses, so that nobody has seen a sample before. */
-const SAMPLE_SEED = 7_000_000;
 
 /** A sample question with its key and, for each wrong answer that tells something, the idea behind it. */
 export interface SampleItem extends Omit<ShownItemWithKey, 'misconceptions'> {

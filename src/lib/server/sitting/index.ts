@@ -13,7 +13,6 @@ export {
 	beginProbe,
 	type BoardSitting,
 	findSitting,
-	PROBE_ITEMS,
 	sittingItems,
 	triedItems,
 	type Trust,

@@ -1,8 +1,9 @@
 import { formCheck, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
-import { beginDiagnostic, beginPractice, beginProbe, PROBE_ITEMS, workFor } from '$lib/server/sitting';
-import { beginCheck, CHECK_ITEMS } from '$lib/server/gaps';
+import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
+import { CHECK_ITEMS, PROBE_ITEMS } from '$lib/core/items';
+import { beginCheck } from '$lib/server/gaps';
 
 export async function load({ locals }) {
 	const { diagnostics, probes, checks, sets } = await workFor(locals, studentContext(locals));

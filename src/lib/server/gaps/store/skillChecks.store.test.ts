@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
-import { assignChecks, beginCheck, CHECK_ITEMS, openChecks, withdrawChecks } from './skillChecks';
+import { CHECK_ITEMS } from '../../../core/items';
+import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';
 import { sittingItems } from '../../sitting/store/sittings';
 import { readStandings, standingsOnDays } from '../../standing/store/standings';
 

@@ -1,12 +1,10 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { itemsForSkill } from '../../../core/items';
+import { CHECK_ITEMS, checkSeed, itemsForSkill } from '../../../core/items';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { beginFixed, withSkillIds } from '../../sitting';
 import type { Skill } from '../../library';
 
-/** Questions on each skill of a check. */
-export const CHECK_ITEMS = 5;
 /** Skills in one check, at most: twenty questions. */
 export const MOST_CHECKED = 4;
 
@@ -118,9 +116,6 @@ export async function withdrawChecks(
 		return { withdrawn: own.length, begun: own.filter(({ begun }) => Number(begun)).length };
 	});
 }
-
-/** Seeds of a check's questions: apart from those of practice and of probes. */
-const checkSeed = (checkId: number) => 2_000_000_000 + checkId * CHECK_ITEMS;
 
 /** Begins a check, or goes on with it. @returns the sitting */
 export async function beginCheck(

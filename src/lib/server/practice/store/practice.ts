@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
+import { FIRST_PRACTICE_SEED } from '../../../core/items';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
@@ -73,7 +74,7 @@ export async function assignSet(database: RootDatabase, staff: Staff, set: NewSe
 				set.skillId,
 				set.groupId,
 				set.itemCount,
-				Number(last?.next ?? 100),
+				Number(last?.next ?? FIRST_PRACTICE_SEED),
 				set.opensOn,
 				set.dueOn,
 				staff.id,

@@ -1,16 +1,10 @@
+import { adaptiveSeed, formSeed } from '../../../core/items';
 import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { parameterSet, type ParameterSet, type ScreeningWindow, versionFor } from '../../screen';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
 import type { Skill } from '../../library';
-
-/** Seeds of a window's form: far enough apart that windows and attempts share no item. */
-export const formSeed = (windowId: number, attempt: number) => windowId * 10_000 + attempt * 1_000;
-
-/** Seeds of adaptive sittings lie above all others; each question of each sitting has its own. */
-export const adaptiveSeed = (sittingId: number, position: number) =>
-	1_000_000 + (sittingId % 80_000_000) * 50 + position;
 
 /** What a student sits: the whole diagnostic, or a domain of an earlier sitting again. */
 export interface DiagnosticPlace {

@@ -1,4 +1,4 @@
-import { itemsForSkill, type Answer, type ItemSeed } from '../../../core/items';
+import { itemsForSkill, PROBE_ITEMS, probeSeed, type Answer, type ItemSeed } from '../../../core/items';
 import type { Doubt } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
@@ -8,9 +8,6 @@ import { refreshPlaces } from '../../screen';
 export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
 /** `resit`: one domain waits to be sat again. */
 export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit';
-
-/** Items in a weekly probe. */
-export const PROBE_ITEMS = 8;
 
 export interface Sitting {
 	id: number;
@@ -126,9 +123,6 @@ export function withSkillIds(seeds: ItemSeed[], skills: Skill[]): (ItemSeed & { 
 	const ids = new Map(skills.map(({ code, id }) => [code, id]));
 	return seeds.map((seed) => ({ ...seed, skillId: ids.get(seed.skillCode)! }));
 }
-
-/** Seeds of a plan's weekly probe: no week shares an item with another, nor with practice. */
-export const probeSeed = (planId: number, week: number) => 500_000 + planId * 1_000 + week * PROBE_ITEMS;
 
 export async function beginPractice(
 	database: RootDatabase,

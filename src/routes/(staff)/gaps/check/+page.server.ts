@@ -5,7 +5,8 @@ import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
-import { assignChecks, CHECK_ITEMS, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/gaps';
+import { CHECK_ITEMS } from '$lib/core/items';
+import { assignChecks, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/gaps';
 import { skillGraph, skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
 

@@ -1,0 +1,57 @@
+/**
+ * Which seeds questions are made from, by what they are asked in. The ranges cannot meet, so that no probe, sample or
+ * practice shows a question that a diagnostic asks: the same family with the same seed is the same question, word for word.
+ */
+const WIDTHS = {
+	/** From here up, one set of a skill after another; the first hundred are left to tests. */
+	practice: 500_000_000,
+	sample: 1_000_000,
+	warmUp: 1_000_000,
+	form: 500_000_000,
+	probe: 500_000_000,
+	check: 500_000_000,
+	adaptive: 2_000_000_000
+};
+
+export type SeedUse = keyof typeof WIDTHS;
+
+const FIRST = 100;
+
+/** Where each range begins and ends (the end is no part of it); all fit into 32 bits without a sign. */
+export const SEED_RANGES = Object.fromEntries(
+	Object.entries(WIDTHS).map(([use, width], i, all) => {
+		const from = FIRST + all.slice(0, i).reduce((sum, [, before]) => sum + before, 0);
+		return [use, { from, until: from + width }];
+	})
+) as Record<SeedUse, { from: number; until: number }>;
+
+/** A place of a range; beyond its end it begins again. */
+const seedOf = (use: SeedUse, place: number): number => SEED_RANGES[use].from + (place % WIDTHS[use]);
+
+/** The first of the seeds of a practice set that is the first of its skill. */
+export const FIRST_PRACTICE_SEED = SEED_RANGES.practice.from;
+
+/** The first seed of the samples of any skill. */
+export const SAMPLE_SEED = SEED_RANGES.sample.from;
+
+/** Seeds of the practice before a diagnostic. */
+export const warmUpSeed = (place: number): number => seedOf('warmUp', place);
+
+/** The first seed of a window's fixed form; windows and attempts are far enough apart to share no question. */
+export const formSeed = (windowId: number, attempt: number): number =>
+	seedOf('form', windowId * 10_000 + attempt * 1_000);
+
+/** The first seed of a plan's probe of a week: no week shares a question with another. */
+export const probeSeed = (planId: number, week: number): number => seedOf('probe', planId * 1_000 + week * PROBE_ITEMS);
+
+/** The first seed of a check. */
+export const checkSeed = (checkId: number): number => seedOf('check', checkId * CHECK_ITEMS);
+
+/** The seed of one question of an adaptive sitting. */
+export const adaptiveSeed = (sittingId: number, position: number): number =>
+	seedOf('adaptive', sittingId * 50 + position);
+
+/** Questions of a weekly probe. */
+export const PROBE_ITEMS = 8;
+/** Questions on each skill of a check. */
+export const CHECK_ITEMS = 5;
