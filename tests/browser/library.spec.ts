@@ -140,6 +140,8 @@ test('the search at the top of every leg finds students and skills, by keyboard'
 	await expect(search.getByRole('option', { name: /^Elapsed time M33/ })).toBeVisible();
 	await page.keyboard.press('Enter');
 	await expect(page).toHaveURL(/\/library\/M(33|51)\?scope=class:5/);
+	await expect(page.getByRole('heading', { level: 1, name: 'Elapsed time' })).toBeVisible();
+	await page.waitForLoadState('networkidle');
 	const row = page.locator('li[data-student] a').first();
 	const name = (await row.textContent())!;
 	await page.getByLabel('Find a student in this scope, or a skill').fill(name);
