@@ -63,9 +63,11 @@ export async function reviewList(
 	const among = rosterSql(roster);
 	const { where, order } = LISTS[list];
 	const values = [...among.values, roster.today];
+	// In this order: else the reviews of a whole district may be read.
 	const [counted, rows] = await Promise.all([
 		database.row<{ total: number }>(
-			`SELECT COUNT(*) AS total FROM ${among.sql} AS roster JOIN review ON review.student_id = roster.id WHERE ${where}`,
+			`SELECT COUNT(*) AS total FROM ${among.sql} AS roster
+			STRAIGHT_JOIN review ON review.student_id = roster.id WHERE ${where}`,
 			values
 		),
 		database.rows<ReviewRow>(

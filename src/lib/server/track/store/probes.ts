@@ -87,8 +87,9 @@ export async function runningPlans(
 	const among = rosterSql(roster);
 	const { today } = roster;
 	const rows = await database.rows<{ id: number; studentId: VisibleId; skillId: number; due: number }>(
+		// In this order: else the plans of a whole district may be read.
 		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, ${isDue} AS due
-		FROM ${among.sql} AS roster JOIN probe_plan AS plan ON plan.student_id = roster.id
+		FROM ${among.sql} AS roster STRAIGHT_JOIN probe_plan AS plan ON plan.student_id = roster.id
 		WHERE plan.ended_on IS NULL
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[today, today, today, ...among.values]

@@ -1,0 +1,116 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { emptyDatabase, migrations, NOW, seenOne, staffAs, TODAY } from '../tests/smallSchool';
+import { decidePage } from '../src/lib/server/decide/decidePage';
+import { migrate } from '../src/lib/server/database/migrate';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { currentGroups, findGroup, groupsOn } from '../src/lib/server/groups/store/groups';
+import { studentPage } from '../src/lib/server/people/studentPage';
+import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/people';
+import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
+import { findSchool, type School } from '../src/lib/server/school/store/school';
+import { resultsPage } from '../src/lib/server/screen/resultsPage';
+import { sittingsBoard } from '../src/lib/server/screen/sittingsPage';
+import { windowInView } from '../src/lib/server/screen/windowPlaces';
+import { peekAt } from '../src/lib/server/shell/peek';
+import { ribbon } from '../src/lib/server/shell/ribbon';
+import { findScope } from '../src/lib/server/shell/store/scope';
+import { workFor } from '../src/lib/server/sitting/studentWork';
+import { trackPage } from '../src/lib/server/track/trackPage';
+import { SCHOOL_ID } from './people';
+import { seedDemoSchool } from './seed';
+
+/** Tables that grow with the years; no page may read one of them from end to end. */
+const GROWING = [
+	...['answer', 'sitting', 'sitting_item', 'late_answer', 'score', 'skill_trace', 'attendance', 'group_meeting'],
+	...['practice_set', 'practice_set_student', 'probe_plan', 'review', 'skill_check', 'student_note', 'audit_entry'],
+	...['group_membership', 'class_membership', 'tier_interval', 'student', 'window_place', 'student_summary']
+];
+/** Ways of the optimizer to a table that read all of it. */
+const WHOLE = new Set(['ALL', 'index']);
+
+let database: RootDatabase;
+let school: School;
+const staff = staffAs('specialist');
+/** Questions that were asked, each once, with the values of its first time. */
+const asked = new Map<string, unknown[]>();
+
+/** The same database, which notes what it is asked. */
+function noting(of: RootDatabase): RootDatabase {
+	const note = (sql: string, values: unknown[] = []) => {
+		// Lists in `IN (?)` are of any length.
+		if (/^\s*(SELECT|WITH)/.test(sql) && !asked.has(sql)) asked.set(sql, values);
+	};
+	return {
+		...of,
+		rows: (sql, values) => {
+			note(sql, values);
+			return of.rows(sql, values);
+		},
+		row: (sql, values) => {
+			note(sql, values);
+			return of.row(sql, values);
+		}
+	};
+}
+
+beforeAll(async () => {
+	database = await emptyDatabase('queries');
+	await migrate(database, migrations);
+	await seedDemoSchool(database, NOW, () => {});
+	for (const table of GROWING) await database.rows(`ANALYZE TABLE ${table}`);
+	school = await findSchool(database, SCHOOL_ID, NOW);
+});
+afterAll(() => database.close());
+
+/** What the pages that are opened most ask of the database, for the whole school, a class and a student. */
+async function openPages(): Promise<void> {
+	const watched = noting(database);
+	const student = seenOne(100);
+	for (const key of ['school', 'grade:4', 'class:5']) {
+		const scope = (await findScope(watched, staff, key, TODAY))!;
+		const url = (query = '') => new URL(`http://school.test/page?${query}`);
+		await ribbon(watched, staff, school, scope);
+		const { windows, window } = await windowInView(watched, school);
+		await resultsPage(watched, school, scope, windows, window!, url());
+		await sittingsBoard(watched, school, scope, window!, url());
+		await trackPage(watched, staff, school, scope, url());
+		await decidePage(watched, staff, school, scope, url());
+		await placeInRoster(watched, scope.roster, student);
+		await studentsNamed(watched, scope.roster, 'ma', 8);
+		const own = (await scope.students())[0];
+		await peekAt(watched, staff, school, own);
+		await studentPage(watched, school, own);
+	}
+	await currentGroups(watched, staff, TODAY);
+	await groupsOn(watched, staff, TODAY, TODAY);
+	await findGroup(watched, staff, 1, TODAY);
+	await queuedSets(watched, [student], TODAY);
+	await practiceSets(watched, SCHOOL_ID, [student]);
+	await recentResults(watched, student, 4);
+	await workFor(
+		{ database: watched, at: NOW, viewer: null },
+		{ kind: 'student', id: student, schoolId: SCHOOL_ID, givenName: '', grade: 4 }
+	);
+}
+
+describe('what pages ask of the database', () => {
+	it('is answered by indexes: no table that grows is read from end to end', async () => {
+		await openPages();
+		expect(asked.size).toBeGreaterThan(40);
+		const whole: string[] = [];
+		for (const [sql, values] of asked) {
+			const plan = await database.rows<{ table: string | null; type: string | null }>(`EXPLAIN ${sql}`, values);
+			const from = new Map(
+				[...sql.matchAll(/(?:FROM|JOIN)\s+(\w+)(?:\s+AS)?\s+(\w+)?/g)].flatMap(([, table, alias]) => [
+					[table, table],
+					[alias ?? table, table]
+				])
+			);
+			for (const { table, type } of plan) {
+				const of = from.get(table ?? '') ?? table ?? '';
+				if (GROWING.includes(of) && WHOLE.has(type ?? '')) whole.push(`${of} by ${type} in: ${sql}`);
+			}
+		}
+		expect(whole).toEqual([]);
+	});
+});
