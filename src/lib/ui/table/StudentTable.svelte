@@ -9,7 +9,7 @@
 	</StudentTable>
 -->
 <script lang="ts" generics="Row extends { id: number; givenName: string; familyName: string }">
-	import { tick, type Snippet } from 'svelte';
+	import { tick, untrack, type Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { withState } from '../shell/address';
 	import { legState } from '../shell/legState.svelte';
@@ -70,9 +70,12 @@
 		look();
 		return () => (legState.order = undefined);
 	});
-	// Whoever is selected by J and K is brought into view, drawn or not.
+	// Whoever is selected by J and K is brought into view, drawn or not; a page that opens begins at its top.
+	let inView = untrack(() => studentId);
 	$effect(() => {
-		const at = rows.ids.indexOf(studentId);
+		if (studentId === inView) return;
+		inView = studentId;
+		const at = untrack(() => rows.ids.indexOf(studentId));
 		if (at < 0) return;
 		const y = body.getBoundingClientRect().top + at * height;
 		if (y < 140 || y > window.innerHeight - 90) window.scrollBy(0, y - window.innerHeight / 2);
