@@ -1,7 +1,8 @@
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
-import { itemsForSkill, PROBE_ITEMS, probeSeed } from '../src/lib/core/items';
+import { PROBE_ITEMS } from '../src/lib/core/growth';
+import { itemsForSkill, probeSeed } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';

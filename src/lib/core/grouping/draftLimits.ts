@@ -34,7 +34,7 @@ export function withLimits(problem: GroupingProblem, limits: DraftLimits): Group
 	const may = new Set(limits.slotIds);
 	const out = new Set(limits.excludedIds);
 	const known = new Set(problem.students.map(({ id }) => id));
-	const there = (pairs: [string, string][]) => pairs.filter((pair) => pair.every((id) => known.has(id)));
+	const amongKnown = (pairs: [string, string][]) => pairs.filter((pair) => pair.every((id) => known.has(id)));
 	return {
 		...problem,
 		sizes: limits.sizes,
@@ -43,8 +43,8 @@ export function withLimits(problem: GroupingProblem, limits: DraftLimits): Group
 			...student,
 			available: out.has(student.id) ? [] : student.available.filter((id) => may.has(id))
 		})),
-		apart: there(limits.apart),
-		together: there(limits.together),
+		apart: amongKnown(limits.apart),
+		together: amongKnown(limits.together),
 		...(limits.mostGroups === null ? {} : { mostGroups: limits.mostGroups }),
 		keepWorth: limits.keepWorth
 	};

@@ -1,4 +1,4 @@
-import { supposed, type SkillGraph, type StandingNow } from '../mastery';
+import { ownOrInferred, type SkillGraph, type StandingNow } from '../mastery';
 import { need, readinessFor, type GroupingProblem } from './problem';
 
 /** What a grouping problem is made from. */
@@ -28,7 +28,7 @@ const MOST_FOCUSES = 8;
 function prerequisitesOf(standings: Map<number, StandingNow>, graph: SkillGraph, skillId: number) {
 	return (graph.prerequisites.get(skillId) ?? []).map((id) => {
 		const now = standings.get(id);
-		const state = now ? supposed(now) : 'unseen';
+		const state = now ? ownOrInferred(now) : 'unseen';
 		return state === 'secure' ? ('met' as const) : state === 'gap' ? ('gap' as const) : ('forming' as const);
 	});
 }
@@ -42,7 +42,7 @@ export function readiness(standings: Map<number, StandingNow>, graph: SkillGraph
 export function needsOf(standings: Map<number, StandingNow>, graph: SkillGraph, tier: 2 | 3): Map<number, number> {
 	const needs = graph.skills.flatMap((skillId) => {
 		const now = standings.get(skillId);
-		if (!now || supposed(now) === 'secure') return [];
+		if (!now || ownOrInferred(now) === 'secure') return [];
 		const value = need(now.probability, prerequisitesOf(standings, graph, skillId), tier);
 		return value >= LEAST_NEED ? [[skillId, value] as const] : [];
 	});

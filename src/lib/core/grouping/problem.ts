@@ -1,3 +1,6 @@
+/** What brings a group together: students who need the same, or some who have it secure and help. */
+export type GroupKind = 'same need' | 'mixed';
+
 /** Which groups to form: students with needs, times at which a group can be held, and the limits. */
 export interface GroupingProblem {
 	students: {

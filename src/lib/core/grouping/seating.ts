@@ -179,7 +179,7 @@ export class Seating {
 		const MOST_PASSES = 12;
 		for (let pass = 0; pass < MOST_PASSES; pass++) {
 			let moved = false;
-			for (let unit = 0; unit < this.places.length; unit++) if (this.better(unit)) moved = true;
+			for (let unit = 0; unit < this.places.length; unit++) if (this.improveFrom(unit)) moved = true;
 			if (!moved) return;
 		}
 	}
@@ -228,7 +228,7 @@ export class Seating {
 	}
 
 	/** Carries out the best move that begins with a unit. @returns whether there was one */
-	private better(unit: number): boolean {
+	private improveFrom(unit: number): boolean {
 		const { sizes } = this.table;
 		const size = sizes[unit];
 		const sources = this.hasRoom(unit) ? [EMPTY, ...this.places[unit]] : this.places[unit];

@@ -1,3 +1,4 @@
+import { PROBE_ITEMS } from './probe';
 import { number } from '../words';
 import type { Standing } from '../mastery';
 import { aimAt, aimline, baseline, forecast, type Forecast } from './forecast';
@@ -30,8 +31,8 @@ export interface Recommendation {
 }
 
 const one = (value: number) => number(value, 1);
-/** A forecast in words stays within what a probe of 8 items can show. */
-const ofEight = (value: number) => one(Math.min(8, Math.max(0, value)));
+/** A forecast in words stays within what a probe can show. */
+const ofProbe = (value: number) => `${one(Math.min(PROBE_ITEMS, Math.max(0, value)))} of ${PROBE_ITEMS}`;
 
 /**
  * What the numbers advise at a review. In this order:
@@ -65,7 +66,7 @@ export function advise(evidence: ReviewEvidence): Recommendation {
 	const robust = theilSen(probes, 0.8);
 	const dosage = evidence.sessionsPlanned === 0 ? null : evidence.sessionsAttended / evidence.sessionsPlanned;
 	const trend = `Growth is ${one(robust.slope)} items a week (80% interval ${one(robust.interval[0])} to ${one(robust.interval[1])}); the aimline needs ${one(line.slope)}.`;
-	const outlook = `The forecast for the goal date is ${ofEight(ahead.expected)} of 8 against a goal of ${one(goal.y)} (${Math.round(ahead.chanceOfGoal * 100)}% likely to be reached).`;
+	const outlook = `The forecast for the goal date is ${ofProbe(ahead.expected)} against a goal of ${one(goal.y)} (${Math.round(ahead.chanceOfGoal * 100)}% likely to be reached).`;
 	const delivered =
 		dosage === null
 			? 'No sessions were planned, so dosage is not known.'

@@ -1,3 +1,4 @@
 export * from './regression';
 export * from './forecast';
 export * from './advise';
+export * from './probe';

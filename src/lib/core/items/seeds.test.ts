@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { PROBE_ITEMS } from '../growth';
 import {
 	adaptiveSeed,
 	CHECK_ITEMS,
 	checkSeed,
 	FIRST_PRACTICE_SEED,
 	formSeed,
-	PROBE_ITEMS,
 	probeSeed,
 	SAMPLE_SEED,
 	SEED_RANGES,

@@ -1,3 +1,5 @@
+import { PROBE_ITEMS } from '../growth';
+
 /**
  * Which seeds questions are made from, by what they are asked in. The ranges cannot meet, so that no probe, sample or
  * practice shows a question that a diagnostic asks: the same family with the same seed is the same question, word for word.
@@ -51,7 +53,5 @@ export const checkSeed = (checkId: number): number => seedOf('check', checkId * 
 export const adaptiveSeed = (sittingId: number, position: number): number =>
 	seedOf('adaptive', sittingId * 50 + position);
 
-/** Questions of a weekly probe. */
-export const PROBE_ITEMS = 8;
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;

@@ -1,5 +1,5 @@
 import { readyNext, type SkillGraph } from './skillGraph';
-import { supposed, type StandingNow } from './standing';
+import { ownOrInferred, type StandingNow } from './standing';
 
 /** Where a student stands in a part of the skill graph, such as a domain. */
 export interface Place {
@@ -15,7 +15,7 @@ export interface Place {
 export function isMasteredIn(standings: Map<number, StandingNow>): (skill: number) => boolean {
 	return (skill) => {
 		const now = standings.get(skill);
-		return now !== undefined && supposed(now) === 'secure';
+		return now !== undefined && ownOrInferred(now) === 'secure';
 	};
 }
 

@@ -61,7 +61,7 @@ export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
 	return { standing, probability, answers, inferred: null, lastOn: trace.lastOn };
 }
 
-/** What a standing is treated as when something must be supposed: the standing itself, else what is inferred. */
-export function supposed(now: StandingNow): Exclude<Standing, 'unseen'> | 'unseen' {
+/** The standing by the student's own answers, or, where there are too few, what is inferred. */
+export function ownOrInferred(now: StandingNow): Exclude<Standing, 'unseen'> | 'unseen' {
 	return now.inferred ?? now.standing;
 }

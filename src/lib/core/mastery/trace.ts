@@ -2,14 +2,14 @@ import { daysBetween, type SchoolDate } from '../calendar';
 import { guessingChance, type ResponseFormat } from '../measurement';
 
 /** Where an answer was given. Only practice teaches: it shows at once whether the answer was right, and why. */
-export type EvidenceSource = 'diagnostic' | 'practice' | 'probe' | 'check';
+export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
 
 /** One first-try answer to an item of the skill. `sittingId` tells answers given in one go. */
 export interface Evidence {
 	correct: boolean;
 	on: SchoolDate;
 	format: ResponseFormat;
-	source: EvidenceSource;
+	source: SittingKind;
 	sittingId: number;
 }
 

@@ -1,3 +1,5 @@
+import type { Standing } from '../mastery';
+
 /** Share of a class lacking a skill from which it is taught to the whole class, and from which the advice is firm. */
 export const CLASSWIDE_SHARE = 0.6;
 export const CLASSWIDE_FIRM_SHARE = 0.8;
@@ -7,7 +9,7 @@ const CLASSWIDE_MINIMUM = 5;
  * Whether a skill belongs to whole-class teaching, from the standings of one class on it. Students without evidence do
  * not count; under 5 with evidence nothing is said.
  */
-export function classwideNeed(standings: ('gap' | 'forming' | 'secure' | 'slipping' | 'unseen')[]): {
+export function classwideNeed(standings: Standing[]): {
 	lacking: number;
 	withEvidence: number;
 	advice: 'none' | 'whole class' | 'whole class, firm';

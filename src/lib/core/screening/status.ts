@@ -1,3 +1,10 @@
+/** What is thought of a sitting: under way, it counts, it waits for a person, or what a person decided. */
+export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit';
+
+/** How a window screens. */
+export const SCREENING_MODES = ['adaptive', 'fixed form', 'teacher-given', 'imported score'] as const;
+export type ScreeningMode = (typeof SCREENING_MODES)[number];
+
 /** Where a student is in a screening window. */
 export type ScreeningStatus =
 	| 'not started'
@@ -44,7 +51,7 @@ export const TO_SIT: ReadonlySet<ScreeningStatus> = new Set(
 /** What a student's status follows from. */
 export interface WindowStanding {
 	/** The newest sitting; absent before the first. */
-	sitting?: { trust: 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit' };
+	sitting?: { trust: Trust };
 	/** Of the scores of the window that count; for our own `diagnostic` or `teacher-given`. */
 	sources: string[];
 	/** What staff noted of the student. */

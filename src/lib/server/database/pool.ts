@@ -43,7 +43,7 @@ function toBooleans(rows: RowDataPacket[], fields: FieldPacket[]): void {
 	}
 }
 
-function over(connection: Pool | PoolConnection): Database {
+function databaseOn(connection: Pool | PoolConnection): Database {
 	// Lists (`IN (?)`, `VALUES ?`) need client-side placeholders, which prepared statements do not have.
 	const send = <Result extends RowDataPacket[] | ResultSetHeader>(sql: string, values: unknown[]) =>
 		values.some(Array.isArray)
@@ -98,13 +98,13 @@ export function openDatabase(url: string, connections = 12): RootDatabase {
 		connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED', () => {})
 	);
 	return {
-		...over(pool),
+		...databaseOn(pool),
 		async transaction(work) {
 			for (let attempt = 1; ; attempt++) {
 				const connection = await pool.getConnection();
 				try {
 					await connection.beginTransaction();
-					const result = await work(over(connection));
+					const result = await work(databaseOn(connection));
 					await connection.commit();
 					return result;
 				} catch (error) {

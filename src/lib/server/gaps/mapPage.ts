@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../core/calendar';
 import { itemFrom, misconceptionById } from '../../core/items';
-import { isMasteredIn, rootCauses, supposed, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { isMasteredIn, rootCauses, ownOrInferred, type SkillGraph, type StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import { needleMap } from './needleMap';
 import { answerHtml, mathHtml } from '../sitting';
@@ -89,7 +89,7 @@ async function cellEvidence(
 	};
 	const prerequisites = graph.prerequisites.get(skill.id)!.map(named);
 	const causes =
-		now && supposed(now) === 'gap'
+		now && ownOrInferred(now) === 'gap'
 			? rootCauses(graph, skill.id, isMasteredIn(own), (id) => own.get(id)?.probability ?? NOTHING_KNOWN)
 			: [];
 	return {

@@ -32,8 +32,6 @@ export {
 	addWindow,
 	moveWindow,
 	noteStudents,
-	SCREENING_MODES,
-	type ScreeningMode,
 	type ScreeningWindow,
 	windowCounts,
 	type WindowNote,

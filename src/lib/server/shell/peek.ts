@@ -1,5 +1,5 @@
 import { windowInView, windowScores } from '../screen';
-import { supposed, type StandingNow } from '../../core/mastery';
+import { ownOrInferred, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
 import type { School } from '../school';
 import { currentGroupsOf } from '../groups';
@@ -103,7 +103,7 @@ function countStandings(standings: (StandingNow | undefined)[]) {
 	const counts = { gap: 0, forming: 0, secure: 0, slipping: 0, unseen: 0, likelyGap: 0 };
 	for (const now of standings) {
 		counts[now?.standing ?? 'unseen']++;
-		if (now && now.standing === 'unseen' && supposed(now) === 'gap') counts.likelyGap++;
+		if (now && now.standing === 'unseen' && ownOrInferred(now) === 'gap') counts.likelyGap++;
 	}
 	return counts;
 }

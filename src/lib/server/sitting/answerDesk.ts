@@ -19,10 +19,10 @@ export class AnswerDesk {
 	private waiting: Waiting[] = [];
 	private working = 0;
 
-	/** @param clerks transactions under way at the same time: while one waits for the disk another can work */
+	/** @param transactionsAtOnce transactions under way at the same time: while one waits for the disk another can work */
 	constructor(
 		private readonly database: RootDatabase,
-		private readonly clerks = 2
+		private readonly transactionsAtOnce = 2
 	) {}
 
 	/** @returns what became of each answer, in their order; rejects when the database cannot be reached */
@@ -34,7 +34,7 @@ export class AnswerDesk {
 	}
 
 	private async work(): Promise<void> {
-		if (this.working >= this.clerks) return;
+		if (this.working >= this.transactionsAtOnce) return;
 		this.working++;
 		while (this.waiting.length) {
 			const together = this.takeTogether();

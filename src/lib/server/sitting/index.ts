@@ -15,7 +15,6 @@ export {
 	findSitting,
 	sittingItems,
 	triedItems,
-	type Trust,
 	windowSittings,
 	withSkillIds
 } from './store/sittings';

@@ -2,7 +2,7 @@ import type { RootDatabase } from '../database';
 import { lockStudents } from '../people';
 import { readTraces, rebuildTraces, type TraceRow } from './store/standings';
 import { refreshSummaries, storedSummaries } from './summaries';
-import { everybody } from './traceRule';
+import { studentsInBatches } from './traceRule';
 
 /** A trace as it is compared: to nine digits. */
 const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) });
@@ -16,7 +16,7 @@ export async function rebuildEverything(
 	database: RootDatabase
 ): Promise<{ total: number; changed: number; summariesChanged: number }> {
 	let [total, changed, summariesChanged] = [0, 0, 0];
-	for await (const { ids, skills, timeZone } of everybody(database)) {
+	for await (const { ids, skills, timeZone } of studentsInBatches(database)) {
 		const [before, after, summaries] = await database.transaction(async (transaction) => {
 			await lockStudents(transaction, ids);
 			const stored = await readTraces(transaction, ids);

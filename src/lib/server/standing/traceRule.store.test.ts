@@ -5,7 +5,7 @@ import { lockStudents } from '../people/store/people';
 import { assignChecks, beginCheck, openChecks } from '../gaps/store/skillChecks';
 import { readTraces } from './store/standings';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
-import { bringTracesUpToDate, everybody } from './traceRule';
+import { bringTracesUpToDate, studentsInBatches } from './traceRule';
 
 /** Eight of one school, and one of another. */
 const STUDENTS = [1, 2, 3, 4, 5, 6, 7, 8, 9];
@@ -68,6 +68,6 @@ it('an answer that is stored while traces are worked out anew is in them', async
 
 it('everybody is met once, school by school', async () => {
 	const met: number[][] = [];
-	for await (const { ids } of everybody(small.database)) met.push(ids);
+	for await (const { ids } of studentsInBatches(small.database)) met.push(ids);
 	expect(met).toEqual([STUDENTS.slice(0, 8), STUDENTS.slice(8)]);
 });

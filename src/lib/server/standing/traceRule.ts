@@ -7,7 +7,7 @@ import { refreshSummaries } from './summaries';
 import { keepTraceRule, storedTraceRule } from './store/traceRule';
 
 /** All students of a database, a hundred of a school at a time, with what it teaches, and how many those are up to then. */
-export async function* everybody(database: Database) {
+export async function* studentsInBatches(database: Database) {
 	const CHUNK = 100;
 	const schools = await schoolTimeZones(database);
 	const idsOf = await Promise.all(schools.map(({ schoolId }) => allStudentIds(database, schoolId)));
@@ -31,7 +31,7 @@ export async function* everybody(database: Database) {
  */
 export async function bringTracesUpToDate(database: RootDatabase, say: (line: string) => void): Promise<void> {
 	if ((await storedTraceRule(database)) === TRACE_RULE) return;
-	for await (const { ids, skills, timeZone, done, total } of everybody(database)) {
+	for await (const { ids, skills, timeZone, done, total } of studentsInBatches(database)) {
 		await database.transaction(async (transaction) => {
 			await rebuildTraces(transaction, ids, skills, timeZone);
 			await refreshSummaries(transaction, ids);

@@ -1,5 +1,6 @@
 <!-- Probes week by week with baseline, aimline, trend and forecast, labeled on the lines themselves. -->
 <script lang="ts">
+	import { PROBE_ITEMS } from '$lib/core/growth';
 	import { LineChart, ScatterChart } from 'echarts/charts';
 	import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components';
 	import { init, use } from 'echarts/core';
@@ -21,7 +22,7 @@
 	const INK = '#1B2733';
 	const SOFT = '#54606C';
 	const ACCENT = '#0F6B6B';
-	const clip = (value: number) => Math.max(0, Math.min(8, value));
+	const clip = (value: number) => Math.max(0, Math.min(PROBE_ITEMS, value));
 
 	const options = $derived.by(() => {
 		const last = probes.length ? probes[probes.length - 1].x : 0;
@@ -70,9 +71,9 @@
 			yAxis: {
 				type: 'value' as const,
 				min: 0,
-				max: 8,
+				max: PROBE_ITEMS,
 				interval: 2,
-				name: 'right of 8',
+				name: `right of ${PROBE_ITEMS}`,
 				axisLabel: { color: SOFT },
 				nameTextStyle: { color: SOFT },
 				splitLine: { lineStyle: { color: '#E6E0D2' } }

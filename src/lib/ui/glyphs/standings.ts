@@ -1,8 +1,8 @@
 import { plural } from '$lib/core/words';
 import { addDays, sayDay } from '$lib/core/calendar';
-import type { Cell, StandingNow } from '$lib/core/mastery';
+import type { Cell, Standing, StandingNow } from '$lib/core/mastery';
 
-export type NeedleState = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
+export type NeedleState = Standing;
 
 export const standingWords: Record<NeedleState, string> = {
 	gap: 'Gap',

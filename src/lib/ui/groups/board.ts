@@ -1,4 +1,5 @@
-import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, PossibleSlot } from '$lib/core/grouping';
+import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, GroupKind, PossibleSlot } from '$lib/core/grouping';
+import type { Standing } from '$lib/core/mastery';
 import type { DraftGroup } from './draft.svelte';
 
 /** A meeting time as the board names it. */
@@ -28,7 +29,7 @@ export interface NeedWhy {
 	probability: number;
 	readiness: number;
 	answers: number;
-	standing: 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
+	standing: Standing;
 	inferred: 'gap' | 'forming' | 'secure' | null;
 }
 
@@ -45,7 +46,7 @@ export interface BoardContent {
 	helperIds: string[];
 	/** By skill: how many of the students have it secure. */
 	secure: Record<number, number>;
-	choices: { kind: 'same need' | 'mixed'; focusId: number | null; studentIds: number[]; regroups: number[] };
+	choices: { kind: GroupKind; focusId: number | null; studentIds: number[]; regroups: number[] };
 	draft: {
 		id: number;
 		name: string;

@@ -3,7 +3,7 @@
 	import { onMount } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { LEAST_SECONDS, MEASURES, type FluencyMeasure } from '$lib/core/fluency';
-	import { Giving } from './giving.svelte';
+	import { MeasureMarking } from './measureMarking.svelte';
 	import MarkingSheet from './MarkingSheet.svelte';
 
 	interface Props {
@@ -19,12 +19,12 @@
 	let { key, sheet, measure, windowId, student, onsaved }: Props = $props();
 
 	// svelte-ignore state_referenced_locally
-	const giving = new Giving(key, sheet.places.length);
+	const marking = new MeasureMarking(key, sheet.places.length);
 	let problem = $state('');
-	onMount(() => () => giving.leave());
+	onMount(() => () => marking.leave());
 
 	const { unit, units } = $derived(MEASURES[measure]);
-	const stage = $derived(giving.sheet.stage);
+	const stage = $derived(marking.sheet.stage);
 	const directions: Record<FluencyMeasure, { say: string; rules: string }> = {
 		'reading aloud': {
 			say: 'When I say “go”, read this aloud from the top. If a word stops you, I will tell it to you. Read as well as you can.',
@@ -47,9 +47,9 @@
 	let moving = $state(false);
 	function tap(place: number) {
 		if (moving) {
-			giving.reach(place);
+			marking.reach(place);
 			moving = false;
-		} else giving.tap(place);
+		} else marking.tap(place);
 	}
 </script>
 
@@ -62,35 +62,35 @@
 <div class="desk">
 	<span class="clock" role="timer" aria-label="Seconds left"
 		>{stage === 'ready' || stage === 'under way'
-			? Math.ceil(giving.secondsLeft)
-			: Math.round(giving.sheet.seconds)}<span class="soft"
+			? Math.ceil(marking.secondsLeft)
+			: Math.round(marking.sheet.seconds)}<span class="soft"
 			>{stage === 'ready' || stage === 'under way' ? ' s left' : ' s taken'}</span
 		></span
 	>
 	<p class="asks" role="status">{moving ? `Tap the last ${unit} that was reached.` : asks}</p>
 	{#if stage === 'ready'}
-		<button class="primary" onclick={() => giving.start()}>Start</button>
+		<button class="primary" onclick={() => marking.start()}>Start</button>
 	{:else}
 		{#if stage === 'under way'}
-			<button onclick={() => giving.stop(true)}>Came to the end</button>
-			<button onclick={() => giving.stop()}>Stop now</button>
+			<button onclick={() => marking.stop(true)}>Came to the end</button>
+			<button onclick={() => marking.stop()}>Stop now</button>
 		{:else if stage === 'last reached'}
-			<button onclick={() => giving.reachNothing()}>Not one {unit}</button>
+			<button onclick={() => marking.reachNothing()}>Not one {unit}</button>
 		{:else}
 			<button aria-pressed={moving} onclick={() => (moving = !moving)}>Other last {unit}</button>
 		{/if}
-		<button disabled={!giving.sheet.marks.length} onclick={() => giving.takeBack()}>Take back</button>
-		<button class="plain" onclick={() => giving.clear()}>Start over</button>
+		<button disabled={!marking.sheet.marks.length} onclick={() => marking.takeBack()}>Take back</button>
+		<button class="plain" onclick={() => marking.clear()}>Start over</button>
 	{/if}
 </div>
 
-{#if giving.marked && giving.marked.seconds < LEAST_SECONDS}
+{#if marking.marked && marking.marked.seconds < LEAST_SECONDS}
 	<p class="problem">
-		Stopped after {giving.marked.seconds} seconds: too short to say anything of a pace. Start over when {student.givenName}
+		Stopped after {marking.marked.seconds} seconds: too short to say anything of a pace. Start over when {student.givenName}
 		is ready.
 	</p>
-{:else if giving.score && giving.marked}
-	{@const score = giving.score}
+{:else if marking.score && marking.marked}
+	{@const score = marking.score}
 	<form
 		method="POST"
 		action="?/save"
@@ -105,23 +105,23 @@
 					problem = 'It could not be saved. The marks are kept on this device; try again.';
 					return;
 				}
-				if (result.type === 'success') giving.clear();
+				if (result.type === 'success') marking.clear();
 				await update({ reset: false });
 				if (result.type === 'success') onsaved();
 			};
 		}}
 	>
-		<input type="hidden" name="id" value={giving.id} />
+		<input type="hidden" name="id" value={marking.id} />
 		<input type="hidden" name="window" value={windowId} />
 		<input type="hidden" name="student" value={student.id} />
 		<input type="hidden" name="sheet" value={sheet.grade} />
-		<input type="hidden" name="seconds" value={giving.marked.seconds} />
-		<input type="hidden" name="reached" value={giving.marked.reached} />
-		<input type="hidden" name="missed" value={giving.marked.missed.join(',')} />
+		<input type="hidden" name="seconds" value={marking.marked.seconds} />
+		<input type="hidden" name="reached" value={marking.marked.reached} />
+		<input type="hidden" name="missed" value={marking.marked.missed.join(',')} />
 		<p>
 			<strong>{Math.round(score.correctPerMinute)}</strong> correct {units} a minute
 			<span class="soft"
-				>± {Math.round(score.standardError)}: {score.correct} of {score.attempted} right in {giving.marked.seconds} seconds{score.accuracy ===
+				>± {Math.round(score.standardError)}: {score.correct} of {score.attempted} right in {marking.marked.seconds} seconds{score.accuracy ===
 				null
 					? ''
 					: `, ${Math.round(100 * score.accuracy)}% accurate`}</span
@@ -135,11 +135,11 @@
 <MarkingSheet
 	places={sheet.places}
 	aRow={sheet.aRow}
-	sheet={giving.sheet}
+	sheet={marking.sheet}
 	marking={{
 		ontap: tap,
-		onreach: (place) => giving.reach(place),
-		ontakeback: () => giving.takeBack()
+		onreach: (place) => marking.reach(place),
+		ontakeback: () => marking.takeBack()
 	}}
 />
 

@@ -8,7 +8,7 @@
 	interface Props {
 		today: string;
 		subjects: string[];
-		modes: string[];
+		modes: readonly string[];
 		classes: { id: number; name: string; grade: number }[];
 		onclose: () => void;
 	}

@@ -1,5 +1,6 @@
 <!-- The selected student, the same on every leg. -->
 <script lang="ts">
+	import { PROBE_ITEMS } from '$lib/core/growth';
 	import { plural } from '$lib/core/words';
 	import X from '@lucide/svelte/icons/x';
 	import type { Snippet } from 'svelte';
@@ -115,7 +116,7 @@
 		<h3>Probes and reviews</h3>
 		{#each peek.probes as plan (plan.id)}
 			<p>
-				<a href={keepingScope('/track', { plan: plan.id })}>{plan.skill}</a>: {plan.counts.join(' ') || 'none yet'} of 8{plan.due
+				<a href={keepingScope('/track', { plan: plan.id })}>{plan.skill}</a>: {plan.counts.join(' ') || 'none yet'} of {PROBE_ITEMS}{plan.due
 					? ' · due this week'
 					: ''}
 			</p>

@@ -1,6 +1,7 @@
+import type { Standing } from '$lib/core/mastery';
 import type { TrustFlag } from '$lib/core/measurement';
 
-type Counts = Record<'gap' | 'forming' | 'secure' | 'slipping' | 'unseen', number>;
+type Counts = Record<Standing, number>;
 
 /** What the peek shows of a student. */
 export interface PeekContent {

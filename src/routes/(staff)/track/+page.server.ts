@@ -1,3 +1,4 @@
+import { PROBE_ITEMS } from '$lib/core/growth';
 import { plural } from '$lib/core/words';
 import { addDays, sayDate } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
@@ -22,7 +23,7 @@ const startForm = formCheck<{ students: number[]; skill: number; group?: number;
 			skill: id,
 			group: id,
 			goalOn: schoolDate,
-			goalCorrect: { type: 'integer', minimum: 1, maximum: 8 }
+			goalCorrect: { type: 'integer', minimum: 1, maximum: PROBE_ITEMS }
 		},
 		required: ['students', 'skill', 'goalOn', 'goalCorrect']
 	}

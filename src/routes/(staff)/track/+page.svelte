@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { PROBE_ITEMS } from '$lib/core/growth';
 	import { number, plural } from '$lib/core/words';
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
@@ -21,7 +22,7 @@
 	const rows = new Rows(() => ({ ids: track.ids, first: track.rows }));
 	const columns = [
 		{ label: 'Skill' },
-		{ label: 'Probes, of 8' },
+		{ label: `Probes, of ${PROBE_ITEMS}` },
 		{ label: 'A week', isNumber: true },
 		{ label: 'Goal' },
 		{ label: 'This week' }
@@ -37,7 +38,7 @@
 			return `Not enough yet for a trend: ${parts.join(' and ')} to go.`;
 		}
 		const { trend, forecast, aimline, goal } = plan;
-		return `Growing ${one(trend!.slope)} items a week (80% interval ${one(trend!.interval[0])} to ${one(trend!.interval[1])}); the aimline needs ${one(aimline!.slope)}. Forecast for ${sayDay(plan.goalOn)}: ${one(Math.max(0, Math.min(8, forecast!.expected)))} of 8, ${Math.round(forecast!.chanceOfGoal * 100)}% likely to reach ${goal.y}.`;
+		return `Growing ${one(trend!.slope)} items a week (80% interval ${one(trend!.interval[0])} to ${one(trend!.interval[1])}); the aimline needs ${one(aimline!.slope)}. Forecast for ${sayDay(plan.goalOn)}: ${one(Math.max(0, Math.min(PROBE_ITEMS, forecast!.expected)))} of ${PROBE_ITEMS}, ${Math.round(forecast!.chanceOfGoal * 100)}% likely to reach ${goal.y}.`;
 	}
 </script>
 
@@ -57,7 +58,7 @@
 		<h2>{chosen.givenName} {chosen.familyName}: {skillNames[plan.skillId]}</h2>
 		<p>{sentence(plan)}</p>
 		<p class="soft">
-			{plan.probes.length} probes of 8 equivalent questions.
+			{plan.probes.length} probes of {PROBE_ITEMS} equivalent questions.
 			{plan.baseline === null
 				? 'The baseline is the median of the first three.'
 				: `Baseline ${one(plan.baseline)}, the median of the first three.`}
@@ -70,7 +71,7 @@
 				aimline={plan.aimline}
 				trend={plan.trend}
 				forecast={plan.forecast}
-				says="Probes: {plan.probes.map(({ y }) => y).join(', ')} of 8. {sentence(plan)}"
+				says="Probes: {plan.probes.map(({ y }) => y).join(', ')} of {PROBE_ITEMS}. {sentence(plan)}"
 			/>
 		{/if}
 	</section>
@@ -112,7 +113,12 @@
 					<input type="hidden" name="skill" value={group.focusSkillId} />
 					<input type="hidden" name="group" value={group.id} />
 					<label
-						>Goal <select name="goalCorrect"><option>6</option><option selected>7</option><option>8</option></select> of 8</label
+						>Goal <select name="goalCorrect"
+							>{#each [PROBE_ITEMS - 2, PROBE_ITEMS - 1, PROBE_ITEMS] as goal (goal)}<option
+									selected={goal === PROBE_ITEMS - 1}>{goal}</option
+								>{/each}</select
+						>
+						of {PROBE_ITEMS}</label
 					>
 					<label>by <input type="date" name="goalOn" defaultValue={track.goalOn} required /></label>
 					<button>Start for {plural(group.free.length, 'student')}</button>

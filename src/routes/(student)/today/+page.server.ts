@@ -2,7 +2,8 @@ import { formCheck, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
 import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
-import { CHECK_ITEMS, PROBE_ITEMS } from '$lib/core/items';
+import { PROBE_ITEMS } from '$lib/core/growth';
+import { CHECK_ITEMS } from '$lib/core/items';
 import { beginCheck } from '$lib/server/gaps';
 
 export async function load({ locals }) {

@@ -1,7 +1,7 @@
 import type { DraftLimits, Group, GroupingProblem } from '../../../core/grouping';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
-import type { GroupKind } from './groups';
+import type { GroupKind } from '../../../core/grouping';
 
 /** What a person chose before groups were searched for. */
 export interface DraftChoices {

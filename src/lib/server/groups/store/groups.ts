@@ -1,9 +1,8 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { GroupKind } from '../../../core/grouping';
 import type { Database } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { rosterSql, type Roster, seenBy } from '../../people';
-
-export type GroupKind = 'same need' | 'mixed';
 
 export interface SmallGroup {
 	id: number;

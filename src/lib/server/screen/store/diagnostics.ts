@@ -5,7 +5,7 @@ import type { Staff, VisibleId } from '../../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
 import { refreshPlaces } from './places';
-import type { Trust } from '../../sitting';
+import type { Trust } from '../../../core/screening';
 import { domainList, type Skill } from '../../library';
 import { rebuildTraces } from '../../standing';
 

@@ -1,12 +1,9 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { MEASURES, type FluencyMeasure } from '../../../core/fluency';
+import type { ScreeningMode } from '../../../core/screening';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { may, type Staff, type VisibleId } from '../../request';
 import { refreshPlaces } from './places';
-
-/** How students are screened in a window. */
-export type ScreeningMode = 'adaptive' | 'fixed form' | 'imported score' | 'teacher-given';
-export const SCREENING_MODES: ScreeningMode[] = ['adaptive', 'fixed form', 'teacher-given', 'imported score'];
 
 export interface ScreeningWindow {
 	id: number;

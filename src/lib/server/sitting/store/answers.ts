@@ -4,7 +4,7 @@ import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from '../../screen';
-import type { SittingKind } from './sittings';
+import type { SittingKind } from '../../../core/mastery';
 import { type Skill, skillList } from '../../library';
 import { refreshStudents, addToTraces, STORED_TRACE, type StoredTrace } from '../../standing';
 

@@ -2,7 +2,7 @@ import type { Answer } from '../../../core/items';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { ClosedBy } from './closings';
-import type { SittingKind } from './sittings';
+import type { SittingKind } from '../../../core/mastery';
 
 /** An answer that came after its work was closed, though the device says that it was given before. */
 export interface LateAnswer {

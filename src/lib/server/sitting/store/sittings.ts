@@ -1,13 +1,12 @@
-import { itemsForSkill, PROBE_ITEMS, probeSeed, type Answer, type ItemSeed } from '../../../core/items';
+import { PROBE_ITEMS } from '../../../core/growth';
+import { itemsForSkill, probeSeed, type Answer, type ItemSeed } from '../../../core/items';
 import type { Doubt } from '../../../core/measurement';
+import type { SittingKind } from '../../../core/mastery';
+import type { Trust } from '../../../core/screening';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
 import type { Skill } from '../../library';
 import { refreshPlaces } from '../../screen';
-
-export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
-/** `resit`: one domain waits to be sat again. */
-export type Trust = 'open' | 'trusted' | 'flagged' | 'kept' | 'set aside' | 'resit';
 
 export interface Sitting {
 	id: number;

@@ -6,7 +6,7 @@ import {
 	standingOn,
 	trace,
 	type Evidence,
-	type EvidenceSource,
+	type SittingKind,
 	type StandingNow,
 	type Trace
 } from '../../../core/mastery';
@@ -37,7 +37,7 @@ interface EvidenceRow {
 	studentId: number;
 	skillId: number;
 	sittingId: number;
-	kind: EvidenceSource;
+	kind: SittingKind;
 	familyId: string;
 	seed: number;
 	correct: boolean;
@@ -243,7 +243,7 @@ export async function standingsOnDays(
 
 export interface EvidenceAnswer {
 	answeredAt: Date;
-	kind: EvidenceSource;
+	kind: SittingKind;
 	familyId: string;
 	seed: number;
 	response: unknown;

@@ -1,3 +1,4 @@
+import { SCREENING_MODES, type ScreeningMode } from '$lib/core/screening';
 import { plural } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { addDays, sayDate } from '$lib/core/calendar';
@@ -5,14 +6,7 @@ import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
-import {
-	addWindow,
-	moveWindow,
-	SCREENING_MODES,
-	type ScreeningMode,
-	windowCounts,
-	withdrawWindow
-} from '$lib/server/screen';
+import { addWindow, moveWindow, windowCounts, withdrawWindow } from '$lib/server/screen';
 import { formCheck, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {

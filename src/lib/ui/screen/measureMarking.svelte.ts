@@ -25,14 +25,14 @@ interface Kept {
  * closed tab or a lost connection loses no mark.
  *
  * @example
- * const giving = new Giving('measure 4 12', 120);
- * giving.start();
- * giving.tap(7);                    // the eighth word was missed
- * giving.stop();                    // or the minute runs out
- * giving.tap(81);                   // the last word reached
- * giving.score;                     // { correctPerMinute: 81, … }
+ * const marking = new MeasureMarking('measure 4 12', 120);
+ * marking.start();
+ * marking.tap(7);                    // the eighth word was missed
+ * marking.stop();                    // or the minute runs out
+ * marking.tap(81);                   // the last word reached
+ * marking.score;                     // { correctPerMinute: 81, … }
  */
-export class Giving {
+export class MeasureMarking {
 	sheet: Sheet = $state.raw(newSheet(0));
 	secondsLeft = $state(SECONDS_GIVEN);
 	/** Of this giving, so that saving it twice stores it once. */
