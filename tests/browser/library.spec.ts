@@ -147,6 +147,14 @@ test('the search at the top of every leg finds students and skills, by keyboard'
 	await page.getByLabel('Find a student in this scope, or a skill').fill(name);
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);
+	// The box is empty again, whatever was chosen, by key or pointer.
+	const box = page.getByLabel('Find a student in this scope, or a skill');
+	await expect(box).toHaveValue('');
+	await box.fill('zebra');
+	await expect(search.getByRole('option').first()).toContainText('Newcomers come with the class list');
+	await search.getByRole('option', { name: /browse the library/ }).click();
+	await expect(page).toHaveURL(/\/library\?/);
+	await expect(box).toHaveValue('');
 });
 
 test('a group is picked on a skill’s page, by keyboard, and it is said who that is', async ({ page }) => {

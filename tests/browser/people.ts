@@ -76,7 +76,9 @@ export async function answerSomehow(page: Page, again = false) {
 		await form.getByRole('slider').first().focus();
 		await page.keyboard.press('ArrowRight');
 	} else if (await has('textbox')) {
-		for (const field of await form.getByRole('textbox').all()) await field.fill(again ? '8' : '7');
+		// Another value the second time, also as a fraction.
+		for (const [i, field] of (await form.getByRole('textbox').all()).entries())
+			await field.fill(again ? String(8 + i) : '7');
 		const word = form.getByLabel('Your answer, a word');
 		if (await word.count()) await word.fill(again ? 'square' : 'circle');
 	} else if (await form.getByRole('button', { name: /: more$/ }).count())

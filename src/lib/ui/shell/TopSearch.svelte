@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
 	import { Combobox } from 'bits-ui';
-	import { onDestroy } from 'svelte';
+	import { onDestroy, tick } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import type { Hit } from '$lib/core/finding';
@@ -28,8 +28,8 @@
 	});
 
 	const isAsked = $derived(typed.trim().length >= 2);
-	const found = $derived((students.found ?? []).slice(0, MOST_STUDENTS));
-	const skills = $derived((library.found ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS));
+	/** What both said to the last question; shown at once, so that what is marked is the first of all. */
+	let answer = $state.raw<{ students: FoundStudent[]; skills: Hit[] } | null>(null);
 
 	/** What had the focus before, so that the keys of the page work again afterwards. */
 	let before: HTMLElement | null = null;
@@ -42,7 +42,6 @@
 		const back = before?.isConnected && before !== document.body ? before : document.getElementById('work');
 		back?.focus({ preventScroll: true });
 	}
-	/** Grows while questions are under way. */
 	let asked: Promise<unknown> = Promise.resolve();
 	let isAsking = false;
 	function ask(text: string) {
@@ -51,21 +50,29 @@
 		const now = Promise.all([
 			students.ask(wanted, { scope: page.url.searchParams.get('scope') ?? 'school' }),
 			library.ask(wanted)
-		]);
+		]).then(() => {
+			if (asked !== now) return;
+			isAsking = false;
+			answer = wanted
+				? {
+						students: (students.found ?? []).slice(0, MOST_STUDENTS),
+						skills: (library.found ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS)
+					}
+				: null;
+		});
 		asked = now;
 		isAsking = true;
-		now.then(() => {
-			if (asked === now) isAsking = false;
-		});
 	}
 	/** Enter before the answer has come takes the first of what comes. */
 	async function onkeydown(event: KeyboardEvent) {
 		if (event.key !== 'Enter' || !isAsked) return;
-		const input = event.currentTarget as HTMLElement;
-		if (!isAsking && input.getAttribute('aria-activedescendant')) return;
+		const marked = (event.currentTarget as HTMLElement).getAttribute('aria-activedescendant');
+		if (!isAsking && marked && document.getElementById(marked)) return;
 		event.preventDefault();
 		await asked;
-		take(found.length ? `student:${found[0].id}` : skills.length ? `skill:${skills[0].code}` : BROWSE);
+		if (!answer) return;
+		const [student, skill] = [answer.students[0], answer.skills[0]];
+		take(student ? `student:${student.id}` : skill ? `skill:${skill.code}` : BROWSE);
 	}
 	function close() {
 		ask('');
@@ -76,7 +83,8 @@
 		const [kind, value] = [choice.slice(0, choice.indexOf(':')), choice.slice(choice.indexOf(':') + 1)];
 		if (kind === 'student') setState({ student: value });
 		if (kind === 'skill') goto(keepingScope(value ? `/library/${encodeURIComponent(value)}` : '/library'));
-		if (kind) close();
+		// Once the list has put the name of what was chosen into the box.
+		if (kind) void tick().then(close);
 	}
 </script>
 
@@ -87,6 +95,7 @@
 		value=""
 		inputValue={typed}
 		onValueChange={take}
+		allowDeselect={false}
 	>
 		<Combobox.Input
 			bind:ref={box}
@@ -98,27 +107,31 @@
 		/>
 		<Combobox.Portal disabled>
 			<Combobox.Content class="floating" sideOffset={4} align="start" preventScroll={false} aria-label="Found">
-				{#each found as student (student.id)}
-					<Combobox.Item class="option" value="student:{student.id}" label="{student.givenName} {student.familyName}">
-						{student.givenName}
-						{student.familyName} <span class="soft">{student.className}</span>
-					</Combobox.Item>
-				{/each}
-				{#if students.found && found.length === 0}
-					<Combobox.Item class="option" disabled value="nobody" label="">
-						Nobody in {scopeInWords} is called that. Newcomers come with the class list that the coordinator brings in.
-					</Combobox.Item>
-				{/if}
-				{#each skills as skill (skill.code)}
-					<Combobox.Item class="option" value="skill:{skill.code}" label={skill.title}>
-						{skill.title} <span class="soft">{skill.code} · {skill.sits}</span>
-					</Combobox.Item>
-				{/each}
-				{#if library.found && skills.length === 0}
-					<Combobox.Item class="option" value={BROWSE} label="Library">
-						No skill is called that: browse the library
-					</Combobox.Item>
-				{/if}
+				{#key answer}
+					{#each answer?.students ?? [] as student (student.id)}
+						<Combobox.Item class="option" value="student:{student.id}" label="{student.givenName} {student.familyName}">
+							{student.givenName}
+							{student.familyName} <span class="soft">{student.className}</span>
+						</Combobox.Item>
+					{:else}
+						<Combobox.Item class="option" disabled value="nobody" label="">
+							{#if answer}
+								Nobody in {scopeInWords} is called that. Newcomers come with the class list that the coordinator brings in.
+							{:else}Looking …{/if}
+						</Combobox.Item>
+					{/each}
+					{#each answer?.skills ?? [] as skill (skill.code)}
+						<Combobox.Item class="option" value="skill:{skill.code}" label={skill.title}>
+							{skill.title} <span class="soft">{skill.code} · {skill.sits}</span>
+						</Combobox.Item>
+					{:else}
+						{#if answer}
+							<Combobox.Item class="option" value={BROWSE} label="Library">
+								No skill is called that: browse the library
+							</Combobox.Item>
+						{/if}
+					{/each}
+				{/key}
 				{#if students.failed || library.failed}
 					<Combobox.Item class="option" disabled value="failed" label="">
 						The server could not be asked. Try again in a moment.
