@@ -44,6 +44,14 @@ test('a long table is one tab stop, with arrows within, and all of its list can 
 	await expect(page.getByRole('region', { name: 'Actions for the selection' })).toContainText('264 students selected');
 	await page.keyboard.press('Tab');
 	await expect(table.locator('tbody [tabindex="0"]')).toHaveCount(1);
+	// On paper every row stands, with the name in it.
+	await page.evaluate(() => {
+		window.print = () => {
+			document.body.dataset.printed = String(document.querySelectorAll('tr[data-student] th[scope="row"]').length);
+		};
+	});
+	await page.getByRole('button', { name: 'Print all 264 rows' }).click();
+	await expect(page.locator('body')).toHaveAttribute('data-printed', '264');
 });
 
 test('a flagged sitting waits for a person; keeping it gives scores, and undo takes them back', async ({ page }) => {

@@ -82,7 +82,7 @@
 	});
 
 	/** Every row is asked for before the page goes to paper. */
-	export async function print() {
+	async function print() {
 		await rows.all();
 		onPaper = true;
 		await tick();
@@ -150,6 +150,9 @@
 		</tbody>
 	</table>
 </div>
+{#if rows.ids.length > FIRST}
+	<p class="no-print"><button class="plain" onclick={print}>Print all {rows.ids.length} rows</button></p>
+{/if}
 {#if rows.failed}
 	<p role="alert">
 		Some rows could not be loaded. <button class="plain" onclick={look}>Try again</button>
