@@ -145,6 +145,7 @@ test('who is missing is noted, excused with a reason, and printed for the class 
 	await expect(dialog).toContainText(`1 student: ${name}`);
 	await dialog.getByLabel('Why').fill('Sat at the last school');
 	await dialog.getByRole('button', { name: 'Excuse 1 student' }).click();
+	await expect(page.getByRole('status')).toContainText('1 student excused');
 	await page.getByLabel('Show').selectOption('excused');
 	await expect(rows.first()).toContainText('Sat at the last school');
 	await page.getByRole('link', { name: /^Reminders for/ }).click();
