@@ -36,6 +36,9 @@ export function dayIn(url: URL, name: string): SchoolDate | null {
 export const textIn = (url: URL, name: string, most: number): string =>
 	(url.searchParams.get(name) ?? '').slice(0, most);
 
+/** Rows of a long list in a page's first response; the rest is asked for by `rows=1,2,3`. */
+export const FIRST_ROWS = 40;
+
 const LONGEST_SEARCH = 120;
 
 /** What was typed into a search box; refused where it is too long. */

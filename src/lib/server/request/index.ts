@@ -1,5 +1,5 @@
 /** What comes in: who asks and may what, the time, and addresses, forms and files read within limits and checked. */
-export { dayIn, idIn, idOf, idsIn, numberIn, oneIn, textIn, typedIn } from './address';
+export { dayIn, FIRST_ROWS, idIn, idOf, idsIn, numberIn, oneIn, textIn, typedIn } from './address';
 export { clientAddress } from './clientAddress';
 export { now } from './clock';
 export { readFile } from './files';

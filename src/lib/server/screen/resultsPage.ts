@@ -13,7 +13,7 @@ import { countBy } from '../../core/words';
 import type { Database } from '../database';
 import { domainList } from '../library';
 import { attributeChoices, studentsWith, type RosterStudent } from '../people';
-import { textIn } from '../request';
+import { FIRST_ROWS, textIn } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { domainsOf, screenResults, unitOf, windowBefore } from './screenResults';
@@ -21,8 +21,6 @@ import { cutScores } from './store/cutScores';
 import { placesIn, type PlaceSummary } from './store/places';
 import type { ScreeningWindow } from './store/windows';
 
-/** Rows in a page's first response. */
-const FIRST = 40;
 /** Between the name and the value of what the roster says, in an address. */
 const IS = ': ';
 
@@ -153,7 +151,7 @@ export async function resultsPage(
 			school,
 			windows,
 			window,
-			shown.slice(0, FIRST).map(({ id }) => students.get(id)!)
+			shown.slice(0, FIRST_ROWS).map(({ id }) => students.get(id)!)
 		)
 	};
 }

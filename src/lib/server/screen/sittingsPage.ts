@@ -3,15 +3,13 @@ import { arrangeSittings, tallyByClass, TO_FINISH, TO_SIT } from '../../core/scr
 import type { Database } from '../database';
 import { domainList } from '../library';
 import { accommodations, NO_ACCOMMODATION, type RosterStudent } from '../people';
-import { textIn } from '../request';
+import { FIRST_ROWS, textIn } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { placesIn } from './store/places';
 import type { ScreeningWindow } from './store/windows';
 import { windowPlaces } from './windowPlaces';
 
-/** Rows in a page's first response. */
-const FIRST = 40;
 /** Sittings to decide about that are shown at once; the next come as these are decided. */
 const FLAGGED_AT_ONCE = 20;
 
@@ -31,7 +29,7 @@ export async function sittingsBoard(
 	const all = students.map((student) => ({ ...student, status: places.get(student.id)!.status }));
 	const shown = arrangeSittings(all, textIn(url, 'status', 40) || 'all');
 	const flagged = all.filter(({ status }) => status === 'needs another look');
-	const first = shown.slice(0, FIRST);
+	const first = shown.slice(0, FIRST_ROWS);
 	return {
 		size: all.length,
 		domains: domains.filter(({ subject }) => subject === window.subject),

@@ -2,14 +2,11 @@ import type { Database } from '../database';
 import { currentGroups, cycleDates, sessionCounts } from '../groups';
 import { skillList } from '../library';
 import { visibleAmong, type RosterStudent } from '../people';
-import { idIn, type Staff } from '../request';
+import { FIRST_ROWS, idIn, type Staff } from '../request';
 import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
 import { readSeries } from './readSeries';
 import { probeSeries, runningPlans } from './store/probes';
-
-/** Rows in a page's first response. */
-const FIRST = 40;
 
 /**
  * Weekly probes of a scope: every student, those with probes first, the series that is looked at, and groups whose members
@@ -53,7 +50,7 @@ export async function trackPage(database: Database, staff: Staff, school: School
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		goalOn: cycleDates(cycle, school.today).endsOn,
 		ids: shown.map(({ id }) => id as number),
-		rows: await rowsOf(database, school, shown.slice(0, FIRST))
+		rows: await rowsOf(database, school, shown.slice(0, FIRST_ROWS))
 	};
 }
 
