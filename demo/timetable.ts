@@ -10,6 +10,9 @@ const TUE_THU = 0b01010;
 const EVERY_DAY = 0b11111;
 const ROOMS = ['Gull', 'Tern', 'Heron'];
 
+/** With its holidays; it ends on a Friday. */
+const WEEKS_OF_YEAR = 41;
+
 export interface DemoWindow {
 	id: number;
 	name: string;
@@ -54,6 +57,9 @@ export function layOutYear(today: SchoolDate): DemoYear {
 
 /** Writes cycles, windows, and when staff can hold groups and classes can release students. */
 export async function writeTimetable(database: RootDatabase, year: DemoYear): Promise<void> {
+	await fill(database, 'school_year', [
+		{ school_id: SCHOOL_ID, starts_on: year.startsOn, ends_on: addDays(year.startsOn, 7 * WEEKS_OF_YEAR - 3) }
+	]);
 	await fill(database, 'cycle', [
 		{ id: 1, school_id: SCHOOL_ID, number: 1, starts_on: addDays(year.cycleStart, -70), weeks: 8 },
 		{ id: 2, school_id: SCHOOL_ID, number: 2, starts_on: year.cycleStart, weeks: 8 }

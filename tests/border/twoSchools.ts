@@ -218,6 +218,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		students.map((id) => ({ student_id: id, tier: 2, from_on: '2026-09-01' }))
 	);
 	await fill(database, 'student_pair', [{ student_id: students[0], other_id: students[4], kind: 'apart' }]);
+	await fill(database, 'school_year', [{ school_id: schoolId, starts_on: '2026-08-24', ends_on: '2027-06-11' }]);
 	await fill(database, 'cycle', [{ id: at(4, 1), school_id: schoolId, number: 2, starts_on: '2026-10-26', weeks: 8 }]);
 	const windows = { diagnostic: at(5, 1), measure: at(5, 2) };
 	const dates = { school_id: schoolId, term: 2, opens_on: '2026-11-16', closes_on: '2026-12-04' };

@@ -54,7 +54,8 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		school,
 		{
 			findSchool: given(({ database, me }) => school.findSchool(database, me.base, NOW)),
-			currentCycle: given(({ database, me }) => school.currentCycle(database, me.base, TODAY))
+			currentCycle: given(({ database, me }) => school.currentCycle(database, me.base, TODAY)),
+			schoolYear: given(({ database, me }) => school.schoolYear(database, me.base, TODAY))
 		}
 	],
 	[

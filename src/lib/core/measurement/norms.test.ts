@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { expectedTheta, localPercentile, midTermWeek, normalShareBelow, percentile, shippedNorm } from '.';
+import { expectedTheta, localPercentile, midTermWeek, normalShareBelow, percentile, shippedNorm, weekOfYear } from '.';
 
 describe('norms', () => {
 	it('pass the expected median of each term in its middle, and never fall within a year', () => {
@@ -17,6 +17,17 @@ describe('norms', () => {
 		expect(percentile(norm.median + norm.spread, norm)).toBe(84);
 		expect(percentile(-9, norm)).toBe(1);
 		expect(percentile(9, norm)).toBe(99);
+	});
+
+	it('take the week of the day within its year, and the middle of the term where the year is not known', () => {
+		const year = { startsOn: '2026-08-24', endsOn: '2027-06-11' };
+		expect(weekOfYear('2026-08-24', 1, year)).toBe(0);
+		expect(weekOfYear('2027-06-11', 3, year)).toBe(36);
+		// 145 and 146 of 291 days have passed.
+		expect(weekOfYear('2027-01-16', 2, year)).toBeCloseTo((36 * 145) / 291, 12);
+		expect(weekOfYear('2027-01-17', 2, year)).toBeGreaterThan(18);
+		expect([weekOfYear('2026-07-01', 1, year), weekOfYear('2027-07-01', 3, year)]).toEqual([0, 36]);
+		expect(weekOfYear('2026-09-01', 2, null)).toBe(18);
 	});
 
 	it('follow the normal distribution, summed by small steps', () => {

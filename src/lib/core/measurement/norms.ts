@@ -1,3 +1,6 @@
+import { daysBetween, type SchoolDate } from '../calendar';
+import type { GradeTerm } from './scale';
+
 /** Ability of students of a grade in a week of the school year (1 is its first): logits. */
 export interface Norm {
 	grade: number;
@@ -13,6 +16,24 @@ const WEEKS_A_TERM = WEEKS_A_YEAR / 3;
 
 /** The week in the middle of a term, 1–3. */
 export const midTermWeek = (term: number) => (term - 0.5) * WEEKS_A_TERM;
+
+/** First and last day of a school year. */
+export interface SchoolYear {
+	startsOn: SchoolDate;
+	endsOn: SchoolDate;
+}
+
+/**
+ * The week of the school year a day lies in, 0 to 36 with fractions: weeks are as long as they must be for 36 of them to
+ * fill the year, so that holidays count for all alike.
+ *
+ * @param year null where nobody has said when it begins: then the middle of the term stands for the day
+ */
+export function weekOfYear(day: SchoolDate, term: GradeTerm['term'], year: SchoolYear | null): number {
+	if (!year) return midTermWeek(term);
+	const share = daysBetween(year.startsOn, day) / daysBetween(year.startsOn, year.endsOn);
+	return WEEKS_A_YEAR * Math.min(1, Math.max(0, share));
+}
 
 /**
  * Made-up norms, until a school has its own: the median grows a third of a logit a term and passes `expectedTheta` in

@@ -10,8 +10,7 @@ const facts: ReportFacts = {
 	cut: 480,
 	scores: { 0: { points: 502.4, error: 8.2 } },
 	before: { 0: { points: 470, error: 8 } },
-	percentile: 41,
-	localPercentile: 55,
+	percentile: { of: 'school', value: 55 },
 	domains: [
 		{
 			id: 1,
@@ -26,7 +25,7 @@ const facts: ReportFacts = {
 	]
 };
 const options: ReportOptions = {
-	window: { name: 'Winter screening', subject: 'Mathematics', term: 2 },
+	window: { name: 'Winter screening', subject: 'Mathematics' },
 	earlier: { name: 'Autumn screening' },
 	audience: 'staff',
 	longer: false
@@ -41,7 +40,7 @@ describe('the text of a student report', () => {
 			score: '502 points',
 			error: '± 8 (one standard error); cut score 480'
 		});
-		expect(overall.sentences).toHaveLength(4);
+		expect(overall.sentences).toHaveLength(3);
 		expect(overall.sentences[1]).toContain('+32 points since Autumn screening, beyond the error');
 		expect(domains[0]).toMatchObject({ says: '456 ± 12', secure: 'halves, thirds, fourths and 2 more', ready: '–' });
 		expect(domains[1]).toMatchObject({ says: 'not asked', level: '', score: null });
@@ -53,6 +52,17 @@ describe('the text of a student report', () => {
 		expect(text.domains[0].secure).toBe('halves, thirds, fourths, fifths, sixths');
 		expect(text.overall.sentences.join(' ')).toContain('Clearly more than in Autumn screening.');
 		expect(JSON.stringify(text)).not.toMatch(/standard error|cut score|percentile|prerequisite/i);
+	});
+
+	it('calls norms made up that are, and says nothing of them to a family', () => {
+		const shipped: ReportFacts = { ...facts, percentile: { of: 'shipped norms', value: 41 } };
+		const said = (audience: 'staff' | 'family', of = shipped) =>
+			reportText(of, { ...options, audience }).overall.sentences.join(' ');
+		expect(said('staff')).toContain(
+			'about 41 of 100 students of grade 4 in that week of the year. The norms are made up.'
+		);
+		expect(said('family')).not.toMatch(/of 100|made up/);
+		expect(said('family', facts)).toContain('about 55 of 100 of the grade at this school.');
 	});
 
 	it('has an axis that holds every score with its error, and the line', () => {
@@ -69,6 +79,6 @@ describe('the text of a student report', () => {
 
 	it('leaves the band unsaid where there is no line, and the change where there was no window before', () => {
 		const text = reportText({ ...facts, cut: null }, { ...options, earlier: null });
-		expect(text.overall.sentences).toHaveLength(2);
+		expect(text.overall.sentences).toEqual([expect.stringContaining('of the grade at this school')]);
 	});
 });

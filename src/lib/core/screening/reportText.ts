@@ -19,9 +19,8 @@ export interface ReportFacts {
 	/** By domain id; 0 is overall. */
 	scores: Record<number, Points | null>;
 	before: Record<number, Points | null>;
-	/** Among the norms, and among the grade at this school. */
-	percentile: number | null;
-	localPercentile: number | null;
+	/** Among the grade at this school where it has scores enough, else among the norms that ship with the program. */
+	percentile: { of: 'school' | 'shipped norms'; value: number } | null;
 	domains: {
 		id: number;
 		name: string;
@@ -34,7 +33,7 @@ export interface ReportFacts {
 }
 
 export interface ReportOptions {
-	window: { name: string; subject: string; term: number };
+	window: { name: string; subject: string };
 	/** The window before, when there is one. */
 	earlier: { name: string } | null;
 	audience: Audience;
@@ -114,14 +113,10 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 						earlier.name,
 						audience
 					),
-				facts.percentile !== null &&
-					sayPercentile(
-						facts.percentile,
-						isStaff
-							? `students of grade ${facts.grade} in term ${window.term} (shipped norms)`
-							: 'students of the same grade'
-					),
-				isStaff && facts.localPercentile !== null && sayPercentile(facts.localPercentile, 'of the grade at this school')
+				facts.percentile?.of === 'school' && sayPercentile(facts.percentile.value, 'of the grade at this school'),
+				isStaff &&
+					facts.percentile?.of === 'shipped norms' &&
+					`${sayPercentile(facts.percentile.value, `students of grade ${facts.grade} in that week of the year`)} The norms are made up.`
 			].filter((sentence): sentence is string => Boolean(sentence))
 		},
 		headings: {

@@ -9,6 +9,7 @@ const columns = {
 	student_attribute: ['student_id', 'name', 'value'],
 	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],
 	tier_interval: ['student_id', 'tier', 'from_on', 'until_on'],
+	school_year: ['school_id', 'starts_on', 'ends_on'],
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
 	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],

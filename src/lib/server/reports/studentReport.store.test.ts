@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { normalShareBelow } from '../../core/measurement';
 import { fill } from '../database/seeding';
 import { importScores } from '../screen';
 import { screeningWindows } from '../screen/store/windows';
@@ -53,8 +54,33 @@ describe('a student’s place among the grade at the school', () => {
 		const windows = await screeningWindows(small.database, 1);
 		const winter = windows.find(({ id }) => id === 2)!;
 		const { reports } = await studentReports(small.database, small.school, windows, winter, students);
-		const placed = MORE.map((id) => reports.find((report) => report.id === id)!.localPercentile);
-		expect(placed).toEqual(MORE.map((_, i) => Math.min(99, Math.max(1, Math.round((100 * (i + 0.5)) / MORE.length)))));
-		expect(reports.find((report) => report.id === 1)!.localPercentile).toBeNull();
+		const placed = MORE.map((id) => reports.find((report) => report.id === id)!.percentile);
+		expect(placed).toEqual(
+			MORE.map((_, i) => ({
+				of: 'school',
+				value: Math.min(99, Math.max(1, Math.round((100 * (i + 0.5)) / MORE.length)))
+			}))
+		);
+		expect(reports.find((report) => report.id === 1)!.percentile).toBeNull();
+	});
+
+	it('goes by made-up norms where the school has few scores, those of the week the student sat in', async () => {
+		const { database, school, skills } = small;
+		const report = async (takenOn: string) => {
+			const score = { studentId: 1, domainId: 0, theta: 0, standardError: 0.3, takenOn };
+			await importScores(database, staffAs('specialist'), 1, 'elsewhere', [score], skills, school.timeZone, NOW);
+			const windows = await screeningWindows(database, 1);
+			const autumn = windows.find(({ id }) => id === 1)!;
+			const students = await (await findScope(database, staffAs('specialist'), 'school', TODAY))!.students();
+			const { reports } = await studentReports(database, school, windows, autumn, students);
+			return reports.find(({ id }) => id === 1)!.percentile;
+		};
+		// The middle of grade 4 is reached in week 18; this year has a week of the norms every seven days.
+		const inWeek = (week: number) => Math.round(100 * normalShareBelow((18 - week) / 36 / 1.1));
+		expect(await report('2026-09-21')).toEqual({ of: 'shipped norms', value: inWeek(6) });
+		await fill(database, 'school_year', [{ school_id: 1, starts_on: '2026-08-24', ends_on: '2027-05-03' }]);
+		expect(await report('2026-09-21')).toEqual({ of: 'shipped norms', value: inWeek(4) });
+		expect(await report('2026-10-05')).toEqual({ of: 'shipped norms', value: inWeek(6) });
+		expect(inWeek(4)).toBeGreaterThan(inWeek(6));
 	});
 });

@@ -1,16 +1,17 @@
 import { isMasteredIn, readyNext } from '../../core/mastery';
 import {
+	fromPoints,
 	localPercentile,
-	midTermWeek,
 	percentile,
 	shippedNorm,
-	fromPoints,
 	toPoints,
+	weekOfYear,
 	workingLevel
 } from '../../core/measurement';
+import { OVERALL } from '../../core/screening';
 import type { Database } from '../database';
 import { gradeAbilities, type ScreeningWindow, screenResults } from '../screen';
-import type { School } from '../school';
+import { schoolYear, type School } from '../school';
 import type { RosterStudent } from '../people';
 import { skillGraph, skillList } from '../library';
 import { readStandings } from '../standing';
@@ -23,31 +24,37 @@ export async function studentReports(
 	window: ScreeningWindow,
 	students: RosterStudent[]
 ) {
-	const [{ rows, domains, earlier }, skills, standings] = await Promise.all([
+	const [{ rows, domains, earlier }, skills, standings, year] = await Promise.all([
 		screenResults(database, school, windows, window, students),
 		skillList(database, school.id),
 		readStandings(
 			database,
 			students.map(({ id }) => id),
 			school.today
-		)
+		),
+		schoolYear(database, school.id, window.opensOn)
 	]);
 	const graph = await skillGraph(database, school.id, skills);
 	const peers = new Map<number, number[]>();
 	for (const grade of new Set(students.map((student) => student.grade)))
 		peers.set(grade, (await gradeAbilities(database, school.id, window.id, grade)).map(toPoints));
+	const place = ({ grade, scores, takenOn }: (typeof rows)[number]) => {
+		const overall = scores[OVERALL];
+		if (!overall || !takenOn) return null;
+		// In points as here, so that the student's own score is among them.
+		const local = localPercentile(overall.points, peers.get(grade)!);
+		if (local !== null) return { of: 'school' as const, value: local };
+		const norm = shippedNorm(grade, weekOfYear(takenOn, window.term, year));
+		return { of: 'shipped norms' as const, value: percentile(fromPoints(overall.points), norm) };
+	};
 	return {
 		earlier,
 		reports: rows.map((row) => {
 			const own = standings.get(row.id)!;
 			const ready = new Set(readyNext(graph, isMasteredIn(own)));
-			const overall = row.scores[0];
-			const theta = overall && fromPoints(overall.points);
 			return {
 				...row,
-				percentile: theta === null ? null : percentile(theta, shippedNorm(row.grade, midTermWeek(window.term))),
-				// In points as here, so that the student's own score is among them.
-				localPercentile: overall ? localPercentile(overall.points, peers.get(row.grade)!) : null,
+				percentile: place(row),
 				domains: domains.map(({ id, name }) => {
 					const inDomain = skills.filter(({ domainId }) => domainId === id);
 					const named = (is: (skill: number) => boolean) =>

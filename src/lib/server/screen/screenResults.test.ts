@@ -13,6 +13,7 @@ const row = (id: number, overall: number | null) => ({
 	grade: 4,
 	tier: 2 as const,
 	attributes: {},
+	takenOn: null,
 	status: overall === null ? ('not started' as const) : ('finished' as const),
 	answered: 0,
 	cut: 483,

@@ -1,7 +1,7 @@
 import { cutScores } from './store/cutScores';
 import { MEASURES, scoreSheet, type FluencyMeasure } from '../../core/fluency';
 import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
-import { summarizeScores } from '../../core/screening';
+import { OVERALL, summarizeScores } from '../../core/screening';
 import type { Database } from '../database';
 import { windowPlaces, type WindowPlace } from './windowPlaces';
 import type { School } from '../school';
@@ -73,6 +73,8 @@ export async function screenResults(
 			status,
 			answered: sitting?.answered ?? 0,
 			given: given && { id: given.id, sheetGrade: given.sheetGrade, attempted, accuracy, by: given.givenBy },
+			/** The day of the overall score; null without one, and for a measure. */
+			takenOn: place.scores.find(({ domainId }) => domainId === OVERALL)?.takenOn ?? null,
 			...stand(student, place, cuts[student.grade])
 		};
 	});

@@ -12,8 +12,7 @@ const facts = (givenName: string, points: number | null): ReportFacts => ({
 	cut: 480,
 	scores: { 0: points === null ? null : { points, error: 8 } },
 	before: { 0: { points: 470, error: 9 } },
-	percentile: 41,
-	localPercentile: null,
+	percentile: { of: 'school', value: 41 },
 	domains: Array.from({ length: 6 }, (_, i) => ({
 		id: i + 1,
 		name: `Domain ${i + 1}`,

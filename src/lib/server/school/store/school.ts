@@ -1,4 +1,5 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import type { SchoolYear } from '../../../core/measurement';
 import type { Database } from '../../database';
 
 export interface School {
@@ -35,4 +36,14 @@ export async function currentCycle(database: Database, schoolId: number, today: 
 		[schoolId, today]
 	);
 	return row && { ...row, endsOn: addDays(row.startsOn, 7 * row.weeks - 1) };
+}
+
+/** The school year a day lies in; null where nobody has said when it begins and ends. */
+export async function schoolYear(database: Database, schoolId: number, day: SchoolDate): Promise<SchoolYear | null> {
+	return database.row<SchoolYear>(
+		`SELECT starts_on AS startsOn, ends_on AS endsOn FROM school_year
+		WHERE school_id = ? AND starts_on <= ? AND ends_on >= ?
+		ORDER BY starts_on DESC LIMIT 1`,
+		[schoolId, day, day]
+	);
 }
