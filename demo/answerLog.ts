@@ -4,6 +4,7 @@ import { ADAPTIVE_RULES } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
+import { keepItems } from '../src/lib/server/library';
 import { SEED, type DemoStudent } from './people';
 import { simulateAnswer, simulateLearning } from './simulatedStudent';
 
@@ -36,7 +37,7 @@ const TURNING_MS = 1_500;
 /** Collects sittings and their answers, and writes them in bulk. What would begin after the demo's now never happens. */
 export class AnswerLog {
 	private sittings: Row[] = [];
-	private items: Row[] = [];
+	private items: (Row & { familyId: string; seed: number })[] = [];
 	private answers: Row[] = [];
 	private nextId = 1;
 	private readonly draw = seededRandom(seedFrom(SEED, 'answer ids'));
@@ -102,13 +103,18 @@ export class AnswerLog {
 		});
 	}
 
-	private itemRow(sittingId: number, position: number, { skillCode, familyId, seed }: ItemSeed): Row {
-		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), family_id: familyId, seed };
+	private itemRow(sittingId: number, position: number, { skillCode, familyId, seed }: ItemSeed) {
+		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), familyId, seed };
 	}
 
 	async write(database: RootDatabase): Promise<void> {
 		await fill(database, 'sitting', this.sittings);
-		await fill(database, 'sitting_item', this.items);
+		const kept = await keepItems(database, this.items);
+		await fill(
+			database,
+			'sitting_item',
+			kept.map(({ familyId, ...row }) => ({ ...row, family_id: familyId }))
+		);
 		await fill(database, 'answer', this.answers);
 		this.sittings = [];
 		this.items = [];

@@ -4,7 +4,7 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill, unscoredDiagnostics } from '../src/lib/server/database/seeding';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { finishDiagnostic } from '../src/lib/server/screen/store/diagnostics';
-import { adaptiveSeed, formSeed } from '../src/lib/core/items';
+import { adaptiveSeed, formSeed, itemFrom } from '../src/lib/core/items';
 import { windowScores, type Score } from '../src/lib/server/screen/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
 import { rebuildTraces } from '../src/lib/server/standing/store/standings';
@@ -148,7 +148,7 @@ function adaptiveSitting(log: AnswerLog, window: DemoWindow, skills: Skill[], pr
 							familyId,
 							skillCode,
 							domainId: skill.domainId,
-							response: { item: itemParameters(familyId, seed, skill), correct }
+							response: { item: itemParameters(itemFrom(familyId, seed), skill), correct }
 						};
 					})
 				});

@@ -9,6 +9,7 @@ import { now } from '../src/lib/server/request/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
+import { keepItemsOfBefore } from '../src/lib/server/library/store/askedItems';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { bringTracesUpToDate } from '../src/lib/server/standing/traceRule';
 
@@ -48,6 +49,7 @@ async function prepare(flags: Set<string>): Promise<void> {
 	}
 	const database = openDatabase(process.env.DATABASE_URL!);
 	try {
+		await keepItemsOfBefore(database, console.log);
 		await bringTracesUpToDate(database, console.log);
 		const isNew = (await schoolNames(database)).length === 0;
 		if (isNew && flags.has('--empty')) await makeEmptySchool(database);

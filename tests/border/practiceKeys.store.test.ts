@@ -53,7 +53,7 @@ describe('a question of practice', () => {
 	it('tells right from wrong by its proof, in every family, as the server judges', async () => {
 		for (const { id } of itemFamilies.filter((_, i) => i % 5 === 0)) {
 			const item = itemFrom(id, 11);
-			const shown = await practiceItem(small.database, id, 11);
+			const shown = await practiceItem(small.database, itemFrom(id, 11));
 			expect(await isRight(shown, item.key), id).toBe(true);
 			for (const { answer } of item.expectedErrors.slice(0, 1))
 				expect(!isReadable(item, answer) || (await isRight(shown, answer)), id).toBe(false);
@@ -62,10 +62,10 @@ describe('a question of practice', () => {
 
 	it('has a proof that is slow and its own', async () => {
 		const [one, other] = [itemFamilies[0].id, itemFamilies[1].id];
-		const { proof } = await practiceItem(small.database, one, 3);
+		const { proof } = await practiceItem(small.database, itemFrom(one, 3));
 		expect(proof.iterations).toBeGreaterThanOrEqual(20_000);
-		expect(proof.salt).not.toBe((await practiceItem(small.database, one, 4)).proof.salt);
-		expect(proof.salt).not.toBe((await practiceItem(small.database, other, 3)).proof.salt);
+		expect(proof.salt).not.toBe((await practiceItem(small.database, itemFrom(one, 4))).proof.salt);
+		expect(proof.salt).not.toBe((await practiceItem(small.database, itemFrom(other, 3))).proof.salt);
 		const item = itemFrom(one, 3);
 		const key = canonicalAnswer(item, item.key);
 		const byHand = pbkdf2Sync(key, Buffer.from(proof.salt, 'hex'), proof.iterations, 32, 'sha256').toString('hex');

@@ -1,6 +1,7 @@
 import { type Page } from './test';
 import { itemFrom, type ItemSeed } from '../../src/lib/core/items';
 import { openDatabase } from '../../src/lib/server/database/pool';
+import { writeItems } from '../../src/lib/server/sitting/store/sittings';
 
 /** Puts a practice sitting with just these items before a student, and gives its address. */
 export async function layOutSitting(studentId: number, items: ItemSeed[]): Promise<string> {
@@ -20,11 +21,8 @@ export async function layOutSitting(studentId: number, items: ItemSeed[]): Promi
 			VALUES (?, 'practice', ?, ?, '2026-11-23 15:00:00')`,
 			[studentId, setId, items.length]
 		);
-		for (const [position, { familyId, skillCode, seed }] of items.entries())
-			await insert(
-				'INSERT INTO sitting_item (sitting_id, position, skill_id, family_id, seed) VALUES (?, ?, ?, ?, ?)',
-				[sittingId, position, idOf(skillCode), familyId, seed]
-			);
+		const seeds = items.map((item) => ({ ...item, skillId: idOf(item.skillCode) }));
+		await writeItems(database, sittingId, 0, seeds);
 		return `/work/${sittingId}`;
 	} finally {
 		await database.close();

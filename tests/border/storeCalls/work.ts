@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { addDays } from '../../../src/lib/core/calendar';
+import * as askedItems from '../../../src/lib/server/library/store/askedItems';
 import * as answers from '../../../src/lib/server/sitting/store/answers';
 import * as closings from '../../../src/lib/server/sitting/store/closings';
 import * as frameworks from '../../../src/lib/server/library/store/frameworks';
@@ -77,6 +78,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			countLateAnswers: given(({ database, me }) => lateAnswers.countLateAnswers(database, seenOne(me.students[4])))
 		}
 	],
+	[askedItems, { keepItems: all, itemsAsked: all, keepItemsOfBefore: all }],
 	[
 		frameworks,
 		{

@@ -1,11 +1,12 @@
 import { seededRandom, seedFrom, type Random } from '../random';
 import { formatNumber } from './text';
 import type { MisconceptionId } from './misconceptions';
+import { editionOf } from './editions';
 import { isReadable, sameAnswer } from './check';
 import type { Figure } from './figure';
 import type { Answer, Item, ResponseSpec, SpecOf } from './item';
 
-type Draft = Omit<Item, 'familyId' | 'skillCode' | 'seed'>;
+type Draft = Omit<Item, 'familyId' | 'edition' | 'skillCode' | 'seed'>;
 
 /** What a family is given to make one item from. */
 export interface Draw {
@@ -30,7 +31,9 @@ export function family(skillCode: string, id: string, make: ItemFamily['make']):
 export function makeItem(family: ItemFamily, seed: number): Item {
 	const turning = (low: number, high: number) => low + (Math.abs(seed) % (high - low + 1));
 	const draft = family.make({ random: seededRandom(seedFrom(family.id, seed)), turning });
-	return { familyId: family.id, skillCode: family.skillCode, seed, ...draft, expectedErrors: tellingErrors(draft) };
+	const { id: familyId, skillCode } = family;
+	const edition = editionOf(familyId);
+	return { familyId, edition, skillCode, seed, ...draft, expectedErrors: tellingErrors(draft) };
 }
 
 /** Expected errors that can be told apart: wrong, readable, and each answer from the first wrong idea that gives it. */

@@ -44,29 +44,16 @@ export function familyFormat(familyId: string): ReturnType<typeof formatOf> {
 	return format;
 }
 
-/** Items whose digits are remembered, some megabytes of them; then all are forgotten. */
-const MOST_REMEMBERED = 50_000;
-const digits = new Map<string, number>();
-
 /**
  * By how many digits an item's numbers are larger than usual in its family: what number size adds to its difficulty
- * (`startingParameters` in core/measurement). A sitting's items are asked for again with each of its answers, so what
- * was found is remembered.
- *
- * @throws RangeError for an unknown family
+ * (`startingParameters` in core/measurement). 0 of a family that has left the bank, of which nothing is usual.
  */
-export function extraDigits(familyId: string, seed: number): number {
-	const key = `${familyId} ${seed}`;
-	let found = digits.get(key);
-	if (found === undefined) {
-		if (digits.size >= MOST_REMEMBERED) digits.clear();
-		const item = itemFrom(familyId, seed);
-		digits.set(key, (found = digitsBeyondUsual(byId.get(familyId)!, item)));
-	}
-	return found;
+export function extraDigits(item: Item): number {
+	const family = byId.get(item.familyId);
+	return family ? digitsBeyondUsual(family, item) : 0;
 }
 
-/** What an item is made from; stored instead of the item. */
+/** What an item is made from. */
 export interface ItemSeed {
 	familyId: string;
 	skillCode: string;

@@ -53,6 +53,8 @@ export interface ShownItem extends PublicItem {
 /** A question with all that a teacher, and feedback, need. */
 export interface Item extends PublicItem {
 	familyId: string;
+	/** Of the family's questions when this one was made (editions.json). */
+	edition: number;
 	skillCode: string;
 	seed: number;
 	key: Answer;
@@ -65,6 +67,9 @@ export interface Item extends PublicItem {
 	/** Drawn with the solution, where a picture says more than another sentence. */
 	solutionFigure?: Figure;
 }
+
+/** What a question that was asked is found again by. */
+export type ItemKey = Pick<Item, 'familyId' | 'seed' | 'edition'>;
 
 /** The part of a response that difficulty and luck depend on. */
 export function formatOf(response: ResponseSpec): ResponseFormat {

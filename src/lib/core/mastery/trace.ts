@@ -35,7 +35,7 @@ export interface Trace {
  * Which edition of this rule it is. Whoever changes what `trace` comes to, or a summary that is kept with traces,
  * raises it: what is stored is then worked out anew when the app is started.
  */
-export const TRACE_RULE = 3;
+export const TRACE_RULE = 4;
 
 /** Chance of a wrong answer by a student who knows the skill. */
 export const SLIP = 0.08;

@@ -1,10 +1,11 @@
-import { extraDigits, familiesFor, familyFormat } from '../items';
+import { extraDigits, familiesFor, familyFormat, formatOf, type Item } from '../items';
 import {
 	DIFFICULTY_A_DIGIT,
 	startingParameters,
 	type GradeTerm,
 	type ItemParameters,
-	type PoolItem
+	type PoolItem,
+	type ResponseFormat
 } from '../measurement';
 
 /** A skill as far as its questions' parameters depend on it. */
@@ -26,9 +27,18 @@ export interface FamilyParameters {
 export function familyParameters(
 	familyId: string,
 	skill: SkillLevel,
+	calibrated?: ReadonlyMap<string, FamilyParameters>
+): ItemParameters {
+	return parametersFor(familyId, familyFormat(familyId), skill, calibrated);
+}
+
+function parametersFor(
+	familyId: string,
+	format: ResponseFormat,
+	skill: SkillLevel,
 	calibrated: ReadonlyMap<string, FamilyParameters> = new Map()
 ): ItemParameters {
-	const starting = startingParameters(skill, familyFormat(familyId));
+	const starting = startingParameters(skill, format);
 	const found = calibrated.get(familyId);
 	return found
 		? { discrimination: found.discrimination, difficulty: found.difficulty, guessing: starting.guessing }
@@ -37,14 +47,12 @@ export function familyParameters(
 
 /** Parameters of one question: its family's, harder by the digits its numbers have more than usual. */
 export function itemParameters(
-	familyId: string,
-	seed: number,
+	item: Item,
 	skill: SkillLevel,
 	calibrated?: ReadonlyMap<string, FamilyParameters>
 ): ItemParameters {
-	const usual = familyParameters(familyId, skill, calibrated);
-	const difficulty = usual.difficulty + DIFFICULTY_A_DIGIT * extraDigits(familyId, seed);
-	return { ...usual, difficulty };
+	const usual = parametersFor(item.familyId, formatOf(item.response), skill, calibrated);
+	return { ...usual, difficulty: usual.difficulty + DIFFICULTY_A_DIGIT * extraDigits(item) };
 }
 
 /** All questions that an adaptive sitting on these skills can draw from. */

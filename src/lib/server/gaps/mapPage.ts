@@ -1,5 +1,5 @@
 import { schoolDateOf } from '../../core/calendar';
-import { itemFrom, misconceptionById } from '../../core/items';
+import { misconceptionById } from '../../core/items';
 import { isMasteredIn, rootCauses, ownOrInferred, type SkillGraph, type StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import { needleMap } from './needleMap';
@@ -10,7 +10,7 @@ import type { Database } from '../database';
 import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { currentGroups } from '../groups';
-import { domainList, skillGraph, skillList, type Skill } from '../library';
+import { domainList, itemsAsked, skillGraph, skillList, type Skill } from '../library';
 import { evidenceFor } from '../standing';
 
 /** Chance that a skill is known of which nothing is. */
@@ -77,7 +77,7 @@ async function cellEvidence(
 	timeZone: string
 ) {
 	const now = own.get(skill.id);
-	const answers = await evidenceFor(database, studentId, skill.id);
+	const answers = await itemsAsked(database, await evidenceFor(database, studentId, skill.id));
 	const named = (id: number) => {
 		const state = own.get(id);
 		return {
@@ -103,12 +103,11 @@ async function cellEvidence(
 			skills: chain.toReversed().map(named)
 		})),
 		answers: answers.map((answer) => {
-			const item = itemFrom(answer.familyId, answer.seed);
 			return {
 				on: schoolDateOf(answer.answeredAt, timeZone),
 				kind: answer.kind,
-				stemHtml: mathHtml(item.stem),
-				givenHtml: answerHtml(item, answer.response as never),
+				stemHtml: mathHtml(answer.item.stem),
+				givenHtml: answerHtml(answer.item, answer.response as never),
 				correct: answer.correct,
 				idea: answer.misconception ? (misconceptionById(answer.misconception)?.shows ?? null) : null,
 				seconds: Math.round(answer.milliseconds / 1000)

@@ -1,6 +1,7 @@
 /** The library: skills and frameworks, standards, materials, and finding them. */
 export { findInLibrary } from './finder';
 export { type SampleItem, sampleItems } from './sampleItems';
+export { itemsAsked, keepItems } from './store/askedItems';
 export { changeFramework, taughtFramework } from './store/frameworks';
 export {
 	addMaterial,

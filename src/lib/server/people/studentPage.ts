@@ -1,6 +1,5 @@
 import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
 import { needsOf, readiness } from '../../core/grouping';
-import { itemFrom } from '../../core/items';
 import { isMasteredIn, readyNext } from '../../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement';
 import type { Database } from '../database';
@@ -11,7 +10,7 @@ import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
 import { decidedReviews, tierHistory } from '../decide';
 import { scoreHistory } from '../screen';
-import { domainList, skillGraph, skillList } from '../library';
+import { domainList, itemsAsked, skillGraph, skillList } from '../library';
 import { readStandings, standingsOnDays } from '../standing';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */
@@ -44,7 +43,7 @@ export async function studentPage(database: Database, school: School, student: R
 		groupsOfStudent(database, school.id, student.id),
 		decidedReviews(database, ids),
 		tierHistory(database, student.id),
-		lateAnswers(database, student.id)
+		itemsAsked(database, await lateAnswers(database, student.id))
 	]);
 	const own = now.get(student.id)!;
 	const ready = new Set(readyNext(graph, isMasteredIn(own)));
@@ -85,10 +84,9 @@ export async function studentPage(database: Database, school: School, student: R
 			const count = (...wanted: string[]) => standings.filter(({ standing }) => wanted.includes(standing)).length;
 			return { day, secure: count('secure'), between: count('forming', 'slipping'), gap: count('gap') };
 		}),
-		late: late.map(({ familyId, seed, response, skillId, answeredAt, receivedAt, ...answer }) => {
-			const item = itemFrom(familyId, seed);
+		late: late.map(({ item, response, skillId, answeredAt, receivedAt, kind, correct, closedBy }) => {
 			return {
-				...answer,
+				...{ kind, correct, closedBy },
 				skill: skillOf.get(skillId)?.shortName ?? '',
 				stemHtml: mathHtml(item.stem),
 				givenHtml: answerHtml(item, response),

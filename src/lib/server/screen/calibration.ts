@@ -3,7 +3,7 @@ import type { CalibrationState, ItemParameters } from '../../core/measurement';
 import { calibrateBank, familyParameters, type BankCalibration, type BankSitting } from '../../core/screening';
 import type { Database } from '../database';
 import { answersAfter, parameterSet, parameterVersions } from './store/parameters';
-import { type Skill, skillList } from '../library';
+import { itemsAsked, type Skill, skillList } from '../library';
 
 /** What is said of a calibration while it runs. */
 export type CalibrationProgress =
@@ -32,18 +32,18 @@ export async function* calibrateSchool(
 	const starting = parametersByFamily(skills);
 	const sittings: BankSitting[] = [];
 	for (let last = 0; ;) {
-		const answers = await answersAfter(database, schoolId, last, SITTINGS_AT_ONCE);
+		const answers = await itemsAsked(database, await answersAfter(database, schoolId, last, SITTINGS_AT_ONCE));
 		if (answers.length === 0) break;
 		let open: BankSitting | null = null;
-		for (const { sittingId, windowId, opensOn, grade, term, familyId, seed, correct, milliseconds } of answers) {
+		for (const { sittingId, windowId, opensOn, grade, term, item, correct, milliseconds } of answers) {
 			if (sittingId !== last || !open) {
 				open = { level: { grade, term }, windowId, opensOn, answers: [] };
 				sittings.push(open);
 				last = sittingId;
 			}
-			// A family that has left the bank has nothing to calibrate, and no questions to be made from seeds.
-			if (!starting.has(familyId)) continue;
-			open.answers.push({ familyId, extraDigits: extraDigits(familyId, seed), correct, milliseconds });
+			// A family that has left the bank has nothing to calibrate.
+			if (!starting.has(item.familyId)) continue;
+			open.answers.push({ familyId: item.familyId, extraDigits: extraDigits(item), correct, milliseconds });
 		}
 		yield { progress: { step: 'reading', sittings: sittings.length }, checkpoint: from };
 	}

@@ -1,5 +1,4 @@
 import { cutScores } from './store/cutScores';
-import { itemFrom } from '../../core/items';
 import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../../core/measurement';
 import { gradePrior } from '../../core/screening';
 import type { Database } from '../database';
@@ -52,13 +51,12 @@ export async function scoreEvidence(
 	const steps = answers.map((answer) => {
 		byDomain.get(answer.domainId)!.push(answer);
 		profile = estimateProfile(byDomain, prior);
-		const item = itemFrom(answer.familyId, answer.seed);
 		const skill = skillOf.get(answer.skillId)!;
 		return {
 			domain: domainOf.get(answer.domainId)!.name,
 			skill: { code: skill.code, name: skill.shortName },
-			stemHtml: mathHtml(item.stem),
-			givenHtml: answerHtml(item, answer.response as never),
+			stemHtml: mathHtml(answer.question.stem),
+			givenHtml: answerHtml(answer.question, answer.response as never),
 			correct: answer.correct,
 			seconds: Math.round(answer.milliseconds / 1000),
 			isRapid: answer.milliseconds < answer.rapidMs,

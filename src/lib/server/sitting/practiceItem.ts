@@ -1,6 +1,6 @@
 import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
-import { canonicalKeys, itemFrom, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
+import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
 import { signingKey } from '../auth';
 import type { Database } from '../database';
 import { mathHtml, showItem } from './presentItem';
@@ -18,7 +18,7 @@ const proofs = new Map<string, Promise<KeyProof>>();
 async function makeProof(database: Database, item: Item): Promise<KeyProof> {
 	// The same for everyone who meets the item, so that a class costs what one student does.
 	const salt = createHmac('sha256', await signingKey(database))
-		.update(`proof of a key\n${item.familyId} ${item.seed}`)
+		.update(`proof of a key\n${item.edition} ${item.familyId} ${item.seed}`)
 		.digest()
 		.subarray(0, 16);
 	const hashes = await Promise.all(
@@ -34,10 +34,9 @@ export interface PracticeItem extends ShownItem {
 	proof: KeyProof;
 }
 
-/** The question of a family and seed as a student practices it, also while the server is away. */
-export async function practiceItem(database: Database, familyId: string, seed: number): Promise<PracticeItem> {
-	const item = itemFrom(familyId, seed);
-	const name = `${familyId} ${seed}`;
+/** A question as a student practices it, also while the server is away. */
+export async function practiceItem(database: Database, item: Item): Promise<PracticeItem> {
+	const name = `${item.edition} ${item.familyId} ${item.seed}`;
 	let proof = proofs.get(name);
 	if (!proof) {
 		if (proofs.size >= MOST_REMEMBERED) proofs.clear();
@@ -55,9 +54,10 @@ export interface Solution {
 }
 
 /** The solutions of questions that have been answered right, or tried twice. */
-export function solutionsOf(tried: { position: number; familyId: string; seed: number }[]): Solution[] {
-	return tried.map(({ position, familyId, seed }) => {
-		const { solution, solutionFigure } = itemFrom(familyId, seed);
-		return { position, solutionHtml: solution.map(mathHtml), solutionFigure };
-	});
+export function solutionsOf(tried: { position: number; item: Item }[]): Solution[] {
+	return tried.map(({ position, item: { solution, solutionFigure } }) => ({
+		position,
+		solutionHtml: solution.map(mathHtml),
+		solutionFigure
+	}));
 }

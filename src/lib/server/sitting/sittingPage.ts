@@ -1,8 +1,9 @@
 import { dayBegins } from '../../core/calendar';
-import { inWords, itemFrom, type Item, type ShownItem } from '../../core/items';
+import { inWords, type Item, type ShownItem } from '../../core/items';
 import { isEnoughForToday } from '../../core/screening';
 import { showItem } from './presentItem';
 import { type Accommodation, accommodations, NO_ACCOMMODATION } from '../people';
+import { itemsAsked } from '../library';
 import { findSchool } from '../school';
 import type { ClosedBy } from './store/closings';
 import { answersSince, openItem, type Sitting } from './store/sittings';
@@ -25,18 +26,12 @@ export function spokenText({ stem, response }: Pick<Item, 'stem' | 'response'>):
 	);
 }
 
-export function askedItem({
+/** A question as it is shown in a diagnostic. */
+export const askedItem = ({ position, item }: { position: number; item: Item }): AskedItem => ({
 	position,
-	familyId,
-	seed
-}: {
-	position: number;
-	familyId: string;
-	seed: number;
-}): AskedItem {
-	const item = itemFrom(familyId, seed);
-	return { position, item: showItem(item), spoken: spokenText(item) };
-}
+	item: showItem(item),
+	spoken: spokenText(item)
+});
 
 const CLOSED: Record<ClosedBy, string> = {
 	'window closed': 'The time for this is over.',
@@ -74,5 +69,6 @@ export async function diagnosticProgress(
 	]);
 	// On the last day there is no tomorrow to put it off to.
 	const goesOn = windows.some(({ id, lastDay }) => id === sitting.windowId && lastDay > school.today);
-	return { next: askedItem(waiting), enough: goesOn && isEnoughForToday(today, own) };
+	const [next] = await itemsAsked(database, [waiting]);
+	return { next: askedItem(next), enough: goesOn && isEnoughForToday(today, own) };
 }

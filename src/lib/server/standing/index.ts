@@ -9,3 +9,4 @@ export {
 	STORED_TRACE,
 	type StoredTrace
 } from './store/standings';
+export { formatFrom, type StoredFormat } from './storedFormat';

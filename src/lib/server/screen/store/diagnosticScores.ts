@@ -1,5 +1,5 @@
 import { schoolDateOf } from '../../../core/calendar';
-import { hasItems, itemFrom } from '../../../core/items';
+import { hasItems, type Item, type ItemKey } from '../../../core/items';
 import {
 	estimateProfile,
 	rapidThreshold,
@@ -13,15 +13,15 @@ import {
 import { gradePrior, itemParameters } from '../../../core/screening';
 import type { Database } from '../../database';
 import type { ParameterSet } from './parameters';
-import type { Domain, Skill } from '../../library';
+import { type Domain, itemsAsked, type Skill } from '../../library';
 
 /** A first try in a diagnostic. */
 export interface DiagnosticAnswer {
 	sittingId: number;
 	/** Of a resit; null in a sitting of all domains. */
 	resitOf: number | null;
-	familyId: string;
-	seed: number;
+	/** The question as it was asked. */
+	question: Item;
 	skillId: number;
 	correct: boolean;
 	/** As it was sent. */
@@ -32,8 +32,8 @@ export interface DiagnosticAnswer {
 
 /** First tries of a sitting and of the resits of its domains that count or have just been finished, in time. */
 export async function diagnosticAnswers(database: Database, sittingId: number): Promise<DiagnosticAnswer[]> {
-	const rows = await database.rows<DiagnosticAnswer & { response: string }>(
-		`SELECT sitting.id AS sittingId, sitting.domain_id AS resitOf, item.family_id AS familyId, item.seed,
+	const rows = await database.rows<Omit<DiagnosticAnswer, 'question' | 'response'> & ItemKey & { response: string }>(
+		`SELECT sitting.id AS sittingId, sitting.domain_id AS resitOf, item.family_id AS familyId, item.seed, item.edition,
 			item.skill_id AS skillId, answer.correct, answer.response, answer.milliseconds, answer.answered_at AS answeredAt
 		FROM sitting
 		JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
@@ -42,7 +42,8 @@ export async function diagnosticAnswers(database: Database, sittingId: number): 
 		ORDER BY answer.answered_at, answer.position`,
 		[sittingId, sittingId]
 	);
-	return rows.map((row) => ({ ...row, response: JSON.parse(row.response) }));
+	const asked = await itemsAsked(database, rows);
+	return asked.map(({ item, response, ...row }) => ({ ...row, question: item, response: JSON.parse(response) }));
 }
 
 /** What a diagnostic is scored with. */
@@ -92,14 +93,14 @@ export function scoredAnswers(
 	});
 	return counting.map((answer) => {
 		const skill = bySkill.get(answer.skillId)!;
-		const { stem } = itemFrom(answer.familyId, answer.seed);
+		const { familyId, stem } = answer.question;
 		return {
 			...answer,
-			item: itemParameters(answer.familyId, answer.seed, skill, parameters),
+			item: itemParameters(answer.question, skill, parameters),
 			domainId: skill.domainId,
 			rapidMs: rapidThreshold({
 				words: stem.split(/\s+/).length,
-				medianMs: parameters.get(answer.familyId)?.medianMs
+				medianMs: parameters.get(familyId)?.medianMs
 			})
 		};
 	});

@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { ItemKey } from '../../../core/items';
 import type { FamilyParameters } from '../../../core/screening';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
@@ -142,15 +143,13 @@ export async function withdrawParameters(
 }
 
 /** A first try in a diagnostic that counts. */
-export interface CountedAnswer {
+export interface CountedAnswer extends ItemKey {
 	sittingId: number;
 	windowId: number;
 	/** Of the window. */
 	opensOn: SchoolDate;
 	grade: number;
 	term: number;
-	familyId: string;
-	seed: number;
 	correct: boolean;
 	milliseconds: number;
 }
@@ -183,7 +182,7 @@ export async function answersAfter(
 	return database.rows<CountedAnswer>(
 		`SELECT some.id AS sittingId, some.window_id AS windowId, some.grade, screening_window.term,
 			screening_window.opens_on AS opensOn,
-			item.family_id AS familyId, item.seed, answer.correct, answer.milliseconds
+			item.family_id AS familyId, item.seed, item.edition, answer.correct, answer.milliseconds
 		FROM (
 			SELECT sitting.id, sitting.window_id, student.grade FROM sitting
 			JOIN student ON student.id = sitting.student_id

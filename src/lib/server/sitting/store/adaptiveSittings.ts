@@ -1,10 +1,10 @@
-import { adaptiveSeed, formSeed } from '../../../core/items';
+import { adaptiveSeed, formSeed, type ItemKey } from '../../../core/items';
 import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { parameterSet, type ParameterSet, type ScreeningWindow, versionFor } from '../../screen';
 import { beginFixed, openSitting, withSkillIds, writeItems } from './sittings';
-import type { Skill } from '../../library';
+import { itemsAsked, type Skill } from '../../library';
 
 /** What a student sits: the whole diagnostic, or a domain of an earlier sitting again. */
 export interface DiagnosticPlace {
@@ -56,12 +56,10 @@ interface SittingRow {
 	parametersId: number | null;
 }
 
-interface AskedRow {
+interface AskedRow extends ItemKey {
 	sittingId: number;
 	position: number;
 	skillId: number;
-	familyId: string;
-	seed: number;
 	correct: boolean | null;
 }
 
@@ -73,7 +71,7 @@ interface AskedRow {
  */
 export async function goOn(transaction: Database, sittingIds: number[], skills: Skill[]): Promise<number[]> {
 	if (sittingIds.length === 0) return [];
-	const [sittings, asked] = await Promise.all([
+	const [sittings, rows] = await Promise.all([
 		transaction.rows<SittingRow>(
 			`SELECT sitting.id, student.grade, screening_window.term, screening_window.subject,
 				sitting.domain_id AS domainId, sitting.parameters_id AS parametersId,
@@ -93,7 +91,7 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 		),
 		transaction.rows<AskedRow>(
 			`SELECT item.sitting_id AS sittingId, item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed,
-				answer.correct
+				item.edition, answer.correct
 			FROM sitting_item AS item
 			LEFT JOIN answer
 				ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
@@ -102,6 +100,7 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 			[sittingIds]
 		)
 	]);
+	const asked = await itemsAsked(transaction, rows);
 	const bySkill = new Map(skills.map((skill) => [skill.id, skill]));
 	const idOf = new Map(skills.map(({ code, id }) => [code, id]));
 	const subjectOf = new Map(skills.map(({ code, subject }) => [code, subject]));
@@ -125,9 +124,9 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 					sitting.domainId === null ? subjectOf.get(skillCode) === sitting.subject : domainId === sitting.domainId
 				),
 			isResit: sitting.domainId !== null,
-			answers: own.map(({ familyId, seed, skillId, correct }) => {
+			answers: own.map(({ familyId, item, skillId, correct }) => {
 				const skill = bySkill.get(skillId)!;
-				const response = { item: itemParameters(familyId, seed, skill, parameters), correct: correct! };
+				const response = { item: itemParameters(item, skill, parameters), correct: correct! };
 				return { familyId, skillCode: skill.code, domainId: skill.domainId, response };
 			})
 		});

@@ -1,12 +1,20 @@
 import { schoolDateOf } from '../../../core/calendar';
-import { check, familyFormat, itemFrom, type Checked } from '../../../core/items';
+import { check, type Checked, type Item, type ItemKey } from '../../../core/items';
+import type { ResponseFormat } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from '../../screen';
 import type { SittingKind } from '../../../core/mastery';
-import { type Skill, skillList } from '../../library';
-import { refreshStudents, addToTraces, STORED_TRACE, type StoredTrace } from '../../standing';
+import { itemsAsked, type Skill, skillList } from '../../library';
+import {
+	addToTraces,
+	formatFrom,
+	refreshStudents,
+	STORED_TRACE,
+	type StoredFormat,
+	type StoredTrace
+} from '../../standing';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */
@@ -47,7 +55,7 @@ interface Judged {
 	index: number;
 }
 
-interface Place extends StoredTrace {
+interface Place extends StoredTrace, ItemKey {
 	sittingId: number;
 	studentId: number;
 	schoolId: number;
@@ -58,8 +66,10 @@ interface Place extends StoredTrace {
 	answeredBefore: number;
 	startedAt: Date;
 	skillId: number;
-	familyId: string;
-	seed: number;
+	/** How it is answered, as evidence takes it. */
+	format: ResponseFormat;
+	/** As it was asked. */
+	item: Item;
 }
 
 /**
@@ -68,11 +78,12 @@ interface Place extends StoredTrace {
  * sittings on a skill that has no trace yet, each would otherwise miss the other's answers.
  */
 async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
-	const places = await transaction.rows<Place>(
+	const rows = await transaction.rows<Omit<Place, 'format' | 'item'> & StoredFormat>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, student.school_id AS schoolId,
 			sitting.kind, sitting.adaptive, sitting.started_at AS startedAt,
 			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
-			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, ${STORED_TRACE}
+			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition,
+			item.kind AS answerKind, item.options, ${STORED_TRACE}
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
 		JOIN student ON student.id = sitting.student_id
@@ -82,7 +93,11 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 		FOR UPDATE`,
 		[answers.map(({ sittingId, position }) => [sittingId, position])]
 	);
-	return new Map(places.map((place) => [`${place.sittingId} ${place.position}`, place]));
+	// The questions themselves never change, and many students share one: they are read without a lock.
+	const places = await itemsAsked(transaction, rows);
+	return new Map(
+		places.map((place) => [`${place.sittingId} ${place.position}`, { ...place, format: formatFrom(place) }])
+	);
 }
 
 /**
@@ -187,7 +202,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 		for (const [index, answer] of answers.entries()) {
 			const place = places.get(`${answer.sittingId} ${answer.position}`);
 			if (!place || place.studentId !== answer.studentId) continue;
-			const judged = check(itemFrom(place.familyId, place.seed), answer.response);
+			const judged = check(place.item, answer.response);
 			results[index] = judged.readable ? 'already stored' : 'unreadable';
 			if (!judged.readable || ids.has(answer.id.toLowerCase())) continue;
 			ids.add(answer.id.toLowerCase());
@@ -232,7 +247,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 						correct: judged.correct,
 						on: schoolDateOf(given, answer.timeZone),
 						at: given,
-						format: familyFormat(place.familyId),
+						format: place.format,
 						source: place.kind,
 						sittingId: answer.sittingId
 					}

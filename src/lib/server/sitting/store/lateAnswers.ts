@@ -1,15 +1,13 @@
-import type { Answer } from '../../../core/items';
+import type { Answer, ItemKey } from '../../../core/items';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { ClosedBy } from './closings';
 import type { SittingKind } from '../../../core/mastery';
 
 /** An answer that came after its work was closed, though the device says that it was given before. */
-export interface LateAnswer {
+export interface LateAnswer extends ItemKey {
 	kind: SittingKind;
 	skillId: number;
-	familyId: string;
-	seed: number;
 	response: Answer;
 	correct: boolean;
 	/** By the device's clock. */
@@ -21,7 +19,8 @@ export interface LateAnswer {
 /** Answers of a student that were kept aside, the newest first. */
 export async function lateAnswers(database: Database, studentId: VisibleId): Promise<LateAnswer[]> {
 	const rows = await database.rows<Omit<LateAnswer, 'response'> & { response: string }>(
-		`SELECT sitting.kind, item.skill_id AS skillId, item.family_id AS familyId, item.seed, late.response, late.correct,
+		`SELECT sitting.kind, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition,
+			late.response, late.correct,
 			late.answered_at AS answeredAt, late.received_at AS receivedAt, late.closed_by AS closedBy
 		FROM late_answer AS late
 		JOIN sitting ON sitting.id = late.sitting_id

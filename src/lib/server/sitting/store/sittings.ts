@@ -1,11 +1,11 @@
 import { PROBE_ITEMS } from '../../../core/growth';
-import { itemsForSkill, probeSeed, type Answer, type ItemSeed } from '../../../core/items';
+import { itemsForSkill, probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
 import type { Doubt } from '../../../core/measurement';
 import type { SittingKind } from '../../../core/mastery';
 import type { Trust } from '../../../core/screening';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
-import type { Skill } from '../../library';
+import { keepItems, type Skill } from '../../library';
 import { refreshPlaces } from '../../screen';
 
 export interface Sitting {
@@ -99,9 +99,14 @@ export async function writeItems(
 	from: number,
 	items: (Omit<ItemSeed, 'skillCode'> & { skillId: number })[]
 ): Promise<void> {
+	const kept = await keepItems(transaction, items);
 	await transaction.insertMany(
-		'INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed) VALUES ?',
-		items.map((item, i) => [sittingId, from + i, item.skillId, item.familyId, item.seed])
+		`INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed, edition, kind, options)
+		VALUES ?`,
+		kept.map(({ skillId, familyId, seed, edition, kind, options }, i) => [
+			...[sittingId, from + i, skillId],
+			...[familyId, seed, edition, kind, options]
+		])
 	);
 }
 
@@ -146,10 +151,8 @@ export async function beginProbe(
 	return beginFixed(database, { studentId: plan.studentId, kind: 'probe', origin, at }, items);
 }
 
-export interface SittingItem {
+export interface SittingItem extends ItemKey {
 	position: number;
-	familyId: string;
-	seed: number;
 	/** First try, once given. */
 	correct: boolean | null;
 	response: Answer | null;
@@ -165,13 +168,13 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 			response: string | null;
 		}
 	>(
-		`SELECT item.position, item.family_id AS familyId, item.seed,
+		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition,
 			MAX(CASE WHEN answer.attempt = 1 THEN answer.correct END) AS correct,
 			MAX(CASE WHEN answer.attempt = 1 THEN answer.response END) AS response, COUNT(answer.id) AS attempts
 		FROM sitting_item AS item
 		LEFT JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position
 		WHERE item.sitting_id = ?
-		GROUP BY item.position, item.family_id, item.seed
+		GROUP BY item.position, item.family_id, item.seed, item.edition
 		ORDER BY item.position`,
 		[sittingId]
 	);
@@ -188,9 +191,9 @@ export async function triedItems(
 	database: Database,
 	sittingId: number,
 	positions: number[]
-): Promise<{ position: number; familyId: string; seed: number }[]> {
+): Promise<(ItemKey & { position: number })[]> {
 	return database.rows(
-		`SELECT item.position, item.family_id AS familyId, item.seed
+		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind = 'practice'
 		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt <= 2
@@ -205,9 +208,9 @@ export async function triedItems(
 export async function openItem(
 	database: Database,
 	sittingId: number
-): Promise<{ position: number; familyId: string; seed: number } | null> {
+): Promise<(ItemKey & { position: number }) | null> {
 	return database.row(
-		`SELECT item.position, item.family_id AS familyId, item.seed
+		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
 		LEFT JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
 		WHERE item.sitting_id = ? AND answer.id IS NULL

@@ -1,5 +1,5 @@
 import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../../core/calendar';
-import { familyFormat } from '../../../core/items';
+import type { ItemKey } from '../../../core/items';
 import {
 	advance,
 	priorKnown,
@@ -14,6 +14,7 @@ import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import { lockStudents } from '../../people';
 import type { Skill } from '../../library';
+import { formatFrom, type StoredFormat } from '../storedFormat';
 
 /**
  * Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept and whose domain
@@ -33,13 +34,11 @@ const EVIDENCE = `
 			WHERE resit.resits_id = sitting.id AND resit.trust IN ('trusted', 'kept')
 				AND taught.skill_id = answer.skill_id)))`;
 
-interface EvidenceRow {
+interface EvidenceRow extends StoredFormat {
 	studentId: number;
 	skillId: number;
 	sittingId: number;
 	kind: SittingKind;
-	familyId: string;
-	seed: number;
 	correct: boolean;
 	answeredAt: Date;
 }
@@ -47,7 +46,7 @@ interface EvidenceRow {
 async function readEvidence(database: Database, studentIds: number[], skillId: number | null, timeZone: string) {
 	const rows = await database.rows<EvidenceRow>(
 		`SELECT answer.student_id AS studentId, answer.skill_id AS skillId, answer.sitting_id AS sittingId, sitting.kind,
-			item.family_id AS familyId, item.seed, answer.correct, answer.answered_at AS answeredAt
+			item.kind AS answerKind, item.options, answer.correct, answer.answered_at AS answeredAt
 		${EVIDENCE} AND answer.student_id IN (?) ${skillId === null ? '' : 'AND answer.skill_id = ?'}
 		ORDER BY answer.student_id, answer.skill_id, answer.answered_at, answer.sitting_id, answer.position`,
 		skillId === null ? [studentIds] : [studentIds, skillId]
@@ -61,7 +60,7 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 			correct: row.correct,
 			at: row.answeredAt,
 			on: schoolDateOf(row.answeredAt, timeZone),
-			format: familyFormat(row.familyId),
+			format: formatFrom(row),
 			source: row.kind,
 			sittingId: row.sittingId
 		});
@@ -241,11 +240,9 @@ export async function standingsOnDays(
 	return byDay;
 }
 
-export interface EvidenceAnswer {
+export interface EvidenceAnswer extends ItemKey {
 	answeredAt: Date;
 	kind: SittingKind;
-	familyId: string;
-	seed: number;
 	response: unknown;
 	correct: boolean;
 	misconception: string | null;
@@ -259,8 +256,8 @@ export async function evidenceFor(
 	skillId: number
 ): Promise<EvidenceAnswer[]> {
 	const rows = await database.rows<Omit<EvidenceAnswer, 'response'> & { response: string }>(
-		`SELECT answer.answered_at AS answeredAt, sitting.kind, item.family_id AS familyId, item.seed, answer.response,
-			answer.correct, answer.misconception, answer.milliseconds
+		`SELECT answer.answered_at AS answeredAt, sitting.kind, item.family_id AS familyId, item.seed, item.edition,
+			answer.response, answer.correct, answer.misconception, answer.milliseconds
 		${EVIDENCE} AND answer.student_id = ? AND answer.skill_id = ?
 		ORDER BY answer.answered_at DESC, answer.position DESC LIMIT 60`,
 		[studentId, skillId]

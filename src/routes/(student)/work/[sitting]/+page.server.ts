@@ -4,7 +4,7 @@ import { itemFrom } from '$lib/core/items';
 import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
-import { skillList } from '$lib/server/library';
+import { itemsAsked, skillList } from '$lib/server/library';
 
 export async function load({ locals, params }) {
 	const student = studentContext(locals);
@@ -45,22 +45,19 @@ export async function load({ locals, params }) {
 				correct: null,
 				done: false,
 				missed: null,
-				item: await practiceItem(locals.database, familyId, seed),
+				item: await practiceItem(locals.database, itemFrom(familyId, seed)),
 				spoken: spokenText(itemFrom(familyId, seed))
 			}))
 		),
 		items: await Promise.all(
-			shownItems.map(async ({ position, familyId, seed, attempts, correct, response }) => {
-				const item = itemFrom(familyId, seed);
+			(await itemsAsked(locals.database, shownItems)).map(async ({ position, item, attempts, correct, response }) => {
 				return {
 					position,
 					correct: practice ? correct : null,
 					done: attempts > 0,
 					missed: practice && attempts === 1 && correct === false ? response : null,
 					// Feedback is immediate only in practice, and only there is anything told that it needs.
-					item: practice
-						? await practiceItem(locals.database, familyId, seed)
-						: { ...showItem(item), practice: false as const },
+					item: practice ? await practiceItem(locals.database, item) : { ...showItem(item), practice: false as const },
 					spoken: spokenText(item)
 				};
 			})

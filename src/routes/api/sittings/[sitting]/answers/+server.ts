@@ -9,6 +9,7 @@ import {
 	type Stored,
 	triedItems
 } from '$lib/server/sitting';
+import { itemsAsked } from '$lib/server/library';
 import { idOf, jsonCheck, readJson } from '$lib/server/request';
 import { diagnosticProgress, sayClosed } from '$lib/server/sitting/sittingPage';
 import { findSchool } from '$lib/server/school';
@@ -81,7 +82,7 @@ export async function POST(event) {
 			sittingId,
 			answers.map(({ position }) => position)
 		);
-		return json({ results: stored, solutions: solutionsOf(tried) });
+		return json({ results: stored, solutions: solutionsOf(await itemsAsked(database, tried)) });
 	}
 	const sitting = await findSitting(database, viewer.id, sittingId);
 	return json({ results: stored, ...(sitting && (await diagnosticProgress(event.locals, viewer, sitting))) });
