@@ -6,7 +6,7 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { keepItems } from '../src/lib/server/library';
 import { SEED, type DemoStudent } from './people';
-import { simulateAnswer, simulateLearning } from './simulatedStudent';
+import { simulateAnswer, simulateLearning, type SimulatedAnswer } from './simulatedStudent';
 
 type Row = Record<string, unknown>;
 
@@ -33,6 +33,9 @@ export interface DemoSitting {
 
 /** Between one answer and the next question. */
 const TURNING_MS = 1_500;
+
+/** Wrong, and by no wrong idea that is known. */
+const isNoIdea = ({ correct, misconception }: SimulatedAnswer) => !correct && misconception === null;
 
 /** Collects sittings and their answers, and writes them in bulk. What would begin after the demo's now never happens. */
 export class AnswerLog {
@@ -72,7 +75,8 @@ export class AnswerLog {
 				attempt: 1,
 				student_id: student.id,
 				skill_id: this.skillIds.get(item.skillCode),
-				response: JSON.stringify(answer.response),
+				// Some would rather say that they don't know yet than guess.
+				response: JSON.stringify(!isFixed && isNoIdea(answer) && item.seed % 2 === 0 ? null : answer.response),
 				correct: answer.correct,
 				misconception: answer.misconception,
 				milliseconds: answer.milliseconds,

@@ -84,6 +84,9 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 	[
 		diagnosticScores,
 		{
+			notYetCounts: given(({ database, me }) =>
+				diagnosticScores.notYetCounts(database, me.windows.diagnostic, seen(...me.students))
+			),
 			diagnosticAnswers: given(({ database, me }) => diagnosticScores.diagnosticAnswers(database, me.sittings.a)),
 			domainsAsked: given(({ skills }) => diagnosticScores.domainsAsked(skills)),
 			scoredAnswers: given(scored),

@@ -1,5 +1,5 @@
 import { isCollected, readExpression } from './expression';
-import type { Answer, Item } from './item';
+import { NOT_YET, type Answer, type Given, type Item } from './item';
 import { rulesOf } from './kinds';
 
 export interface Checked {
@@ -11,6 +11,9 @@ export interface Checked {
 }
 
 const UNREADABLE: Checked = { correct: false, misconception: null, readable: false };
+
+/** Of “I don’t know yet”: not right, and no wrong idea is shown. */
+export const SAID_NOT_YET: Checked = { correct: false, misconception: null, readable: true };
 
 type Checkable = Pick<Item, 'response' | 'key' | 'expectedErrors' | 'alsoRight'>;
 
@@ -45,8 +48,9 @@ export function sameAnswer(item: Pick<Item, 'response'>, a: Answer, b: Answer): 
 	return canonicalAnswer(item, a) === canonicalAnswer(item, b);
 }
 
-/** An answer in words, for a teacher's eyes. Texts may hold TeX between dollar signs. */
-export function describeAnswer(item: Pick<Item, 'response'>, answer: Answer): string {
+/** What was given in words, for a teacher's eyes. Texts may hold TeX between dollar signs. */
+export function describeAnswer(item: Pick<Item, 'response'>, answer: Given): string {
+	if (answer === null) return `“${NOT_YET}”`;
 	return isReadable(item, answer) ? rulesOf(item.response).describe(item.response, answer) : String(answer);
 }
 

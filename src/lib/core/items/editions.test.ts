@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { itemFamilies, itemFrom, type ItemFamily } from '.';
-import recorded from './editions.json';
+import recorded from './editions.json' with { type: 'json' };
 import { fingerprint, nextEditions } from './recordEditions';
 
 const [family, other] = itemFamilies;

@@ -1,4 +1,4 @@
-import recorded from './editions.json';
+import recorded from './editions.json' with { type: 'json' };
 
 /** A family's edition, and a fingerprint of the questions it made then. */
 export interface Edition {

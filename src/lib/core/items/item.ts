@@ -36,6 +36,12 @@ export type SpecOf<Kind extends ResponseKind> = Extract<ResponseSpec, { kind: Ki
  */
 export type Answer = number | number[] | string | string[];
 
+/** What a student gave to a question: an answer, or null for “I don’t know yet”. */
+export type Given = Answer | null;
+
+/** “I don’t know yet”, in the words of the button that says it. */
+export const NOT_YET = 'I don’t know yet';
+
 /** A question as the student may see it: nothing in it gives the key away. */
 export interface PublicItem {
 	stem: string;

@@ -33,6 +33,10 @@ function answers(
 
 describe('knowledge tracing', () => {
 	it('follows Bayes by hand: one right four-option answer moves 0.5 to 0.92/(0.92 + 0.25)', () => {
+		const wrong = { correct: false, format: choice, source: 'diagnostic' } as const;
+		// Nobody who does not know it says so by luck: 0.08 to 1 rather than 0.08 to 0.75.
+		expect(afterAnswer(0.5, { ...wrong, notYet: true })).toBeCloseTo(0.08 / 1.08, 12);
+		expect(afterAnswer(0.5, wrong)).toBeCloseTo(0.08 / 0.83, 12);
 		const posterior = afterAnswer(0.5, { correct: true, format: choice, source: 'diagnostic' });
 		expect(posterior).toBeCloseTo(0.92 / (0.92 + 0.25), 12);
 		expect(afterAnswer(0.5, { correct: true, format: choice, source: 'practice' })).toBeCloseTo(

@@ -9,6 +9,8 @@ export interface Evidence {
 	correct: boolean;
 	on: SchoolDate;
 	format: ResponseFormat;
+	/** Whether the student said that it is not known yet, and tried no luck. */
+	notYet?: boolean;
 	source: SittingKind;
 	sittingId: number;
 }
@@ -67,9 +69,9 @@ export function afterDays(probability: number, days: number): number {
  */
 export function afterAnswer(
 	probability: number,
-	{ correct, format, source }: Omit<Evidence, 'on' | 'sittingId'>
+	{ correct, format, notYet, source }: Omit<Evidence, 'on' | 'sittingId'>
 ): number {
-	const lucky = guess(format);
+	const lucky = notYet ? 0 : guess(format);
 	const known = probability * (correct ? 1 - SLIP : SLIP);
 	const unknown = (1 - probability) * (correct ? lucky : 1 - lucky);
 	const posterior = Math.min(ALMOST_SURE, known / (known + unknown));

@@ -11,6 +11,7 @@ const facts: ReportFacts = {
 	scores: { 0: { points: 502.4, error: 8.2 } },
 	before: { 0: { points: 470, error: 8 } },
 	percentile: { of: 'school', value: 55 },
+	notYet: null,
 	domains: [
 		{
 			id: 1,
@@ -52,6 +53,14 @@ describe('the text of a student report', () => {
 		expect(text.domains[0].secure).toBe('halves, thirds, fourths, fifths, sixths');
 		expect(text.overall.sentences.join(' ')).toContain('Clearly more than in Autumn screening.');
 		expect(JSON.stringify(text)).not.toMatch(/standard error|cut score|percentile|prerequisite/i);
+	});
+
+	it('tells staff how often a student said that it is not known yet', () => {
+		const said = (notYet: ReportFacts['notYet'], audience: 'staff' | 'family' = 'staff') =>
+			reportText({ ...facts, notYet }, { ...options, audience }).overall.sentences.join(' ');
+		expect(said({ said: 5, of: 32 })).toContain('Said “I don’t know yet” to 5 of 32 questions.');
+		for (const text of [said({ said: 0, of: 32 }), said(null), said({ said: 5, of: 32 }, 'family')])
+			expect(text).not.toContain('know yet');
 	});
 
 	it('calls norms made up that are, and says nothing of them to a family', () => {

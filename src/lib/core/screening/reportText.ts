@@ -1,3 +1,4 @@
+import { NOT_YET } from '../items';
 import { reliableChange, type GradeTerm } from '../measurement';
 import { benchmarkBand } from './bands';
 import { sayBand, sayChange, sayLevel, sayPercentile, type Audience } from './reportWords';
@@ -21,6 +22,8 @@ export interface ReportFacts {
 	before: Record<number, Points | null>;
 	/** Among the grade at this school where it has scores enough, else among the norms that ship with the program. */
 	percentile: { of: 'school' | 'shipped norms'; value: number } | null;
+	/** How many of the diagnostic's questions were answered by “I don’t know yet”; null where none was sat. */
+	notYet: { said: number; of: number } | null;
 	domains: {
 		id: number;
 		name: string;
@@ -116,7 +119,8 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 				facts.percentile?.of === 'school' && sayPercentile(facts.percentile.value, 'of the grade at this school'),
 				isStaff &&
 					facts.percentile?.of === 'shipped norms' &&
-					`${sayPercentile(facts.percentile.value, `students of grade ${facts.grade} in that week of the year`)} The norms are made up.`
+					`${sayPercentile(facts.percentile.value, `students of grade ${facts.grade} in that week of the year`)} The norms are made up.`,
+				isStaff && facts.notYet?.said && `Said “${NOT_YET}” to ${facts.notYet.said} of ${facts.notYet.of} questions.`
 			].filter((sentence): sentence is string => Boolean(sentence))
 		},
 		headings: {

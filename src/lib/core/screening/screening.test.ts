@@ -17,7 +17,6 @@ import {
 	SCREENING_STATUSES,
 	screeningStatus,
 	simulateSitting,
-	USUAL_LENGTH,
 	warmUpItems,
 	type AdaptiveSitting,
 	type WindowStanding
@@ -264,6 +263,6 @@ describe('simulated screening', () => {
 		expect(Math.abs(bias)).toBeLessThan(0.07);
 		expect(Math.sqrt(squares / claimed)).toBeGreaterThan(0.87);
 		expect(Math.sqrt(squares / claimed)).toBeLessThan(1.13);
-		expect(Math.abs(length - USUAL_LENGTH)).toBeLessThan(1.5);
+		expect(Math.abs(length - 32)).toBeLessThan(1.5);
 	}, 30_000);
 });

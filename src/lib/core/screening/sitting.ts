@@ -30,9 +30,6 @@ export function startingPrior(level: GradeTerm, previous?: AbilityEstimate): Abi
 	return { mean: previous.theta, sd: Math.min(PRIOR_SD, Math.hypot(previous.standardError, MOVED_SINCE)) };
 }
 
-/** Questions an adaptive sitting has on average, by `npm run simulate:screening`: what a student is told to expect. */
-export const USUAL_LENGTH = 32;
-
 /** Questions in a resit of one domain. */
 export const RESIT_ITEMS = 8;
 const RESIT_RULES = { ...ADAPTIVE_RULES, minimum: RESIT_ITEMS, maximum: RESIT_ITEMS };

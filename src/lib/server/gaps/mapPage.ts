@@ -107,8 +107,9 @@ async function cellEvidence(
 				on: schoolDateOf(answer.answeredAt, timeZone),
 				kind: answer.kind,
 				stemHtml: mathHtml(answer.item.stem),
-				givenHtml: answerHtml(answer.item, answer.response as never),
+				givenHtml: answerHtml(answer.item, answer.response),
 				correct: answer.correct,
+				notYet: answer.response === null,
 				idea: answer.misconception ? (misconceptionById(answer.misconception)?.shows ?? null) : null,
 				seconds: Math.round(answer.milliseconds / 1000)
 			};

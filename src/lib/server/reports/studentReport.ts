@@ -10,7 +10,7 @@ import {
 } from '../../core/measurement';
 import { OVERALL } from '../../core/screening';
 import type { Database } from '../database';
-import { gradeAbilities, type ScreeningWindow, screenResults } from '../screen';
+import { gradeAbilities, notYetCounts, type ScreeningWindow, screenResults } from '../screen';
 import { schoolYear, type School } from '../school';
 import type { RosterStudent } from '../people';
 import { skillGraph, skillList } from '../library';
@@ -24,7 +24,7 @@ export async function studentReports(
 	window: ScreeningWindow,
 	students: RosterStudent[]
 ) {
-	const [{ rows, domains, earlier }, skills, standings, year] = await Promise.all([
+	const [{ rows, domains, earlier }, skills, standings, year, notYet] = await Promise.all([
 		screenResults(database, school, windows, window, students),
 		skillList(database, school.id),
 		readStandings(
@@ -32,7 +32,12 @@ export async function studentReports(
 			students.map(({ id }) => id),
 			school.today
 		),
-		schoolYear(database, school.id, window.opensOn)
+		schoolYear(database, school.id, window.opensOn),
+		notYetCounts(
+			database,
+			window.id,
+			students.map(({ id }) => id)
+		)
 	]);
 	const graph = await skillGraph(database, school.id, skills);
 	const peers = new Map<number, number[]>();
@@ -55,6 +60,7 @@ export async function studentReports(
 			return {
 				...row,
 				percentile: place(row),
+				notYet: notYet.get(row.id) ?? null,
 				domains: domains.map(({ id, name }) => {
 					const inDomain = skills.filter(({ domainId }) => domainId === id);
 					const named = (is: (skill: number) => boolean) =>

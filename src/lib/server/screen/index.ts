@@ -1,6 +1,7 @@
 /** Screening: windows, diagnostics and measures, their scores, and what is trusted of them. */
 export { calibrateSchool, type CalibrationProgress, type CalibrationResult } from './calibration';
 export { scoreEvidence } from './scoreEvidence';
+export { notYetCounts } from './store/diagnosticScores';
 export { resultsTable, screenResults, sheetGradeFor, summaryTable, unitOf } from './screenResults';
 export { sheetToMark } from './sheetToMark';
 export { windowInView, windowPlaces } from './windowPlaces';

@@ -1,10 +1,10 @@
 import { cutScores } from './store/cutScores';
-import { estimateProfile, POINTS_PER_LOGIT, toPoints, type ScoredResponse } from '../../core/measurement';
+import { estimateProfile, POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
 import { gradePrior } from '../../core/screening';
 import type { Database } from '../database';
 import { answerHtml, mathHtml, windowSittings } from '../sitting';
 import type { School } from '../school';
-import { diagnosticAnswers, domainsAsked, scoredAnswers } from './store/diagnosticScores';
+import { diagnosticAnswers, domainsAsked, scoredAnswers, type ScoredAnswer } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
 import type { RosterStudent } from '../people';
 import { windowScores } from './store/scores';
@@ -45,7 +45,7 @@ export async function scoreEvidence(
 	const parameters = await parameterSet(database, sitting.parametersId);
 	const answers = scoredAnswers(await diagnosticAnswers(database, baseId), { skills, parameters });
 	const prior = gradePrior({ grade: student.grade, term: window.term });
-	const byDomain = new Map<number, ScoredResponse[]>(domainsAsked(skills).map((id) => [id, []]));
+	const byDomain = new Map<number, ScoredAnswer[]>(domainsAsked(skills).map((id) => [id, []]));
 	let profile = estimateProfile(byDomain, prior);
 	const atFirst = inPoints(profile.overall);
 	const steps = answers.map((answer) => {
@@ -56,7 +56,8 @@ export async function scoreEvidence(
 			domain: domainOf.get(answer.domainId)!.name,
 			skill: { code: skill.code, name: skill.shortName },
 			stemHtml: mathHtml(answer.question.stem),
-			givenHtml: answerHtml(answer.question, answer.response as never),
+			givenHtml: answerHtml(answer.question, answer.response),
+			notYet: answer.response === null,
 			correct: answer.correct,
 			seconds: Math.round(answer.milliseconds / 1000),
 			isRapid: answer.milliseconds < answer.rapidMs,
@@ -74,6 +75,7 @@ export async function scoreEvidence(
 				name: domainOf.get(id)!.name,
 				answers: own.length,
 				right: own.filter(({ correct }) => correct).length,
+				notYet: own.filter(({ response }) => response === null).length,
 				...inPoints(estimate)
 			};
 		})

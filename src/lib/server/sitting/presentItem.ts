@@ -1,5 +1,5 @@
 import katex from 'katex';
-import type { Answer, Figure, Item, PublicItem, ShownItem } from '../../core/items';
+import type { Figure, Given, Item, PublicItem, ShownItem } from '../../core/items';
 import { describeAnswer, misconceptionById } from '../../core/items';
 
 /**
@@ -28,7 +28,7 @@ const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => esc
  * An answer in words, as safe HTML. Formulas in it are our own options and fractions; where a student typed the sign that
  * formulas begin with, nothing is taken for one.
  */
-export function answerHtml(item: Pick<Item, 'response'>, answer: Answer): string {
+export function answerHtml(item: Pick<Item, 'response'>, answer: Given): string {
 	const words = describeAnswer(item, answer);
 	const isTyped = [answer].flat().some((part) => typeof part === 'string' && part.includes('$'));
 	return isTyped ? escapeHtml(words) : mathHtml(words);

@@ -22,6 +22,8 @@
 			seconds: number;
 			stemHtml: string;
 			givenHtml: string;
+			/** Whether it was “I don’t know yet”. */
+			notYet: boolean;
 			correct: boolean;
 			/** The wrong idea that the answer shows, in words. */
 			idea: string | null;
@@ -80,7 +82,10 @@
 						<span class="soft">{sayDay(answer.on)}, {answer.kind}, {answer.seconds} s</span>
 						<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 						<p class="stem">{@html answer.stemHtml}</p>
-						<p><strong>{answer.correct ? 'Right' : 'Wrong'}:</strong> {@html answer.givenHtml}</p>
+						<p>
+							{#if !answer.notYet}<strong>{answer.correct ? 'Right' : 'Wrong'}:</strong>{/if}
+							{@html answer.givenHtml}
+						</p>
 						<!-- eslint-enable svelte/no-at-html-tags -->
 						{#if answer.idea}<p class="soft">{answer.idea}</p>{/if}
 					</li>

@@ -1,4 +1,4 @@
-import type { Answer, Figure, ShownItem } from '$lib/core/items';
+import type { Figure, Given, ShownItem } from '$lib/core/items';
 import { newId } from '../newId';
 
 /** An answer on its way to the server. */
@@ -6,7 +6,7 @@ export interface QueuedAnswer {
 	id: string;
 	position: number;
 	attempt: number;
-	response: Answer;
+	response: Given;
 	milliseconds: number;
 	answeredAt: string;
 }

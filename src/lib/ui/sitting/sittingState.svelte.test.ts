@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { pbkdf2Sync } from 'node:crypto';
-import { canonicalKeys, itemFrom, type Answer, type KeyProof } from '$lib/core/items';
+import { canonicalKeys, itemFrom, type Answer, type Given, type KeyProof } from '$lib/core/items';
 import type { AnswerQueue } from '../items/answerQueue.svelte';
 import { SittingState, type Place } from './sittingState.svelte';
 
@@ -32,7 +32,7 @@ const asked = (position: number, done = false): Place => ({
 	item: { ...item(position), practice: false }
 });
 
-let sent: { position: number; attempt: number; response: Answer; milliseconds: number }[];
+let sent: { position: number; attempt: number; response: Given; milliseconds: number }[];
 let clock: number;
 const queue = { add: (answer: (typeof sent)[number]) => sent.push(answer) } as unknown as AnswerQueue;
 function begin(change: Partial<ConstructorParameters<typeof SittingState>[0]>): SittingState {
@@ -213,5 +213,26 @@ describe('the warm-up', () => {
 		const state = begin({ warmUp: [practice(0)], items: [asked(0), asked(1)] });
 		await state.resume([{ position: 0, attempt: 1, response: '3' }]);
 		expect([state.isWarmUp, state.current!.position]).toEqual([false, 1]);
+	});
+});
+
+describe('“I don’t know yet”', () => {
+	it('is an answer of its own: it is sent, counts as answered, and the next question comes', async () => {
+		const state = begin({ items: [asked(0), asked(1)] });
+		state.answer = WRONG;
+		clock += 3_000;
+		state.sayNotYet();
+		expect(sent).toMatchObject([{ position: 0, attempt: 1, response: null, milliseconds: 3_000 }]);
+		expect([state.answered, state.number, state.current!.position, state.answer]).toEqual([1, 2, 1, null]);
+		state.sayNotYet();
+		expect(state.isFinished).toBe(true);
+	});
+
+	it('leads on in the warm-up too, where nothing is sent', () => {
+		const state = begin({ warmUp: [practice(0), practice(1)], items: [asked(0)] });
+		state.sayNotYet();
+		expect([state.isWarmUp, state.current!.position]).toEqual([true, 1]);
+		state.sayNotYet();
+		expect([state.isWarmUp, state.answered, sent]).toEqual([false, 0, []]);
 	});
 });

@@ -1,4 +1,4 @@
-import { isReadable, sameAnswer, type Answer, type KeyProof, type ShownItem } from '$lib/core/items';
+import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
 import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
 import { isRight } from './isRight';
 
@@ -104,7 +104,7 @@ export class SittingState {
 		for (const { position, attempt, response } of waiting) {
 			const place = this.places.find((one) => one.position === position);
 			const item = place?.item;
-			if (!place || !item?.practice) continue;
+			if (!place || !item?.practice || response === null) continue;
 			const correct = await isRight(item, response);
 			if (attempt > 1) this.begin();
 			else if (correct) this.right++;
@@ -156,14 +156,7 @@ export class SittingState {
 			this.feedback = 'unreadable';
 			return false;
 		}
-		if (!this.isWarmUp) {
-			this.queue?.add({
-				position,
-				attempt: this.attempt,
-				response: $state.snapshot(answer),
-				milliseconds: Math.min(86_400_000, Math.round(this.clock() - this.shownAt))
-			});
-		}
+		if (!this.isWarmUp) this.give($state.snapshot(answer));
 		// Held before it counts as done, or the next question would take its place under its feedback.
 		if (item.practice) this.held = current;
 		if (!this.isWarmUp) this.done = new Set([...this.done, position]);
@@ -176,6 +169,25 @@ export class SittingState {
 		this.feedback = correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
 		this.attempt++;
 		return false;
+	}
+
+	/** Says that the question is not known yet, where no feedback follows: it counts as answered. */
+	sayNotYet(): void {
+		if (!this.current || this.judging) return;
+		if (!this.isWarmUp) {
+			this.give(null);
+			this.done = new Set([...this.done, this.current.position]);
+		}
+		this.next();
+	}
+
+	private give(response: Given): void {
+		this.queue?.add({
+			position: this.current!.position,
+			attempt: this.attempt,
+			response,
+			milliseconds: Math.min(86_400_000, Math.round(this.clock() - this.shownAt))
+		});
 	}
 
 	/** Leaves the feedback for the next question. */

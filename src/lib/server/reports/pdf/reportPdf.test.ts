@@ -13,6 +13,7 @@ const facts = (givenName: string, points: number | null): ReportFacts => ({
 	scores: { 0: points === null ? null : { points, error: 8 } },
 	before: { 0: { points: 470, error: 9 } },
 	percentile: { of: 'school', value: 41 },
+	notYet: null,
 	domains: Array.from({ length: 6 }, (_, i) => ({
 		id: i + 1,
 		name: `Domain ${i + 1}`,

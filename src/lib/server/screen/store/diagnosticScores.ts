@@ -1,5 +1,5 @@
 import { schoolDateOf } from '../../../core/calendar';
-import { hasItems, type Item, type ItemKey } from '../../../core/items';
+import { hasItems, type Given, type Item, type ItemKey } from '../../../core/items';
 import {
 	estimateProfile,
 	rapidThreshold,
@@ -12,6 +12,7 @@ import {
 } from '../../../core/measurement';
 import { gradePrior, itemParameters } from '../../../core/screening';
 import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
 import type { ParameterSet } from './parameters';
 import { type Domain, itemsAsked, type Skill } from '../../library';
 
@@ -24,8 +25,7 @@ export interface DiagnosticAnswer {
 	question: Item;
 	skillId: number;
 	correct: boolean;
-	/** As it was sent. */
-	response: unknown;
+	response: Given;
 	milliseconds: number;
 	answeredAt: Date;
 }
@@ -44,6 +44,26 @@ export async function diagnosticAnswers(database: Database, sittingId: number): 
 	);
 	const asked = await itemsAsked(database, rows);
 	return asked.map(({ item, response, ...row }) => ({ ...row, question: item, response: JSON.parse(response) }));
+}
+
+/** Of students' diagnostics that count in a window: how many questions were answered, and to how many it was not known yet. */
+export async function notYetCounts(
+	database: Database,
+	windowId: number,
+	studentIds: VisibleId[]
+): Promise<Map<number, { said: number; of: number }>> {
+	if (studentIds.length === 0) return new Map();
+	const rows = await database.rows<{ studentId: number; said: string; questions: number }>(
+		`SELECT sitting.student_id AS studentId, SUM(answer.response = 'null') AS said, COUNT(*) AS questions
+		FROM sitting
+		JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.window_id = ? AND sitting.student_id IN (?) AND sitting.trust IN ('trusted', 'kept')
+		GROUP BY sitting.student_id`,
+		[windowId, studentIds]
+	);
+	return new Map(
+		rows.map(({ studentId, said, questions }) => [studentId, { said: Number(said), of: Number(questions) }])
+	);
 }
 
 /** What a diagnostic is scored with. */
@@ -94,9 +114,11 @@ export function scoredAnswers(
 	return counting.map((answer) => {
 		const skill = bySkill.get(answer.skillId)!;
 		const { familyId, stem } = answer.question;
+		const item = itemParameters(answer.question, skill, parameters);
 		return {
 			...answer,
-			item: itemParameters(answer.question, skill, parameters),
+			// Who says that it is not known yet has tried no luck.
+			item: answer.response === null ? { ...item, guessing: 0 } : item,
 			domainId: skill.domainId,
 			rapidMs: rapidThreshold({
 				words: stem.split(/\s+/).length,

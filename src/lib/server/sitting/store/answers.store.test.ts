@@ -4,6 +4,8 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } fro
 import { itemFrom } from '../../../core/items';
 import { storeAnswers } from './answers';
 import { assignSet, queuedSets } from '../../practice/store/practice';
+import { beginDiagnostic } from './adaptiveSittings';
+import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice, findSitting, sittingItems } from './sittings';
 import { readTraces, rebuildTraces } from '../../standing/store/standings';
 
@@ -51,6 +53,22 @@ describe('answers', () => {
 		expect(await small.answer(1, sittingId, { response: key })).toBe('stored');
 		expect(await small.answer(1, sittingId, { response: key })).toBe('answered before');
 		expect(await answersIn(sittingId)).toBe(1);
+	});
+
+	it('that say “I don’t know yet” are stored where no second try comes, and told apart from wrong ones', async () => {
+		const { database, skills } = small;
+		const { sittingId } = await openSet();
+		expect(await small.answer(1, sittingId, { response: null })).toBe('unreadable');
+
+		const window = { id: 2, subject: 'Mathematics', term: 2, mode: 'fixed form' as const };
+		const form = await beginDiagnostic(database, { id: 8, grade: 4 }, { window, attempt: 1 }, skills, NOW);
+		expect(await small.answer(8, form, { response: null })).toBe('stored');
+		const { response } = await itemAt(form, 1);
+		const wrong = response.kind === 'choice' ? 0 : '98765';
+		expect(await small.answer(8, form, { position: 1, response: wrong })).toBe('stored');
+		expect((await sittingItems(database, form))[0]).toMatchObject({ correct: false, attempts: 1, response: null });
+		await database.run(`UPDATE sitting SET trust = 'trusted' WHERE id = ?`, [form]);
+		expect(await notYetCounts(database, 2, seen(8))).toEqual(new Map([[8, { said: 1, of: 2 }]]));
 	});
 
 	it('with the id of another answer are refused, whoever gave that one', async () => {

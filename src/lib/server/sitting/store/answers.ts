@@ -1,5 +1,5 @@
 import { schoolDateOf } from '../../../core/calendar';
-import { check, type Checked, type Item, type ItemKey } from '../../../core/items';
+import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
 import type { ResponseFormat } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
@@ -202,7 +202,9 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 		for (const [index, answer] of answers.entries()) {
 			const place = places.get(`${answer.sittingId} ${answer.position}`);
 			if (!place || place.studentId !== answer.studentId) continue;
-			const judged = check(place.item, answer.response);
+			// Only where there is no feedback, and so no second try, can it be left at not knowing.
+			const saidNotYet = answer.response === null && place.kind !== 'practice';
+			const judged = saidNotYet ? SAID_NOT_YET : check(place.item, answer.response);
 			results[index] = judged.readable ? 'already stored' : 'unreadable';
 			if (!judged.readable || ids.has(answer.id.toLowerCase())) continue;
 			ids.add(answer.id.toLowerCase());
@@ -248,6 +250,7 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 						on: schoolDateOf(given, answer.timeZone),
 						at: given,
 						format: place.format,
+						notYet: answer.response === null,
 						source: place.kind,
 						sittingId: answer.sittingId
 					}

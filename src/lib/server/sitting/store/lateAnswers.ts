@@ -1,4 +1,4 @@
-import type { Answer, ItemKey } from '../../../core/items';
+import type { Given, ItemKey } from '../../../core/items';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { ClosedBy } from './closings';
@@ -8,7 +8,7 @@ import type { SittingKind } from '../../../core/mastery';
 export interface LateAnswer extends ItemKey {
 	kind: SittingKind;
 	skillId: number;
-	response: Answer;
+	response: Given;
 	correct: boolean;
 	/** By the device's clock. */
 	answeredAt: Date;

@@ -1,5 +1,5 @@
 import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../../core/calendar';
-import type { ItemKey } from '../../../core/items';
+import type { Given, ItemKey } from '../../../core/items';
 import {
 	advance,
 	priorKnown,
@@ -40,13 +40,16 @@ interface EvidenceRow extends StoredFormat {
 	sittingId: number;
 	kind: SittingKind;
 	correct: boolean;
+	/** The answer as it was sent. */
+	response: string;
 	answeredAt: Date;
 }
 
 async function readEvidence(database: Database, studentIds: number[], skillId: number | null, timeZone: string) {
 	const rows = await database.rows<EvidenceRow>(
 		`SELECT answer.student_id AS studentId, answer.skill_id AS skillId, answer.sitting_id AS sittingId, sitting.kind,
-			item.kind AS answerKind, item.options, answer.correct, answer.answered_at AS answeredAt
+			item.kind AS answerKind, item.options, answer.correct, answer.response,
+			answer.answered_at AS answeredAt
 		${EVIDENCE} AND answer.student_id IN (?) ${skillId === null ? '' : 'AND answer.skill_id = ?'}
 		ORDER BY answer.student_id, answer.skill_id, answer.answered_at, answer.sitting_id, answer.position`,
 		skillId === null ? [studentIds] : [studentIds, skillId]
@@ -61,6 +64,7 @@ async function readEvidence(database: Database, studentIds: number[], skillId: n
 			at: row.answeredAt,
 			on: schoolDateOf(row.answeredAt, timeZone),
 			format: formatFrom(row),
+			notYet: row.response === 'null',
 			source: row.kind,
 			sittingId: row.sittingId
 		});
@@ -243,7 +247,7 @@ export async function standingsOnDays(
 export interface EvidenceAnswer extends ItemKey {
 	answeredAt: Date;
 	kind: SittingKind;
-	response: unknown;
+	response: Given;
 	correct: boolean;
 	misconception: string | null;
 	milliseconds: number;

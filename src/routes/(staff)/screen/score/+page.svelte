@@ -1,6 +1,7 @@
 <script lang="ts">
 	import EstimatePath from '$lib/ui/charts/EstimatePath.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
+	import { NOT_YET } from '$lib/core/items';
 	import { sayDate } from '$lib/core/calendar';
 
 	let { data } = $props();
@@ -9,6 +10,7 @@
 	const name = $derived(`${data.student.givenName} ${data.student.familyName}`);
 	const last = $derived(data.steps.at(-1) ?? null);
 	const right = $derived(data.steps.filter(({ correct }) => correct).length);
+	const notYet = $derived(data.steps.filter((step) => step.notYet).length);
 	const fromElsewhere = $derived(data.stored !== null && data.stored.source !== 'diagnostic');
 	const waits = $derived(data.sitting?.trust === 'flagged' || data.sitting?.trust === 'set aside');
 </script>
@@ -45,7 +47,9 @@
 		<p class="about">
 			Before any answer all that is known is the grade: {round(data.prior.points)} ± {round(data.prior.error)} points. Each
 			answer moves that: a right one up, a wrong one down, the more the closer the question was to what is known by then.
-			{data.steps.length} answers, {right} of them right, give
+			{data.steps.length} answers, {right} of them right{notYet
+				? ` and ${notYet} “${NOT_YET}” (not right, and no luck is reckoned)`
+				: ''}, give
 			<strong>{round(last.points)} ± {round(last.error)}</strong>
 			(one standard error). The line is at {data.cut}.
 		</p>
@@ -59,7 +63,9 @@
 		<table>
 			<thead>
 				<tr
-					><th>Domain</th><th class="number">Answers</th><th class="number">Right</th><th class="number">Points</th></tr
+					><th>Domain</th><th class="number">Answers</th><th class="number">Right</th><th class="number"
+						>Not known yet</th
+					><th class="number">Points</th></tr
 				>
 			</thead>
 			<tbody>
@@ -68,6 +74,7 @@
 						<th scope="row">{domain.name}</th>
 						<td class="number">{domain.answers}</td>
 						<td class="number">{domain.right}</td>
+						<td class="number">{domain.notYet}</td>
 						<td class="number">{round(domain.points)} <span class="soft">± {round(domain.error)}</span></td>
 					</tr>
 				{/each}
@@ -99,7 +106,10 @@
 							{@html step.stemHtml}
 							<span class="soft skill">{step.skill.code} {step.skill.name}, {step.domain}</span>
 						</td>
-						<td><strong>{step.correct ? 'Right' : 'Wrong'}:</strong> {@html step.givenHtml}</td>
+						<td
+							>{#if !step.notYet}<strong>{step.correct ? 'Right' : 'Wrong'}:</strong>{/if}
+							{@html step.givenHtml}</td
+						>
 						<!-- eslint-enable svelte/no-at-html-tags -->
 						<td class="number">{round(step.difficulty)}</td>
 						<td class="number">{step.seconds}{step.isRapid ? ', unread' : ''}</td>

@@ -1,10 +1,13 @@
 import { idOf, studentContext } from '$lib/server/request';
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
-import { RESIT_ITEMS, USUAL_LENGTH, warmUpItems } from '$lib/core/screening';
+import { warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
 import { itemsAsked, skillList } from '$lib/server/library';
+
+/** Up to this grade questions are read aloud and set larger unless the student turns it off. */
+const LAST_GRADE_WITH_SUPPORTS = 2;
 
 export async function load({ locals, params }) {
 	const student = studentContext(locals);
@@ -12,6 +15,7 @@ export async function load({ locals, params }) {
 	const sitting = id === null ? null : await findSitting(locals.database, student.id, id);
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
+	const isYoung = student.grade <= LAST_GRADE_WITH_SUPPORTS;
 	const practice = sitting.kind === 'practice';
 	const [items, accommodation, progress, closed] = await Promise.all([
 		sittingItems(locals.database, sitting.id),
@@ -31,11 +35,12 @@ export async function load({ locals, params }) {
 			id: sitting.id,
 			kind: sitting.kind,
 			adaptive: sitting.adaptive,
-			// Of an adaptive sitting: about how many.
-			itemCount: sitting.adaptive ? Math.min(USUAL_LENGTH, Math.max(sitting.itemCount, RESIT_ITEMS)) : sitting.itemCount
+			// Of an adaptive sitting that goes on: the most there can be, so that what is told never grows.
+			itemCount: sitting.itemCount
 		},
-		readAloud: accommodation.readAloud,
-		largerType: accommodation.largerType,
+		// Who is just learning to read has both from the start.
+		readAloud: accommodation.readAloud || isYoung,
+		largerType: accommodation.largerType || isYoung,
 		enough: progress?.enough ?? false,
 		closed: closing ? sayClosed(closing.why) : null,
 		// Practice questions before a diagnostic: they count for nothing.

@@ -4,7 +4,8 @@
 	import { askAgain } from '$lib/ui/items/answers/answering';
 	import { AnswerQueue } from '$lib/ui/items/answerQueue.svelte';
 	import Figure from '$lib/ui/items/Figure.svelte';
-	import ReadAloud from '$lib/ui/sitting/ReadAloud.svelte';
+	import { NOT_YET } from '$lib/core/items';
+	import Supports from '$lib/ui/sitting/Supports.svelte';
 	import { SittingState } from '$lib/ui/sitting/sittingState.svelte';
 
 	let { data } = $props();
@@ -13,18 +14,20 @@
 	let queue = $state<AnswerQueue | null>(null);
 	// svelte-ignore state_referenced_locally
 	const sitting = new SittingState({ ...data, adaptive: data.sitting.adaptive }, () => performance.now());
+	// svelte-ignore state_referenced_locally
+	let larger = $state(data.largerType);
 	let heading = $state<HTMLElement>();
 
 	const isDiagnostic = $derived(data.sitting.kind === 'diagnostic');
 	const current = $derived(sitting.current);
 	/** Why nothing can be answered any more. */
 	const closed = $derived(queue?.closed || data.closed);
-	const total = $derived(Math.max(data.sitting.itemCount, sitting.number));
+	const total = $derived(data.sitting.itemCount);
 	const where = $derived(
 		sitting.isWarmUp
 			? 'Practice question: it does not count'
 			: data.sitting.adaptive
-				? `Question ${sitting.number}, about ${total} in all`
+				? `Question ${sitting.number} of at most ${total}`
 				: `Question ${sitting.number} of ${total}`
 	);
 
@@ -41,6 +44,12 @@
 
 	async function next() {
 		sitting.next();
+		await tick();
+		heading?.focus();
+	}
+
+	async function sayNotYet() {
+		sitting.sayNotYet();
 		await tick();
 		heading?.focus();
 	}
@@ -63,7 +72,7 @@
 	<p class="away" role="alert">{queue.refused}</p>
 {/if}
 
-<div class:larger={data.largerType}>
+<div class:larger>
 	{#if closed}
 		<h1>Closed</h1>
 		<p role="status">{closed}</p>
@@ -89,6 +98,7 @@
 				height="6"
 			/></svg
 		>
+		<Supports sittingId={data.sitting.id} text={current.spoken} readsAloud={data.readAloud} bind:larger />
 
 		<form
 			aria-busy={!queue}
@@ -99,7 +109,6 @@
 		>
 			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 			<h1 class="stem">{@html current.item.stemHtml}</h1>
-			{#if data.readAloud}<ReadAloud text={current.spoken} />{/if}
 			{#if current.item.figure}<Figure figure={current.item.figure} />{/if}
 			{#key current}
 				<AnswerField
@@ -146,6 +155,11 @@
 				<button class="primary go" disabled={sitting.answer === null || sitting.judging || sitting.isUnchanged}
 					>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
 				>
+				{#if isDiagnostic || !current.item.practice}
+					<button type="button" class="not-yet" disabled={!queue || sitting.judging} onclick={sayNotYet}
+						>{NOT_YET}</button
+					>
+				{/if}
 			{/if}
 		</form>
 		{#if sitting.isWarmUp}
@@ -210,6 +224,10 @@
 	.go {
 		min-height: 52px;
 		font-size: 1em;
+	}
+	.not-yet {
+		min-height: 48px;
+		font-size: 0.95em;
 	}
 	.aside {
 		margin-top: 18px;

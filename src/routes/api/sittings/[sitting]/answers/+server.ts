@@ -34,6 +34,8 @@ const check = jsonCheck<{ answers: IncomingAnswer[] }>({
 					attempt: { type: 'integer', minimum: 1, maximum: 20 },
 					response: {
 						anyOf: [
+							// I don't know yet.
+							{ type: 'null' },
 							{ type: 'number' },
 							{ type: 'string', maxLength: 200 },
 							{ type: 'array', maxItems: 20, items: { type: 'integer', minimum: -50, maximum: 50 } },
