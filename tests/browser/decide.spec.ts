@@ -36,3 +36,29 @@ test('each review shows the advice with its reasons, and a verdict without a nex
 	await expect(page.getByRole('status')).toContainText('Say when to look again');
 	await expect(page.locator('article').first().getByRole('heading')).toHaveText(name);
 });
+
+test('a verdict for another tier offers the groups that have a place, and says when a group of another tier is stayed in', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/decide`);
+	// Of a student in tier 2, whom the verdict moves to tier 3.
+	const review = page
+		.locator('article')
+		.filter({ has: page.getByText('Tier 2', { exact: true }) })
+		.first();
+	const name = await review.getByRole('heading').innerText();
+	await review.getByRole('link', { name: 'Record a verdict' }).click();
+	await page.getByRole('radio', { name: /^intensify/ }).check();
+	const group = page.getByLabel('Group from then on');
+	await expect(page.getByText(/is a tier 2 group\./)).toBeVisible();
+	await group.selectOption('leaves');
+	await expect(page.getByText(/is a tier 2 group\./)).toHaveCount(0);
+	const fitting = group.locator('optgroup option');
+	if ((await fitting.count()) > 0) await group.selectOption({ index: 2 });
+	await page.getByRole('button', { name: `Record intensify for ${name}` }).click();
+	const status = page.getByRole('status');
+	await expect(status).toContainText(/intensify, tier 3 from Mon, Nov 23/);
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.locator('article').filter({ hasText: name })).toHaveCount(1);
+});

@@ -4,6 +4,8 @@ import * as drafts from '../../../src/lib/server/groups/store/drafts';
 import * as groupChanges from '../../../src/lib/server/groups/store/groupChanges';
 import * as groupHistory from '../../../src/lib/server/groups/store/groupHistory';
 import * as groups from '../../../src/lib/server/groups/store/groups';
+import * as leaving from '../../../src/lib/server/groups/store/leaving';
+import * as moves from '../../../src/lib/server/groups/store/moves';
 import * as meetings from '../../../src/lib/server/groups/store/meetings';
 import * as sessionCounts from '../../../src/lib/server/groups/store/sessionCounts';
 import * as timetable from '../../../src/lib/server/groups/timetable/store/timetable';
@@ -109,8 +111,44 @@ export const groupCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		leaving,
+		{
+			groupWork: given(({ database, me }) => leaving.groupWork(database, me.groups.a, seen(...me.students))),
+			endGroupWork: given(({ database, me }) =>
+				leaving.endGroupWork(database, me.groups.a, me.students.slice(0, 2), TODAY, null)
+			),
+			restoreGroupWork: given(async ({ database, me }) => {
+				const ended = await leaving.endGroupWork(database, me.groups.a, me.students.slice(0, 2), TODAY, null);
+				await leaving.restoreGroupWork(database, ended, me.students.slice(0, 2));
+				return ended;
+			})
+		}
+	],
+	[
+		moves,
+		{
+			moveStudents: checks((asking) =>
+				moves.moveStudents(
+					asking.database,
+					asking.me.staff.specialist,
+					{
+						from: asking.of.groups.a,
+						to: { groupId: asking.of.groups.b, skillId: asking.ownSkillId },
+						studentIds: asking.of.students.slice(0, 1),
+						on,
+						reviewOn: LATER
+					},
+					'',
+					NOW
+				)
+			)
+		}
+	],
+	[
 		groupChanges,
 		{
+			lockGroup: checks(({ database, me, of }) => groupChanges.lockGroup(database, me.staff.specialist, of.groups.a)),
+			membershipsPast: given(({ database, me }) => groupChanges.membershipsPast(database, me.groups.a, TODAY)),
 			changeWithin: checks(({ database, me, of }) =>
 				groupChanges.changeWithin(
 					database,

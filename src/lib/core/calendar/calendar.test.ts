@@ -11,6 +11,7 @@ import {
 	schoolDateOf,
 	weekday,
 	weekdayBy,
+	weekdayFrom,
 	weeksBetween
 } from '.';
 
@@ -32,6 +33,12 @@ describe('school dates', () => {
 	it('know their weekday and Monday', () => {
 		expect(weekday('2026-11-23')).toBe(1);
 		expect(weekday('2026-11-29')).toBe(7);
+		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map(weekdayFrom)).toEqual([
+			'2026-11-27',
+			'2026-11-30',
+			'2026-11-30',
+			'2026-11-30'
+		]);
 		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map(weekdayBy)).toEqual([
 			'2026-11-27',
 			'2026-11-27',

@@ -44,6 +44,11 @@ export function weekdayBy(date: SchoolDate): SchoolDate {
 	return addDays(date, Math.min(0, 5 - weekday(date)));
 }
 
+/** The day itself, or the Monday after where it lies on a weekend. */
+export function weekdayFrom(date: SchoolDate): SchoolDate {
+	return addDays(date, weekday(date) > 5 ? 8 - weekday(date) : 0);
+}
+
 /** Making a formatter costs a hundred times what using it does. */
 const dayFormats = new Map<string, Intl.DateTimeFormat>();
 

@@ -8,3 +8,4 @@ export * from './mixed';
 export * from './confirm';
 export * from './changes';
 export * from './draftLimits';
+export * from './leaving';

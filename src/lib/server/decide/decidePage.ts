@@ -1,9 +1,10 @@
-import { addDays, weekdayBy } from '../../core/calendar';
+import { weekdayFrom } from '../../core/calendar';
 import type { Database } from '../database';
-import { currentGroups } from '../groups';
+import { currentGroups, fittingGroups, groupWork, nextReview } from '../groups';
+import { slotList } from '../groups/timetable';
 import { skillList } from '../library';
 import { visibleAmong } from '../people';
-import { numberIn, type Staff } from '../request';
+import { idIn, numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { adviceFor } from './advice';
@@ -36,8 +37,9 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 			school.today
 		)
 	]);
+	const groupOf = (groupId: number) => groups.find((group) => group.id === groupId);
 	const focusOf = (groupId: number) => {
-		const focus = groups.find((group) => group.id === groupId)?.focusSkillId;
+		const focus = groupOf(groupId)?.focusSkillId;
 		return skills.find(({ id }) => id === focus)?.shortName ?? '';
 	};
 	const advised = ({ reviews, ...part }: typeof due) => ({
@@ -48,11 +50,26 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 			recommendation: advice.get(review.id)!
 		}))
 	});
+	const wanted = idIn(url, 'review');
+	const shown = due.reviews.find(({ id }) => id === wanted);
+	const effectiveOn = weekdayFrom(school.today);
 	return {
 		students,
+		/** Of the review whose verdict is being recorded: where the student could go, and what leaving ends. */
+		form: shown && {
+			groupTier: groupOf(shown.groupId)?.tier ?? null,
+			work: (await groupWork(database, shown.groupId, [shown.studentId])).get(shown.studentId)!,
+			fitting: fittingGroups(
+				{ groups, slots: await slotList(database, school.id, school.today) },
+				skills,
+				students.find(({ id }) => id === shown.studentId)!,
+				{ id: shown.groupId, focusSkillId: groupOf(shown.groupId)?.focusSkillId ?? null },
+				effectiveOn
+			),
+			dates: { effectiveOn, nextReviewOn: nextReview(groupOf(shown.groupId)?.endsOn ?? null, school.today) }
+		},
 		due: advised(due),
 		later: advised(later),
-		decided,
-		dates: { effectiveOn: school.today, nextReviewOn: weekdayBy(addDays(school.today, 28)) }
+		decided
 	};
 }

@@ -51,7 +51,11 @@ describe('changing a group', () => {
 		const deeds: [Record<string, string | string[]>, RegExp, object][] = [
 			[{ kind: 'focus', skill: String(skill.id) }, /^Works on/, { focusSkillId: skill.id }],
 			[{ kind: 'join', students: '4' }, /^1 student joins on/, { studentIds: [1, 2, 3, 4] }],
-			[{ kind: 'leave', students: ['1', '2'] }, /^2 students leave on/, { studentIds: [3] }],
+			[
+				{ kind: 'leave', students: ['1', '2'] },
+				/^Given1 Family1 and Given2 Family2 leave on .*reviews of this group are taken off/,
+				{ studentIds: [3] }
+			],
 			[{ kind: 'pause', untilOn: addDays(TODAY, 7) }, /meets again on/, { pausedUntil: addDays(TODAY, 7) }],
 			[{ kind: 'end', on: addDays(TODAY, 3) }, /^The last day is .*, for 3 students/, { endsOn: addDays(TODAY, 3) }],
 			[{ kind: 'rename', name: ' Terns ' }, /^Now called “Terns”/, { name: 'Terns' }]
@@ -67,6 +71,29 @@ describe('changing a group', () => {
 			expect(await groupOn(), String(fields.kind)).toEqual(before);
 			expect((await back(answer)).problem).toMatch(/rests on it/);
 		}
+	});
+
+	it('moves students to another group, unless that breaks a limit without a reason', async () => {
+		const {
+			ids: [other]
+		} = await adopt(
+			small,
+			newGroup(small, { slotId: 2, name: 'Other', studentIds: [7], focusSkillId: small.skills[1].id })
+		);
+		const move = (fields: Record<string, string>) => change({ kind: 'move', students: '1', ...fields });
+		expect((await move({})).problem).toMatch(/^Choose the group to move to/);
+		expect((await move({ to: String(groupId) })).problem).toMatch(/^Choose the group to move to/);
+		expect((await move({ to: String(other), on: addDays(TODAY, -1) })).problem).toMatch(/^That group runs from/);
+		// The class of the first student has its core lesson then.
+		expect((await move({ to: String(other), students: '5' })).problem).toMatch(/say in a few words/);
+		const moved = await move({ to: String(other) });
+		expect(moved.done).toMatch(
+			/^Given1 Family1 moves to “Other” on Mon, Nov 23; first review there .*1 review of this group is taken off/
+		);
+		expect((await groupOn())!.studentIds).toEqual([2, 3]);
+		expect((await findGroup(small.database, staffAs('specialist'), other, TODAY))!.studentIds).toEqual([7, 1]);
+		expect((await back(moved)).done).toBe('Taken back.');
+		expect((await groupOn())!.studentIds).toEqual([1, 2, 3]);
 	});
 
 	it('resumes a pause, and says what is so already', async () => {

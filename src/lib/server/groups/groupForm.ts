@@ -1,22 +1,26 @@
+import { sayLeaving } from '../../core/grouping';
 import { plural } from '../../core/words';
 import { addDays, sayDate } from '../../core/calendar';
-import { overlaps } from '../../core/timetable';
-import type { Database } from '../database';
-import { USUAL_SIZES } from './grouping';
+import { joiningBreaks, type GroupsNow } from './joining';
 import { firstReview } from './groupDates';
 import { formCheck, id, idList, idOf, schoolDate, type Staff } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
+import { groupWork } from './store/leaving';
+import { moveStudents } from './store/moves';
 import { currentGroups, findGroup, type SmallGroup } from './store/groups';
 import { type RosterStudent, visibleAmong } from '../people';
 import { skillList } from '../library';
 import { slotList } from './timetable';
+import type { Database, RootDatabase } from '../database';
 import type { School } from '../school';
 
 interface ChangeFields {
-	kind: GroupDeed['kind'];
+	kind: GroupDeed['kind'] | 'move';
 	on: string;
 	skill?: number;
+	/** The group that students move to. */
+	to?: number;
 	students?: number[];
 	untilOn?: string;
 	name?: string;
@@ -26,9 +30,10 @@ interface ChangeFields {
 const changeForm = formCheck<ChangeFields>({
 	type: 'object',
 	properties: {
-		kind: { enum: ['focus', 'join', 'leave', 'pause', 'resume', 'end', 'rename'] },
+		kind: { enum: ['focus', 'join', 'leave', 'move', 'pause', 'resume', 'end', 'rename'] },
 		on: schoolDate,
 		skill: id,
+		to: id,
 		students: idList(40),
 		untilOn: { anyOf: [schoolDate, { type: 'string', maxLength: 0 }] },
 		name: { type: 'string', minLength: 1, maxLength: 80 },
@@ -40,38 +45,49 @@ const undoForm = formCheck<{ change: number }>({ type: 'object', properties: { c
 
 const people = (count: number) => `${plural(count, 'student')}`;
 
-/** Limits that students joining a group would break; she may let them in all the same, with a reason. */
-async function joiningBreaks(
-	database: Database,
-	staff: Staff,
-	school: School,
-	group: SmallGroup,
-	students: RosterStudent[]
-): Promise<string[]> {
+/** By name where they are few. */
+const sayWho = (students: RosterStudent[]) =>
+	students.length > 3
+		? people(students.length)
+		: new Intl.ListFormat('en-US').format(students.map(({ givenName, familyName }) => `${givenName} ${familyName}`));
+
+const sayBreaking = (broken: string[]) =>
+	`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`;
+
+async function groupsNow(database: Database, staff: Staff, school: School): Promise<GroupsNow> {
 	const [groups, slots] = await Promise.all([
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id, school.today)
 	]);
-	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
-	const slot = slotOf.get(group.slotId);
-	const broken: string[] = [];
-	const { maximum } = USUAL_SIZES[group.tier];
-	const count = group.studentIds.length + students.length;
-	if (count > maximum) broken.push(`a tier ${group.tier} group takes ${maximum}, and there would be ${count}`);
-	for (const { id: studentId, givenName, familyName, classId, className } of students) {
-		const name = `${givenName} ${familyName}`;
-		if (slot && !slot.classIds.includes(classId)) broken.push(`${className} cannot release ${name} then`);
-		const other = groups.find(
-			(one) =>
-				one.id !== group.id &&
-				one.studentIds.includes(studentId) &&
-				slot &&
-				slotOf.has(one.slotId) &&
-				overlaps(slot, slotOf.get(one.slotId)!)
-		);
-		if (other) broken.push(`${name} is in “${other.name}” at that time`);
-	}
-	return broken;
+	return { groups, slots };
+}
+
+/** Moves members of a group to another one, where they have a first review; what the old one had waiting ends. */
+async function moveTo(
+	{ staff, school, database, at }: { staff: Staff; school: School; database: RootDatabase; at: Date },
+	group: SmallGroup,
+	students: RosterStudent[],
+	{ to: wanted, on, reason }: { to?: number; on: string; reason: string }
+) {
+	if (students.length === 0) return refuse('Choose who moves');
+	const now = await groupsNow(database, staff, school);
+	const to = now.groups.find(({ id: other }) => other === wanted && other !== group.id);
+	if (!to) return refuse('Choose the group to move to');
+	if (on < to.startsOn || on > to.endsOn)
+		return refuse(`That group runs from ${sayDate(to.startsOn)} to ${sayDate(to.endsOn)}: choose a day within`);
+	const broken = joiningBreaks(now, to, students, group.id);
+	if (broken.length && !reason) return refuse(sayBreaking(broken));
+	const studentIds = students.map((student) => student.id);
+	const work = await groupWork(database, group.id, studentIds);
+	const reviewOn = firstReview(to.endsOn, on);
+	const destination = { groupId: to.id, skillId: to.focusSkillId };
+	const move = { from: group.id, to: destination, studentIds, on, reviewOn };
+	const moved = await moveStudents(database, staff, move, reason, at);
+	if (moved === null) return refuse('Not everyone is in the one group, or somebody is in the other already');
+	return {
+		done: `${sayWho(students)} ${students.length === 1 ? 'moves' : 'move'} to “${to.name}” on ${sayDate(on)}; first review there ${sayDate(reviewOn)}. ${sayLeaving([...work.values()], to.focusSkillId)}`,
+		undo: { action: '?/undoChange', fields: { change: String(moved) } }
+	};
 }
 
 /** The form action that changes a group: focus, members, pause, end, name. Each can be undone. */
@@ -88,6 +104,8 @@ export const changeAction = staffAction(
 			return refuse(`The group runs from ${sayDate(group.startsOn)} to ${sayDate(group.endsOn)}: choose a day within`);
 		const visible = await visibleAmong(database, staff, students, school.today);
 		if (visible.length !== students.length) return refuse('Some of these students are not yours to see');
+		const names = sayWho(visible);
+		if (kind === 'move') return moveTo({ staff, school, database, at }, group, visible, { to: form.to, on, reason });
 		let deed: GroupDeed;
 		let done: string;
 		switch (kind) {
@@ -100,19 +118,24 @@ export const changeAction = staffAction(
 			}
 			case 'join': {
 				if (students.length === 0) return refuse('Choose who joins');
-				const broken = await joiningBreaks(database, staff, school, group, visible);
-				if (broken.length && !reason)
-					return refuse(`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`);
+				const broken = joiningBreaks(await groupsNow(database, staff, school), group, visible);
+				if (broken.length && !reason) return refuse(sayBreaking(broken));
 				const reviewOn = firstReview(group.endsOn, on);
 				deed = { kind, studentIds: students, reviewOn, on };
 				done = `${people(students.length)} ${students.length === 1 ? 'joins' : 'join'} on ${sayDate(on)}; first review ${sayDate(reviewOn)}.`;
 				break;
 			}
-			case 'leave':
+			case 'leave': {
 				if (students.length === 0) return refuse('Choose who leaves');
 				deed = { kind, studentIds: students, on };
-				done = `${people(students.length)} ${students.length === 1 ? 'leaves' : 'leave'} on ${sayDate(on)}.`;
+				const work = await groupWork(
+					database,
+					group.id,
+					visible.map((student) => student.id)
+				);
+				done = `${names} ${students.length === 1 ? 'leaves' : 'leave'} on ${sayDate(on)}. ${sayLeaving([...work.values()])}`;
 				break;
+			}
 			case 'pause':
 				if (untilOn && untilOn <= on) return refuse('The pause must end after it begins');
 				if (group.pausedUntil) return refuse('The group is paused already');

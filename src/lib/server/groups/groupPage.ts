@@ -1,7 +1,9 @@
-import { addDays } from '../../core/calendar';
 import { isWithin, meetingDays } from '../../core/timetable';
 import { groupHistory, groupPauses } from './store/groupHistory';
-import { findGroup } from './store/groups';
+import { changeDay } from './groupDates';
+import { groupChoices } from './joining';
+import { groupWork } from './store/leaving';
+import { currentGroups, findGroup } from './store/groups';
 import { meetingRecords } from './store/meetings';
 import { sessionCounts } from './store/sessionCounts';
 import { sessionPlan } from './sessionPlan';
@@ -26,18 +28,21 @@ export async function groupPage(database: Database, staff: Staff, school: School
 	if (!group) return null;
 	const students = await visibleAmong(database, staff, group.studentIds, today);
 	const ids = students.map(({ id }) => id);
-	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews] = await Promise.all([
-		slotList(database, school.id),
-		skillList(database, school.id),
-		readStandings(database, ids, today),
-		groupPauses(database, [group.id]),
-		groupHistory(database, staff, group.id, today),
-		notesOn(database, ids),
-		sessionCounts(database, ids, today),
-		practiceSets(database, school.id, ids),
-		probeSeries(database, ids, school),
-		openReviews(database, ids)
-	]);
+	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews, work, groups] =
+		await Promise.all([
+			slotList(database, school.id),
+			skillList(database, school.id),
+			readStandings(database, ids, today),
+			groupPauses(database, [group.id]),
+			groupHistory(database, staff, group.id, today),
+			notesOn(database, ids),
+			sessionCounts(database, ids, today),
+			practiceSets(database, school.id, ids),
+			probeSeries(database, ids, school),
+			openReviews(database, ids),
+			groupWork(database, group.id, ids),
+			currentGroups(database, staff, today)
+		]);
 	const slot = slots.find(({ id }) => id === group.slotId)!;
 	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
 	const [absences, records] = await Promise.all([
@@ -70,6 +75,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 				name: `${student.givenName} ${student.familyName}`,
 				helps: group.helperIds.includes(student.id),
 				now: now ?? null,
+				/** What leaving ends. */
+				work: work.get(student.id)!,
 				sessions: counts.get(`${student.id} ${group.id}`) ?? null,
 				probes: probes.find(({ studentId, skillId }) => studentId === student.id && skillId === skill.id) ?? null,
 				reviewOn:
@@ -91,6 +98,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map(
 			({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` })
 		),
-		tomorrow: addDays(today, 1)
+		/** Groups that a member could move to. */
+		others: groupChoices({ groups, slots }, skills, group.id, today),
+		changesOn: changeDay(group.endsOn, today)
 	};
 }

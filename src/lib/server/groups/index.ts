@@ -1,10 +1,13 @@
 /** Small groups: suggesting, adopting and changing them, and their sessions. */
-export { cycleDates } from './groupDates';
+export { cycleDates, nextReview } from './groupDates';
 export { groupingFor, judgeDraft } from './grouping';
 export { groupsInScope } from './groupsInScope';
 export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
 export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
+export { fittingGroups, type GroupChoice } from './joining';
+export { changeWithin, type GroupDeed, undoWithin } from './store/groupChanges';
+export { endGroupWork, groupWork, restoreGroupWork } from './store/leaving';
 export { groupHistory, groupPauses } from './store/groupHistory';
 export {
 	countGroups,

@@ -1,3 +1,4 @@
 /** Practice: sets that are assigned, and what came of them. */
+export { practiceDue } from './practiceDates';
 export { assignSet, practiceSets, queuedSets, recentResults, restoreSet, withdrawSet } from './store/practice';
 export { withWork } from './store/waiting';

@@ -2,6 +2,8 @@ import { addDays, sayDate } from '$lib/core/calendar';
 import type { Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
+import { sayLeaving } from '$lib/core/grouping';
+import { currentGroups, groupWork } from '$lib/server/groups';
 import { adviceFor, decide, openReview, undoDecision } from '$lib/server/decide';
 import { decidePage } from '$lib/server/decide/decidePage';
 import { formCheck, id, schoolDate } from '$lib/server/request';
@@ -16,7 +18,8 @@ const verdictForm = formCheck<{
 	verdict: Verdict;
 	effectiveOn: string;
 	newTier: 1 | 2 | 3;
-	leavesGroup?: string;
+	/** `stays`, `leaves`, or the group that the student moves to. */
+	group: string;
 	nextReviewOn?: string;
 	note: string;
 }>({
@@ -26,11 +29,11 @@ const verdictForm = formCheck<{
 		verdict: { enum: ['continue', 'adjust', 'intensify', 'fade', 'exit'] },
 		effectiveOn: schoolDate,
 		newTier: { type: 'integer', enum: [1, 2, 3] },
-		leavesGroup: { type: 'string', maxLength: 10 },
+		group: { type: 'string', pattern: '^(stays|leaves|[0-9]{1,10})$' },
 		nextReviewOn: { type: 'string', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' },
 		note: { type: 'string', maxLength: 2_000 }
 	},
-	required: ['review', 'verdict', 'effectiveOn', 'newTier', 'note']
+	required: ['review', 'verdict', 'effectiveOn', 'newTier', 'group', 'note']
 });
 const undoForm = formCheck<{ review: number }>({ type: 'object', properties: { review: id }, required: ['review'] });
 
@@ -45,6 +48,17 @@ export const actions = {
 		const found = await openReview(database, staff, review, school.today);
 		if (!found) return refuse('This review has a verdict already, or is not yours');
 		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
+		const groups = await currentGroups(database, staff, school.today);
+		const own = groups.find(({ id: group }) => group === found.groupId);
+		const to = verdict === 'exit' ? undefined : groups.find(({ id: group }) => String(group) === form.group);
+		if (/^\d+$/.test(form.group) && verdict !== 'exit') {
+			if (!to || to.id === found.groupId || to.studentIds.includes(found.studentId))
+				return refuse('Choose a group that the student is not in');
+			if (effectiveOn < to.startsOn || effectiveOn > to.endsOn)
+				return refuse(`“${to.name}” runs from ${sayDate(to.startsOn)} to ${sayDate(to.endsOn)}: choose a day within`);
+		}
+		const leaves = verdict === 'exit' || form.group !== 'stays';
+		const work = leaves ? await groupWork(database, found.groupId, [found.studentId]) : new Map();
 		const recommendation = (await adviceFor(database, school, [found])).get(review)!;
 		const recorded = await decide(
 			database,
@@ -54,7 +68,8 @@ export const actions = {
 				verdict,
 				effectiveOn,
 				newTier,
-				leavesGroup: verdict === 'exit' || form.leavesGroup === 'on',
+				leavesGroup: leaves,
+				movesTo: to && { groupId: to.id, skillId: to.focusSkillId },
 				note,
 				nextReviewOn,
 				advice: recommendation.advice,
@@ -64,7 +79,14 @@ export const actions = {
 		);
 		if (!recorded) return refuse('Someone else has just recorded a verdict for this review');
 		return {
-			done: `${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
+			done: [
+				`${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
+				to && `Moves to “${to.name}”.`,
+				!leaves && own && newTier !== own.tier && `Stays in “${own.name}”, a tier ${own.tier} group.`,
+				sayLeaving([...work.values()], to?.focusSkillId)
+			]
+				.filter(Boolean)
+				.join(' '),
 			undo: { action: '?/undo', fields: { review: String(review) } }
 		};
 	}),
@@ -72,6 +94,6 @@ export const actions = {
 		const undone = await undoDecision(database, staff, form.review, at);
 		return undone
 			? { done: 'Taken back: tier, group and review are as before.' }
-			: refuse('A later verdict builds on this one; take that back first');
+			: refuse('A later verdict, or a change of the new group, builds on this one; take that back first');
 	})
 };

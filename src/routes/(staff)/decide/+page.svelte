@@ -4,6 +4,7 @@
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { sayDate, sayDay } from '$lib/core/calendar';
+	import VerdictGroup from '$lib/ui/decide/VerdictGroup.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Pager from '$lib/ui/table/Pager.svelte';
 
@@ -18,6 +19,8 @@
 		exit: 'leaves the group; tier 1'
 	} as const;
 	let verdict = $state<keyof typeof verdicts | ''>('');
+	/** The tier, where another than the verdict's usual one was chosen. */
+	let newTier = $state<number | null>(null);
 	const tierAfter = (tier: number) =>
 		verdict === 'exit'
 			? 1
@@ -66,11 +69,14 @@
 				<a
 					class="button primary"
 					href={withState({ review: review.id, student: review.studentId })}
-					onclick={() => (verdict = advice === 'not enough yet' ? 'continue' : advice)}>Record a verdict</a
+					onclick={() => {
+						verdict = advice === 'not enough yet' ? 'continue' : advice;
+						newTier = null;
+					}}>Record a verdict</a
 				>
 			{/if}
 		</p>
-		{#if data.can.decide && open === review.id}
+		{#if data.can.decide && open === review.id && data.form}
 			<form
 				method="POST"
 				action="?/verdict&{page.url.searchParams.toString()}"
@@ -78,6 +84,7 @@
 					async ({ update }) => {
 						await update();
 						verdict = '';
+						newTier = null;
 					}}
 			>
 				<input type="hidden" name="review" value={review.id} />
@@ -85,29 +92,38 @@
 					<legend>Verdict</legend>
 					{#each Object.entries(verdicts) as [value, meaning] (value)}
 						<label
-							><input type="radio" name="verdict" {value} bind:group={verdict} required />
+							><input
+								type="radio"
+								name="verdict"
+								{value}
+								bind:group={verdict}
+								onchange={() => (newTier = null)}
+								required
+							/>
 							{value} <span class="soft">{meaning}</span></label
 						>
 					{/each}
 				</fieldset>
 				<label
 					>Tier from then on
-					<select name="newTier">
-						{#each [1, 2, 3] as tier (tier)}<option value={tier} selected={tier === tierAfter(student.tier)}
+					<select name="newTier" bind:value={() => newTier ?? tierAfter(student.tier), (tier) => (newTier = tier)}>
+						{#each [1, 2, 3] as tier (tier)}<option value={tier}
 								>tier {tier}{tier === student.tier ? ' (as now)' : ''}</option
 							>{/each}
 					</select>
 				</label>
-				<label
-					><input type="checkbox" name="leavesGroup" checked={verdict === 'exit'} disabled={verdict === 'exit'} />
-					leaves {review.groupName}</label
-				>
-				<label>From <input type="date" name="effectiveOn" defaultValue={data.dates.effectiveOn} required /></label>
+				<VerdictGroup
+					groupName={review.groupName}
+					tier={newTier ?? tierAfter(student.tier)}
+					isExit={verdict === 'exit'}
+					{...data.form}
+				/>
+				<label>From <input type="date" name="effectiveOn" defaultValue={data.form.dates.effectiveOn} required /></label>
 				{#if verdict !== 'exit'}<label
 						>Look again on <input
 							type="date"
 							name="nextReviewOn"
-							defaultValue={data.dates.nextReviewOn}
+							defaultValue={data.form.dates.nextReviewOn}
 							required
 						/></label
 					>{/if}

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Advice, Verdict } from '../../../core/growth';
-import { audit, type Database, type RootDatabase } from '../../database';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { changeWithin, endGroupWork, type GroupDeed, restoreGroupWork, undoWithin } from '../../groups';
 import type { Staff, VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 import { rosterSql, type Roster, type RosterCount, seenBy, SUMMARY } from '../../people';
@@ -120,6 +121,8 @@ export interface Decision {
 	newTier: 1 | 2 | 3;
 	/** Whether the student leaves the group the review is about. */
 	leavesGroup: boolean;
+	/** The group that the student moves to then, with the skill it works on. */
+	movesTo?: { groupId: number; skillId: number } | null;
 	note: string;
 	/** When to look again; none after an exit. */
 	nextReviewOn: SchoolDate | null;
@@ -148,6 +151,7 @@ export async function decide(
 		);
 		if (!review) return false;
 		const { studentId, groupId } = review;
+		if (decision.movesTo) await requireOwn(transaction, staff, { group: [decision.movesTo.groupId] });
 		await transaction.run(
 			`UPDATE review SET verdict = ?, advice = ?, reasons = ?, note = ?, effective_on = ?, new_tier = ?, decided_by = ?, decided_at = ?
 			WHERE id = ?`,
@@ -193,14 +197,22 @@ export async function decide(
 					decision.effectiveOn,
 					membership.id
 				]);
-				await transaction.run('UPDATE review SET ended_membership_id = ?, membership_until_on = ? WHERE id = ?', [
-					membership.id,
-					membership.untilOn,
-					reviewId
-				]);
+				const { effectiveOn, movesTo } = decision;
+				const ended = await endGroupWork(transaction, groupId, [studentId], effectiveOn, movesTo ?? null);
+				await transaction.run(
+					'UPDATE review SET ended_membership_id = ?, membership_until_on = ?, ended_waiting = ? WHERE id = ?',
+					[membership.id, membership.untilOn, JSON.stringify(ended), reviewId]
+				);
 			}
 		}
-		if (decision.nextReviewOn) {
+		if (decision.movesTo) {
+			// What was agreed is in the review; the next one is about the new group.
+			const reviewOn = decision.nextReviewOn ?? decision.effectiveOn;
+			const join: GroupDeed = { kind: 'join', studentIds: [studentId], reviewOn, on: decision.effectiveOn };
+			const joined = await changeWithin(transaction, staff, decision.movesTo.groupId, join, '', at);
+			// Who is in that group already is looked at when that group says.
+			await transaction.run('UPDATE review SET joined_change_id = ? WHERE id = ?', [joined, reviewId]);
+		} else if (decision.nextReviewOn) {
 			await transaction.run('INSERT INTO review (student_id, group_id, due_on, follows_id) VALUES (?, ?, ?, ?)', [
 				studentId,
 				groupId,
@@ -231,9 +243,12 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			endedTierId: number | null;
 			endedMembershipId: number | null;
 			membershipUntilOn: SchoolDate | null;
+			endedWaiting: string | null;
+			joinedChangeId: number | null;
 		}>(
 			`SELECT review.student_id AS studentId, review.ended_tier_id AS endedTierId,
-				review.ended_membership_id AS endedMembershipId, review.membership_until_on AS membershipUntilOn
+				review.ended_membership_id AS endedMembershipId, review.membership_until_on AS membershipUntilOn,
+				review.ended_waiting AS endedWaiting, review.joined_change_id AS joinedChangeId
 			FROM review JOIN student ON student.id = review.student_id
 			WHERE review.id = ? AND student.school_id = ? AND review.verdict IS NOT NULL FOR UPDATE`,
 			[reviewId, staff.schoolId]
@@ -245,6 +260,8 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			[reviewId]
 		);
 		if (later) return false;
+		// Where something rests on the student's being in the new group, nothing is taken back.
+		if (review.joinedChangeId && !(await undoWithin(transaction, staff, review.joinedChangeId, at))) return false;
 		await transaction.run('DELETE FROM tier_interval WHERE review_id = ?', [reviewId]);
 		if (review.endedTierId)
 			await transaction.run('UPDATE tier_interval SET until_on = NULL WHERE id = ?', [review.endedTierId]);
@@ -254,10 +271,12 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 				review.endedMembershipId
 			]);
 		}
+		if (review.endedWaiting) await restoreGroupWork(transaction, JSON.parse(review.endedWaiting), [review.studentId]);
 		await transaction.run('DELETE FROM review WHERE follows_id = ?', [reviewId]);
 		await transaction.run(
 			`UPDATE review SET verdict = NULL, advice = NULL, reasons = NULL, note = '', effective_on = NULL, new_tier = NULL,
-				decided_by = NULL, decided_at = NULL, ended_tier_id = NULL, ended_membership_id = NULL, membership_until_on = NULL
+				decided_by = NULL, decided_at = NULL, ended_tier_id = NULL, ended_membership_id = NULL, membership_until_on = NULL,
+				ended_waiting = NULL, joined_change_id = NULL
 			WHERE id = ?`,
 			[reviewId]
 		);

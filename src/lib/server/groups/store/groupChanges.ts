@@ -1,5 +1,6 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
 import { refreshStudents } from '../../standing';
+import { endGroupWork, restoreGroupWork, type EndedWork } from './leaving';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
@@ -7,7 +8,8 @@ import type { Staff } from '../../request';
 export type GroupDeed =
 	| { kind: 'focus'; skillId: number; on: SchoolDate }
 	| { kind: 'join'; studentIds: number[]; helps?: boolean; reviewOn: SchoolDate; on: SchoolDate }
-	| { kind: 'leave'; studentIds: number[]; on: SchoolDate }
+	/** `to` is the group that they move to, with the skill it works on. */
+	| { kind: 'leave'; studentIds: number[]; to?: { groupId: number; skillId: number }; on: SchoolDate }
 	/** Up to, not including, `untilOn`; open when null. */
 	| { kind: 'pause'; untilOn: SchoolDate | null; on: SchoolDate }
 	| { kind: 'resume'; on: SchoolDate }
@@ -25,6 +27,10 @@ export interface ChangeDetail {
 	focus?: { id: number; skillId: number };
 	endsOn?: SchoolDate;
 	name?: string;
+	/** What leaving ended of probes, practice and reviews. */
+	ended?: EndedWork;
+	/** Of a move: the change by which they joined the other group. */
+	joined?: number;
 	/** For the history: who joined or left, the skill that followed. */
 	studentIds?: number[];
 	skillId?: number;
@@ -39,7 +45,8 @@ interface LockedGroup {
 	endsOn: SchoolDate;
 }
 
-async function lockGroup(transaction: Database, staff: Staff, groupId: number): Promise<LockedGroup | null> {
+/** A group of the school, held until the transaction ends; null where there is none. */
+export async function lockGroup(transaction: Database, staff: Staff, groupId: number): Promise<LockedGroup | null> {
 	return transaction.row<LockedGroup>(
 		`SELECT id, name, slot_id AS slotId, starts_on AS startsOn, ends_on AS endsOn FROM small_group
 		WHERE id = ? AND school_id = ? FOR UPDATE`,
@@ -48,7 +55,7 @@ async function lockGroup(transaction: Database, staff: Staff, groupId: number): 
 }
 
 /** Memberships of a group that reach beyond a day, of all or of some students. */
-async function membershipsPast(transaction: Database, groupId: number, day: SchoolDate, studentIds?: number[]) {
+export async function membershipsPast(transaction: Database, groupId: number, day: SchoolDate, studentIds?: number[]) {
 	return transaction.rows<{ id: number; studentId: number; untilOn: SchoolDate | null }>(
 		`SELECT id, student_id AS studentId, until_on AS untilOn FROM group_membership
 		WHERE group_id = ? AND (until_on IS NULL OR until_on > ?) ${studentIds ? 'AND student_id IN (?)' : ''}
@@ -123,9 +130,11 @@ async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDe
 				deed.on,
 				own.map((one) => one.id)
 			]);
+			const studentIds = own.map(({ studentId }) => studentId);
 			return {
 				memberships: own.map(({ id: membership, untilOn }) => ({ id: membership, untilOn })),
-				studentIds: own.map(({ studentId }) => studentId)
+				ended: await endGroupWork(transaction, id, studentIds, deed.on, deed.to ?? null),
+				studentIds
 			};
 		}
 		case 'pause': {
@@ -182,7 +191,8 @@ export async function changeWithin(
 ): Promise<number | null> {
 	await requireOwn(transaction, staff, {
 		student: deed.kind === 'join' ? deed.studentIds : [],
-		skill: deed.kind === 'focus' ? [deed.skillId] : []
+		skill: deed.kind === 'focus' ? [deed.skillId] : [],
+		group: deed.kind === 'leave' && deed.to ? [deed.to.groupId] : []
 	});
 	const group = await lockGroup(transaction, staff, groupId);
 	const detail = group && (await carryOut(transaction, group, deed));
@@ -226,7 +236,10 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 		[change.groupId, changeId]
 	);
 	if (later) return false;
-	const { added, memberships, pause, focus, endsOn, name }: ChangeDetail = JSON.parse(change.detail);
+	const detail: ChangeDetail = JSON.parse(change.detail);
+	const { added, memberships, pause, focus, endsOn, name } = detail;
+	// Of a move, joining the other group first: where something rests on that, nothing is undone.
+	if (detail.joined && !(await undoWithin(transaction, staff, detail.joined, at))) return false;
 	if (added?.reviews?.length) {
 		const decided = await transaction.row<{ id: number }>(
 			'SELECT id FROM review WHERE id IN (?) AND verdict IS NOT NULL LIMIT 1',
@@ -249,6 +262,7 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 	if (added?.pause) await transaction.run('DELETE FROM group_pause WHERE id = ?', [added.pause]);
 	for (const { id, untilOn } of memberships ?? [])
 		await transaction.run('UPDATE group_membership SET until_on = ? WHERE id = ?', [untilOn, id]);
+	if (detail.ended) await restoreGroupWork(transaction, detail.ended, detail.studentIds ?? []);
 	if (pause) await transaction.run('UPDATE group_pause SET until_on = ? WHERE id = ?', [pause.untilOn, pause.id]);
 	if (focus) await transaction.run('UPDATE group_focus SET skill_id = ? WHERE id = ?', [focus.skillId, focus.id]);
 	if (endsOn) await transaction.run('UPDATE small_group SET ends_on = ? WHERE id = ?', [endsOn, change.groupId]);

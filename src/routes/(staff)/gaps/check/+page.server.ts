@@ -1,5 +1,5 @@
 import { plural } from '$lib/core/words';
-import { addDays, sayDate } from '$lib/core/calendar';
+import { addDays, sayDate, weekdayFrom } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
@@ -40,7 +40,7 @@ export async function load({ locals, url }) {
 		}),
 		skills: skills.map(({ id: skillId, shortName, code, domainId }) => ({ id: skillId, shortName, code, domainId })),
 		items: CHECK_ITEMS,
-		dueOn: addDays(school.today, 3)
+		dueOn: weekdayFrom(addDays(school.today, 3))
 	};
 }
 

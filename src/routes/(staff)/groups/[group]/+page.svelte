@@ -78,7 +78,8 @@
 					<tr data-student={student.id} class:current={student.id === chosen}>
 						<th scope="row"
 							><a href={withState({ student: student.id })}>{student.name}</a>
-							<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span></th
+							<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
+							{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
 						>
 						<td class="standing" title={describeStanding(student.now ?? undefined)}
 							><Needle
@@ -198,7 +199,8 @@
 				students={data.students}
 				skills={data.skills}
 				today={data.school.today}
-				tomorrow={data.tomorrow}
+				others={data.others}
+				changesOn={data.changesOn}
 			/>
 		{/if}
 

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { addDays } from '$lib/core/calendar';
+import { addDays, weekdayFrom } from '$lib/core/calendar';
 import { changesSince, isSameProblem, skillsToCheck } from '$lib/core/grouping';
 import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$lib/server/groups/draftForm';
 import { cycleDates, groupingFor } from '$lib/server/groups';
@@ -46,7 +46,7 @@ export async function load({ locals, url }) {
 			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
 		}),
 		waiting: waiting.map(({ studentId }) => studentId),
-		dates: { startsOn: addDays(school.today, 1), endsOn, reviewOn }
+		dates: { startsOn: weekdayFrom(addDays(school.today, 1)), endsOn, reviewOn }
 	};
 }
 

@@ -1,4 +1,4 @@
-import { addDays, sayMeeting } from '$lib/core/calendar';
+import { addDays, sayMeeting, weekdayFrom } from '$lib/core/calendar';
 import { clashes } from '$lib/core/timetable';
 import { calendarActions } from '$lib/server/groups/timetable/calendarForm';
 import { staffContext } from '$lib/server/shell/staffPage';
@@ -45,7 +45,7 @@ export async function load({ locals }) {
 				? `${one.staffName} is needed twice: ${sayMeeting(one)} and ${sayMeeting(other)}`
 				: `${one.room} is needed twice: ${one.staffName}, ${sayMeeting(one)}, and ${other.staffName}, ${sayMeeting(other)}`;
 		}),
-		tomorrow: addDays(school.today, 1)
+		tomorrow: weekdayFrom(addDays(school.today, 1))
 	};
 }
 

@@ -8,7 +8,7 @@ import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { assignSet } from '$lib/server/practice';
+import { assignSet, practiceDue } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';
@@ -84,7 +84,7 @@ export async function load({ locals, url }) {
 		].slice(0, 6),
 		focusId: group?.focusSkillId ?? null,
 		samples: sampleItems(skill.code),
-		dates: { opensOn: school.today, dueOn: addDays(school.today, 4) },
+		dates: { opensOn: school.today, dueOn: practiceDue(school.today, group?.endsOn ?? null) },
 		standings: students.map((student) => standings.get(student.id)!.get(skill.id) ?? null)
 	};
 }

@@ -2,7 +2,7 @@
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { addDays, sayInstant } from '$lib/core/calendar';
+	import { addDays, sayInstant, weekdayFrom } from '$lib/core/calendar';
 	import { SCREENING_STATUSES, STILL_TO_FINISH, TO_FINISH } from '$lib/core/screening';
 	import ClassBoard from '$lib/ui/screen/ClassBoard.svelte';
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
@@ -136,7 +136,7 @@
 			ids={chosen}
 			students={chosen.flatMap((id) => rows.at(id) ?? [])}
 			windowId={data.window.id}
-			day={addDays(data.today > data.window.closesOn ? data.today : data.window.closesOn, 7)}
+			day={weekdayFrom(addDays(data.today > data.window.closesOn ? data.today : data.window.closesOn, 7))}
 			onclose={() => (noting = null)}
 		/>
 	{/if}

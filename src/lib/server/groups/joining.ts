@@ -1,0 +1,98 @@
+import { sayMeeting } from '../../core/calendar';
+import { overlaps } from '../../core/timetable';
+import type { Skill } from '../library';
+import type { RosterStudent } from '../people';
+import { USUAL_SIZES } from './grouping';
+import type { SmallGroup } from './store/groups';
+import type { Slot } from './timetable';
+
+/** The groups there are, and when staff can hold them. */
+export interface GroupsNow {
+	groups: SmallGroup[];
+	slots: Slot[];
+}
+
+/**
+ * Limits that students joining a group would break, in words; one may let them in all the same, with a reason.
+ *
+ * @param from the group that they leave for it, whose time is free then; null for none
+ */
+export function joiningBreaks(
+	{ groups, slots }: GroupsNow,
+	group: SmallGroup,
+	students: RosterStudent[],
+	from: number | null = null
+): string[] {
+	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
+	const slot = slotOf.get(group.slotId);
+	const broken: string[] = [];
+	const { maximum } = USUAL_SIZES[group.tier];
+	const count = group.studentIds.length + students.length;
+	if (count > maximum) broken.push(`a tier ${group.tier} group takes ${maximum}, and there would be ${count}`);
+	for (const { id: studentId, givenName, familyName, classId, className } of students) {
+		const name = `${givenName} ${familyName}`;
+		if (slot && !slot.classIds.includes(classId)) broken.push(`${className} cannot release ${name} then`);
+		const other = groups.find(
+			(one) =>
+				one.id !== group.id &&
+				one.id !== from &&
+				one.studentIds.includes(studentId) &&
+				slot &&
+				slotOf.has(one.slotId) &&
+				overlaps(slot, slotOf.get(one.slotId)!)
+		);
+		if (other) broken.push(`${name} is in “${other.name}” at that time`);
+	}
+	return broken;
+}
+
+/** A group that a student could move to, told apart from others by days, time and adult. */
+export interface GroupChoice {
+	id: number;
+	name: string;
+	tier: 2 | 3;
+	focusSkillId: number;
+	focus: string;
+	/** Days, time and adult. */
+	when: string;
+	members: number;
+}
+
+/** Groups that go on and that one could move to from another, by name. */
+export function groupChoices({ groups, slots }: GroupsNow, skills: Skill[], from: number, on: string): GroupChoice[] {
+	return groups
+		.filter(({ id, endsOn }) => id !== from && endsOn >= on)
+		.map(({ id, name, tier, focusSkillId, slotId, studentIds }) => {
+			const slot = slots.find((one) => one.id === slotId);
+			return {
+				...{ id, name, tier, focusSkillId },
+				focus: skills.find((skill) => skill.id === focusSkillId)?.shortName ?? '',
+				when: slot ? `${sayMeeting(slot)}, ${slot.staffName}` : '',
+				members: studentIds.length
+			};
+		});
+}
+
+/**
+ * Groups of a tier that have a place for a student who leaves another, at a time when the class can spare the student;
+ * those on the same focus come first.
+ */
+export function fittingGroups(
+	now: GroupsNow,
+	skills: Skill[],
+	student: RosterStudent,
+	from: { id: number; focusSkillId: number | null },
+	on: string
+): GroupChoice[] {
+	const byId = new Map(now.groups.map((group) => [group.id, group]));
+	return groupChoices(now, skills, from.id, on)
+		.filter(({ id }) => {
+			const group = byId.get(id)!;
+			return !group.studentIds.includes(student.id) && joiningBreaks(now, group, [student], from.id).length === 0;
+		})
+		.sort(
+			(a, b) =>
+				Number(b.focusSkillId === from.focusSkillId) - Number(a.focusSkillId === from.focusSkillId) ||
+				a.members - b.members
+		);
+}

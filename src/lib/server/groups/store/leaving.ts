@@ -1,0 +1,129 @@
+import type { SchoolDate } from '../../../core/calendar';
+import type { GroupWork } from '../../../core/grouping';
+import { refreshStudents } from '../../standing';
+import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
+
+/** What leaving ended, as it is stored to be restored. */
+export interface EndedWork {
+	/** Plans of probes; those that went on in another group had `groupId` before. */
+	plans: { id: number; groupId: number; wentOn: boolean }[];
+	sets: { setId: number; studentId: number }[];
+	reviews: { id: number; studentId: number; groupId: number; dueOn: SchoolDate; followsId: number | null }[];
+}
+
+const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
+	database.rows<{ id: number; studentId: number; skillId: number }>(
+		`SELECT id, student_id AS studentId, skill_id AS skillId FROM probe_plan
+		WHERE student_id IN (?) AND group_id = ? AND ended_on IS NULL ORDER BY id`,
+		[studentIds, groupId]
+	);
+
+const readSets = (database: Database, groupId: number, studentIds: number[]) =>
+	database.rows<{ setId: number; studentId: number; begun: number }>(
+		`SELECT membership.set_id AS setId, membership.student_id AS studentId, sitting.id IS NOT NULL AS begun
+		FROM practice_set_student AS membership
+		JOIN practice_set ON practice_set.id = membership.set_id
+		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
+		WHERE membership.student_id IN (?) AND practice_set.group_id = ? AND practice_set.withdrawn_at IS NULL
+			AND sitting.finished_at IS NULL
+		ORDER BY membership.set_id`,
+		[studentIds, groupId]
+	);
+
+const readReviews = (database: Database, groupId: number, studentIds: number[]) =>
+	database.rows<EndedWork['reviews'][number]>(
+		`SELECT id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId FROM review
+		WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL ORDER BY id`,
+		[studentIds, groupId]
+	);
+
+/** What a group has waiting for students of it: what leaving ends or takes off. */
+export async function groupWork(
+	database: Database,
+	groupId: number,
+	studentIds: VisibleId[]
+): Promise<Map<number, GroupWork>> {
+	if (studentIds.length === 0) return new Map();
+	const [plans, sets, reviews] = await Promise.all([
+		readPlans(database, groupId, studentIds),
+		readSets(database, groupId, studentIds),
+		readReviews(database, groupId, studentIds)
+	]);
+	return new Map(
+		studentIds.map((id) => {
+			const own = <Row extends { studentId: number }>(rows: Row[]) => rows.filter(({ studentId }) => studentId === id);
+			return [
+				id,
+				{
+					probes: own(plans).map(({ skillId }) => skillId),
+					sets: own(sets).filter(({ begun }) => !begun).length,
+					begun: own(sets).filter(({ begun }) => begun).length,
+					reviews: own(reviews).map(({ dueOn }) => dueOn)
+				}
+			];
+		})
+	);
+}
+
+/**
+ * Ends what a group has waiting for students who leave it: weekly probes, sets that are not begun, open reviews. A set
+ * that is begun can be finished.
+ *
+ * @param to the group they move to, with the skill it works on: probes on it go on there; null for none
+ */
+export async function endGroupWork(
+	transaction: Database,
+	groupId: number,
+	studentIds: number[],
+	on: SchoolDate,
+	to: { groupId: number; skillId: number } | null
+): Promise<EndedWork> {
+	const plans = await readPlans(transaction, groupId, studentIds);
+	const sets = (await readSets(transaction, groupId, studentIds)).filter(({ begun }) => !begun);
+	const reviews = await readReviews(transaction, groupId, studentIds);
+	const goOn = plans.filter(({ skillId }) => skillId === to?.skillId);
+	const end = plans.filter(({ skillId }) => skillId !== to?.skillId);
+	if (goOn.length && to)
+		await transaction.run('UPDATE probe_plan SET group_id = ? WHERE id IN (?)', [to.groupId, goOn.map(({ id }) => id)]);
+	if (end.length)
+		await transaction.run('UPDATE probe_plan SET ended_on = GREATEST(?, starts_on) WHERE id IN (?)', [
+			on,
+			end.map(({ id }) => id)
+		]);
+	if (sets.length)
+		await transaction.run('DELETE FROM practice_set_student WHERE (set_id, student_id) IN (?)', [
+			sets.map(({ setId, studentId }) => [setId, studentId])
+		]);
+	if (reviews.length) await transaction.run('DELETE FROM review WHERE id IN (?)', [reviews.map(({ id }) => id)]);
+	await refreshStudents(transaction, studentIds);
+	return {
+		plans: plans.map(({ id, skillId }) => ({ id, groupId, wentOn: skillId === to?.skillId })),
+		sets: sets.map(({ setId, studentId }) => ({ setId, studentId })),
+		reviews
+	};
+}
+
+/** Puts back what leaving ended. What was done since stays: a set that was given again is not given twice. */
+export async function restoreGroupWork(
+	transaction: Database,
+	{ plans, sets, reviews }: EndedWork,
+	studentIds: number[]
+): Promise<void> {
+	for (const { id, groupId, wentOn } of plans)
+		await transaction.run(
+			wentOn
+				? 'UPDATE probe_plan SET group_id = ? WHERE id = ?'
+				: 'UPDATE probe_plan SET group_id = ?, ended_on = NULL WHERE id = ?',
+			[groupId, id]
+		);
+	await transaction.insertMany(
+		'INSERT IGNORE INTO practice_set_student (set_id, student_id) VALUES ?',
+		sets.map(({ setId, studentId }) => [setId, studentId])
+	);
+	await transaction.insertMany(
+		'INSERT INTO review (id, student_id, group_id, due_on, follows_id) VALUES ?',
+		reviews.map(({ id, studentId, groupId, dueOn, followsId }) => [id, studentId, groupId, dueOn, followsId])
+	);
+	await refreshStudents(transaction, studentIds);
+}
