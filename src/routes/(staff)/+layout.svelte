@@ -223,12 +223,12 @@
 		}
 	}
 	main {
-		padding: 16px 24px 72px;
 		outline: none;
 	}
 	@media screen {
 		/* Under what is fixed above, and beside the panel. */
 		main {
+			padding: 16px 24px 72px;
 			margin-top: var(--bars);
 		}
 		.beside {

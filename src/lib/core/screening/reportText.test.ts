@@ -63,6 +63,14 @@ describe('the text of a student report', () => {
 			expect(text).not.toContain('know yet');
 	});
 
+	it('names a skill to a family once, as learned next rather than as still hard', () => {
+		const [first, second] = facts.domains;
+		const both = { ...facts, domains: [{ ...first, ready: ['eighths'], gaps: ['eighths', 'tenths'] }, second] };
+		const family = reportText(both, { ...options, audience: 'family' });
+		expect(family.domains[0]).toMatchObject({ ready: 'eighths', gaps: 'tenths' });
+		expect(reportText(both, options).domains[0]).toMatchObject({ ready: 'eighths', gaps: 'eighths, tenths' });
+	});
+
 	it('calls norms made up that are, and says nothing of them to a family', () => {
 		const shipped: ReportFacts = { ...facts, percentile: { of: 'shipped norms', value: 41 } };
 		const said = (audience: 'staff' | 'family', of = shipped) =>

@@ -131,16 +131,20 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 			ready: isStaff ? 'Ready next' : 'Learns next',
 			gaps: isStaff ? 'Gap' : 'Still hard'
 		},
-		domains: facts.domains.map(({ id, name, score, level, secure, ready, gaps }) => ({
-			id,
-			name,
-			score,
-			says: score ? `${round(score.points)}${isStaff ? ` ± ${round(score.error)}` : ''}` : 'not asked',
-			level: level ? sayLevel(level, audience) : '',
-			secure: listed(secure),
-			ready: listed(ready),
-			gaps: listed(gaps)
-		})),
+		domains: facts.domains.map(({ id, name, score, level, secure, ready, gaps: all }) => {
+			// What is learned next is still hard, of course; a family reads each skill once.
+			const gaps = isStaff ? all : all.filter((skill) => !ready.includes(skill));
+			return {
+				id,
+				name,
+				score,
+				says: score ? `${round(score.points)}${isStaff ? ` ± ${round(score.error)}` : ''}` : 'not asked',
+				level: level ? sayLevel(level, audience) : '',
+				secure: listed(secure),
+				ready: listed(ready),
+				gaps: listed(gaps)
+			};
+		}),
 		axis: axisOf(facts),
 		cut: facts.cut,
 		foot: isStaff

@@ -5,10 +5,12 @@ import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement
 import type { Database } from '../database';
 import { answerHtml, lateAnswers, mathHtml } from '../sitting';
 import type { School } from '../school';
-import { groupsOfStudent } from '../groups';
+import { groupsOfStudent, sessionCounts } from '../groups';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/people';
-import { decidedReviews, tierHistory } from '../decide';
+import { recentResults } from '../practice';
+import { probeSeries, readSeries } from '../track';
+import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
 import { scoreHistory } from '../screen';
 import { domainList, itemsAsked, skillGraph, skillList } from '../library';
 import { readStandings, standingsOnDays } from '../standing';
@@ -16,6 +18,8 @@ import { readStandings, standingsOnDays } from '../standing';
 /** Days on which standings of the past are shown, and how many days lie between them. */
 const MOMENTS = 7;
 const APART = 14;
+/** Practice sets whose results are shown. */
+const RESULTS = 6;
 /** Next steps that are named. */
 const STEPS = 3;
 
@@ -34,17 +38,23 @@ export async function studentPage(database: Database, school: School, student: R
 		addDays(school.today, -APART * (MOMENTS - 1 - i))
 	);
 	const [domains, skills] = await Promise.all([domainList(database, school.id), skillList(database, school.id)]);
-	const [graph, now, past, scores, notes, groups, verdicts, tiers, late] = await Promise.all([
-		skillGraph(database, school.id, skills),
-		readStandings(database, ids, school.today),
-		standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
-		scoreHistory(database, student.id),
-		notesOn(database, ids),
-		groupsOfStudent(database, school.id, student.id),
-		decidedReviews(database, ids),
-		tierHistory(database, student.id),
-		itemsAsked(database, await lateAnswers(database, student.id))
-	]);
+	const [graph, now, past, scores, notes, groups, verdicts, tiers, late, series, sessions, results, reviews] =
+		await Promise.all([
+			skillGraph(database, school.id, skills),
+			readStandings(database, ids, school.today),
+			standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
+			scoreHistory(database, student.id),
+			notesOn(database, ids),
+			groupsOfStudent(database, school.id, student.id),
+			decidedReviews(database, ids),
+			tierHistory(database, student.id),
+			itemsAsked(database, await lateAnswers(database, student.id)),
+			probeSeries(database, ids, school),
+			sessionCounts(database, ids, school.today),
+			recentResults(database, student.id, RESULTS),
+			openReviews(database, ids)
+		]);
+	const advice = await adviceFor(database, school, reviews);
 	const own = now.get(student.id)!;
 	const ready = new Set(readyNext(graph, isMasteredIn(own)));
 	const needs = needsOf(own, graph, student.tier === 3 ? 3 : 2);
@@ -95,7 +105,18 @@ export async function studentPage(database: Database, school: School, student: R
 			};
 		}),
 		notes,
-		groups: groups.map((group) => ({ ...group, focus: skillOf.get(group.focusSkillId)?.shortName ?? '' })),
+		groups: groups.map((group) => ({
+			...group,
+			focus: skillOf.get(group.focusSkillId)?.shortName ?? '',
+			sessions: sessions.get(`${student.id} ${group.id}`) ?? null
+		})),
+		probes: series.map((plan) => ({
+			...readSeries(plan),
+			skill: skillOf.get(plan.skillId)?.shortName ?? '',
+			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
+		})),
+		results: results.map(({ skillId, ...result }) => ({ ...result, skill: skillOf.get(skillId)?.shortName ?? '' })),
+		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
 		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
 			id,
 			verdict: verdict!,

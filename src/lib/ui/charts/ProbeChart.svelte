@@ -133,8 +133,17 @@
 		};
 	});
 
+	/** As wide as a page, which is laid out only after a browser has asked for the chart. */
+	const ON_PAPER = { width: 660, height: 260 };
+	let resize = (_: { width: number; height: number } | undefined) => {};
+
 	function chart(node: HTMLElement) {
 		const drawn = init(node, null, { renderer: 'svg' });
+		resize = (to) => {
+			drawn.resize(to ?? { width: 'auto', height: 'auto' });
+			// At once: paper does not wait for the next frame.
+			drawn.getZr().flush();
+		};
 		$effect(() => {
 			drawn.setOption(options, { notMerge: true });
 		});
@@ -146,6 +155,8 @@
 		};
 	}
 </script>
+
+<svelte:window onbeforeprint={() => resize(ON_PAPER)} onafterprint={() => resize(undefined)} />
 
 <div class="chart" role="img" aria-label={says} {@attach chart}></div>
 

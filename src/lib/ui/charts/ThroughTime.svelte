@@ -67,7 +67,10 @@
 <style>
 	figure {
 		margin: 4px 0 0;
-		overflow-x: auto;
+	}
+	svg {
+		max-width: 100%;
+		height: auto;
 	}
 	line {
 		stroke: var(--rule-strong);

@@ -85,7 +85,7 @@
 {/snippet}
 
 {#snippet pager()}
-	<p class="pager">
+	<p class="pager no-print">
 		<button onclick={() => turn(-1)}>Previous</button>
 		<span>{at + 1} of {samples.length}</span>
 		<button onclick={() => turn(1)}>Next</button>
@@ -107,6 +107,13 @@
 		border-top: 1px solid var(--rule);
 		min-height: 300px;
 		align-content: start;
+	}
+	@media print {
+		.sample {
+			min-height: 0;
+			border: 0;
+			padding: 4px 0;
+		}
 	}
 	.stem {
 		font: 500 1.15em/1.4 var(--head);

@@ -17,7 +17,7 @@
 </script>
 
 <div class="scroll">
-	<div class="drawing" style:width="{placed.width}px" style:height="{placed.height}px">
+	<div class="drawing" style:--wide={placed.width} style:width="{placed.width}px" style:height="{placed.height}px">
 		<svg width={placed.width} height={placed.height} aria-hidden="true">
 			{#each placed.edges as { from, to, path } (`${from.id} ${to.id}`)}
 				<path d={path} class:near={from.id === skillId || to.id === skillId} />
@@ -94,5 +94,11 @@
 	}
 	.soft {
 		font-size: 0.8rem;
+	}
+	@media print {
+		/* As wide as the page. */
+		.drawing {
+			zoom: min(1, calc(680 / var(--wide)));
+		}
 	}
 </style>

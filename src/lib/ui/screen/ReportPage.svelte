@@ -77,7 +77,6 @@
 		padding: 24px 30px;
 		max-width: 980px;
 		margin-top: 14px;
-		break-after: page;
 	}
 	header {
 		display: flex;
@@ -124,6 +123,9 @@
 		margin-top: 12px;
 		font-size: 0.85rem;
 		max-width: 90ch;
+	}
+	article:not(:last-of-type) {
+		break-after: page;
 	}
 	@media print {
 		article {

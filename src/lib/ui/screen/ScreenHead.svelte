@@ -30,7 +30,7 @@
 <div class="head">
 	<div class="line">
 		<h1>{title ?? window.name}</h1>
-		<nav aria-label="Screening">
+		<nav aria-label="Screening" class="no-print">
 			{#each views as [path, name] (path)}
 				<a
 					href={keepingScope(path, { window: page.url.searchParams.get('window') })}

@@ -62,7 +62,7 @@
 		<ul>
 			{#each reasons as reason (reason)}<li>{reason}</li>{/each}
 		</ul>
-		<p class="links">
+		<p class="links no-print">
 			<a href={keepingScope('/track', { student: review.studentId })}>See the probes</a>
 			<a href={keepingScope('/gaps', { student: review.studentId })}>See the gaps</a>
 			{#if data.can.decide && open !== review.id}

@@ -111,7 +111,7 @@
 			{#if !data.window?.measure}<a class="button" href={keepingScope('/screen/report', { window: data.window!.id })}
 					>Reports</a
 				>{/if}
-			<span class="out"
+			<span class="out no-print"
 				>Take out as
 				{#each outputs as { path, table, label } (label)}
 					<a href={keepingScope(path, { window: data.window!.id, table, student: null })} data-sveltekit-reload

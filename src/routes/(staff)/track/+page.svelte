@@ -4,11 +4,10 @@
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import ProbeChart from '$lib/ui/charts/ProbeChart.svelte';
+	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
 	import Spark from '$lib/ui/charts/Spark.svelte';
 	import { setState, withState } from '$lib/ui/shell/address';
 	import { sayDay } from '$lib/core/calendar';
-	import { saySessions } from '$lib/ui/groups/sessions';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import StudentTable from '$lib/ui/table/StudentTable.svelte';
@@ -28,18 +27,6 @@
 		{ label: 'This week' }
 	];
 	const one = (value: number) => number(value, 1);
-
-	function sentence(plan: Plan): string {
-		if (plan.missing) {
-			const parts = [
-				plan.missing.probes && `${plan.missing.probes} more ${plan.missing.probes === 1 ? 'probe' : 'probes'}`,
-				plan.missing.weeks && `${plan.missing.weeks} more weeks`
-			].filter(Boolean);
-			return `Not enough yet for a trend: ${parts.join(' and ')} to go.`;
-		}
-		const { trend, forecast, aimline, goal } = plan;
-		return `Growing ${one(trend!.slope)} items a week (80% interval ${one(trend!.interval[0])} to ${one(trend!.interval[1])}); the aimline needs ${one(aimline!.slope)}. Forecast for ${sayDay(plan.goalOn)}: ${one(Math.max(0, Math.min(PROBE_ITEMS, forecast!.expected)))} of ${PROBE_ITEMS}, ${Math.round(forecast!.chanceOfGoal * 100)}% likely to reach ${goal.y}.`;
-	}
 </script>
 
 <svelte:head><title>Track · Orderly Compass</title></svelte:head>
@@ -56,24 +43,7 @@
 	{@const { plan } = chosen}
 	<section class="chart">
 		<h2>{chosen.givenName} {chosen.familyName}: {skillNames[plan.skillId]}</h2>
-		<p>{sentence(plan)}</p>
-		<p class="soft">
-			{plan.probes.length} probes of {PROBE_ITEMS} equivalent questions.
-			{plan.baseline === null
-				? 'The baseline is the median of the first three.'
-				: `Baseline ${one(plan.baseline)}, the median of the first three.`}
-			{#if plan.sessions}{saySessions(plan.sessions)}{/if}
-		</p>
-		{#if plan.probes.length}
-			<ProbeChart
-				probes={plan.probes}
-				goal={plan.goal}
-				aimline={plan.aimline}
-				trend={plan.trend}
-				forecast={plan.forecast}
-				says="Probes: {plan.probes.map(({ y }) => y).join(', ')} of {PROBE_ITEMS}. {sentence(plan)}"
-			/>
-		{/if}
+		<ProbesRead {plan} />
 	</section>
 {/if}
 

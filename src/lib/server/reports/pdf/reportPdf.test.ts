@@ -64,5 +64,8 @@ describe('student reports as a PDF', () => {
 		const file = Buffer.from(bytes).toString('latin1');
 		expect(file.startsWith('%PDF-')).toBe(true);
 		expect(file.match(/\/Type \/Page\n/g)).toHaveLength(3);
+		// In our own type, and in no other.
+		const fonts = new Set([...file.matchAll(/\/FontName \/[A-Z]+\+([\w-]+)/g)].map(([, name]) => name.split('-')[0]));
+		expect([...fonts].sort()).toEqual(['AtkinsonHyperlegibleNext', 'Literata']);
 	});
 });

@@ -1,6 +1,10 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { ReportText } from '../../../core/screening';
 
+/** Names of the fonts, of text and of headings. */
+export const TEXT = 'Atkinson Hyperlegible Next';
+export const HEAD = 'Literata';
+
 const INK = '#1b2733';
 const SOFT = '#54606c';
 const RULE = '#d9d2c3';
@@ -16,7 +20,7 @@ export function reportDocument(reports: ReportText[], school: string, printed: s
 		pageMargins: [40, 36, 40, 36],
 		info: { title: reports.length === 1 ? `Student report: ${reports[0].name}` : 'Student reports', author: school },
 		language: 'en-US',
-		defaultStyle: { font: 'Roboto', fontSize: 9, color: INK, lineHeight: 1.15 },
+		defaultStyle: { font: TEXT, fontSize: 9, color: INK, lineHeight: 1.15 },
 		content: reports.map((report, i) => reportContent(report, school, printed, i > 0))
 	};
 }
@@ -25,7 +29,7 @@ function reportContent(report: ReportText, school: string, printed: string, brea
 	const head: Content = {
 		columns: [
 			[
-				{ text: report.name, fontSize: 18, bold: true },
+				{ text: report.name, fontSize: 18, font: HEAD },
 				{ text: `${report.place} · ${school}`, color: SOFT }
 			],
 			{ text: `${report.window}\nprinted ${printed}`, alignment: 'right', color: SOFT, width: 180 }
@@ -38,7 +42,7 @@ function reportContent(report: ReportText, school: string, printed: string, brea
 	const body: Content[] = report.none
 		? [{ text: report.none, fontSize: 11 }]
 		: [
-				{ text: report.overall.heading, fontSize: 12, bold: true },
+				{ text: report.overall.heading, fontSize: 12, font: HEAD },
 				{
 					text: [
 						{ text: report.overall.score, bold: true, fontSize: 13 },
@@ -47,7 +51,7 @@ function reportContent(report: ReportText, school: string, printed: string, brea
 					margin: [0, 2, 0, 2]
 				},
 				{ text: report.overall.sentences.join(' '), fontSize: 10, margin: [0, 0, 0, 10] },
-				{ text: 'By domain', fontSize: 12, bold: true, margin: [0, 0, 0, 4] },
+				{ text: 'By domain', fontSize: 12, font: HEAD, margin: [0, 0, 0, 4] },
 				domainTable(report),
 				{ text: report.foot, color: SOFT, fontSize: 8, margin: [0, 8, 0, 0] }
 			];

@@ -101,7 +101,7 @@
 {:else}
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="scroll" role="region" aria-label="Progression of {data.domain.name}" tabindex="0">
-		<div class="drawing" style:width="{drawn.width}px" style:height="{drawn.height}px">
+		<div class="drawing" style:--wide={drawn.width} style:width="{drawn.width}px" style:height="{drawn.height}px">
 			<svg width={drawn.width} height={drawn.height} aria-hidden="true">
 				{#each drawn.paths as { key, path } (key)}<path d={path} />{/each}
 			</svg>
@@ -261,5 +261,11 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
 		gap: 0 16px;
+	}
+	@media print {
+		/* As wide as the page. */
+		.drawing {
+			zoom: min(1, calc(680 / var(--wide)));
+		}
 	}
 </style>

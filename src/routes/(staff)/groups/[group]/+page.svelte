@@ -143,17 +143,19 @@
 				{data.meetings.held} on record of {data.meetings.planned} so far; {data.meetings.all} in all.
 			</p>
 			{#if data.session}
-				<h3>{data.session.on === data.school.today ? 'Today' : 'Last session'}, {sayDate(data.session.on)}</h3>
-				{#key data.session.on}
-					<MeetingCard
-						groupId={group.id}
-						on={data.session.on}
-						students={data.students}
-						record={data.session.record}
-						ticket={data.plan.ticket.length}
-						may={data.can.attend}
-					/>
-				{/key}
+				<div class="no-print">
+					<h3>{data.session.on === data.school.today ? 'Today' : 'Last session'}, {sayDate(data.session.on)}</h3>
+					{#key data.session.on}
+						<MeetingCard
+							groupId={group.id}
+							on={data.session.on}
+							students={data.students}
+							record={data.session.record}
+							ticket={data.plan.ticket.length}
+							may={data.can.attend}
+						/>
+					{/key}
+				</div>
 			{/if}
 			<ul class="days">
 				{#each data.past.slice(0, -1).reverse() as day (day.on)}

@@ -6,6 +6,7 @@
 	import ExitTicket from '$lib/ui/groups/ExitTicket.svelte';
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
 	import MeetingCard from '$lib/ui/groups/MeetingCard.svelte';
+	import SessionSheet from '$lib/ui/groups/SessionSheet.svelte';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -13,14 +14,17 @@
 	let { data, form } = $props();
 
 	const isToday = $derived(data.on === data.school.today);
+	const title = $derived(
+		`${data.whose === 'mine' ? 'My sessions' : 'Sessions'} ${isToday ? 'today' : 'on'}, ${sayDate(data.on)}`
+	);
 	const people = (count: number) => `${plural(count, 'student')}`;
 </script>
 
 <svelte:head><title>Sessions · Orderly Compass</title></svelte:head>
 
 <GroupViews />
-<div class="head">
-	<h1>{data.whose === 'mine' ? 'My sessions' : 'Sessions'} {isToday ? 'today' : 'on'}, {sayDate(data.on)}</h1>
+<div class="head no-print">
+	<h1>{title}</h1>
 	<span class="tools no-print">
 		<a class="button" href={withState({ on: addDays(data.on, -1) })} aria-label="The day before">←</a>
 		<input
@@ -39,11 +43,12 @@
 				/> everybody’s</label
 			>
 		{/if}
+		{#if data.sessions.length}<button onclick={() => window.print()}>Print the day</button>{/if}
 	</span>
 </div>
 
 {#each data.sessions as { group, slot, skill, students, record, plan, isPaused, isAway } (group.id)}
-	<section aria-label="{slot.startsAt} {group.name}">
+	<section class="no-print" aria-label="{slot.startsAt} {group.name}">
 		<div class="what">
 			<p class="time">{slot.startsAt}</p>
 			<h2>
@@ -90,6 +95,7 @@
 		<a href={keepingScope('/groups/timetable')}>timetable</a>.
 	</p>
 {/each}
+<SessionSheet {title} school={data.school.name} sessions={data.sessions} />
 <Notice outcome={form} />
 
 <style>

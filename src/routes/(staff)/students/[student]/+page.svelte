@@ -2,6 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { tinykeys } from 'tinykeys';
+	import { plural } from '$lib/core/words';
+	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
 	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
@@ -88,6 +90,16 @@
 	</section>
 </div>
 
+{#if data.probes.length}
+	<section>
+		<h2>Weekly probes</h2>
+		{#each data.probes as plan (plan.id)}
+			<h3>{plan.skill}</h3>
+			<ProbesRead {plan} />
+		{/each}
+	</section>
+{/if}
+
 <h2>All domains</h2>
 <NeedleKey ground />
 <table class="domains">
@@ -143,13 +155,48 @@
 
 <div class="columns">
 	<section>
+		<h2>What the rule advises</h2>
+		{#each data.reviews as review (review.id)}
+			<p>
+				<strong>{review.advice}</strong>
+				<span class="soft">at the review of {review.groupName} on {sayDate(review.dueOn)}</span>
+			</p>
+			<ul>
+				{#each review.reasons as reason (reason)}<li>{reason}</li>{/each}
+			</ul>
+		{:else}
+			<p class="soft">No review is planned, so nothing is advised.</p>
+		{/each}
+	</section>
+	<section>
+		<h2>Practice lately</h2>
+		<ul class="plain">
+			{#each data.results as result (result.setId)}
+				<li>
+					{result.skill}: {result.correct} of {result.answered} right at first try{result.finishedAt
+						? ''
+						: `, ${result.itemCount - result.answered} to go`}
+				</li>
+			{:else}
+				<li class="soft">No practice was done yet.</li>
+			{/each}
+		</ul>
+	</section>
+</div>
+
+<div class="columns">
+	<section>
 		<h2>Groups, tiers and verdicts</h2>
 		<ul class="plain">
 			{#each data.groups as group (`${group.id} ${group.fromOn}`)}
 				<li>
 					{sayDay(group.fromOn)} to {group.untilOn ? sayDay(addDays(group.untilOn, -1)) : 'now'}:
 					<a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a>
-					<span class="soft">on {group.focus}{group.helps ? ', helping' : ''}</span>
+					<span class="soft"
+						>on {group.focus}{group.helps ? ', helping' : ''}{group.sessions
+							? `; ${group.sessions.attended} of ${plural(group.sessions.planned, 'planned session')} attended`
+							: ''}</span
+					>
 				</li>
 			{:else}
 				<li class="soft">In no group so far.</li>
@@ -232,6 +279,13 @@
 		grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
 		gap: 8px 40px;
 		margin: 14px 0;
+	}
+	@media print {
+		.columns {
+			gap: 0 24px;
+			margin: 6px 0;
+			grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+		}
 	}
 	ol {
 		margin: 4px 0 0;
