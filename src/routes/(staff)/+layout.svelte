@@ -236,6 +236,28 @@
 			margin-right: var(--beside);
 		}
 	}
+	@media screen and (max-width: 900px) {
+		.fixed {
+			position: static;
+			height: auto;
+		}
+		header {
+			flex-wrap: wrap;
+			height: auto;
+			padding: 6px 12px;
+			gap: 6px 12px;
+		}
+		header > .week {
+			display: none;
+		}
+		main {
+			padding-inline: 12px;
+		}
+		.beside {
+			--beside: 0px;
+			margin-right: 0;
+		}
+	}
 	kbd {
 		font: inherit;
 		border: 1px solid var(--rule-strong);

@@ -164,5 +164,7 @@
 	.chart {
 		width: 100%;
 		height: 300px;
+		/* What is drawn for a wider place is drawn anew a moment later. */
+		overflow: hidden;
 	}
 </style>

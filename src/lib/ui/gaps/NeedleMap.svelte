@@ -64,6 +64,7 @@
 	/** Frames that a cell may take to be there once it is asked for. */
 	const MOST_FRAMES = 30;
 
+	let scroller = $state<HTMLElement>();
 	let place = $state<HTMLElement>();
 	let map = $state<HTMLTableElement>();
 	let focusRow = $state(0);
@@ -115,10 +116,17 @@
 		if (!isScrolling) untrack(() => cells.fill(rows, range));
 	});
 
+	/** How far the map is scrolled sideways: by the page, or in its own place where the page is narrow. */
+	const scrolledBy = () => window.scrollX + (scroller?.scrollLeft ?? 0);
+	function scrollSideways(left: number) {
+		if (scroller!.scrollWidth > scroller!.clientWidth) scroller!.scrollTo({ left });
+		else window.scrollTo({ left });
+	}
+
 	/** Reads where the page stands before anything changes: read later, it would have to be laid out for that. */
 	function onscroll() {
 		cells.scrolled();
-		const now = window.scrollX;
+		const now = scrolledBy();
 		if (now !== scrollLeft) requestAnimationFrame(() => (scrollLeft = now));
 	}
 	onMount(onscroll);
@@ -177,9 +185,9 @@
 		focusColumn = Math.max(0, Math.min(columns.length - 1, column));
 		$virtualizer.scrollToIndex(focusRow, { align: 'auto' });
 		const [left, right] = [starts[focusColumn], starts[focusColumn + 1]];
-		const room = place!.parentElement!.clientWidth - WIDTHS.student;
-		if (left < window.scrollX) window.scrollTo({ left });
-		else if (right > window.scrollX + room) window.scrollTo({ left: right - room });
+		const room = scroller!.clientWidth - WIDTHS.student;
+		if (left < scrolledBy()) scrollSideways(left);
+		else if (right > scrolledBy() + room) scrollSideways(right - room);
 		for (let frame = 0; frame < MOST_FRAMES; frame++) {
 			cells.add(focusRow, inView.columns);
 			await tick();
@@ -213,60 +221,62 @@
 	onbeforeprint={() => print(true)}
 	onafterprint={() => print(false)}
 />
-<div class="map" bind:this={place} style:--width="{width}px" style:--page-zoom={Math.min(1, PAGE_WIDTH / width)}>
-	<div class="pictures" style:top="{HEADS}px" style:left="{WIDTHS.student}px">
-		<NeedleTiles
-			rows={students.map((student) => student.cells)}
-			{columns}
-			{starts}
-			height={ROW}
-			{inView}
-			{isShown}
-			{ground}
-			bind:ready={tiled}
-		/>
+<div class="scroller" bind:this={scroller}>
+	<div class="map" bind:this={place} style:--width="{width}px" style:--page-zoom={Math.min(1, PAGE_WIDTH / width)}>
+		<div class="pictures" style:top="{HEADS}px" style:left="{WIDTHS.student}px">
+			<NeedleTiles
+				rows={students.map((student) => student.cells)}
+				{columns}
+				{starts}
+				height={ROW}
+				{inView}
+				{isShown}
+				{ground}
+				bind:ready={tiled}
+			/>
+		</div>
+		<!-- The grid itself handles keys; focus roves among its cells. -->
+		<table
+			role="grid"
+			aria-label="Needle map: students and skills"
+			aria-rowcount={students.length + 1}
+			aria-colcount={columns.length + 1}
+			bind:this={map}
+			{onkeydown}
+			{onclick}
+			{onfocusin}
+			{onmouseover}
+		>
+			<colgroup>
+				<col style:width="{WIDTHS.student}px" />
+				{#each columns as column (column.kind === 'skill' ? column.skill.id : -column.domainId)}
+					<col style:width="{widthOf(column)}px" />
+				{/each}
+			</colgroup>
+			<MapHeads {columns} {domains} students={students.length} {onfold} />
+			<tbody>
+				{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
+				{#each visible as index (students[index].id)}
+					{@const student = students[index]}
+					<MapRow
+						{student}
+						{index}
+						{columns}
+						range={cells.of(index)}
+						isCurrent={student.id === studentId}
+						{skillId}
+						{isShown}
+						{ground}
+						{today}
+						{tiled}
+						isPicked={ticked.has(student.id)}
+						onpick={(isPicked) => pick(student.id, isPicked)}
+					/>
+				{/each}
+				{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
+			</tbody>
+		</table>
 	</div>
-	<!-- The grid itself handles keys; focus roves among its cells. -->
-	<table
-		role="grid"
-		aria-label="Needle map: students and skills"
-		aria-rowcount={students.length + 1}
-		aria-colcount={columns.length + 1}
-		bind:this={map}
-		{onkeydown}
-		{onclick}
-		{onfocusin}
-		{onmouseover}
-	>
-		<colgroup>
-			<col style:width="{WIDTHS.student}px" />
-			{#each columns as column (column.kind === 'skill' ? column.skill.id : -column.domainId)}
-				<col style:width="{widthOf(column)}px" />
-			{/each}
-		</colgroup>
-		<MapHeads {columns} {domains} students={students.length} {onfold} />
-		<tbody>
-			{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
-			{#each visible as index (students[index].id)}
-				{@const student = students[index]}
-				<MapRow
-					{student}
-					{index}
-					{columns}
-					range={cells.of(index)}
-					isCurrent={student.id === studentId}
-					{skillId}
-					{isShown}
-					{ground}
-					{today}
-					{tiled}
-					isPicked={ticked.has(student.id)}
-					onpick={(isPicked) => pick(student.id, isPicked)}
-				/>
-			{/each}
-			{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
-		</tbody>
-	</table>
 </div>
 
 <style>
@@ -274,6 +284,14 @@
 		position: relative;
 		/* As far as it must be scrolled to be seen beside the panel. */
 		width: calc(var(--width) + var(--beside, 0px));
+	}
+	@media screen and (max-width: 900px) {
+		.scroller {
+			overflow-x: auto;
+		}
+		.map {
+			width: var(--width);
+		}
 	}
 	.pictures {
 		position: absolute;

@@ -29,65 +29,67 @@
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <div class="wide" role="region" aria-label="When classes release students" tabindex="0">
-	<table>
-		<thead>
-			<tr
-				><th>Class</th>{#each DAYS as day (day)}<th
-						>{day} <span class="soft">{timeOf(hours.from)}–{timeOf(hours.until)}</span></th
-					>{/each}{#if may}<th class="no-print"></th>{/if}</tr
-			>
-		</thead>
-		<tbody>
-			{#each classes as { id, name, grade } (id)}
-				{@const own = blocks.filter(({ classId }) => classId === id)}
-				<tr>
-					<th scope="row">{name} <span class="soft">grade {grade}</span></th>
-					{#each DAYS as day, d (day)}
-						{@const today = own.filter(({ days }) => days.includes(d + 1))}
-						<td>
-							<svg
-								width={WIDTH}
-								height="16"
-								role="img"
-								aria-label="{name}, {day}: {today.map(sayBlock).join('; ') || 'can release all day'}"
-							>
-								<rect class="open" width={WIDTH} height="16" />
-								{#each today as block (block.id)}
-									{@const { start, length } = placeOf(block, hours)}
-									<rect class="kept" x={start * WIDTH} width={length * WIDTH} height="16"
-										><title>{sayBlock(block)}</title></rect
-									>
-									{#if length * WIDTH > 12}<text x={(start + length / 2) * WIDTH} y="12"
-											>{block.kind[0].toUpperCase()}</text
-										>{/if}
-								{/each}
-							</svg>
-						</td>
-					{/each}
-					{#if may}
-						<td class="no-print">
-							<details>
-								<summary aria-label="What {name} keeps">change</summary>
-								<ul>
-									{#each own as block (block.id)}
-										<li>
-											{block.kind}, {sayMeeting(block)}, {block.minutes} min
-											<form method="POST" action="?/removeBlocks" use:enhance>
-												<input type="hidden" name="ids" value={block.id} />
-												<button class="plain" aria-label="Remove {block.kind} of {name}, {sayMeeting(block)}"
-													>Remove</button
-												>
-											</form>
-										</li>
-									{:else}<li>Nothing is kept.</li>{/each}
-								</ul>
-							</details>
-						</td>
-					{/if}
-				</tr>
-			{/each}
-		</tbody>
-	</table>
+	<div class="wide-table">
+		<table>
+			<thead>
+				<tr
+					><th>Class</th>{#each DAYS as day (day)}<th
+							>{day} <span class="soft">{timeOf(hours.from)}–{timeOf(hours.until)}</span></th
+						>{/each}{#if may}<td class="no-print"></td>{/if}</tr
+				>
+			</thead>
+			<tbody>
+				{#each classes as { id, name, grade } (id)}
+					{@const own = blocks.filter(({ classId }) => classId === id)}
+					<tr>
+						<th scope="row">{name} <span class="soft">grade {grade}</span></th>
+						{#each DAYS as day, d (day)}
+							{@const today = own.filter(({ days }) => days.includes(d + 1))}
+							<td>
+								<svg
+									width={WIDTH}
+									height="16"
+									role="img"
+									aria-label="{name}, {day}: {today.map(sayBlock).join('; ') || 'can release all day'}"
+								>
+									<rect class="open" width={WIDTH} height="16" />
+									{#each today as block (block.id)}
+										{@const { start, length } = placeOf(block, hours)}
+										<rect class="kept" x={start * WIDTH} width={length * WIDTH} height="16"
+											><title>{sayBlock(block)}</title></rect
+										>
+										{#if length * WIDTH > 12}<text x={(start + length / 2) * WIDTH} y="12"
+												>{block.kind[0].toUpperCase()}</text
+											>{/if}
+									{/each}
+								</svg>
+							</td>
+						{/each}
+						{#if may}
+							<td class="no-print">
+								<details>
+									<summary aria-label="What {name} keeps">change</summary>
+									<ul>
+										{#each own as block (block.id)}
+											<li>
+												{block.kind}, {sayMeeting(block)}, {block.minutes} min
+												<form method="POST" action="?/removeBlocks" use:enhance>
+													<input type="hidden" name="ids" value={block.id} />
+													<button class="plain" aria-label="Remove {block.kind} of {name}, {sayMeeting(block)}"
+														>Remove</button
+													>
+												</form>
+											</li>
+										{:else}<li>Nothing is kept.</li>{/each}
+									</ul>
+								</details>
+							</td>
+						{/if}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 </div>
 <p class="soft">C core lesson · R recess · L lunch · O other</p>
 

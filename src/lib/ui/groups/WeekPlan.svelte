@@ -33,7 +33,7 @@
 	</div>
 	{#each DAYS as day, d (day)}
 		<section aria-label={day}>
-			<h3>{day}</h3>
+			<h2>{day}</h2>
 			<div class="lanes" style:grid-template-columns="repeat({people.length}, 1fr)">
 				{#each people as { id, displayName } (id)}
 					<span class="lane" title={displayName}>{shortName(displayName)}</span>
@@ -92,7 +92,8 @@
 		position: absolute;
 		transform: translateY(-50%);
 	}
-	h3 {
+	h2 {
+		font-size: 1.05rem;
 		height: 22px;
 	}
 	.lanes {

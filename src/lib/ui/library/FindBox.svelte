@@ -14,7 +14,7 @@
 	const shown = $derived(text.trim() ? (search.found ?? hits) : null);
 </script>
 
-<form action="/library" role="search">
+<form action="/library" role="search" aria-label="In the library">
 	<label for="q">Find a skill by any word, code, standard or wrong idea</label>
 	<input
 		id="q"

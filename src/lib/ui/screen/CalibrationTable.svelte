@@ -78,24 +78,26 @@
 </p>
 <details>
 	<summary>Ability found, by grade and window</summary>
-	<table>
-		<thead
-			><tr
-				><th>Window</th><th>Grade</th><th class="number">Sittings</th><th class="number">Mean, points</th><th
-					class="number">Spread, points</th
-				></tr
-			></thead
-		>
-		<tbody>
-			{#each found.groups as { grade, windowId, window, mean, sd, students } (`${windowId} ${grade}`)}
-				<tr
-					><td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number"
-						>{number(toPoints(mean))}</td
-					><td class="number">{number(POINTS_PER_LOGIT * sd)}</td></tr
-				>
-			{/each}
-		</tbody>
-	</table>
+	<div class="wide-table">
+		<table>
+			<thead
+				><tr
+					><th>Window</th><th>Grade</th><th class="number">Sittings</th><th class="number">Mean, points</th><th
+						class="number">Spread, points</th
+					></tr
+				></thead
+			>
+			<tbody>
+				{#each found.groups as { grade, windowId, window, mean, sd, students } (`${windowId} ${grade}`)}
+					<tr
+						><td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number"
+							>{number(toPoints(mean))}</td
+						><td class="number">{number(POINTS_PER_LOGIT * sd)}</td></tr
+					>
+				{/each}
+			</tbody>
+		</table>
+	</div>
 </details>
 
 <form method="POST" action="?/apply" use:enhance>
@@ -118,65 +120,67 @@
 	</div>
 </form>
 
-<table class="roster">
-	<thead>
-		<tr>
-			{#if mayApply}<th>Use</th>{/if}
-			<th aria-sort={sort === 'code' ? 'ascending' : undefined}
-				><button class="plain" onclick={() => (sort = 'code')}>Skill, and such a question</button></th
-			>
-			<th class="number">Right</th>
-			<th class="number">Median time</th>
-			{#each heads as { key, label, title } (key)}
-				<th class="number" aria-sort={sort === key ? 'ascending' : undefined}
-					><button class="plain" {title} onclick={() => (sort = key)}>{label}</button></th
+<div class="wide-table">
+	<table class="roster">
+		<thead>
+			<tr>
+				{#if mayApply}<th>Use</th>{/if}
+				<th aria-sort={sort === 'code' ? 'ascending' : undefined}
+					><button class="plain" onclick={() => (sort = 'code')}>Skill, and such a question</button></th
+				>
+				<th class="number">Right</th>
+				<th class="number">Median time</th>
+				{#each heads as { key, label, title } (key)}
+					<th class="number" aria-sort={sort === key ? 'ascending' : undefined}
+						><button class="plain" {title} onclick={() => (sort = key)}>{label}</button></th
+					>
+				{/each}
+				<th class="number">Drift</th>
+				<th>Doubt</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each shown as family (family.familyId)}
+				<tr>
+					{#if mayApply}
+						<td>
+							{#if family.isEnough}<input
+									type="checkbox"
+									value={family.familyId}
+									bind:group={chosen}
+									aria-label="Use {family.familyId}"
+								/>{/if}
+						</td>
+					{/if}
+					<th scope="row">
+						<a href={keepingScope(`/library/${family.skill.code}`)}>{family.skill.code} {family.skill.name}</a>
+						<span class="sample soft">{family.sample}</span>
+					</th>
+					<td class="number">{Math.round(100 * family.right)}%</td>
+					<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
+					<td class="number">{family.answers}</td>
+					<td class="number"
+						>{number(family.discrimination, 2)}
+						<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
+					>
+					<td class="number"
+						><span class="soft">{number(family.points.before)} →</span>
+						{number(family.points.found)} <span class="soft">± {number(family.points.error)}</span></td
+					>
+					<td class="number">{family.misfit.toFixed(3)}</td>
+					<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>
+					<td>{family.isEnough ? family.flags.join(', ') : 'too few answers'}</td>
+				</tr>
+			{:else}
+				<tr
+					><td colspan="10" class="soft"
+						>No family of questions is so. <button class="plain" onclick={() => (show = 'all')}>Show all</button></td
+					></tr
 				>
 			{/each}
-			<th class="number">Drift</th>
-			<th>Doubt</th>
-		</tr>
-	</thead>
-	<tbody>
-		{#each shown as family (family.familyId)}
-			<tr>
-				{#if mayApply}
-					<td>
-						{#if family.isEnough}<input
-								type="checkbox"
-								value={family.familyId}
-								bind:group={chosen}
-								aria-label="Use {family.familyId}"
-							/>{/if}
-					</td>
-				{/if}
-				<th scope="row">
-					<a href={keepingScope(`/library/${family.skill.code}`)}>{family.skill.code} {family.skill.name}</a>
-					<span class="sample soft">{family.sample}</span>
-				</th>
-				<td class="number">{Math.round(100 * family.right)}%</td>
-				<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
-				<td class="number">{family.answers}</td>
-				<td class="number"
-					>{number(family.discrimination, 2)}
-					<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
-				>
-				<td class="number"
-					><span class="soft">{number(family.points.before)} →</span>
-					{number(family.points.found)} <span class="soft">± {number(family.points.error)}</span></td
-				>
-				<td class="number">{family.misfit.toFixed(3)}</td>
-				<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>
-				<td>{family.isEnough ? family.flags.join(', ') : 'too few answers'}</td>
-			</tr>
-		{:else}
-			<tr
-				><td colspan="10" class="soft"
-					>No family of questions is so. <button class="plain" onclick={() => (show = 'all')}>Show all</button></td
-				></tr
-			>
-		{/each}
-	</tbody>
-</table>
+		</tbody>
+	</table>
+</div>
 <p class="soft about">
 	Tells little: discrimination under 0.6. Does not fit: misfit beyond what chance gives to 99 of 100 families that fit.
 	Has drifted: harder or easier in the newest window than before by more than 7.5 points and three standard errors. A

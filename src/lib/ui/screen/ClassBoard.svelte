@@ -11,39 +11,45 @@
 		(counts.get('finished') ?? 0) + (counts.get('from a file') ?? 0) + (counts.get('excused') ?? 0);
 </script>
 
-<table>
-	<thead>
-		<tr>
-			<th>Class</th>
-			<th class="number">Students</th>
-			<th class="share">Done</th>
-			{#each shown as status (status)}<th class="number">{status}</th>{/each}
-		</tr>
-	</thead>
-	<tbody>
-		{#each tallies as { classId, className, grade, students, counts } (classId)}
+<div class="wide-table">
+	<table>
+		<thead>
 			<tr>
-				<th scope="row"
-					><a href={withState({ scope: `class:${classId}`, student: null })}>{className}</a>
-					<span class="soft">grade {grade}</span></th
-				>
-				<td class="number">{students}</td>
-				<td class="share">
-					<svg width="90" height="8" role="img" aria-label="{done(counts)} of {students} done"
-						><rect width="90" height="8" /><rect class="part" width={(90 * done(counts)) / students} height="8" /></svg
-					>
-				</td>
-				{#each shown as status (status)}
-					{@const count = counts.get(status) ?? 0}
-					<td class="number"
-						>{#if count}<a href={withState({ scope: `class:${classId}`, status, student: null })}>{count}</a
-							>{:else}<span class="soft">0</span>{/if}</td
-					>
-				{/each}
+				<th>Class</th>
+				<th class="number">Students</th>
+				<th class="share">Done</th>
+				{#each shown as status (status)}<th class="number">{status}</th>{/each}
 			</tr>
-		{/each}
-	</tbody>
-</table>
+		</thead>
+		<tbody>
+			{#each tallies as { classId, className, grade, students, counts } (classId)}
+				<tr>
+					<th scope="row"
+						><a href={withState({ scope: `class:${classId}`, student: null })}>{className}</a>
+						<span class="soft">grade {grade}</span></th
+					>
+					<td class="number">{students}</td>
+					<td class="share">
+						<svg width="90" height="8" role="img" aria-label="{done(counts)} of {students} done"
+							><rect width="90" height="8" /><rect
+								class="part"
+								width={(90 * done(counts)) / students}
+								height="8"
+							/></svg
+						>
+					</td>
+					{#each shown as status (status)}
+						{@const count = counts.get(status) ?? 0}
+						<td class="number"
+							>{#if count}<a href={withState({ scope: `class:${classId}`, status, student: null })}>{count}</a
+								>{:else}<span class="soft">0</span>{/if}</td
+						>
+					{/each}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
 
 <style>
 	table {

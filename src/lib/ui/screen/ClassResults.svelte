@@ -30,72 +30,74 @@
 	let { parts, measure, unit, name, axis, earlier }: Props = $props();
 </script>
 
-<table>
-	<thead>
-		<tr>
-			<th>Class</th>
-			<th class="number">Scored</th>
-			<th>
-				<span class="axis soft"
-					><span>{axis.from}</span><span>{name}, one dot a student</span><span>{axis.to}</span></span
-				>
-			</th>
-			<th class="number">Median</th>
-			<th class="number">Below</th>
-			<th class="number">Near the line</th>
-			<th class="number">Above</th>
-			{#if earlier}
-				<th class="number">Since {earlier.name.split(' ')[0].toLowerCase()}</th>
-				<th class="number">Risen</th>
-				<th class="number">Fallen</th>
-			{/if}
-			{#if measure}<th>Next</th>{/if}
-		</tr>
-	</thead>
-	<tbody>
-		{#each parts as { key, label, isGrade, size, cut, scores, ...summary } (key)}
-			<tr class:grade={isGrade}>
-				<th scope="row"><a href={withState({ scope: key, student: null })}>{label}</a></th>
-				<td class="number">{summary.scored}<span class="soft">/{size}</span></td>
-				<td>
-					{#if summary.quartiles}
-						<DotHistogram
-							{scores}
-							{cut}
-							from={axis.from}
-							to={axis.to}
-							says="{summary.scored} scores, median {number(summary.quartiles.median)}, half of them from {number(
-								summary.quartiles.lower
-							)} to {number(summary.quartiles.upper)}"
-						/>
-					{:else}<span class="soft">no scores yet</span>{/if}
-				</td>
-				<td class="number">{summary.quartiles ? number(summary.quartiles.median) : ''}</td>
-				{#each ['below', 'near', 'above'] as const as band (band)}
-					<td class="number">
-						{#if summary.bands[band]}<a href={withState({ scope: key, status: band, student: null })}
-								>{summary.bands[band]}</a
-							>{:else}<span class="soft">0</span>{/if}
-					</td>
-				{/each}
+<div class="wide-table">
+	<table>
+		<thead>
+			<tr>
+				<th>Class</th>
+				<th class="number">Scored</th>
+				<th>
+					<span class="axis soft"
+						><span>{axis.from}</span><span>{name}, one dot a student</span><span>{axis.to}</span></span
+					>
+				</th>
+				<th class="number">Median</th>
+				<th class="number">Below</th>
+				<th class="number">Near the line</th>
+				<th class="number">Above</th>
 				{#if earlier}
-					<td class="number">
-						{#if summary.change}{signed(summary.change.mean)}
-							<span class="soft">± {number(summary.change.standardError)}</span>{:else}<span class="soft">none</span
-							>{/if}
-					</td>
-					<td class="number">{summary.moved.up}</td>
-					<td class="number">{summary.moved.down}</td>
+					<th class="number">Since {earlier.name.split(' ')[0].toLowerCase()}</th>
+					<th class="number">Risen</th>
+					<th class="number">Fallen</th>
 				{/if}
-				{#if measure}<td>
-						{#if !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
-								>who is ready for what</a
-							>{/if}
-					</td>{/if}
+				{#if measure}<th>Next</th>{/if}
 			</tr>
-		{/each}
-	</tbody>
-</table>
+		</thead>
+		<tbody>
+			{#each parts as { key, label, isGrade, size, cut, scores, ...summary } (key)}
+				<tr class:grade={isGrade}>
+					<th scope="row"><a href={withState({ scope: key, student: null })}>{label}</a></th>
+					<td class="number">{summary.scored}<span class="soft">/{size}</span></td>
+					<td>
+						{#if summary.quartiles}
+							<DotHistogram
+								{scores}
+								{cut}
+								from={axis.from}
+								to={axis.to}
+								says="{summary.scored} scores, median {number(summary.quartiles.median)}, half of them from {number(
+									summary.quartiles.lower
+								)} to {number(summary.quartiles.upper)}"
+							/>
+						{:else}<span class="soft">no scores yet</span>{/if}
+					</td>
+					<td class="number">{summary.quartiles ? number(summary.quartiles.median) : ''}</td>
+					{#each ['below', 'near', 'above'] as const as band (band)}
+						<td class="number">
+							{#if summary.bands[band]}<a href={withState({ scope: key, status: band, student: null })}
+									>{summary.bands[band]}</a
+								>{:else}<span class="soft">0</span>{/if}
+						</td>
+					{/each}
+					{#if earlier}
+						<td class="number">
+							{#if summary.change}{signed(summary.change.mean)}
+								<span class="soft">± {number(summary.change.standardError)}</span>{:else}<span class="soft">none</span
+								>{/if}
+						</td>
+						<td class="number">{summary.moved.up}</td>
+						<td class="number">{summary.moved.down}</td>
+					{/if}
+					{#if measure}<td>
+							{#if !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
+									>who is ready for what</a
+								>{/if}
+						</td>{/if}
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+</div>
 {#if earlier}
 	<p class="soft note">
 		Since {earlier.name}: mean change in {unit} with its standard error, and how many have risen or fallen beyond the error

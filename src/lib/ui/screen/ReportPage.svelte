@@ -32,39 +32,41 @@
 
 		<section>
 			<h3>By domain</h3>
-			<table>
-				<thead>
-					<tr>
-						<th>{report.headings.domain}</th>
-						<th>
-							<span class="axis soft"
-								><span>{report.axis.from}</span><span>{report.headings.axis}</span><span>{report.axis.to}</span></span
-							>
-						</th>
-						<th>{report.headings.level}</th>
-						<th>{report.headings.secure}</th>
-						<th>{report.headings.ready}</th>
-						<th>{report.headings.gaps}</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each report.domains as domain (domain.id)}
+			<div class="wide-table">
+				<table>
+					<thead>
 						<tr>
-							<th scope="row">{domain.name}</th>
-							<td>
-								{#if domain.score}
-									<ScoreBand score={domain.score} cut={report.cut} from={report.axis.from} to={report.axis.to} />
-								{/if}
-								<span class="soft number">{domain.says}</span>
-							</td>
-							<td>{domain.level}</td>
-							<td>{domain.secure}</td>
-							<td>{domain.ready}</td>
-							<td>{domain.gaps}</td>
+							<th>{report.headings.domain}</th>
+							<th>
+								<span class="axis soft"
+									><span>{report.axis.from}</span><span>{report.headings.axis}</span><span>{report.axis.to}</span></span
+								>
+							</th>
+							<th>{report.headings.level}</th>
+							<th>{report.headings.secure}</th>
+							<th>{report.headings.ready}</th>
+							<th>{report.headings.gaps}</th>
 						</tr>
-					{/each}
-				</tbody>
-			</table>
+					</thead>
+					<tbody>
+						{#each report.domains as domain (domain.id)}
+							<tr>
+								<th scope="row">{domain.name}</th>
+								<td>
+									{#if domain.score}
+										<ScoreBand score={domain.score} cut={report.cut} from={report.axis.from} to={report.axis.to} />
+									{/if}
+									<span class="soft number">{domain.says}</span>
+								</td>
+								<td>{domain.level}</td>
+								<td>{domain.secure}</td>
+								<td>{domain.ready}</td>
+								<td>{domain.gaps}</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
 		</section>
 		<p class="soft foot">{report.foot}</p>
 	{/if}

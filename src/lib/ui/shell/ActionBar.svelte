@@ -24,6 +24,11 @@
 		border-top: 1px solid var(--rule-strong);
 		box-shadow: var(--float);
 	}
+	@media (max-width: 900px) {
+		.bar {
+			padding: 8px 12px;
+		}
+	}
 	/* The selected student's panel stays whole beside it. */
 	:global(.body:has(> aside)) .bar {
 		right: 340px;

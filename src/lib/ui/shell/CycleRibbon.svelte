@@ -37,6 +37,16 @@
 		min-width: 128px;
 		border-bottom: 3px solid transparent;
 	}
+	@media (max-width: 900px) {
+		nav {
+			display: grid;
+			grid-template-columns: repeat(auto-fit, minmax(104px, 1fr));
+			padding: 0 6px;
+		}
+		div {
+			min-width: 0;
+		}
+	}
 	a {
 		min-height: 24px;
 		padding: 2px 10px;

@@ -153,6 +153,14 @@
 		display: grid;
 		gap: 14px;
 	}
+	@media (max-width: 900px) {
+		aside {
+			position: static;
+			width: auto;
+			border: 0;
+			border-top: 1px solid var(--rule-strong);
+		}
+	}
 	header {
 		display: flex;
 		justify-content: space-between;

@@ -145,47 +145,51 @@
 <div class="two">
 	<section>
 		<h2>Coming</h2>
-		<table>
-			<tbody>
-				{#each data.later.reviews as review (review.id)}
-					<tr data-student={review.studentId}>
-						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
-						<td>{sayDate(review.dueOn)}</td>
-						<td>{review.groupName}</td>
-						<td class="soft">so far: {review.recommendation.advice}</td>
-					</tr>
-				{:else}
-					<tr><td class="soft">No review is planned ahead in this scope.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<tbody>
+					{#each data.later.reviews as review (review.id)}
+						<tr data-student={review.studentId}>
+							<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+							<td>{sayDate(review.dueOn)}</td>
+							<td>{review.groupName}</td>
+							<td class="soft">so far: {review.recommendation.advice}</td>
+						</tr>
+					{:else}
+						<tr><td class="soft">No review is planned ahead in this scope.</td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<Pager {...data.later} name="later" />
 	</section>
 	<section>
 		<h2>Decided</h2>
-		<table>
-			<tbody>
-				{#each data.decided.reviews as review (review.id)}
-					<tr data-student={review.studentId}>
-						<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
-						<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
-						<td class="soft"
-							>by {review.decidedBy}; advice was {review.advice}{review.note ? `. ${review.note}` : ''}</td
-						>
-						{#if data.can.decide}
-							<td>
-								<form method="POST" action="?/undo" use:enhance>
-									<input type="hidden" name="review" value={review.id} />
-									<button class="plain" aria-label="Undo {review.verdict} for {name(review.studentId)}">Undo</button>
-								</form>
-							</td>
-						{/if}
-					</tr>
-				{:else}
-					<tr><td class="soft">No verdict was recorded yet in this scope.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<tbody>
+					{#each data.decided.reviews as review (review.id)}
+						<tr data-student={review.studentId}>
+							<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+							<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
+							<td class="soft"
+								>by {review.decidedBy}; advice was {review.advice}{review.note ? `. ${review.note}` : ''}</td
+							>
+							{#if data.can.decide}
+								<td>
+									<form method="POST" action="?/undo" use:enhance>
+										<input type="hidden" name="review" value={review.id} />
+										<button class="plain" aria-label="Undo {review.verdict} for {name(review.studentId)}">Undo</button>
+									</form>
+								</td>
+							{/if}
+						</tr>
+					{:else}
+						<tr><td class="soft">No verdict was recorded yet in this scope.</td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<Pager {...data.decided} name="decided" />
 	</section>
 </div>

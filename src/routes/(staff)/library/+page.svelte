@@ -35,43 +35,45 @@
 <div class="two">
 	<section>
 		<h2>By domain and grade</h2>
-		<table class="grid">
-			<thead>
-				<tr>
-					<th scope="col">Domain</th>
-					{#each GRADES as one (one)}
-						<th scope="col"
-							><a href={withState({ grade: one, domain: null })} aria-current={grade === one && !chosenDomain}
-								>Grade {one}</a
-							></th
-						>
-					{/each}
-					<th scope="col">All</th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.domains as domain (domain.id)}
+		<div class="wide-table">
+			<table class="grid">
+				<thead>
 					<tr>
-						<th scope="row"
-							><a
-								href={withState({ domain: domain.code, grade: null })}
-								aria-current={chosenDomain?.id === domain.id && grade === null}>{domain.name}</a
-							></th
-						>
+						<th scope="col">Domain</th>
 						{#each GRADES as one (one)}
-							{@const skills = count(domain.id, one)}
-							<td class:chosen={chosenDomain?.id === domain.id && grade === one}>
-								{#if skills}<a
-										href={withState({ domain: domain.code, grade: one })}
-										aria-label="{domain.name}, grade {one}: {plural(skills, 'skill')}">{skills}</a
-									>{:else}<span class="soft" aria-label="{domain.name}, grade {one}: no skills">·</span>{/if}
-							</td>
+							<th scope="col"
+								><a href={withState({ grade: one, domain: null })} aria-current={grade === one && !chosenDomain}
+									>Grade {one}</a
+								></th
+							>
 						{/each}
-						<td>{count(domain.id, null)}</td>
+						<th scope="col">All</th>
 					</tr>
-				{/each}
-			</tbody>
-		</table>
+				</thead>
+				<tbody>
+					{#each data.domains as domain (domain.id)}
+						<tr>
+							<th scope="row"
+								><a
+									href={withState({ domain: domain.code, grade: null })}
+									aria-current={chosenDomain?.id === domain.id && grade === null}>{domain.name}</a
+								></th
+							>
+							{#each GRADES as one (one)}
+								{@const skills = count(domain.id, one)}
+								<td class:chosen={chosenDomain?.id === domain.id && grade === one}>
+									{#if skills}<a
+											href={withState({ domain: domain.code, grade: one })}
+											aria-label="{domain.name}, grade {one}: {plural(skills, 'skill')}">{skills}</a
+										>{:else}<span class="soft" aria-label="{domain.name}, grade {one}: no skills">·</span>{/if}
+								</td>
+							{/each}
+							<td>{count(domain.id, null)}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 
 		<h2 class="gap">
 			{plural(listed.length, 'skill')}{chosenDomain ? ` of ${chosenDomain.name}` : ''}{grade === null
@@ -80,27 +82,29 @@
 			{#if chosenDomain || grade !== null}<a class="all" href={withState({ domain: null, grade: null })}>Show all</a
 				>{/if}
 		</h2>
-		<table>
-			<thead
-				><tr><th>Code</th><th>Skill</th><th>Statement</th><th>Level</th><th class="number">Kinds of question</th></tr
-				></thead
-			>
-			<tbody>
-				{#each listed as skill (skill.id)}
-					<tr>
-						<td>{skill.code}</td>
-						<th scope="row"
-							><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.shortName}</a></th
-						>
-						<td>{skill.statement}</td>
-						<td>{skill.grade}·{skill.term}</td>
-						<td class="number">{skill.families || 'none yet'}</td>
-					</tr>
-				{:else}
-					<tr><td colspan="5" class="soft">No skill of this domain belongs to this grade.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<thead
+					><tr><th>Code</th><th>Skill</th><th>Statement</th><th>Level</th><th class="number">Kinds of question</th></tr
+					></thead
+				>
+				<tbody>
+					{#each listed as skill (skill.id)}
+						<tr>
+							<td>{skill.code}</td>
+							<th scope="row"
+								><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.shortName}</a></th
+							>
+							<td>{skill.statement}</td>
+							<td>{skill.grade}·{skill.term}</td>
+							<td class="number">{skill.families || 'none yet'}</td>
+						</tr>
+					{:else}
+						<tr><td colspan="5" class="soft">No skill of this domain belongs to this grade.</td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 	</section>
 
 	<section>
@@ -183,7 +187,7 @@
 	}
 	@media (max-width: 1000px) {
 		.two {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 </style>

@@ -45,42 +45,44 @@
 		{#if data.sets.length === 0}
 			<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
 		{:else}
-			<table>
-				<thead
-					><tr
-						><th>Skill</th><th>For</th><th>Due</th><th class="number">Finished</th><th
-							><span class="visually-hidden">Actions</span></th
-						></tr
-					></thead
-				>
-				<tbody>
-					{#each data.sets as set (set.id)}
-						<tr class:new={page.url.searchParams.get('assigned') === String(set.id)}>
-							<th scope="row"
-								>{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th
-							>
-							<td
-								>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
-								<span class="soft">by {set.createdBy}</span></td
-							>
-							<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
-							<td class="number">{set.finished} of {set.students}</td>
-							<td>
-								{#if data.can.practice && set.dueOn >= data.school.today}
-									<form method="POST" action="?/withdraw" use:enhance>
-										<input type="hidden" name="set" value={set.id} />
-										<button
-											class="plain"
-											aria-label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
-											>Take back</button
-										>
-									</form>
-								{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
+			<div class="wide-table">
+				<table>
+					<thead
+						><tr
+							><th>Skill</th><th>For</th><th>Due</th><th class="number">Finished</th><th
+								><span class="visually-hidden">Actions</span></th
+							></tr
+						></thead
+					>
+					<tbody>
+						{#each data.sets as set (set.id)}
+							<tr class:new={page.url.searchParams.get('assigned') === String(set.id)}>
+								<th scope="row"
+									>{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th
+								>
+								<td
+									>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
+									<span class="soft">by {set.createdBy}</span></td
+								>
+								<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
+								<td class="number">{set.finished} of {set.students}</td>
+								<td>
+									{#if data.can.practice && set.dueOn >= data.school.today}
+										<form method="POST" action="?/withdraw" use:enhance>
+											<input type="hidden" name="set" value={set.id} />
+											<button
+												class="plain"
+												aria-label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
+												>Take back</button
+											>
+										</form>
+									{/if}
+								</td>
+							</tr>
+						{/each}
+					</tbody>
+				</table>
+			</div>
 			{#if data.setCount > data.sets.length}<p>
 					<a href={withState({ all: 1 })}>Show all {data.setCount} sets</a>
 				</p>{/if}
@@ -106,25 +108,27 @@
 				{plural(finishedWithGaps.length, 'student has', 'students have')} a clear queue although gaps are open.
 			</p>
 		{/if}
-		<table>
-			<thead><tr><th>Student</th><th>Waiting</th><th class="number">Open gaps</th></tr></thead>
-			<tbody>
-				{#each queued as row (row.id)}
-					<tr data-student={row.id} class:current={row.id === selectedId}>
-						<th scope="row"
-							><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
-							<span class="soft">{row.className}</span></th
-						>
-						<td
-							>{row.waiting
-								? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}`
-								: 'clear queue'}</td
-						>
-						<td class="number">{row.gaps || 'none seen'}</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<thead><tr><th>Student</th><th>Waiting</th><th class="number">Open gaps</th></tr></thead>
+				<tbody>
+					{#each queued as row (row.id)}
+						<tr data-student={row.id} class:current={row.id === selectedId}>
+							<th scope="row"
+								><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
+								<span class="soft">{row.className}</span></th
+							>
+							<td
+								>{row.waiting
+									? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}`
+									: 'clear queue'}</td
+							>
+							<td class="number">{row.gaps || 'none seen'}</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 	</section>
 </div>
 <Notice outcome={form ?? assigned} />
@@ -135,6 +139,8 @@
 	}
 	.head {
 		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 20px;
 		justify-content: space-between;
 		margin-bottom: 12px;
 	}
@@ -175,7 +181,7 @@
 	}
 	@media (max-width: 1100px) {
 		.two {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 </style>

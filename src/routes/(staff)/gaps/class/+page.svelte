@@ -73,7 +73,7 @@
 	<section>
 		<h2>Who needs what</h2>
 		<table class="roster">
-			<thead><tr><th>Skill</th><th>A gap, and ready for it</th><th>Slipping</th><th class="no-print"></th></tr></thead>
+			<thead><tr><th>Skill</th><th>A gap, and ready for it</th><th>Slipping</th><td class="no-print"></td></tr></thead>
 			<tbody>
 				{#each more ? data.needs : data.needs.slice(0, MOST_NEEDS) as { skill, who, slipping } (skill.id)}
 					<tr>

@@ -117,7 +117,7 @@
 					style:height="{height}px"
 					aria-label={skill.shortName}
 				>
-					<h3>
+					<h2>
 						<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title={skill.shortName}
 							>{skill.shortName}</a
 						>
@@ -129,7 +129,7 @@
 									aria-label="Select all at {skill.shortName}">all {here.length}</button
 								>{/if}</span
 						>
-					</h3>
+					</h2>
 					{#if here.length}<ul>
 							{#each here as place (place.id)}{@render student(place)}{/each}
 						</ul>{/if}
@@ -201,13 +201,13 @@
 		background: var(--paper);
 		border-color: var(--rule);
 	}
-	h3 {
+	h2 {
 		height: 47px;
 		padding: 4px 8px;
 		overflow: hidden;
 		font: inherit;
 	}
-	h3 a {
+	h2 a {
 		display: block;
 		color: var(--ink);
 		font-weight: 600;
@@ -216,14 +216,14 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 	}
-	h3 a:hover {
+	h2 a:hover {
 		text-decoration: underline;
 	}
-	h3 .soft {
+	h2 .soft {
 		font-size: 0.8rem;
 		white-space: nowrap;
 	}
-	h3 button {
+	h2 button {
 		min-height: 0;
 		padding: 0 4px;
 		font-size: 0.8rem;

@@ -65,47 +65,49 @@
 
 <div class="columns">
 	<div class="main">
-		<table class="roster">
-			<thead
-				><tr
-					><th>Member</th><th>On the focus</th><th class="number">Sessions</th><th>Probes</th><th>Next review</th><th
-						>Note</th
-					></tr
-				></thead
-			>
-			<tbody>
-				{#each data.students as student (student.id)}
-					<tr data-student={student.id} class:current={student.id === chosen}>
-						<th scope="row"
-							><a href={withState({ student: student.id })}>{student.name}</a>
-							<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
-							{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
-						>
-						<td class="standing" title={describeStanding(student.now ?? undefined)}
-							><Needle
-								state={student.now?.inferred ?? student.now?.standing ?? 'unseen'}
-								inferred={Boolean(student.now?.inferred)}
-								size={18}
-							/>
-							{student.now?.inferred ? 'inferred' : (student.now?.standing ?? 'unseen')}
-							<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
-						>
-						<td class="number"
-							>{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td
-						>
-						<td
-							>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
-									>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
-								>{:else}<span class="soft">none planned</span>{/if}</td
-						>
-						<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>
-						<td class="soft">{student.notes[0] ? `${sayDay(student.notes[0].on)}: ${student.notes[0].text}` : ''}</td>
-					</tr>
-				{:else}
-					<tr><td colspan="6">The group has no members {isOver ? 'on record' : 'now'}.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table class="roster">
+				<thead
+					><tr
+						><th>Member</th><th>On the focus</th><th class="number">Sessions</th><th>Probes</th><th>Next review</th><th
+							>Note</th
+						></tr
+					></thead
+				>
+				<tbody>
+					{#each data.students as student (student.id)}
+						<tr data-student={student.id} class:current={student.id === chosen}>
+							<th scope="row"
+								><a href={withState({ student: student.id })}>{student.name}</a>
+								<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
+								{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
+							>
+							<td class="standing" title={describeStanding(student.now ?? undefined)}
+								><Needle
+									state={student.now?.inferred ?? student.now?.standing ?? 'unseen'}
+									inferred={Boolean(student.now?.inferred)}
+									size={18}
+								/>
+								{student.now?.inferred ? 'inferred' : (student.now?.standing ?? 'unseen')}
+								<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
+							>
+							<td class="number"
+								>{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td
+							>
+							<td
+								>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
+										>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
+									>{:else}<span class="soft">none planned</span>{/if}</td
+							>
+							<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>
+							<td class="soft">{student.notes[0] ? `${sayDay(student.notes[0].on)}: ${student.notes[0].text}` : ''}</td>
+						</tr>
+					{:else}
+						<tr><td colspan="6">The group has no members {isOver ? 'on record' : 'now'}.</td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 
 		<section>
 			<h2>Session plan</h2>
@@ -242,7 +244,7 @@
 	}
 	@media (max-width: 1000px) {
 		.columns {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 	section {

@@ -79,7 +79,7 @@
 {#if data.can.timetable}
 	<div class="forms no-print">
 		<form method="POST" action="?/addSlot" use:enhance>
-			<h3>Add a meeting time</h3>
+			<h2>Add a meeting time</h2>
 			{@render staff('Who')}
 			{@render weekdays()}
 			<span class="row">
@@ -98,7 +98,7 @@
 			<button class="primary">Add time</button>
 		</form>
 		<form method="POST" action="?/addBlock" use:enhance>
-			<h3>A class keeps its students</h3>
+			<h2>A class keeps its students</h2>
 			<label
 				>Classes
 				<select name="classes" multiple size="4" required>
@@ -119,7 +119,7 @@
 			<button>Add</button>
 		</form>
 		<form method="POST" action="?/addAbsence" use:enhance>
-			<h3>Somebody is away</h3>
+			<h2>Somebody is away</h2>
 			{@render staff('Who')}
 			<span class="row">
 				<label>from <input type="date" name="fromOn" value={data.tomorrow} required /></label>
@@ -136,7 +136,7 @@
 				async ({ update }) =>
 					update({ reset: false })}
 		>
-			<h3>Bring a calendar in</h3>
+			<h2>Bring a calendar in</h2>
 			<p class="soft">
 				An iCalendar file: what comes every week becomes a meeting time, whole days become days away. It is shown before
 				anything is taken.
@@ -218,6 +218,7 @@
 	}
 	.forms form {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 8px;
 		justify-items: start;
 		align-content: start;

@@ -74,20 +74,22 @@
 			</p>
 		{/if}
 		{#if changed.length}
-			<table>
-				<thead><tr><th>Skill</th><th>Now</th><th>Then</th></tr></thead>
-				<tbody>
-					{#each changed as { code, fields } (code)}
-						{#each fields as { name, before, after } (name)}
-							<tr>
-								<th scope="row">{code}, {fieldNames[name] ?? name}</th>
-								<td>{before}</td>
-								<td>{after}</td>
-							</tr>
+			<div class="wide-table">
+				<table>
+					<thead><tr><th>Skill</th><th>Now</th><th>Then</th></tr></thead>
+					<tbody>
+						{#each changed as { code, fields } (code)}
+							{#each fields as { name, before, after } (name)}
+								<tr>
+									<th scope="row">{code}, {fieldNames[name] ?? name}</th>
+									<td>{before}</td>
+									<td>{after}</td>
+								</tr>
+							{/each}
 						{/each}
-					{/each}
-				</tbody>
-			</table>
+					</tbody>
+				</table>
+			</div>
 		{/if}
 		{#if added.length}
 			<h3>New</h3>
@@ -170,6 +172,7 @@
 <style>
 	form:has(textarea) {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 6px;
 		justify-items: start;
 		max-width: 640px;

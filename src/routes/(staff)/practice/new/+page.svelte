@@ -116,6 +116,11 @@
 		margin-top: 12px;
 		align-items: start;
 	}
+	@media (max-width: 900px) {
+		.two {
+			grid-template-columns: minmax(0, 1fr);
+		}
+	}
 	.gap {
 		margin-top: 18px;
 	}

@@ -63,24 +63,26 @@
 	<form method="POST" {action} use:enhance>
 		<input type="hidden" name="source" value={shown.source} />
 		<input type="hidden" name="csv" value={shown.csv} />
-		<table>
-			<thead><tr><th>Column</th><th>First rows</th><th>Holds</th></tr></thead>
-			<tbody>
-				{#each shown.header as heading, i (i)}
-					<tr>
-						<th scope="row">{heading}</th>
-						<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
-						<td>
-							<select name="roles" aria-label="What {heading} holds">
-								{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ['error', 'standard error, in points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
-									<option {value} selected={shown.roles[i] === value}>{label}</option>
-								{/each}
-							</select>
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<thead><tr><th>Column</th><th>First rows</th><th>Holds</th></tr></thead>
+				<tbody>
+					{#each shown.header as heading, i (i)}
+						<tr>
+							<th scope="row">{heading}</th>
+							<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
+							<td>
+								<select name="roles" aria-label="What {heading} holds">
+									{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ['error', 'standard error, in points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
+										<option {value} selected={shown.roles[i] === value}>{label}</option>
+									{/each}
+								</select>
+							</td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<p class="soft">
 			Scores are read in points (200 to 800). Where no column holds their standard error, 12 points are assumed.
 		</p>
@@ -127,23 +129,26 @@
 
 {#snippet list()}
 	{#if shown && 'rows' in shown && shown.rows}
-		<table>
-			<thead
-				><tr><th>Line</th><th>Student number</th><th>Date</th><th>Scores</th><th>Effect</th><th>Reason</th></tr></thead
-			>
-			<tbody>
-				{#each [...shown.rows]
-					.sort((a, b) => Number(b.effect === 'bad') - Number(a.effect === 'bad'))
-					.slice(0, 400) as row (row.line)}
-					<tr class:bad={row.effect === 'bad'}>
-						<td>{row.line}</td><td>{row.number}</td><td>{row.effect === 'bad' ? '' : row.takenOn}</td>
-						<td>{row.scores.map(({ points }) => points).join(' ')}</td><td>{effects[row.effect]}</td><td
-							>{row.reason}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<thead
+					><tr><th>Line</th><th>Student number</th><th>Date</th><th>Scores</th><th>Effect</th><th>Reason</th></tr
+					></thead
+				>
+				<tbody>
+					{#each [...shown.rows]
+						.sort((a, b) => Number(b.effect === 'bad') - Number(a.effect === 'bad'))
+						.slice(0, 400) as row (row.line)}
+						<tr class:bad={row.effect === 'bad'}>
+							<td>{row.line}</td><td>{row.number}</td><td>{row.effect === 'bad' ? '' : row.takenOn}</td>
+							<td>{row.scores.map(({ points }) => points).join(' ')}</td><td>{effects[row.effect]}</td><td
+								>{row.reason}</td
+							>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		{#if shown.rows.length > 400}<p class="soft">and {shown.rows.length - 400} more rows that are fine.</p>{/if}
 	{/if}
 {/snippet}
@@ -151,6 +156,7 @@
 <style>
 	form {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 8px;
 		max-width: 640px;
 		justify-items: start;

@@ -60,70 +60,75 @@
 		</p>
 
 		<h2>By domain</h2>
-		<table>
-			<thead>
-				<tr
-					><th>Domain</th><th class="number">Answers</th><th class="number">Right</th><th class="number"
-						>Not known yet</th
-					><th class="number">Points</th></tr
-				>
-			</thead>
-			<tbody>
-				{#each data.domains as domain (domain.name)}
-					<tr>
-						<th scope="row">{domain.name}</th>
-						<td class="number">{domain.answers}</td>
-						<td class="number">{domain.right}</td>
-						<td class="number">{domain.notYet}</td>
-						<td class="number">{round(domain.points)} <span class="soft">± {round(domain.error)}</span></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<div class="wide-table">
+			<table>
+				<thead>
+					<tr
+						><th>Domain</th><th class="number">Answers</th><th class="number">Right</th><th class="number"
+							>Not known yet</th
+						><th class="number">Points</th></tr
+					>
+				</thead>
+				<tbody>
+					{#each data.domains as domain (domain.name)}
+						<tr>
+							<th scope="row">{domain.name}</th>
+							<td class="number">{domain.answers}</td>
+							<td class="number">{domain.right}</td>
+							<td class="number">{domain.notYet}</td>
+							<td class="number">{round(domain.points)} <span class="soft">± {round(domain.error)}</span></td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 		<p class="soft about">
 			A domain draws on the answers in the others too, as students who know more in one mostly know more in another;
 			overall is the mean of the domains.
 		</p>
 
 		<h2>Answer by answer</h2>
-		<table class="answers">
-			<thead>
-				<tr>
-					<th class="number">No.</th>
-					<th>Question</th>
-					<th>Answer</th>
-					<th class="number">Difficulty</th>
-					<th class="number">Seconds</th>
-					<th class="number">Score after it</th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.steps as step, i (i)}
+		<div class="wide-table">
+			<table class="answers">
+				<thead>
 					<tr>
-						<td class="number">{i + 1}</td>
-						<td>
-							<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-							{@html step.stemHtml}
-							<span class="soft skill">{step.skill.code} {step.skill.name}, {step.domain}</span>
-						</td>
-						<td
-							>{#if !step.notYet}<strong>{step.correct ? 'Right' : 'Wrong'}:</strong>{/if}
-							{@html step.givenHtml}</td
-						>
-						<!-- eslint-enable svelte/no-at-html-tags -->
-						<td class="number">{round(step.difficulty)}</td>
-						<td class="number">{step.seconds}{step.isRapid ? ', unread' : ''}</td>
-						<td class="number">{round(step.points)} <span class="soft">± {round(step.error)}</span></td>
+						<th class="number">No.</th>
+						<th>Question</th>
+						<th>Answer</th>
+						<th class="number">Difficulty</th>
+						<th class="number">Seconds</th>
+						<th class="number">Score after it</th>
 					</tr>
-				{/each}
-			</tbody>
-		</table>
+				</thead>
+				<tbody>
+					{#each data.steps as step, i (i)}
+						<tr>
+							<td class="number">{i + 1}</td>
+							<td>
+								<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+								{@html step.stemHtml}
+								<span class="soft skill">{step.skill.code} {step.skill.name}, {step.domain}</span>
+							</td>
+							<td
+								>{#if !step.notYet}<strong>{step.correct ? 'Right' : 'Wrong'}:</strong>{/if}
+								{@html step.givenHtml}</td
+							>
+							<!-- eslint-enable svelte/no-at-html-tags -->
+							<td class="number">{round(step.difficulty)}</td>
+							<td class="number">{step.seconds}{step.isRapid ? ', unread' : ''}</td>
+							<td class="number">{round(step.points)} <span class="soft">± {round(step.error)}</span></td>
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
 	{/if}
 </div>
 
 <style>
 	.page {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 10px;
 		justify-items: start;
 	}

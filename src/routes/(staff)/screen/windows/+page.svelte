@@ -40,12 +40,12 @@
 					<th>Subject</th>
 					<th>How</th>
 					<th>Days</th>
-					<th></th>
+					<td></td>
 					<th class="number">Classes</th>
 					<th class="number">Students</th>
 					<th class="number">Begun</th>
 					<th class="number">With scores</th>
-					<th></th>
+					<td></td>
 				</tr>
 			</thead>
 			<tbody>
