@@ -14,7 +14,17 @@ const OF_STUDENTS = [
 	...['given_measure', 'student_note', 'outcome', 'late_answer']
 ];
 /** What is copied besides for another school; skills and what ships with them are shared. */
-const OF_A_SCHOOL = ['school', 'account', 'cycle', 'screening_window', 'cut_score', 'slot', 'adoption', 'group_draft'];
+const OF_A_SCHOOL = [
+	'school',
+	'account',
+	'school_year',
+	'cycle',
+	'screening_window',
+	'cut_score',
+	'slot',
+	'adoption',
+	'group_draft'
+];
 
 /** Columns that must differ in copies although they are no ids. */
 const DIFFERS: Record<string, string> = {

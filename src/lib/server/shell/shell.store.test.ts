@@ -10,6 +10,7 @@ import {
 	type SmallSchool
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
+import { fill } from '../database/seeding';
 import type { RosterStudent } from '../people';
 import { assignSet } from '../practice';
 import { startProbes } from '../track';
@@ -18,7 +19,7 @@ import { screeningWindows } from '../screen/store/windows';
 import { readStandings } from '../standing';
 import { peekAt } from './peek';
 import { ribbon } from './ribbon';
-import { findScope } from './store/scope';
+import { findScope, scopeChoices } from './store/scope';
 
 let small: SmallSchool;
 let students: RosterStudent[];
@@ -160,5 +161,27 @@ describe('a scope', () => {
 		expect(await named('class:1')).toEqual(['Avocet', 'Avocet']);
 		expect(await named('list:3')).toEqual(['1 chosen student', 'the chosen student']);
 		expect(await named('list:3,5')).toEqual(['2 chosen students', 'the 2 chosen students']);
+	});
+
+	it('of a caseload holds those in tiers 2 and 3: all for a specialist, of her own groups for an interventionist', async () => {
+		const caseload = async (role: 'specialist' | 'interventionist' | 'coordinator' | 'teacher', day = TODAY) => {
+			const scope = await findScope(small.database, staffAs(role), 'caseload', day);
+			return scope && { size: scope.size, ids: (await scope.students()).map(({ id }) => id as number).sort() };
+		};
+		expect(await caseload('specialist')).toEqual({ size: 0, ids: [] });
+		await fill(
+			small.database,
+			'tier_interval',
+			[1, 2, 6].map((student_id) => ({ student_id, tier: 2, from_on: '2026-10-26', until_on: addDays(TODAY, 7) }))
+		);
+		// The interventionist holds the second meeting time.
+		await adopt(small, newGroup(small, { slotId: 2, name: 'Held', studentIds: [2, 4] }));
+		expect(await caseload('specialist')).toEqual({ size: 3, ids: [1, 2, 6] });
+		expect(await caseload('interventionist')).toEqual({ size: 1, ids: [2] });
+		expect(await caseload('specialist', addDays(TODAY, 7))).toEqual({ size: 0, ids: [] });
+		expect([await caseload('coordinator'), await caseload('teacher')]).toEqual([null, null]);
+		const offered = async (role: 'specialist' | 'teacher') =>
+			(await scopeChoices(small.database, staffAs(role), TODAY)).some(({ key }) => key === 'caseload');
+		expect([await offered('specialist'), await offered('teacher')]).toEqual([true, false]);
 	});
 });

@@ -3,7 +3,7 @@ import type { Database } from '../../database';
 import { type Roster, rosterSize, type RosterStudent, rosterStudents } from '../../people';
 import type { Staff } from '../../request';
 
-/** Who is being looked at. `key` is its text in a URL: `school`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
+/** Who is being looked at. `key` is its text in a URL: `school`, `caseload`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
 export interface Scope {
 	key: string;
 	/** As a name by itself: `Grade 5`. */
@@ -30,6 +30,28 @@ const IN_GROUP = `AND membership.student_id IN (
 	SELECT student_id FROM group_membership
 	WHERE group_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
 
+/** Who is in tier 2 or 3 on a day. */
+const IN_TIERS = `AND membership.student_id IN (
+	SELECT student_id FROM tier_interval
+	WHERE tier > 1 AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
+/** Who is in a group on a day that a staff member holds. */
+const IN_OWN_GROUPS = `AND membership.student_id IN (
+	SELECT held.student_id FROM group_membership AS held
+	JOIN small_group ON small_group.id = held.group_id
+	JOIN slot ON slot.id = small_group.slot_id
+	WHERE slot.staff_id = ? AND held.from_on <= ? AND (held.until_on IS NULL OR held.until_on > ?))`;
+
+/**
+ * The students in tiers 2 and 3 that a person is responsible for: all of them for a specialist, those of the groups that
+ * they hold for an interventionist; null for those who have no caseload.
+ */
+function caseloadOf(staff: Staff, today: SchoolDate): NonNullable<Roster['narrowing']> | null {
+	if (staff.role === 'specialist') return { sql: IN_TIERS, values: [today, today] };
+	if (staff.role === 'interventionist')
+		return { sql: `${IN_TIERS} ${IN_OWN_GROUPS}`, values: [today, today, staff.id, today, today] };
+	return null;
+}
+
 /**
  * The scope of a key, with the students of it whom the staff member may see.
  *
@@ -41,12 +63,12 @@ export async function findScope(
 	key: string,
 	today: SchoolDate
 ): Promise<Scope | null> {
-	const [, kind, value = ''] = /^(school|grade|class|group|list)(?::([\d,]{1,2000}))?$/.exec(key) ?? [];
+	const [, kind, value = ''] = /^(school|caseload|grade|class|group|list)(?::([\d,]{1,2000}))?$/.exec(key) ?? [];
 	const ids = value.split(',').filter(Boolean).map(Number);
 	const open = async (found: (className: string, size: number) => Named, narrowing?: Roster['narrowing']) => {
 		const roster = { staff, today, narrowing };
 		const { size, className } = await rosterSize(database, roster);
-		if (size === 0 && kind !== 'school') return null;
+		if (size === 0 && kind !== 'school' && kind !== 'caseload') return null;
 		let students: Promise<RosterStudent[]> | undefined;
 		return {
 			key,
@@ -62,6 +84,10 @@ export async function findScope(
 				? { label: 'My class', inWords: 'your class' }
 				: { label: 'Whole school', inWords: 'the whole school' }
 		);
+	if (kind === 'caseload' && !value) {
+		const caseload = caseloadOf(staff, today);
+		return caseload && open(() => ({ label: 'My caseload', inWords: 'your caseload' }), caseload);
+	}
 	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
 	const [id] = ids;
 	const named = (label: string) => ({ label, inWords: label });
@@ -113,6 +139,7 @@ export async function scopeChoices(database: Database, staff: Staff, today: Scho
 	const grades = [...new Set(classes.map(({ grade }) => grade))];
 	return [
 		{ key: 'school', label: ownOnly ? 'My class' : 'Whole school', kind: 'School' },
+		...(caseloadOf(staff, today) ? [{ key: 'caseload', label: 'My caseload', kind: 'School' as const }] : []),
 		...(ownOnly
 			? []
 			: grades.map((grade) => ({ key: `grade:${grade}`, label: `Grade ${grade}`, kind: 'Grades' as const }))),
