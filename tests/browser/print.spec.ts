@@ -49,9 +49,11 @@ test('a student’s sheet for a meeting holds probes, sessions, practice and adv
 
 test('the sessions of a day print on one page, with names to tick and the questions for the end', async ({ page }) => {
 	await signInStaff(page, 'interventionist1');
-	await page.goto(`${address()}/groups/today?whose=all`);
+	// Those of one person, as a substitute gets them.
+	await page.goto(`${address()}/groups/today`);
+	await expect(page.getByRole('heading', { name: /^My sessions today/ })).toBeVisible();
 	const sessions = await page.locator('section[aria-label]').count();
-	expect(sessions).toBeGreaterThan(2);
+	expect(sessions).toBeGreaterThan(0);
 	expect(await pagesOf(page)).toBe(1);
 	await page.emulateMedia({ media: 'print' });
 	const sheet = page.locator('.print-only');

@@ -39,59 +39,61 @@
 	</p>
 	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 	<div class="wide" role="region" aria-label="Drafts" tabindex="0">
-		<table>
-			<thead>
-				<tr>
-					<td></td>
-					{#each data.drafts as draft (draft.id)}
-						<th scope="col">
-							<a href={keepingScope('/groups/suggest', { draft: draft.id })}>{draft.name}</a>
-							<span class="soft"
-								>{draft.kind === 'mixed' ? 'mixed, ' : ''}{draft.savedBy}, {sayDay(
-									draft.savedAt.toISOString()
-								)}{draft.isAdopted ? ', adopted' : ''}</span
-							>
-						</th>
-					{/each}
-				</tr>
-			</thead>
-			<tbody>
-				{#each rows as { says, of } (says)}
+		<div class="wide-table">
+			<table>
+				<thead>
 					<tr>
-						<th scope="row">{says}</th>
-						{#each data.drafts as draft (draft.id)}<td class="number">{of(draft)}</td>{/each}
+						<td></td>
+						{#each data.drafts as draft (draft.id)}
+							<th scope="col">
+								<a href={keepingScope('/groups/suggest', { draft: draft.id })}>{draft.name}</a>
+								<span class="soft"
+									>{draft.kind === 'mixed' ? 'mixed, ' : ''}{draft.savedBy}, {sayDay(
+										draft.savedAt.toISOString()
+									)}{draft.isAdopted ? ', adopted' : ''}</span
+								>
+							</th>
+						{/each}
 					</tr>
-				{/each}
-				<tr>
-					<th scope="row">Its groups</th>
-					{#each data.drafts as draft (draft.id)}
-						<td class="groups">
-							{#each draft.groups as group (group.slotId)}
-								{@const slot = slotOf.get(group.slotId)}
-								<p>
-									<TierBars tier={group.tier} /> <strong>{skillOf.get(group.focusId)}</strong>
-									<span class="soft">{slot ? `${sayMeeting(slot)}, ${slot.staffName}` : 'a time that is gone'}</span><br
-									/>
-									{group.studentIds.map((id) => nameOf.get(id) ?? 'a student who is gone').join(', ')}
-								</p>
-							{/each}
-						</td>
+				</thead>
+				<tbody>
+					{#each rows as { says, of } (says)}
+						<tr>
+							<th scope="row">{says}</th>
+							{#each data.drafts as draft (draft.id)}<td class="number">{of(draft)}</td>{/each}
+						</tr>
 					{/each}
-				</tr>
-				<tr class="no-print">
-					<td></td>
-					{#each data.drafts as draft (draft.id)}
-						<td>
-							<a class="button primary" href={keepingScope('/groups/suggest', { draft: draft.id })}>Open</a>
-							<form method="POST" action="?/discard" use:enhance>
-								<input type="hidden" name="draft" value={draft.id} />
-								<button class="plain" aria-label="Put {draft.name} away">Put away</button>
-							</form>
-						</td>
-					{/each}
-				</tr>
-			</tbody>
-		</table>
+					<tr>
+						<th scope="row">Its groups</th>
+						{#each data.drafts as draft (draft.id)}
+							<td class="groups">
+								{#each draft.groups as group (group.slotId)}
+									{@const slot = slotOf.get(group.slotId)}
+									<p>
+										<TierBars tier={group.tier} /> <strong>{skillOf.get(group.focusId)}</strong>
+										<span class="soft">{slot ? `${sayMeeting(slot)}, ${slot.staffName}` : 'a time that is gone'}</span
+										><br />
+										{group.studentIds.map((id) => nameOf.get(id) ?? 'a student who is gone').join(', ')}
+									</p>
+								{/each}
+							</td>
+						{/each}
+					</tr>
+					<tr class="no-print">
+						<td></td>
+						{#each data.drafts as draft (draft.id)}
+							<td>
+								<a class="button primary" href={keepingScope('/groups/suggest', { draft: draft.id })}>Open</a>
+								<form method="POST" action="?/discard" use:enhance>
+									<input type="hidden" name="draft" value={draft.id} />
+									<button class="plain" aria-label="Put {draft.name} away">Put away</button>
+								</form>
+							</td>
+						{/each}
+					</tr>
+				</tbody>
+			</table>
+		</div>
 	</div>
 {/if}
 <Notice outcome={form} />
