@@ -6,8 +6,8 @@ const PATHS = [
 	...['/screen?scope=class:1', '/screen?scope=class:1&student=3', '/screen?view=classes', '/screen/sittings'],
 	...['/screen/windows', '/screen/cuts', '/screen/import', '/screen/report?scope=list:30', '/screen/score?of=30'],
 	...['/gaps?scope=class:1', '/gaps/class?scope=class:4', '/gaps/progression', '/gaps/then?scope=class:1'],
-	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable', '/groups/drafts', '/groups/suggest'],
-	...['/practice', '/practice/new', '/track', '/decide', '/library', '/library/F41', '/library/import'],
+	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable'],
+	...['/practice', '/track', '/decide', '/library/F41'],
 	...['/students/101', '/account']
 ];
 
