@@ -1,5 +1,5 @@
 import { PROBE_ITEMS } from './probe';
-import { number } from '../words';
+import { number, sayChance } from '../words';
 import type { Standing } from '../mastery';
 import { aimAt, aimline, baseline, forecast, type Forecast } from './forecast';
 import { theilSen, type Point } from './regression';
@@ -66,11 +66,11 @@ export function advise(evidence: ReviewEvidence): Recommendation {
 	const robust = theilSen(probes, 0.8);
 	const dosage = evidence.sessionsPlanned === 0 ? null : evidence.sessionsAttended / evidence.sessionsPlanned;
 	const trend = `Growth is ${one(robust.slope)} items a week (80% interval ${one(robust.interval[0])} to ${one(robust.interval[1])}); the aimline needs ${one(line.slope)}.`;
-	const outlook = `The forecast for the goal date is ${ofProbe(ahead.expected)} against a goal of ${one(goal.y)} (${Math.round(ahead.chanceOfGoal * 100)}% likely to be reached).`;
+	const outlook = `The forecast for the goal date is ${ofProbe(ahead.expected)} against a goal of ${one(goal.y)} (${sayChance(ahead.chanceOfGoal)} likely to be reached).`;
 	const delivered =
 		dosage === null
 			? 'No sessions were planned, so dosage is not known.'
-			: `${evidence.sessionsAttended} of ${evidence.sessionsPlanned} planned sessions were attended (${Math.round(dosage * 100)}%).`;
+			: `${evidence.sessionsAttended} of ${evidence.sessionsPlanned} planned sessions were attended.`;
 	const answer = (advice: Advice, ...reasons: string[]): Recommendation => ({ advice, reasons, forecast: ahead });
 
 	const focusSecure = evidence.focusStandings.length > 0 && evidence.focusStandings.every((s) => s === 'secure');

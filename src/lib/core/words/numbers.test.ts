@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { number, plural, signed } from './numbers';
+import { number, plural, sayChance, signed } from './numbers';
 
 describe('numbers in words', () => {
 	it('say how many of what', () => {
@@ -30,5 +30,14 @@ describe('numbers in words', () => {
 				expect(Object.is(shown, -0)).toBe(false);
 			})
 		);
+	});
+});
+
+describe('a chance', () => {
+	it('is no surer than a forecast', () => {
+		expect([0, 0.049, 0.05, 0.412, 0.95, 0.951, 1].map(sayChance)).toEqual([
+			...['under 5%', 'under 5%', '5%', '41%', '95%'],
+			...['over 95%', 'over 95%']
+		]);
 	});
 });

@@ -16,3 +16,9 @@ export function number(value: number, digits = 0): string {
 export function signed(value: number, digits = 0): string {
 	return (Number(value.toFixed(digits)) > 0 ? '+' : '') + number(value, digits);
 }
+
+/** A chance from 0 to 1 in percent; near the ends no closer than a forecast can tell: “under 5%”, “over 95%”. */
+export function sayChance(chance: number): string {
+	if (chance < 0.05) return 'under 5%';
+	return chance > 0.95 ? 'over 95%' : `${Math.round(100 * chance)}%`;
+}

@@ -1,7 +1,6 @@
 import { weekdayFrom } from '../../core/calendar';
 import type { Database } from '../database';
-import { currentGroups, fittingGroups, groupWork, nextReview } from '../groups';
-import { slotList } from '../groups/timetable';
+import { currentGroups, nextReview } from '../groups';
 import { skillList } from '../library';
 import { visibleAmong } from '../people';
 import { idIn, numberIn, type Staff } from '../request';
@@ -9,6 +8,7 @@ import type { School } from '../school';
 import type { Scope } from '../shell';
 import { adviceFor } from './advice';
 import { reviewList } from './store/reviews';
+import { whereTo } from './whereTo';
 
 /** Reviews that are shown at once, of those due, coming and decided. */
 const AT_ONCE = { due: 10, later: 20, decided: 20 };
@@ -37,9 +37,8 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 			school.today
 		)
 	]);
-	const groupOf = (groupId: number) => groups.find((group) => group.id === groupId);
 	const focusOf = (groupId: number) => {
-		const focus = groupOf(groupId)?.focusSkillId;
+		const focus = groups.find((group) => group.id === groupId)?.focusSkillId;
 		return skills.find(({ id }) => id === focus)?.shortName ?? '';
 	};
 	const advised = ({ reviews, ...part }: typeof due) => ({
@@ -53,20 +52,14 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 	const wanted = idIn(url, 'review');
 	const shown = due.reviews.find(({ id }) => id === wanted);
 	const effectiveOn = weekdayFrom(school.today);
+	const student = students.find(({ id }) => id === shown?.studentId);
+	const place = shown && student ? await whereTo(database, staff, school, shown, student, effectiveOn) : null;
 	return {
 		students,
 		/** Of the review whose verdict is being recorded: where the student could go, and what leaving ends. */
-		form: shown && {
-			groupTier: groupOf(shown.groupId)?.tier ?? null,
-			work: (await groupWork(database, shown.groupId, [shown.studentId])).get(shown.studentId)!,
-			fitting: fittingGroups(
-				{ groups, slots: await slotList(database, school.id, school.today) },
-				skills,
-				students.find(({ id }) => id === shown.studentId)!,
-				{ id: shown.groupId, focusSkillId: groupOf(shown.groupId)?.focusSkillId ?? null },
-				effectiveOn
-			),
-			dates: { effectiveOn, nextReviewOn: nextReview(groupOf(shown.groupId)?.endsOn ?? null, school.today) }
+		form: place && {
+			...place,
+			dates: { effectiveOn, nextReviewOn: nextReview(place.own?.endsOn ?? null, school.today) }
 		},
 		due: advised(due),
 		later: advised(later),

@@ -11,3 +11,4 @@ export {
 	tierHistory,
 	undoDecision
 } from './store/reviews';
+export { whereTo } from './whereTo';

@@ -58,10 +58,10 @@ export interface GroupChoice {
 	members: number;
 }
 
-/** Groups that go on and that one could move to from another, by name. */
+/** Groups other than one that meet on a day: where one could move to then. */
 export function groupChoices({ groups, slots }: GroupsNow, skills: Skill[], from: number, on: string): GroupChoice[] {
 	return groups
-		.filter(({ id, endsOn }) => id !== from && endsOn >= on)
+		.filter(({ id, startsOn, endsOn }) => id !== from && startsOn <= on && endsOn >= on)
 		.map(({ id, name, tier, focusSkillId, slotId, studentIds }) => {
 			const slot = slots.find((one) => one.id === slotId);
 			return {

@@ -48,7 +48,7 @@ export async function studentPage(database: Database, school: School, student: R
 			groupsOfStudent(database, school.id, student.id),
 			decidedReviews(database, ids),
 			tierHistory(database, student.id),
-			itemsAsked(database, await lateAnswers(database, student.id)),
+			lateAnswers(database, student.id).then((answers) => itemsAsked(database, answers)),
 			probeSeries(database, ids, school),
 			sessionCounts(database, ids, school.today),
 			recentResults(database, student.id, RESULTS),

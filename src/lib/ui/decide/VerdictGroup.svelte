@@ -1,7 +1,7 @@
 <!--
 	Where a student works from a verdict on: stays in the group, leaves it, or moves to one of the tier that has a place.
 	Says what leaving ends before it is done, and when a group of another tier would be stayed in.
-	<VerdictGroup groupName="Tern two" tier={3} groupTier={2} isExit={false} {fitting} {work} />
+	<VerdictGroup groupName="Tern two" tier={3} own={{ tier: 2 }} isExit={false} {fitting} {work} />
 -->
 <script lang="ts">
 	import { sayLeaving, type GroupWork } from '$lib/core/grouping';
@@ -11,8 +11,8 @@
 		groupName: string;
 		/** From the verdict on. */
 		tier: number;
-		/** Of the group that the review is about; null where it has ended. */
-		groupTier: number | null;
+		/** The group that the review is about; null where it has ended. */
+		own: { tier: number } | null;
 		/** An exit leaves the group. */
 		isExit: boolean;
 		fitting: {
@@ -26,7 +26,7 @@
 		}[];
 		work: GroupWork;
 	}
-	let { groupName, tier, groupTier, isExit, fitting, work }: Props = $props();
+	let { groupName, tier, own, isExit, fitting, work }: Props = $props();
 
 	const offered = $derived(fitting.filter((group) => group.tier === tier));
 	let chosen = $state('stays');
@@ -57,8 +57,8 @@
 <input type="hidden" name="group" value={group} />
 <p class="says soft" aria-live="polite">
 	{#if group === 'stays'}
-		{#if groupTier !== null && tier !== groupTier}
-			<strong>{groupName} is a tier {groupTier} group.</strong>
+		{#if own && tier !== own.tier}
+			<strong>{groupName} is a tier {own.tier} group.</strong>
 			{#if tier === 1}Tier 1 has no small groups.
 			{:else if !offered.length}No tier {tier} group has a place at a time when the class can spare the student.{/if}
 		{/if}

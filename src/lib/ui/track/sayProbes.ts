@@ -1,7 +1,7 @@
 import { sayDay } from '$lib/core/calendar';
 import { PROBE_ITEMS, type Aimline, type Forecast, type Point } from '$lib/core/growth';
 import type { Sessions } from '$lib/core/timetable';
-import { number, plural } from '$lib/core/words';
+import { number, plural, sayChance } from '$lib/core/words';
 
 /** What weekly probes say, as far as there are enough of them. */
 export interface ReadProbes {
@@ -30,5 +30,5 @@ export function sayProbes({ missing, trend, forecast, aimline, goal, goalOn }: R
 	}
 	const expected = one(Math.max(0, Math.min(PROBE_ITEMS, forecast!.expected)));
 	const [low, high] = trend!.interval;
-	return `Growing ${one(trend!.slope)} items a week (80% interval ${one(low)} to ${one(high)}); the aimline needs ${one(aimline!.slope)}. Forecast for ${sayDay(goalOn)}: ${expected} of ${PROBE_ITEMS}, ${Math.round(forecast!.chanceOfGoal * 100)}% likely to reach ${goal.y}.`;
+	return `Growing ${one(trend!.slope)} items a week (80% interval ${one(low)} to ${one(high)}); the aimline needs ${one(aimline!.slope)}. Forecast for ${sayDay(goalOn)}: ${expected} of ${PROBE_ITEMS}, ${sayChance(forecast!.chanceOfGoal)} likely to reach ${goal.y}.`;
 }

@@ -3,8 +3,7 @@ import type { Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { sayLeaving } from '$lib/core/grouping';
-import { currentGroups, groupWork } from '$lib/server/groups';
-import { adviceFor, decide, openReview, undoDecision } from '$lib/server/decide';
+import { adviceFor, decide, openReview, undoDecision, whereTo } from '$lib/server/decide';
 import { decidePage } from '$lib/server/decide/decidePage';
 import { formCheck, id, schoolDate } from '$lib/server/request';
 
@@ -48,17 +47,13 @@ export const actions = {
 		const found = await openReview(database, staff, review, school.today);
 		if (!found) return refuse('This review has a verdict already, or is not yours');
 		const [student] = await visibleAmong(database, staff, [found.studentId], school.today);
-		const groups = await currentGroups(database, staff, school.today);
-		const own = groups.find(({ id: group }) => group === found.groupId);
-		const to = verdict === 'exit' ? undefined : groups.find(({ id: group }) => String(group) === form.group);
-		if (/^\d+$/.test(form.group) && verdict !== 'exit') {
-			if (!to || to.id === found.groupId || to.studentIds.includes(found.studentId))
-				return refuse('Choose a group that the student is not in');
-			if (effectiveOn < to.startsOn || effectiveOn > to.endsOn)
-				return refuse(`“${to.name}” runs from ${sayDate(to.startsOn)} to ${sayDate(to.endsOn)}: choose a day within`);
-		}
+		const { own, work, fitting } = await whereTo(database, staff, school, found, student, effectiveOn);
+		const isMove = verdict !== 'exit' && /^\d+$/.test(form.group);
+		const to = isMove
+			? fitting.find(({ id: group, tier }) => String(group) === form.group && tier === newTier)
+			: undefined;
+		if (isMove && !to) return refuse('That group has no place for the student on that day; choose again');
 		const leaves = verdict === 'exit' || form.group !== 'stays';
-		const work = leaves ? await groupWork(database, found.groupId, [found.studentId]) : new Map();
 		const recommendation = (await adviceFor(database, school, [found])).get(review)!;
 		const recorded = await decide(
 			database,
@@ -83,7 +78,7 @@ export const actions = {
 				`${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
 				to && `Moves to “${to.name}”.`,
 				!leaves && own && newTier !== own.tier && `Stays in “${own.name}”, a tier ${own.tier} group.`,
-				sayLeaving([...work.values()], to?.focusSkillId)
+				leaves && sayLeaving([work], to?.focusSkillId)
 			]
 				.filter(Boolean)
 				.join(' '),

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { PROBE_ITEMS } from '$lib/core/growth';
-	import { number, plural } from '$lib/core/words';
+	import { number, plural, sayChance } from '$lib/core/words';
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -110,7 +110,7 @@
 	>{/snippet}
 {#snippet slope(plan: Plan)}{plan.trend ? one(plan.trend.slope) : 'not yet'}{/snippet}
 {#snippet goal(plan: Plan)}{plan.goal.y} by {sayDay(plan.goalOn)}{#if plan.forecast}<span class="soft"
-			>, {Math.round(100 * plan.forecast.chanceOfGoal)}%</span
+			>, {sayChance(plan.forecast.chanceOfGoal)}</span
 		>{/if}{/snippet}
 {#snippet due(plan: Plan)}{plan.due ? 'to take' : 'taken'}{/snippet}
 <Notice outcome={form} />

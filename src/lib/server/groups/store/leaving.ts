@@ -20,8 +20,8 @@ const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
 	);
 
 const readSets = (database: Database, groupId: number, studentIds: number[]) =>
-	database.rows<{ setId: number; studentId: number; begun: number }>(
-		`SELECT membership.set_id AS setId, membership.student_id AS studentId, sitting.id IS NOT NULL AS begun
+	database.rows<{ studentId: number; begun: number }>(
+		`SELECT membership.student_id AS studentId, sitting.id IS NOT NULL AS begun
 		FROM practice_set_student AS membership
 		JOIN practice_set ON practice_set.id = membership.set_id
 		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
@@ -32,8 +32,8 @@ const readSets = (database: Database, groupId: number, studentIds: number[]) =>
 	);
 
 const readReviews = (database: Database, groupId: number, studentIds: number[]) =>
-	database.rows<EndedWork['reviews'][number]>(
-		`SELECT id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId FROM review
+	database.rows<{ studentId: number; dueOn: SchoolDate }>(
+		`SELECT student_id AS studentId, due_on AS dueOn FROM review
 		WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL ORDER BY id`,
 		[studentIds, groupId]
 	);
@@ -80,8 +80,6 @@ export async function endGroupWork(
 	to: { groupId: number; skillId: number } | null
 ): Promise<EndedWork> {
 	const plans = await readPlans(transaction, groupId, studentIds);
-	const sets = (await readSets(transaction, groupId, studentIds)).filter(({ begun }) => !begun);
-	const reviews = await readReviews(transaction, groupId, studentIds);
 	const goOn = plans.filter(({ skillId }) => skillId === to?.skillId);
 	const end = plans.filter(({ skillId }) => skillId !== to?.skillId);
 	if (goOn.length && to)
@@ -91,15 +89,26 @@ export async function endGroupWork(
 			on,
 			end.map(({ id }) => id)
 		]);
-	if (sets.length)
-		await transaction.run('DELETE FROM practice_set_student WHERE (set_id, student_id) IN (?)', [
-			sets.map(({ setId, studentId }) => [setId, studentId])
-		]);
-	if (reviews.length) await transaction.run('DELETE FROM review WHERE id IN (?)', [reviews.map(({ id }) => id)]);
+	// What is taken away is told by the statement that does it: a set begun, or a verdict given, a moment before stays.
+	const sets = await transaction.rows<EndedWork['sets'][number]>(
+		`DELETE FROM practice_set_student
+		WHERE student_id IN (?)
+			AND set_id IN (SELECT id FROM practice_set WHERE group_id = ? AND withdrawn_at IS NULL)
+			AND NOT EXISTS (
+				SELECT 1 FROM sitting
+				WHERE sitting.set_id = practice_set_student.set_id AND sitting.student_id = practice_set_student.student_id)
+		RETURNING set_id AS setId, student_id AS studentId`,
+		[studentIds, groupId]
+	);
+	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
+		`DELETE FROM review WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL
+		RETURNING id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId`,
+		[studentIds, groupId]
+	);
 	await refreshStudents(transaction, studentIds);
 	return {
 		plans: plans.map(({ id, skillId }) => ({ id, groupId, wentOn: skillId === to?.skillId })),
-		sets: sets.map(({ setId, studentId }) => ({ setId, studentId })),
+		sets,
 		reviews
 	};
 }

@@ -85,7 +85,7 @@ describe('scope', () => {
 	it('offers each person the scopes that hold someone for her', async () => {
 		const keys = async (role: 'specialist' | 'teacher') =>
 			(await scopeChoices(small.database, staffAs(role), TODAY)).map(({ key }) => key);
-		expect(await keys('specialist')).toEqual(['school', 'grade:4', 'class:1', 'class:2', 'group:1']);
+		expect(await keys('specialist')).toEqual(['school', 'caseload', 'grade:4', 'class:1', 'class:2', 'group:1']);
 		expect(await keys('teacher')).toEqual(['school', 'class:1']);
 		for (const key of await keys('specialist')) expect(await scope(key), key).not.toBeNull();
 	});

@@ -1,0 +1,43 @@
+import type { GroupWork } from '../../core/grouping';
+import type { Database } from '../database';
+import { currentGroups, fittingGroups, type GroupChoice, groupWork } from '../groups';
+import { slotList } from '../groups/timetable';
+import { skillList } from '../library';
+import type { RosterStudent } from '../people';
+import type { Staff } from '../request';
+import type { School } from '../school';
+import type { Review } from './store/reviews';
+
+/** Where a student can work from a verdict on. */
+export interface WhereTo {
+	/** The group that the review is about; null where it has ended. */
+	own: { name: string; tier: 2 | 3; endsOn: string } | null;
+	/** What leaving it ends. */
+	work: GroupWork;
+	/** Other groups that have a place at a time when the class can spare the student. */
+	fitting: GroupChoice[];
+}
+
+/** Where the student of a review can work from a day on. */
+export async function whereTo(
+	database: Database,
+	staff: Staff,
+	school: School,
+	{ groupId }: Pick<Review, 'groupId'>,
+	student: RosterStudent,
+	on: string
+): Promise<WhereTo> {
+	const [groups, slots, skills, work] = await Promise.all([
+		currentGroups(database, staff, school.today),
+		slotList(database, school.id, school.today),
+		skillList(database, school.id),
+		groupWork(database, groupId, [student.id])
+	]);
+	const own = groups.find(({ id }) => id === groupId) ?? null;
+	const from = { id: groupId, focusSkillId: own?.focusSkillId ?? null };
+	return {
+		own: own && { name: own.name, tier: own.tier, endsOn: own.endsOn },
+		work: work.get(student.id)!,
+		fitting: fittingGroups({ groups, slots }, skills, student, from, on)
+	};
+}
