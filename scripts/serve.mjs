@@ -36,6 +36,8 @@ export async function serveApp({ databaseUrl, port, environment = {}, quiet = fa
 			DATABASE_URL: databaseUrl,
 			BODY_SIZE_LIMIT: '4M',
 			LOG_LEVEL: 'warn',
+			// Longer than proxies and clients keep a connection that rests: else one is closed just as it is used again.
+			KEEP_ALIVE_TIMEOUT: '75',
 			ORDERLY_THREADS: join(build, 'threads'),
 			...environment
 		}

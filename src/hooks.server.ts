@@ -5,7 +5,8 @@ import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs';
 
-const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
+// On the error output, which whoever serves the app keeps and shows.
+const log = pino({ level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
 export const init: ServerInit = () => startJobs(log);
 

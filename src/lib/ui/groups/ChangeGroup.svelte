@@ -1,5 +1,6 @@
 <!-- What can be done to a group: its focus, who joins and leaves, a pause, its last day, its name. Each from a day on. -->
 <script lang="ts">
+	import { keepValues } from '$lib/ui/form/keepValues';
 	import { enhance } from '$app/forms';
 	import { sayLeaving, type GroupWork } from '$lib/core/grouping';
 	import StudentPicker from '../form/StudentPicker.svelte';
@@ -39,13 +40,7 @@
 
 <section class="no-print">
 	<h2>Change the group</h2>
-	<form
-		method="POST"
-		action="?/change"
-		use:enhance={() =>
-			async ({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" action="?/change" use:enhance={keepValues}>
 		<select name="kind" aria-label="What changes" bind:value={kind}>
 			{#each Object.entries(kinds) as [value, says] (value)}<option {value}>{says}</option>{/each}
 		</select>

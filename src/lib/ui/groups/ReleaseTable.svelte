@@ -1,6 +1,6 @@
 <!-- When each class keeps its students through the week: shaded parts of a day; what is blank can be released. -->
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { sayMeeting } from '$lib/core/calendar';
 	import { timeOf, minutesOf, type BlockKind } from '$lib/core/timetable';
 	import { hoursOf, placeOf } from './weekPlan';
@@ -73,12 +73,12 @@
 										{#each own as block (block.id)}
 											<li>
 												{block.kind}, {sayMeeting(block)}, {block.minutes} min
-												<form method="POST" action="?/removeBlocks" use:enhance>
-													<input type="hidden" name="ids" value={block.id} />
-													<button class="plain" aria-label="Remove {block.kind} of {name}, {sayMeeting(block)}"
-														>Remove</button
-													>
-												</form>
+												<ActionButton
+													action="?/removeBlocks"
+													fields={{ ids: block.id }}
+													label="Remove {block.kind} of {name}, {sayMeeting(block)}"
+													look="plain">Remove</ActionButton
+												>
 											</li>
 										{:else}<li>Nothing is kept.</li>{/each}
 									</ul>
@@ -131,8 +131,5 @@
 		list-style: none;
 		margin: 0;
 		padding: 0;
-	}
-	form {
-		display: inline;
 	}
 </style>

@@ -1,5 +1,6 @@
 <!-- A school's own material for a skill: links and notes, with a form to add one. -->
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { sayDay } from '$lib/core/calendar';
 
@@ -23,10 +24,9 @@
 				<span class="soft">{addedBy}, {sayDay(addedAt.toISOString())}</span>
 				{#if note}<p>{note}</p>{/if}
 			</div>
-			<form method="POST" action="?/remove" use:enhance class="no-print">
-				<input type="hidden" name="material" value={id} />
-				<button class="plain" aria-label="Take {title} away">Take away</button>
-			</form>
+			<ActionButton action="?/remove" fields={{ material: id }} label="Take {title} away" look="plain"
+				>Take away</ActionButton
+			>
 		</li>
 	{:else}
 		<li class="soft">None yet. A link or a note you add here stays with the skill, for everyone at the school.</li>

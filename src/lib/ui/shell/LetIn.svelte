@@ -1,6 +1,6 @@
 <!-- Lets students try their PINs again: one tap. <LetIn students={[student]} /> -->
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import ActionButton from '../form/ActionButton.svelte';
 
 	interface LockedOut {
 		id: number;
@@ -11,9 +11,11 @@
 	const names = $derived(students.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', '));
 </script>
 
-<form method="POST" action="/students/locked?/letIn" use:enhance>
-	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
-	<button class="small" aria-label="Let {names} in"
-		>Let {students.length === 1 ? 'in' : `all ${students.length} in`}</button
-	>
-</form>
+<ActionButton
+	action="/students/locked?/letIn"
+	fields={{ students: students.map(({ id }) => id).join(',') }}
+	label="Let {names} in"
+	look="small"
+>
+	Let {students.length === 1 ? 'in' : `all ${students.length} in`}
+</ActionButton>

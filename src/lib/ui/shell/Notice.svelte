@@ -6,13 +6,12 @@
 	export interface Outcome {
 		problem?: string;
 		done?: string;
-		/** A field with several values is sent once for each. */
 		undo?: { action: string; fields: Record<string, string | string[]> };
 	}
 </script>
 
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import ActionButton from '../form/ActionButton.svelte';
 
 	let { outcome }: { outcome: Outcome | null | undefined } = $props();
 	// Compared by what they are, so none of them is wrapped.
@@ -36,12 +35,7 @@
 		<div class="note">
 			<span>{shown.done}</span>
 			{#if shown.undo}
-				<form method="POST" action={shown.undo.action} use:enhance>
-					{#each Object.entries(shown.undo.fields) as [name, values] (name)}
-						{#each [values].flat() as value, i (i)}<input type="hidden" {name} {value} />{/each}
-					{/each}
-					<button>Undo</button>
-				</form>
+				<ActionButton action={shown.undo.action} fields={shown.undo.fields}>Undo</ActionButton>
 			{/if}
 			<button class="plain" onclick={() => (closed = shown)}>Close</button>
 		</div>

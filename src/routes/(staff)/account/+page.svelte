@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { sayInstant } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -38,12 +39,12 @@
 						<td>{when(one.lastUsedAt)}</td>
 						<td>
 							{#if one.isThis}here{:else}
-								<form method="POST" action="?/end" use:enhance>
-									<input type="hidden" name="signIn" value={one.id} />
-									<button class="small" aria-label="Sign out of {one.browser}, since {when(one.beganAt)}"
-										>Sign out</button
-									>
-								</form>
+								<ActionButton
+									action="?/end"
+									fields={{ signIn: one.id }}
+									label="Sign out of {one.browser}, since {when(one.beganAt)}"
+									look="small">Sign out</ActionButton
+								>
 							{/if}
 						</td>
 					</tr>
@@ -51,10 +52,10 @@
 			</tbody>
 		</table>
 	</div>
-	<form method="POST" action="?/endAll" use:enhance>
-		<button disabled={others === 0}>Sign out everywhere else</button>
+	<div class="elsewhere">
+		<ActionButton action="?/endAll" disabled={others === 0}>Sign out everywhere else</ActionButton>
 		{#if others === 0}<span class="soft">You are signed in nowhere else.</span>{/if}
-	</form>
+	</div>
 </section>
 
 <section aria-labelledby="password">
@@ -92,13 +93,13 @@
 	.soft {
 		margin: 4px 0 10px;
 	}
-	section > form {
+	.elsewhere {
 		display: flex;
 		align-items: center;
 		gap: 12px;
 		margin-top: 12px;
 	}
-	section > .fields {
+	.fields {
 		display: grid;
 		gap: 6px;
 		max-width: 24rem;
@@ -107,7 +108,7 @@
 		margin-top: 8px;
 		justify-self: start;
 	}
-	form .soft {
+	.elsewhere .soft {
 		margin: 0;
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -177,10 +178,12 @@
 							>
 							{#if data.can.decide}
 								<td>
-									<form method="POST" action="?/undo" use:enhance>
-										<input type="hidden" name="review" value={review.id} />
-										<button class="plain" aria-label="Undo {review.verdict} for {name(review.studentId)}">Undo</button>
-									</form>
+									<ActionButton
+										action="?/undo"
+										fields={{ review: review.id }}
+										label="Undo {review.verdict} for {name(review.studentId)}"
+										look="plain">Undo</ActionButton
+									>
 								</td>
 							{/if}
 						</tr>

@@ -1,6 +1,6 @@
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
-	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
@@ -68,14 +68,12 @@
 								<td class="number">{set.finished} of {set.students}</td>
 								<td>
 									{#if data.can.practice && set.dueOn >= data.school.today}
-										<form method="POST" action="?/withdraw" use:enhance>
-											<input type="hidden" name="set" value={set.id} />
-											<button
-												class="plain"
-												aria-label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
-												>Take back</button
-											>
-										</form>
+										<ActionButton
+											action="?/withdraw"
+											fields={{ set: set.id }}
+											label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
+											look="plain">Take back</ActionButton
+										>
 									{/if}
 								</td>
 							</tr>
@@ -174,10 +172,6 @@
 		border-left: 3px solid var(--gap-ink);
 		padding: 2px 10px;
 		margin-bottom: 8px;
-	}
-	td button {
-		min-height: 24px;
-		padding: 0 4px;
 	}
 	@media (max-width: 1100px) {
 		.two {

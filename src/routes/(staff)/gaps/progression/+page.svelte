@@ -3,8 +3,9 @@
 	import { page } from '$app/state';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
-	import { ALONG, layOutAlong } from '$lib/ui/gaps/alongLayout';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
+	import { BOX } from '$lib/ui/progression/layOutColumns';
+	import ProgressionDrawing from '$lib/ui/progression/ProgressionDrawing.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 
@@ -24,7 +25,12 @@
 		if (all || used.length === 0) return data.columns;
 		return data.columns.slice(Math.max(0, used[0] - 1), used[used.length - 1] + 2);
 	});
-	const drawn = $derived(layOutAlong(columns, data.edges, (id) => at.get(id)?.length ?? 0));
+	/** Pixels of a student's line in a box, and below the last. */
+	const [LINE, FOOT] = [26, 8];
+	const boxHeight = (skill: number) => {
+		const count = at.get(skill)?.length ?? 0;
+		return BOX.head + (count ? count * LINE + FOOT : 0);
+	};
 	const beyond = $derived(data.places.filter(({ without }) => without === 'beyond'));
 	const before = $derived(data.places.filter(({ without }) => without === 'before'));
 
@@ -99,44 +105,28 @@
 {#if data.places.length === 0}
 	<p>Nobody is in this scope.</p>
 {:else}
-	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-	<div class="scroll" role="region" aria-label="Progression of {data.domain.name}" tabindex="0">
-		<div class="drawing" style:--wide={drawn.width} style:width="{drawn.width}px" style:height="{drawn.height}px">
-			<svg width={drawn.width} height={drawn.height} aria-hidden="true">
-				{#each drawn.paths as { key, path } (key)}<path d={path} />{/each}
-			</svg>
-			{#each drawn.boxes as { id, x, y, height } (id)}
-				{@const skill = skillOf.get(id)!}
-				{@const here = at.get(id) ?? []}
-				<section
-					class="box"
-					class:empty={here.length === 0}
-					style:left="{x}px"
-					style:top="{y}px"
-					style:width="{ALONG.width}px"
-					style:height="{height}px"
-					aria-label={skill.shortName}
+	<ProgressionDrawing label="Progression of {data.domain.name}" {columns} edges={data.edges} heightOf={boxHeight}>
+		{#snippet box(id)}
+			{@const skill = skillOf.get(id)!}
+			{@const here = at.get(id) ?? []}
+			<h2>
+				<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title={skill.shortName}
+					>{skill.shortName}</a
 				>
-					<h2>
-						<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title={skill.shortName}
-							>{skill.shortName}</a
-						>
-						<span class="soft"
-							>{skill.code} · {skill.level} · {skill.gaps} gap, {skill.secure} secure
-							{#if here.length > 1}<button
-									class="plain"
-									onclick={() => toggleAll(id)}
-									aria-label="Select all at {skill.shortName}">all {here.length}</button
-								>{/if}</span
-						>
-					</h2>
-					{#if here.length}<ul>
-							{#each here as place (place.id)}{@render student(place)}{/each}
-						</ul>{/if}
-				</section>
-			{/each}
-		</div>
-	</div>
+				<span class="soft"
+					>{skill.code} · {skill.level} · {skill.gaps} gap, {skill.secure} secure
+					{#if here.length > 1}<button
+							class="plain"
+							onclick={() => toggleAll(id)}
+							aria-label="Select all at {skill.shortName}">all {here.length}</button
+						>{/if}</span
+				>
+			</h2>
+			{#if here.length}<ul aria-label={skill.shortName}>
+					{#each here as place (place.id)}{@render student(place)}{/each}
+				</ul>{/if}
+		{/snippet}
+	</ProgressionDrawing>
 	{#each [{ says: 'Something in another domain comes first', who: before }, { says: 'Every skill of the domain is secure', who: beyond }] as { says, who } (says)}
 		{#if who.length}
 			<section class="rest">
@@ -176,33 +166,8 @@
 		border-left: 3px solid var(--gap-ink);
 		padding: 2px 10px;
 	}
-	.scroll {
-		overflow: auto;
-		padding: 12px 4px;
-	}
-	.drawing {
-		position: relative;
-	}
-	svg {
-		position: absolute;
-		inset: 0;
-	}
-	path {
-		fill: none;
-		stroke: var(--rule-strong);
-	}
-	.box {
-		position: absolute;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-	}
-	.empty {
-		background: var(--paper);
-		border-color: var(--rule);
-	}
 	h2 {
-		height: 47px;
+		height: 46px;
 		padding: 4px 8px;
 		overflow: hidden;
 		font: inherit;
@@ -237,7 +202,7 @@
 		display: flex;
 		align-items: center;
 		gap: 6px;
-		height: 26px;
+		height: 26px; /* LINE */
 		border-top: 1px solid var(--rule);
 	}
 	li.current {
@@ -261,11 +226,5 @@
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
 		gap: 0 16px;
-	}
-	@media print {
-		/* As wide as the page. */
-		.drawing {
-			zoom: min(1, calc(680 / var(--wide)));
-		}
 	}
 </style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { enhance } from '$app/forms';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { sayDay, sayMeeting } from '$lib/core/calendar';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
@@ -84,10 +84,9 @@
 						{#each data.drafts as draft (draft.id)}
 							<td>
 								<a class="button primary" href={keepingScope('/groups/suggest', { draft: draft.id })}>Open</a>
-								<form method="POST" action="?/discard" use:enhance>
-									<input type="hidden" name="draft" value={draft.id} />
-									<button class="plain" aria-label="Put {draft.name} away">Put away</button>
-								</form>
+								<ActionButton action="?/discard" fields={{ draft: draft.id }} label="Put {draft.name} away" look="plain"
+									>Put away</ActionButton
+								>
 							</td>
 						{/each}
 					</tr>
@@ -126,8 +125,5 @@
 	.groups p {
 		padding: 4px 0;
 		font-size: 0.92rem;
-	}
-	form {
-		display: inline;
 	}
 </style>

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { keepValues } from '$lib/ui/form/keepValues';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { sayDay, sayMeeting, addDays } from '$lib/core/calendar';
 	import { BLOCK_KINDS } from '$lib/core/timetable';
@@ -65,10 +67,12 @@
 				? ` to ${sayDay(addDays(absence.untilOn, -1))}`
 				: ''}{absence.note ? `, ${absence.note}` : ''}
 			{#if data.can.timetable}
-				<form class="inline no-print" method="POST" action="?/removeAbsence" use:enhance>
-					<input type="hidden" name="ids" value={absence.id} />
-					<button class="plain" aria-label="Remove {absence.staffName}, {sayDay(absence.fromOn)}">Remove</button>
-				</form>
+				<ActionButton
+					action="?/removeAbsence"
+					fields={{ ids: absence.id }}
+					label="Remove {absence.staffName}, {sayDay(absence.fromOn)}"
+					look="plain">Remove</ActionButton
+				>
 			{/if}
 		</li>
 	{:else}
@@ -128,14 +132,7 @@
 			<label>Note <input name="note" maxlength="200" /></label>
 			<button>Note absence</button>
 		</form>
-		<form
-			method="POST"
-			action="?/import"
-			enctype="multipart/form-data"
-			use:enhance={() =>
-				async ({ update }) =>
-					update({ reset: false })}
-		>
+		<form method="POST" action="?/import" enctype="multipart/form-data" use:enhance={keepValues}>
 			<h2>Bring a calendar in</h2>
 			<p class="soft">
 				An iCalendar file: what comes every week becomes a meeting time, whole days become days away. It is shown before
@@ -177,10 +174,12 @@
 				{slot.staffName}, {sayMeeting(slot)}, {slot.minutes} min{slot.room ? `, ${slot.room}` : ''}{slot.tier
 					? `, tier ${slot.tier} only`
 					: ''}: {slot.classIds.length} of {data.classes.length} classes can release students
-				<form class="inline" method="POST" action="?/endSlot" use:enhance>
-					<input type="hidden" name="slot" value={slot.id} />
-					<button class="plain" aria-label="End {slot.staffName}, {sayMeeting(slot)}">End</button>
-				</form>
+				<ActionButton
+					action="?/endSlot"
+					fields={{ slot: slot.id }}
+					label="End {slot.staffName}, {sayMeeting(slot)}"
+					look="plain">End</ActionButton
+				>
 			</li>
 		{:else}
 			<li class="soft">Every meeting time has its group. <a href={keepingScope('/groups')}>Groups</a></li>
@@ -204,9 +203,6 @@
 		list-style: none;
 		margin: 4px 0 0;
 		padding: 0;
-	}
-	.inline {
-		display: inline;
 	}
 	.forms {
 		display: grid;

@@ -18,7 +18,7 @@ const MOST_UNASKED = 30;
 
 /**
  * Who the set is for, as the address names it: a group, a student, all of the scope, or the scope where somebody has been
- * chosen for it (a class, a group, a list); nobody where the scope is a grade or the whole school. Only those the person
+ * chosen for it (a class, a group, a list); nobody where the scope is a grade, a caseload or the whole school. Only those the person
  * may see.
  */
 async function receivers(locals: App.Locals, url: URL, staff: Staff, school: School) {
@@ -36,7 +36,7 @@ async function receivers(locals: App.Locals, url: URL, staff: Staff, school: Sch
 		return { label: `${students[0].givenName} ${students[0].familyName}`, group: null, students };
 	}
 	const scope = await scopeOf(locals, url, staff, school);
-	const isChosen = kind === 'all' || staff.role === 'teacher' || !/^(school|grade)/.test(scope.key);
+	const isChosen = kind === 'all' || staff.role === 'teacher' || !/^(school|caseload|grade)/.test(scope.key);
 	return isChosen
 		? { label: scope.inWords, group: null, students: await scope.students() }
 		: { label: null, group: null, students: [] };

@@ -1,6 +1,6 @@
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { number } from '$lib/core/words';
-	import { enhance } from '$app/forms';
 	import { invalidate } from '$app/navigation';
 	import CalibrationTable from '$lib/ui/screen/CalibrationTable.svelte';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
@@ -31,11 +31,12 @@
 		questions of the diagnostics of all windows
 		{#snippet tools()}
 			{#if data.can.calibrate && !isUnderWay && data.counted.sittings}
-				<form method="POST" action="?/start" use:enhance>
-					<button class:primary={!data.found || isApplied}
-						>Calibrate from {count(data.counted.answers, 'answer')} in {count(data.counted.sittings, 'sitting')}</button
-					>
-				</form>
+				<ActionButton action="?/start" look={!data.found || isApplied ? 'primary' : undefined}
+					>Calibrate from {count(data.counted.answers, 'answer')} in {count(
+						data.counted.sittings,
+						'sitting'
+					)}</ActionButton
+				>
 			{/if}
 		{/snippet}
 	</ScreenHead>
@@ -55,10 +56,7 @@
 			{inUse.appliedBy}; {count(inUse.sittings, 'sitting')} begun with it.</span
 		>
 		{#if data.can.calibrate}
-			<form method="POST" action="?/withdraw" use:enhance>
-				<input type="hidden" name="version" value={inUse.id} />
-				<button class="plain">Take it back</button>
-			</form>
+			<ActionButton action="?/withdraw" fields={{ version: inUse.id }} look="plain">Take it back</ActionButton>
 		{/if}
 	{:else}In use: what is supposed at first.{/if}
 </div>
@@ -79,10 +77,7 @@
 			<progress max={data.counted.sittings} value={progress.sittings} aria-label="Sittings read"></progress>
 		{:else}<progress aria-label="Fitting"></progress>{/if}
 		{#if data.can.calibrate}
-			<form method="POST" action="?/cancel" use:enhance>
-				<input type="hidden" name="job" value={data.job.id} />
-				<button>Cancel</button>
-			</form>
+			<ActionButton action="?/cancel" fields={{ job: data.job.id }}>Cancel</ActionButton>
 		{/if}
 	</div>
 {:else if data.problem}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { keepValues } from '$lib/ui/form/keepValues';
 	import { enhance } from '$app/forms';
 	import type { CountedShare } from '$lib/core/screening';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
@@ -45,13 +46,7 @@
 		{/snippet}
 	</ScreenHead>
 
-	<form
-		method="POST"
-		action="?/cuts"
-		use:enhance={() =>
-			({ update }) =>
-				update({ reset: false })}
-	>
+	<form method="POST" action="?/cuts" use:enhance={keepValues}>
 		<input type="hidden" name="term" value={data.window.term} />
 		<input type="hidden" name="measure" value={data.window.measure ?? ''} />
 		<div class="wide-table">

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { keepValues } from '$lib/ui/form/keepValues';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -92,12 +94,12 @@
 							: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
 					>
 				{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
-					<form method="POST" action="?/end" use:enhance>
-						<input type="hidden" name="sitting" value={row.sitting.id} />
-						<button class="plain small" aria-label="End the sitting of {row.givenName} {row.familyName} and score it"
-							>End and score</button
-						>
-					</form>
+					<ActionButton
+						action="?/end"
+						fields={{ sitting: row.sitting.id }}
+						label="End the sitting of {row.givenName} {row.familyName} and score it"
+						look="plain small">End and score</ActionButton
+					>
 				{/if}
 			</td>
 		{/snippet}
@@ -109,13 +111,7 @@
 	{#if chosen.length}
 		<ActionBar says="{plural(chosen.length, 'student')} selected">
 			{#if data.can.noteAbsences}
-				<form
-					method="POST"
-					action="?/note"
-					use:enhance={() =>
-						({ update }) =>
-							update({ reset: false })}
-				>
+				<form method="POST" action="?/note" use:enhance={keepValues}>
 					<input type="hidden" name="window" value={data.window.id} />
 					<input type="hidden" name="students" value={chosen.join(',')} />
 					<button name="kind" value="absent">Note as absent</button>
@@ -144,11 +140,6 @@
 <Notice outcome={form} />
 
 <style>
-	.small {
-		min-height: 26px;
-		padding-block: 0;
-	}
-	.small,
 	.when {
 		white-space: nowrap;
 	}

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { keepValues } from '$lib/ui/form/keepValues';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { addDays, weekdayFrom } from '$lib/core/calendar';
@@ -57,13 +59,7 @@
 						<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
 						<td>
 							{#if data.can.screen}
-								<form
-									method="POST"
-									action="?/move"
-									use:enhance={() =>
-										({ update }) =>
-											update({ reset: false })}
-								>
+								<form method="POST" action="?/move" use:enhance={keepValues}>
 									<input type="hidden" name="window" value={window.id} />
 									<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
 									<span class="soft">to</span>
@@ -86,23 +82,19 @@
 						<td>
 							{#if data.can.screen}
 								<span class="steps">
-									<form
-										method="POST"
+									<ActionButton
 										action="?/move"
-										use:enhance={() =>
-											({ update }) =>
-												update({ reset: false })}
+										fields={{ window: window.id, opensOn: step.opensOn, closesOn: step.closesOn }}
+										label="{step.says}: {window.name}"
+										look="small">{step.says}</ActionButton
 									>
-										<input type="hidden" name="window" value={window.id} />
-										<input type="hidden" name="opensOn" value={step.opensOn} />
-										<input type="hidden" name="closesOn" value={step.closesOn} />
-										<button class="small" aria-label="{step.says}: {window.name}">{step.says}</button>
-									</form>
 									{#if window.begun === 0 && window.scored === 0}
-										<form method="POST" action="?/withdraw" use:enhance>
-											<input type="hidden" name="window" value={window.id} />
-											<button class="small" aria-label="Take away {window.name}">Take away</button>
-										</form>
+										<ActionButton
+											action="?/withdraw"
+											fields={{ window: window.id }}
+											label="Take away {window.name}"
+											look="small">Take away</ActionButton
+										>
 									{/if}
 								</span>
 							{/if}
@@ -152,10 +144,6 @@
 		display: flex;
 		gap: 6px;
 		align-items: center;
-	}
-	.small {
-		min-height: 28px;
-		padding: 0 8px;
 	}
 	tr.current {
 		background: var(--verdigris-wash);

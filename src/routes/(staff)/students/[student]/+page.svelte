@@ -1,4 +1,5 @@
 <script lang="ts">
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { tinykeys } from 'tinykeys';
@@ -6,8 +7,7 @@
 	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
-	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
-	import Needle from '$lib/ui/glyphs/Needle.svelte';
+	import DomainStandings from '$lib/ui/students/DomainStandings.svelte';
 	import { describeStanding } from '$lib/ui/glyphs/standings';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
@@ -16,11 +16,6 @@
 
 	let { data, form } = $props();
 
-	const WORDS = [
-		{ says: 'Secure', is: 'secure' },
-		{ says: 'Slipping', is: 'slipping' },
-		{ says: 'Gaps', is: 'gap' }
-	];
 	const { student } = $derived(data);
 	const name = $derived(`${student.givenName} ${student.familyName}`);
 	const latest = $derived(data.overall.at(-1) ?? null);
@@ -100,58 +95,7 @@
 	</section>
 {/if}
 
-<h2>All domains</h2>
-<NeedleKey ground />
-<table class="domains">
-	<tbody>
-		{#each data.domains as domain (domain.id)}
-			<tr>
-				<th scope="row">
-					{domain.name}
-					<span class="soft"
-						>{domain.level
-							? `works at ${domain.level.grade}·${domain.level.term}`
-							: 'no score yet'}{#each domain.scores as score, i (i)}<br />{score.points} ± {score.error}, {sayDay(
-								score.takenOn
-							)}{/each}</span
-					>
-				</th>
-				<td>
-					<ul class="needles">
-						{#each domain.skills as skill (skill.id)}
-							{@const said = `${skill.shortName} (${skill.level}): ${describeStanding(skill.now ?? undefined)}${skill.isReady ? '; ready next' : ''}`}
-							<li>
-								<a
-									href={keepingScope('/gaps', {
-										scope: `list:${student.id}`,
-										student: student.id,
-										cell: skill.id,
-										columns: 'all'
-									})}
-									title={said}
-									aria-label={said}
-									><Needle
-										state={skill.now?.inferred ?? skill.now?.standing ?? 'unseen'}
-										inferred={Boolean(skill.now?.inferred)}
-										ready={skill.isReady}
-									/></a
-								>
-							</li>
-						{/each}
-					</ul>
-					<p class="words">
-						{#each WORDS as { says, is } (is)}
-							{@const named = domain.skills.filter(({ now }) => now?.standing === is)}
-							{#if named.length}<span
-									><strong>{says}:</strong> {named.map(({ shortName }) => shortName).join(', ')}.</span
-								>{/if}
-						{/each}
-					</p>
-				</td>
-			</tr>
-		{/each}
-	</tbody>
-</table>
+<DomainStandings studentId={student.id} domains={data.domains} />
 
 <div class="columns">
 	<section>
@@ -226,10 +170,12 @@
 				<li>
 					{sayDate(note.on)}, {note.by}: {note.text}
 					{#if note.by === data.me}
-						<form class="inline" method="POST" action="?/removeNote" use:enhance>
-							<input type="hidden" name="note" value={note.id} />
-							<button class="plain" aria-label="Take back the note of {sayDay(note.on)}">Take back</button>
-						</form>
+						<ActionButton
+							action="?/removeNote"
+							fields={{ note: note.id }}
+							label="Take back the note of {sayDay(note.on)}"
+							look="plain">Take back</ActionButton
+						>
 					{/if}
 				</li>
 			{:else}
@@ -293,56 +239,15 @@
 		display: grid;
 		gap: 4px;
 	}
-	.domains {
-		width: 100%;
-		margin-top: 6px;
-	}
-	.domains th {
-		width: 220px;
-		vertical-align: top;
-	}
-	.domains .soft {
-		display: block;
-		font-weight: 400;
-		font-size: 0.92rem;
-	}
-	.needles {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 3px;
-		list-style: none;
-		margin: 0;
-		padding: 0;
-	}
-	.needles a {
-		display: block;
-		padding: 2px;
-	}
-	.needles :global(svg) {
-		display: block;
-	}
-	.words span {
-		margin-right: 0.6em;
-	}
-	.words {
-		font-size: 0.92rem;
-		margin-top: 2px;
-	}
 	.plain {
 		list-style: none;
 		margin: 0;
 		padding: 0;
 	}
-	button.plain {
-		padding: 0 4px;
-	}
 	form {
 		display: grid;
 		gap: 6px;
 		justify-items: start;
-	}
-	.inline {
-		display: inline;
 	}
 	textarea {
 		width: 100%;
