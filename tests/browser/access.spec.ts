@@ -3,7 +3,7 @@ import { openDatabase } from '../../src/lib/server/database/pool';
 import { address, signInStaff, signInStudent } from './people';
 
 test('pages are closed to those who are not signed in', async ({ page }) => {
-	await page.goto(`${address()}/gaps`);
+	await page.goto(`${address()}/gaps?scope=school`);
 	await expect(page).toHaveURL(/\/sign-in/);
 	await page.goto(`${address()}/today`);
 	await expect(page).toHaveURL(/\/sign-in\?as=student/);
@@ -43,7 +43,7 @@ async function groupWithout(classId: number): Promise<number> {
 
 test('a class teacher sees the own class only, and 404 for another class by address', async ({ page }) => {
 	await signInStaff(page, 'avocet');
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	await expect(page.locator('tbody tr[data-student]')).toHaveCount(22);
 	for (const path of [
 		'/screen?scope=class:2',
@@ -86,7 +86,7 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 	await page.goto(`${address()}/screen/windows`);
 	await expect(page.getByRole('heading', { name: 'Winter screening' })).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Plan a window' })).toHaveCount(0);
-	await page.goto(`${address()}/groups`);
+	await page.goto(`${address()}/groups?scope=school`);
 	const views = page.getByRole('navigation', { name: 'Pages on groups' }).getByRole('link');
 	await expect(views).toHaveText(['Groups', 'Sessions today', 'Timetable']);
 	// Who is absent they may note, but nothing that lets a window pass a student by.
@@ -97,7 +97,7 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 test('a student reaches own work only', async ({ page, browser }) => {
 	await signInStudent(page, 24);
 	expect((await page.goto(`${address()}/work/1`))?.status()).toBe(404);
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	await expect(page).toHaveURL(/\/today/);
 	const answer = {
 		id: '3f1c8a52-0d5e-4f43-9f0b-2f8f5a1f2f11',
@@ -140,12 +140,12 @@ test('malformed and oversized requests get a clear message', async ({ page }) =>
 
 test('signing out ends the sign-in on the server', async ({ page, context }) => {
 	await signInStaff(page, 'plover');
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	const cookies = await context.cookies();
 	await page.getByRole('button', { name: 'Sign out' }).click();
 	await expect(page).toHaveURL(/\/sign-in/);
 	await context.addCookies(cookies);
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	await expect(page).toHaveURL(/\/sign-in/);
 });
 

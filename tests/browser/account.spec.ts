@@ -46,7 +46,7 @@ test('who is signed in in several places sees them, ends them, and changes the p
 	await expect(rows).toHaveCount(1);
 
 	for (const one of [elsewhere, third]) {
-		await one.goto(`${address()}/screen`);
+		await one.goto(`${address()}/screen?scope=school`);
 		await expect(one).toHaveURL(/\/sign-in/);
 	}
 	await signIn(third, 'oystercatcher', DEMO_PASSWORD);

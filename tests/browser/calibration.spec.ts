@@ -15,10 +15,11 @@ test('a coordinator calibrates from the answers there are, looks it through, app
 	await expect(use).toBeVisible({ timeout: 200_000 });
 	const proposed = Number((await use.innerText()).match(/\d+/)![0]);
 	expect(proposed).toBeGreaterThan(20);
-	const rows = page.locator('table.roster tbody tr');
+	const rows = page.getByRole('table', { name: 'Families of questions' }).locator('tbody tr');
 	const all = await rows.count();
 	expect(all).toBeGreaterThan(300);
-	await page.getByRole('button', { name: 'Answers', exact: true }).click();
+	await page.getByRole('link', { name: 'Answers', exact: true }).click();
+	await expect(page).toHaveURL(/sort=answers/);
 	const answers = await rows.locator('td:nth-child(5)').allInnerTexts();
 	expect(answers.map(Number)).toEqual(answers.map(Number).sort((a, b) => b - a));
 	await page.getByLabel('Show').selectOption('few');
@@ -62,7 +63,7 @@ test('a calibration is canceled; a specialist sees calibration but changes nothi
 	expect(await refused.text()).toContain('cannot calibrate');
 	await context.clearCookies();
 	await signInStaff(other, 'avocet');
-	await other.goto(`${address()}/screen`);
+	await other.goto(`${address()}/screen?scope=school`);
 	await expect(other.getByRole('link', { name: 'Calibration' })).toHaveCount(0);
 	expect((await other.goto(`${address()}/screen/calibration`))!.status()).toBe(403);
 	await context.close();

@@ -3,7 +3,7 @@ import { address, signInStaff } from './people';
 
 test('a verdict changes the tier from its date', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/decide`);
+	await page.goto(`${address()}/decide?scope=school`);
 	const review = page.locator('article').last();
 	const name = await review.getByRole('heading').innerText();
 	await review.getByRole('link', { name: 'Record a verdict' }).click();
@@ -21,7 +21,7 @@ test('each review shows the advice with its reasons, and a verdict without a nex
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/decide`);
+	await page.goto(`${address()}/decide?scope=school`);
 	for (const review of await page.locator('article').all()) {
 		await expect(review).toContainText(/The rule advises: (exit|fade|continue|adjust|intensify|not enough yet)/);
 		expect(await review.locator('li').count()).toBeGreaterThan(0);
@@ -41,7 +41,7 @@ test('a verdict for another tier offers the groups that have a place, and says w
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/decide`);
+	await page.goto(`${address()}/decide?scope=school`);
 	// Of a student in tier 2, whom the verdict moves to tier 3.
 	const review = page
 		.locator('article')

@@ -37,7 +37,7 @@ test('a class teacher sees what to reteach to all, who needs what, and which gro
 	page
 }) => {
 	await signInStaff(page, 'phalarope');
-	await page.goto(`${address()}/gaps/class`);
+	await page.goto(`${address()}/gaps/class?scope=school`);
 	await expect(page.locator('.whole').filter({ hasText: 'Remainders' })).toContainText(
 		/\d+ of 22 with evidence lack it, \d+% \(95% interval \d+% to \d+%\)/
 	);

@@ -19,7 +19,7 @@ test('the needle map is walked by arrow keys, and Enter shows the answers behind
 
 test('the whole school’s map holds every student though only some rows are drawn', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/gaps`);
+	await page.goto(`${address()}/gaps?scope=school`);
 	await expect(page.getByText('264 students', { exact: true })).toBeVisible();
 	const drawn = await page.locator('tr[data-student]').count();
 	expect(drawn).toBeLessThan(100);
@@ -33,7 +33,7 @@ test('the whole school’s map holds every student though only some rows are dra
 
 test('arrow keys held down go on past the rows and columns that are drawn', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/gaps?columns=all`);
+	await page.goto(`${address()}/gaps?columns=all&scope=school`);
 	const grid = page.getByRole('grid', { name: /Needle map/ });
 	await grid.locator('[data-at="0 0"]').focus();
 	for (let i = 0; i < 80; i++) await page.keyboard.press('ArrowDown');
@@ -46,7 +46,7 @@ test('arrow keys held down go on past the rows and columns that are drawn', asyn
 
 test('J walks past the rows that are drawn, and the map follows', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/gaps?student=264`);
+	await page.goto(`${address()}/gaps?student=264&scope=school`);
 	const row = page.locator('tr[data-student].current');
 	await expect(row).toBeInViewport();
 	await page.waitForLoadState('networkidle');
@@ -60,7 +60,7 @@ test('J walks past the rows that are drawn, and the map follows', async ({ page 
 
 test('a skill that a whole class lacks is named as a lesson for the class, not as a group', async ({ page }) => {
 	await signInStaff(page, 'phalarope');
-	await page.goto(`${address()}/gaps`);
+	await page.goto(`${address()}/gaps?scope=school`);
 	const notice = page.locator('.classwide').filter({ hasText: 'Phalarope: Remainders' });
 	await expect(notice).toContainText(/\d+ of 2[0-2] with evidence lack it/);
 	await expect(notice).toContainText('a lesson for the whole class');

@@ -9,7 +9,7 @@ test('a class teacher gives reading aloud by keyboard alone, minute, wrong tap a
 }) => {
 	await page.clock.install({ time: new Date('2026-11-23T15:00:00Z') });
 	await signInStaff(page, 'turnstone');
-	await page.goto(`${address()}/screen/sittings?window=4`);
+	await page.goto(`${address()}/screen/sittings?window=4&scope=school`);
 	const first = page.locator('tr[data-student]').filter({ hasText: 'not started' }).first();
 	const name = await first.getByRole('rowheader').innerText();
 	const give = first.getByRole('link', { name: `Give to ${name}` });
@@ -109,7 +109,7 @@ test('number fluency is planned and given by touch; marks outlast a closed page,
 
 test('a measure stopped at once is not scored, and a closed window takes none', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen/give?window=4&to=219`);
+	await page.goto(`${address()}/screen/give?window=4&to=219&scope=school`);
 	await page.getByRole('button', { name: 'Start', exact: true }).click();
 	await page.getByRole('button', { name: 'Stop now' }).click();
 	await place(page, 3).click();
@@ -118,14 +118,14 @@ test('a measure stopped at once is not scored, and a closed window takes none', 
 	await page.getByRole('button', { name: 'Start over' }).click();
 	await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
 
-	await page.goto(`${address()}/screen/give?window=3&to=219`);
+	await page.goto(`${address()}/screen/give?window=3&to=219&scope=school`);
 	await expect(page.getByText('The window is open from')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveCount(0);
 });
 
 test('a teacher gives measures to her own class only', async ({ page }) => {
 	await signInStaff(page, 'avocet');
-	await page.goto(`${address()}/screen/give?window=4&to=219`);
+	await page.goto(`${address()}/screen/give?window=4&to=219&scope=school`);
 	await expect(page.getByRole('link', { name: 'Sittings' })).toHaveAttribute('aria-current', 'page');
 	const answer = await page.request.post(`${address()}/screen/give?/save`, {
 		headers: { origin: address(), accept: 'application/json' },
@@ -146,7 +146,7 @@ test('the student’s copy is printed alone: the passage in large type, the fact
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen/give?window=4&to=219`);
+	await page.goto(`${address()}/screen/give?window=4&to=219&scope=school`);
 	await page.emulateMedia({ media: 'print' });
 	await expect(page.locator('section').filter({ hasText: 'How many eels live in a river?' })).toBeVisible();
 	await expect(board(page)).toBeHidden();

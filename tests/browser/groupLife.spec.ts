@@ -19,7 +19,7 @@ test('an interventionist sees her sessions today and takes attendance in two tap
 	page
 }) => {
 	await signInStaff(page, 'interventionist1');
-	await page.goto(`${address()}/groups/today`);
+	await page.goto(`${address()}/groups/today?scope=school`);
 	await expect(page.getByRole('heading', { name: /^My sessions today/ })).toBeVisible();
 	const session = page.locator('main section[aria-label]').first();
 	const students = session.locator('.who');
@@ -94,9 +94,9 @@ test('a group changes: somebody joins with a reason, leaves, it pauses, and each
 
 test('groups are read as they were on an earlier day', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/groups?on=2026-10-20`);
+	await page.goto(`${address()}/groups?on=2026-10-20&scope=school`);
 	await expect(page.getByText('No group of this scope met on Tue, Oct 20.')).toBeVisible();
-	await page.goto(`${address()}/groups?on=2026-11-02`);
+	await page.goto(`${address()}/groups?on=2026-11-02&scope=school`);
 	await expect(page.getByRole('heading', { name: 'Groups in the whole school on Mon, Nov 2' })).toBeVisible();
 	expect(await page.locator('section').count()).toBeGreaterThan(5);
 });
@@ -105,7 +105,7 @@ test('the timetable takes meeting times, what classes keep, absences, and a cale
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/groups/timetable`);
+	await page.goto(`${address()}/groups/timetable?scope=school`);
 	const status = page.getByRole('status');
 	const undo = status.getByRole('button', { name: 'Undo' });
 	const add = page.locator('form').filter({ has: page.getByRole('heading', { name: 'Add a meeting time' }) });

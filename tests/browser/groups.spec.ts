@@ -158,7 +158,7 @@ test('drafts are kept beside each other, opened again with what has changed, and
 		await page.getByRole('status').getByRole('button', { name: 'Close' }).click();
 		await expect(page.getByRole('status').filter({ hasText: 'Kept as' })).toHaveCount(0);
 	}
-	await page.goto(`${address()}/groups/drafts`);
+	await page.goto(`${address()}/groups/drafts?scope=school`);
 	const cell = (row: string, draft: number) =>
 		page
 			.getByRole('row', { name: new RegExp(`^${row}`) })
@@ -171,7 +171,7 @@ test('drafts are kept beside each other, opened again with what has changed, and
 	await expect(page.getByRole('heading', { name: 'Two groups' })).toBeVisible();
 	await expect(page.getByText('Nothing its groups rest on has changed')).toBeVisible();
 	expect(await page.locator('section.column:not(.out)').count()).toBeLessThanOrEqual(2);
-	await page.goto(`${address()}/groups/drafts`);
+	await page.goto(`${address()}/groups/drafts?scope=school`);
 	await page.getByRole('button', { name: 'Put Two groups away' }).click();
 	await expect(page.getByRole('columnheader')).toHaveCount(1);
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
@@ -196,7 +196,7 @@ test('why a group is a group, what a move costs while the student is held, and o
 	const out = page.getByRole('region', { name: 'In no group' });
 	const before = await out.locator('[data-chip]').count();
 	await out.getByLabel('Add a student').fill('zebra');
-	await expect(out.getByRole('option')).toHaveText('Nobody else in scope is called that.');
+	await expect(out.getByRole('option')).toHaveText('Nobody else is called that.');
 	await out.getByLabel('Add a student').press('Escape');
 	await out.getByRole('button', { name: 'Add' }).click();
 	await expect(out.getByRole('alert')).toHaveText('Choose a student first.');

@@ -4,7 +4,7 @@ import { address, signInStaff, signInStudent, workThrough } from './people';
 /** Once around all six legs, from sign-in to verdict, with a student in between. */
 test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 
 	// Screen: a class, low to high; choose the lowest five.
 	await page.getByRole('button', { name: /Whole school/ }).click();

@@ -20,7 +20,7 @@ test('a practice set is assigned with who and how many, and taken back in one st
 
 test('the newest sets are listed, and all of them when asked', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/practice`);
+	await page.goto(`${address()}/practice?scope=school`);
 	const rows = page.locator('section').first().locator('tbody tr');
 	await expect(rows).toHaveCount(40);
 	const all = page.getByRole('link', { name: /^Show all \d+ sets$/ });
@@ -32,7 +32,7 @@ test('the newest sets are listed, and all of them when asked', async ({ page }) 
 
 test('sample questions are paged through with key, solution and what wrong answers tell', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/practice/new?for=student:60`);
+	await page.goto(`${address()}/practice/new?for=student:60&scope=school`);
 	const sample = page.locator('.sample');
 	const seen = new Set<string>();
 	for (let i = 0; i < 6; i++) {
@@ -50,7 +50,7 @@ test('sample questions are paged through with key, solution and what wrong answe
 
 test('another skill can be chosen, and dates that do not fit are refused', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/practice/new?for=student:61`);
+	await page.goto(`${address()}/practice/new?for=student:61&scope=school`);
 	const statement = page.locator('.offers + p');
 	const before = await statement.innerText();
 	await page.getByRole('combobox', { name: 'Another skill' }).selectOption({ index: 20 });
@@ -72,7 +72,7 @@ test('another skill can be chosen, and dates that do not fit are refused', async
 
 test('a set opens with nobody in the whole school, and one for many is asked for once more', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/practice`);
+	await page.goto(`${address()}/practice?scope=school`);
 	await page.waitForLoadState('networkidle');
 	await page.getByRole('link', { name: 'New practice set' }).click();
 	await expect(page.getByRole('heading', { name: 'Who: nobody yet' })).toBeVisible();
@@ -85,7 +85,7 @@ test('a set opens with nobody in the whole school, and one for many is asked for
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
 	// A class is chosen by its name, and needs no second question.
-	await page.goto(`${address()}/practice/new`);
+	await page.goto(`${address()}/practice/new?scope=school`);
 	await page.waitForLoadState('networkidle');
 	await page
 		.getByRole('button', { name: /^Godwit/ })

@@ -36,7 +36,7 @@ test('what people print holds no controls and fits its page: group, reviews, res
 
 test('a student’s sheet for a meeting holds probes, sessions, practice and advice on one page', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/decide`);
+	await page.goto(`${address()}/decide?scope=school`);
 	await page.locator('article').first().getByRole('heading').getByRole('link').click();
 	await page.getByRole('complementary', { name: 'Selected student' }).getByRole('link').first().click();
 	await expect(page.getByRole('heading', { name: 'Weekly probes' })).toBeVisible();
@@ -50,7 +50,7 @@ test('a student’s sheet for a meeting holds probes, sessions, practice and adv
 test('the sessions of a day print on one page, with names to tick and the questions for the end', async ({ page }) => {
 	await signInStaff(page, 'interventionist1');
 	// Those of one person, as a substitute gets them.
-	await page.goto(`${address()}/groups/today`);
+	await page.goto(`${address()}/groups/today?scope=school`);
 	await expect(page.getByRole('heading', { name: /^My sessions today/ })).toBeVisible();
 	const sessions = await page.locator('section[aria-label]').count();
 	expect(sessions).toBeGreaterThan(0);

@@ -31,7 +31,7 @@ test('a student’s report fits one page, for staff with numbers and for the fam
 
 test('reports of a whole class are printed at once, those without a score too', async ({ page }) => {
 	await signInStaff(page, 'knot');
-	await page.goto(`${address()}/screen/report`);
+	await page.goto(`${address()}/screen/report?scope=school`);
 	await page.getByLabel('Who').selectOption('yes');
 	await expect(page.locator('article')).toHaveCount(22);
 	await expect(page.getByRole('button', { name: 'Print 22 reports' })).toBeVisible();
@@ -41,7 +41,7 @@ test('reports of a whole class are printed at once, those without a score too', 
 
 test('reports go out as a PDF, one a page, to those who may see the students only', async ({ page }) => {
 	await signInStaff(page, 'knot');
-	await page.goto(`${address()}/screen/report?for=family`);
+	await page.goto(`${address()}/screen/report?for=family&scope=school`);
 	await page.getByLabel('Who').selectOption('yes');
 	await expect(page.getByRole('button', { name: 'Print 22 reports' })).toBeVisible();
 	const [download] = await Promise.all([

@@ -12,7 +12,7 @@ test('every list shows every student in scope, the untested too', async ({ page 
 		expect(shown, path).toBe(22);
 	}
 	// Of a long list a part is drawn; scrolled through, everybody comes by once, those not started at the end.
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	await expect(page.getByRole('table', { name: 'Results' })).toHaveAttribute('aria-rowcount', '265');
 	const seen = new Set<string>();
 	await expect(async () => {
@@ -28,7 +28,7 @@ test('a long table is one tab stop, with arrows within, and all of its list can 
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen/sittings`);
+	await page.goto(`${address()}/screen/sittings?scope=school`);
 	const table = page.getByRole('table', { name: 'Sittings' });
 	await expect(table.locator('tbody [tabindex="0"]')).toHaveCount(1);
 	const links = table.locator('tbody th a');
@@ -56,7 +56,7 @@ test('a long table is one tab stop, with arrows within, and all of its list can 
 
 test('a flagged sitting waits for a person; keeping it gives scores, and undo takes them back', async ({ page }) => {
 	await signInStaff(page, 'coordinator');
-	await page.goto(`${address()}/screen?status=needs+another+look`);
+	await page.goto(`${address()}/screen?status=needs+another+look&scope=school`);
 	await page.getByRole('link', { name: /sittings need another look/ }).click();
 	const list = page.locator('details li');
 	await expect(list.first()).toBeVisible();
@@ -74,7 +74,7 @@ test('a flagged sitting waits for a person; keeping it gives scores, and undo ta
 
 test('a domain of a flagged sitting is given again, and taken back', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen/sittings`);
+	await page.goto(`${address()}/screen/sittings?scope=school`);
 	await page.locator('summary').click();
 	const first = page.locator('details li').first();
 	const name = await first.getByRole('link').first().innerText();
@@ -129,7 +129,7 @@ test('a window is planned for some classes, opened early, and taken away; imposs
 
 test('who is missing is noted, excused with a reason, and printed for the class teacher', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen/sittings?status=not+started`);
+	await page.goto(`${address()}/screen/sittings?status=not+started&scope=school`);
 	const rows = page.locator('tr[data-student]');
 	const count = await rows.count();
 	expect(count).toBeGreaterThan(2);
@@ -185,8 +185,8 @@ test('a school is read from grades over classes to students, on any domain, with
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen`);
-	const classes = page.getByRole('table').first();
+	await page.goto(`${address()}/screen?scope=school`);
+	const classes = page.getByRole('table', { name: 'Results by grade and class' });
 	await expect(classes.locator('tbody tr')).toHaveCount(18);
 	await page.getByRole('combobox', { name: 'Measure' }).selectOption({ label: 'Measurement' });
 	await expect(page).toHaveURL(/on=4/);
@@ -219,7 +219,7 @@ test('beside the panel every column can be scrolled into view, and names stay th
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/screen?scope=class:7&student=140`);
 	const panel = (await page.getByRole('complementary').boundingBox())!;
-	const last = page.locator('table.roster thead th').last();
+	const last = page.getByRole('table', { name: 'Results', exact: true }).locator('thead th').last();
 	const right = async () => {
 		const { x, width } = (await last.boundingBox())!;
 		return x + width;
@@ -227,7 +227,7 @@ test('beside the panel every column can be scrolled into view, and names stay th
 	expect(await right()).toBeGreaterThan(panel.x);
 	await page.evaluate(() => window.scrollTo(document.documentElement.scrollWidth, 0));
 	expect(await right()).toBeLessThanOrEqual(panel.x);
-	const name = (await page.locator('table.roster tbody tr.current th').boundingBox())!;
+	const name = (await page.locator('table[aria-rowcount] tbody tr.current th').boundingBox())!;
 	expect(name.x).toBeGreaterThanOrEqual(0);
 });
 
@@ -271,22 +271,25 @@ test('a score says why: every answer, what was known after it, and by domain; wi
 	const points = (await score.innerText()).trim();
 	await score.click();
 	await expect(page.getByRole('heading', { level: 1 })).toContainText(`${points} ± `);
-	const steps = page.locator('table.answers tbody tr');
+	const steps = page.getByRole('table', { name: 'Answer by answer' }).locator('tbody tr');
 	const count = await steps.count();
 	expect(count).toBeGreaterThanOrEqual(25);
 	await expect(steps.last().locator('td').last()).toContainText(points);
-	const answers = await page.locator('table:not(.answers) tbody tr td:nth-child(2)').allInnerTexts();
+	const answers = await page
+		.getByRole('table', { name: 'Scores by domain' })
+		.locator('tbody tr td:nth-child(2)')
+		.allInnerTexts();
 	expect(answers.reduce((sum, text) => sum + Number(text), 0)).toBe(count);
 	await expect(page.getByRole('img', { name: `The score after each of ${count} answers` })).toBeVisible();
 
 	// Absent in the demo.
-	await page.goto(`${address()}/screen/score?of=254`);
+	await page.goto(`${address()}/screen/score?of=254&scope=school`);
 	await expect(page.getByText(/has answered nothing in Winter screening yet/)).toBeVisible();
 });
 
 test('results are narrowed by what the roster says, and everybody can be shown again', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	const rows = page.locator('tbody tr[data-student]');
 	const list = page.getByRole('table', { name: 'Results' });
 	await expect(list).toHaveAttribute('aria-rowcount', '265');

@@ -31,7 +31,7 @@ test('scope and selected student persist across legs, and J and K walk the roste
 
 test('the slash key finds a student, and the question mark lists the shortcuts', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/screen`);
+	await page.goto(`${address()}/screen?scope=school`);
 	const name = await page.locator('tbody tr[data-student] th a').nth(8).innerText();
 	// The page takes keys once it has come alive.
 	await expect(async () => {
@@ -54,4 +54,34 @@ test('the slash key finds a student, and the question mark lists the shortcuts',
 	await expect(page.getByRole('dialog', { name: 'Keyboard shortcuts' })).toBeVisible();
 	await page.keyboard.press('Escape');
 	await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('who has a caseload begins with it, finds students beyond it, and changes to the whole school in one step', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/gaps`);
+	const scope = page.locator('header').getByRole('button', { name: /^My caseload \d+$/ });
+	await expect(scope).toBeVisible();
+	const size = Number((await scope.innerText()).match(/\d+/)![0]);
+	expect(size).toBeLessThan(264);
+	await page.goto(`${address()}/screen`);
+	await expect(page.locator('table[aria-rowcount]')).toHaveAttribute('aria-rowcount', String(size + 1));
+
+	// Everybody in the school, to find one who is not on the caseload.
+	const idsIn = async (key: string) => {
+		await page.goto(`${address()}/gaps/check?scope=${key}`);
+		return page.locator('tr[data-student]').evaluateAll((rows) => rows.map((row) => row.getAttribute('data-student')!));
+	};
+	const own = new Set(await idsIn('caseload'));
+	expect(own.size).toBe(size);
+	const other = (await idsIn('school')).find((id) => !own.has(id))!;
+	const name = await page.locator(`tr[data-student="${other}"] th a`).innerText();
+	await page.goto(`${address()}/screen`);
+	await page.getByLabel('Find a student or a skill').fill(name);
+	await expect(page.getByRole('option').first()).toHaveText('Nobody in your caseload is called that; elsewhere:');
+	await page.keyboard.press('Enter');
+	await expect(page).toHaveURL(new RegExp(`student=${other}`));
+	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(name);
+	await expect(page.locator('header').getByRole('button', { name: 'Whole school 264' })).toBeVisible();
 });

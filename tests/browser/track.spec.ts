@@ -3,7 +3,7 @@ import { address, signInStaff } from './people';
 
 test('the chart tells baseline, aimline, trend and forecast in words too', async ({ page }) => {
 	await signInStaff(page, 'specialist');
-	await page.goto(`${address()}/track`);
+	await page.goto(`${address()}/track?scope=school`);
 	const rows = page.locator('tbody tr[data-student]');
 	const enough = rows
 		.filter({ hasNot: page.getByText('not yet') })

@@ -166,6 +166,12 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					for (const key of keys) found.push(await (await scope.findScope(database, staff, key, TODAY))?.students());
 				return found;
 			}),
+			defaultScope: given(async ({ database, me }) => {
+				const found = [];
+				for (const staff of Object.values(me.staff))
+					found.push(await (await scope.defaultScope(database, staff, TODAY)).students());
+				return found;
+			}),
 			scopeChoices: given(({ database, me }) => scope.scopeChoices(database, me.staff.specialist, TODAY))
 		}
 	],

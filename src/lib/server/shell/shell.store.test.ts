@@ -19,7 +19,7 @@ import { screeningWindows } from '../screen/store/windows';
 import { readStandings } from '../standing';
 import { peekAt } from './peek';
 import { ribbon } from './ribbon';
-import { findScope, scopeChoices } from './store/scope';
+import { defaultScope, findScope, scopeChoices } from './store/scope';
 
 let small: SmallSchool;
 let students: RosterStudent[];
@@ -183,5 +183,17 @@ describe('a scope', () => {
 		const offered = async (role: 'specialist' | 'teacher') =>
 			(await scopeChoices(small.database, staffAs(role), TODAY)).some(({ key }) => key === 'caseload');
 		expect([await offered('specialist'), await offered('teacher')]).toEqual([true, false]);
+	});
+
+	it('that nobody has chosen is a caseload with somebody in it, else all that the person may see', async () => {
+		const { database } = small;
+		const [own, later] = [TODAY, addDays(TODAY, 7)];
+		const key = async (role: 'specialist' | 'interventionist' | 'coordinator' | 'teacher', day: string) =>
+			(await defaultScope(database, staffAs(role), day)).key;
+		expect(await key('specialist', own)).toBe('caseload');
+		expect(await key('interventionist', own)).toBe('caseload');
+		// Nobody is in tier 2 any more.
+		expect(await key('specialist', later)).toBe('school');
+		expect([await key('coordinator', own), await key('teacher', own)]).toEqual(['school', 'school']);
 	});
 });

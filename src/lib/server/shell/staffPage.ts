@@ -1,4 +1,4 @@
-import { findScope, type Scope } from './store/scope';
+import { defaultScope, findScope, type Scope } from './store/scope';
 import { error, fail, type RequestEvent } from '@sveltejs/kit';
 import { NotOfTheSchool, type RootDatabase } from '../database';
 import { type RosterStudent, visibleAmong } from '../people';
@@ -12,11 +12,14 @@ export async function staffContext(locals: App.Locals): Promise<{ staff: Staff; 
 	return { staff: locals.viewer, school: await locals.school };
 }
 
-/** The scope the address names, read once a request; 404 when it is not this person's to see. */
+/** The scope the address names, or else the person's own, read once a request; 404 when it is not theirs to see. */
 export async function scopeOf(locals: App.Locals, url: URL, staff: Staff, school: School): Promise<Scope> {
 	// Read each time, so that each load that asks is known to depend on it.
-	const key = url.searchParams.get('scope') ?? 'school';
-	locals.scope ??= findScope(locals.database, staff, key, school.today);
+	const key = url.searchParams.get('scope');
+	locals.scope ??=
+		key === null
+			? defaultScope(locals.database, staff, school.today)
+			: findScope(locals.database, staff, key, school.today);
 	const scope = await locals.scope;
 	if (!scope) error(404, 'No such class, group or list of students for you.');
 	return scope;

@@ -1,12 +1,11 @@
 <!--
-	One student of the scope, found by typing part of a name. In a form the choice goes by `name`.
+	One student, of all whom the person may see, found by typing part of a name. In a form the choice goes by `name`.
 
 	<StudentPicker label="Who joins" name="students" not={ids} />
 -->
 <script lang="ts">
 	import { Combobox } from 'bits-ui';
 	import { onDestroy } from 'svelte';
-	import { page } from '$app/state';
 	import { sayFound, type FoundStudent } from './foundStudent';
 	import { Search } from './search.svelte';
 
@@ -32,7 +31,7 @@
 		chosen = null;
 		typed = text;
 		open = text.trim() !== '';
-		search.ask(text, { scope: page.url.searchParams.get('scope') ?? 'school' });
+		search.ask(text, { scope: 'school' });
 	}
 	function take(id: string) {
 		chosen = found.find((student) => String(student.id) === id) ?? chosen;
@@ -60,7 +59,7 @@
 					{search.failed
 						? 'The server could not be asked. Try again in a moment.'
 						: search.found
-							? 'Nobody else in scope is called that.'
+							? 'Nobody else is called that.'
 							: 'Looking …'}
 				</Combobox.Item>
 			{/each}

@@ -1,5 +1,8 @@
 <!-- What a calibration found, family by family, to be looked through and approved. -->
 <script lang="ts">
+	import { page } from '$app/state';
+	import type { Column } from '../table/columns';
+	import Table from '../table/Table.svelte';
 	import { number, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
@@ -39,18 +42,21 @@
 	// svelte-ignore state_referenced_locally
 	let chosen = $state(found.families.filter(({ isProposed }) => isProposed).map(({ familyId }) => familyId));
 	let show = $state('all');
-	let sort = $state<'code' | 'answers' | 'discrimination' | 'change' | 'misfit'>('code');
 
 	const flagged = $derived(found.families.filter(({ flags }) => flags.length));
 	const few = $derived(found.families.filter(({ isEnough }) => !isEnough));
 	const change = ({ points }: Family) => points.found - points.before;
-	const keys: Record<typeof sort, (family: Family) => number | string> = {
-		code: ({ skill }) => skill.code,
-		answers: ({ answers }) => -answers,
-		discrimination: ({ discrimination }) => discrimination,
-		change: (family) => -Math.abs(change(family)),
-		misfit: ({ misfit }) => -misfit
+	const keys = {
+		code: ({ skill }: Family) => skill.code,
+		answers: ({ answers }: Family) => -answers,
+		discrimination: ({ discrimination }: Family) => discrimination,
+		change: (family: Family) => -Math.abs(change(family)),
+		misfit: ({ misfit }: Family) => -misfit
 	};
+	const sort = $derived.by(() => {
+		const wanted = page.url.searchParams.get('sort') ?? '';
+		return wanted in keys ? (wanted as keyof typeof keys) : 'code';
+	});
 	const shown = $derived(
 		(show === 'flagged' ? flagged : show === 'few' ? few : found.families).toSorted((a, b) => {
 			const [one, other] = [keys[sort](a), keys[sort](b)];
@@ -58,16 +64,33 @@
 		})
 	);
 	const signed = (value: number) => (Math.round(value) > 0 ? '+' : '') + number(value);
-	const heads: { key: typeof sort; label: string; title: string }[] = [
-		{ key: 'answers', label: 'Answers', title: 'First tries in diagnostics that count' },
+	const columns = $derived<(Column | false)[]>([
+		mayApply && { label: 'Use' },
+		{ label: 'Skill, and such a question', sort: 'code' },
+		{ label: 'Right', isNumber: true },
+		{ label: 'Median time', isNumber: true },
+		{ label: 'Answers', sort: 'answers', title: 'First tries in diagnostics that count', isNumber: true },
 		{
-			key: 'discrimination',
 			label: 'Discrimination',
-			title: 'How sharply it tells students apart; 1.2 is supposed at first'
+			sort: 'discrimination',
+			title: 'How sharply it tells students apart; 1.2 is supposed at first',
+			isNumber: true
 		},
-		{ key: 'change', label: 'Difficulty', title: 'In points: supposed or used until now, and found' },
-		{ key: 'misfit', label: 'Misfit', title: 'Root of the mean squared distance of right answers from the curve' }
-	];
+		{
+			label: 'Difficulty',
+			sort: 'change',
+			title: 'In points: supposed or used until now, and found',
+			isNumber: true
+		},
+		{
+			label: 'Misfit',
+			sort: 'misfit',
+			title: 'Root of the mean squared distance of right answers from the curve',
+			isNumber: true
+		},
+		{ label: 'Drift', isNumber: true },
+		{ label: 'Doubt' }
+	]);
 </script>
 
 <p class="about">
@@ -78,26 +101,24 @@
 </p>
 <details>
 	<summary>Ability found, by grade and window</summary>
-	<div class="wide-table">
-		<table>
-			<thead
-				><tr
-					><th>Window</th><th>Grade</th><th class="number">Sittings</th><th class="number">Mean, points</th><th
-						class="number">Spread, points</th
-					></tr
-				></thead
-			>
-			<tbody>
-				{#each found.groups as { grade, windowId, window, mean, sd, students } (`${windowId} ${grade}`)}
-					<tr
-						><td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number"
-							>{number(toPoints(mean))}</td
-						><td class="number">{number(POINTS_PER_LOGIT * sd)}</td></tr
-					>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<Table
+		says="Groups of students"
+		columns={[
+			{ label: 'Window' },
+			{ label: 'Grade' },
+			{ label: 'Sittings', isNumber: true },
+			{ label: 'Mean, points', isNumber: true },
+			{ label: 'Spread, points', isNumber: true }
+		]}
+		rows={found.groups}
+		key={({ windowId, grade }) => `${windowId} ${grade}`}
+		narrow
+	>
+		{#snippet cells({ grade, window, mean, sd, students })}
+			<td>{window}</td><td>{grade}</td><td class="number">{students}</td><td class="number">{number(toPoints(mean))}</td
+			><td class="number">{number(POINTS_PER_LOGIT * sd)}</td>
+		{/snippet}
+	</Table>
 </details>
 
 <form method="POST" action="?/apply" use:enhance>
@@ -120,67 +141,40 @@
 	</div>
 </form>
 
-<div class="wide-table">
-	<table class="roster">
-		<thead>
-			<tr>
-				{#if mayApply}<th>Use</th>{/if}
-				<th aria-sort={sort === 'code' ? 'ascending' : undefined}
-					><button class="plain" onclick={() => (sort = 'code')}>Skill, and such a question</button></th
-				>
-				<th class="number">Right</th>
-				<th class="number">Median time</th>
-				{#each heads as { key, label, title } (key)}
-					<th class="number" aria-sort={sort === key ? 'ascending' : undefined}
-						><button class="plain" {title} onclick={() => (sort = key)}>{label}</button></th
-					>
-				{/each}
-				<th class="number">Drift</th>
-				<th>Doubt</th>
-			</tr>
-		</thead>
-		<tbody>
-			{#each shown as family (family.familyId)}
-				<tr>
-					{#if mayApply}
-						<td>
-							{#if family.isEnough}<input
-									type="checkbox"
-									value={family.familyId}
-									bind:group={chosen}
-									aria-label="Use {family.familyId}"
-								/>{/if}
-						</td>
-					{/if}
-					<th scope="row">
-						<a href={keepingScope(`/library/${family.skill.code}`)}>{family.skill.code} {family.skill.name}</a>
-						<span class="sample soft">{family.sample}</span>
-					</th>
-					<td class="number">{Math.round(100 * family.right)}%</td>
-					<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
-					<td class="number">{family.answers}</td>
-					<td class="number"
-						>{number(family.discrimination, 2)}
-						<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
-					>
-					<td class="number"
-						><span class="soft">{number(family.points.before)} →</span>
-						{number(family.points.found)} <span class="soft">± {number(family.points.error)}</span></td
-					>
-					<td class="number">{family.misfit.toFixed(3)}</td>
-					<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>
-					<td>{family.isEnough ? family.flags.join(', ') : 'too few answers'}</td>
-				</tr>
-			{:else}
-				<tr
-					><td colspan="10" class="soft"
-						>No family of questions is so. <button class="plain" onclick={() => (show = 'all')}>Show all</button></td
-					></tr
-				>
-			{/each}
-		</tbody>
-	</table>
-</div>
+<Table says="Families of questions" {columns} {sort} rows={shown} key={({ familyId }) => familyId}>
+	{#snippet cells(family)}
+		{#if mayApply}
+			<td>
+				{#if family.isEnough}<input
+						type="checkbox"
+						value={family.familyId}
+						bind:group={chosen}
+						aria-label="Use {family.familyId}"
+					/>{/if}
+			</td>
+		{/if}
+		<th scope="row">
+			<a href={keepingScope(`/library/${family.skill.code}`)}>{family.skill.code} {family.skill.name}</a>
+			<span class="sample soft">{family.sample}</span>
+		</th>
+		<td class="number">{Math.round(100 * family.right)}%</td>
+		<td class="number">{(family.medianMs / 1000).toFixed(1)} s</td>
+		<td class="number">{family.answers}</td>
+		<td class="number"
+			>{number(family.discrimination, 2)}
+			<span class="soft">± {family.standardErrors.discrimination.toFixed(2)}</span></td
+		>
+		<td class="number"
+			><span class="soft">{number(family.points.before)} →</span>
+			{number(family.points.found)} <span class="soft">± {number(family.points.error)}</span></td
+		>
+		<td class="number">{family.misfit.toFixed(3)}</td>
+		<td class="number">{family.points.drift === null ? '' : signed(family.points.drift)}</td>
+		<td>{family.isEnough ? family.flags.join(', ') : 'too few answers'}</td>
+	{/snippet}
+	{#snippet empty()}No family of questions is so. <button class="plain" onclick={() => (show = 'all')}>Show all</button
+		>{/snippet}
+</Table>
 <p class="soft about">
 	Tells little: discrimination under 0.6. Does not fit: misfit beyond what chance gives to 99 of 100 families that fit.
 	Has drifted: harder or easier in the newest window than before by more than 7.5 points and three standard errors. A
@@ -200,15 +194,6 @@
 		gap: 16px;
 		align-items: center;
 		margin-bottom: 10px;
-	}
-	th button {
-		font-weight: 600;
-		color: var(--ink);
-		padding: 0;
-		min-height: 28px;
-	}
-	[aria-sort] button {
-		color: var(--verdigris);
 	}
 	td {
 		white-space: nowrap;

@@ -1,5 +1,7 @@
 <!-- Results class by class on one measure: distribution, bands, and movement since the window before. -->
 <script lang="ts">
+	import type { Column } from '../table/columns';
+	import Table from '$lib/ui/table/Table.svelte';
 	import type { ScoreSummary } from '$lib/core/screening';
 	import { number, signed } from '$lib/core/words';
 	import DotHistogram from '../charts/DotHistogram.svelte';
@@ -28,76 +30,62 @@
 		earlier: { name: string } | null;
 	}
 	let { parts, measure, unit, name, axis, earlier }: Props = $props();
+
+	const numbers = (...labels: string[]): Column[] => labels.map((label) => ({ label, isNumber: true }));
+	const columns = $derived<(Column | false)[]>([
+		{ label: 'Class' },
+		...numbers('Scored'),
+		{ label: name, head: scale },
+		...numbers('Median', 'Below', 'Near the line', 'Above'),
+		...(earlier ? numbers(`Since ${earlier.name.split(' ')[0].toLowerCase()}`, 'Risen', 'Fallen') : []),
+		measure > 0 && { label: 'Next' }
+	]);
 </script>
 
-<div class="wide-table">
-	<table>
-		<thead>
-			<tr>
-				<th>Class</th>
-				<th class="number">Scored</th>
-				<th>
-					<span class="axis soft"
-						><span>{axis.from}</span><span>{name}, one dot a student</span><span>{axis.to}</span></span
-					>
-				</th>
-				<th class="number">Median</th>
-				<th class="number">Below</th>
-				<th class="number">Near the line</th>
-				<th class="number">Above</th>
-				{#if earlier}
-					<th class="number">Since {earlier.name.split(' ')[0].toLowerCase()}</th>
-					<th class="number">Risen</th>
-					<th class="number">Fallen</th>
-				{/if}
-				{#if measure}<th>Next</th>{/if}
-			</tr>
-		</thead>
-		<tbody>
-			{#each parts as { key, label, isGrade, size, cut, scores, ...summary } (key)}
-				<tr class:grade={isGrade}>
-					<th scope="row"><a href={withState({ scope: key, student: null })}>{label}</a></th>
-					<td class="number">{summary.scored}<span class="soft">/{size}</span></td>
-					<td>
-						{#if summary.quartiles}
-							<DotHistogram
-								{scores}
-								{cut}
-								from={axis.from}
-								to={axis.to}
-								says="{summary.scored} scores, median {number(summary.quartiles.median)}, half of them from {number(
-									summary.quartiles.lower
-								)} to {number(summary.quartiles.upper)}"
-							/>
-						{:else}<span class="soft">no scores yet</span>{/if}
-					</td>
-					<td class="number">{summary.quartiles ? number(summary.quartiles.median) : ''}</td>
-					{#each ['below', 'near', 'above'] as const as band (band)}
-						<td class="number">
-							{#if summary.bands[band]}<a href={withState({ scope: key, status: band, student: null })}
-									>{summary.bands[band]}</a
-								>{:else}<span class="soft">0</span>{/if}
-						</td>
-					{/each}
-					{#if earlier}
-						<td class="number">
-							{#if summary.change}{signed(summary.change.mean)}
-								<span class="soft">± {number(summary.change.standardError)}</span>{:else}<span class="soft">none</span
-								>{/if}
-						</td>
-						<td class="number">{summary.moved.up}</td>
-						<td class="number">{summary.moved.down}</td>
-					{/if}
-					{#if measure}<td>
-							{#if !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
-									>who is ready for what</a
-								>{/if}
-						</td>{/if}
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-</div>
+{#snippet scale()}
+	<span class="axis soft"><span>{axis.from}</span><span>{name}, one dot a student</span><span>{axis.to}</span></span>
+{/snippet}
+
+<Table says="Results by grade and class" {columns} rows={parts} key={({ key }) => key}>
+	{#snippet cells({ key, label, isGrade, size, cut, scores, ...summary })}
+		<th scope="row" class:class-of-grade={!isGrade}><a href={withState({ scope: key, student: null })}>{label}</a></th>
+		<td class="number">{summary.scored}<span class="soft">/{size}</span></td>
+		<td>
+			{#if summary.quartiles}
+				<DotHistogram
+					{scores}
+					{cut}
+					from={axis.from}
+					to={axis.to}
+					says="{summary.scored} scores, median {number(summary.quartiles.median)}, half of them from {number(
+						summary.quartiles.lower
+					)} to {number(summary.quartiles.upper)}"
+				/>
+			{:else}<span class="soft">no scores yet</span>{/if}
+		</td>
+		<td class="number">{summary.quartiles ? number(summary.quartiles.median) : ''}</td>
+		{#each ['below', 'near', 'above'] as const as band (band)}
+			<td class="number">
+				{#if summary.bands[band]}<a href={withState({ scope: key, status: band, student: null })}
+						>{summary.bands[band]}</a
+					>{:else}<span class="soft">0</span>{/if}
+			</td>
+		{/each}
+		{#if earlier}
+			<td class="number">
+				{#if summary.change}{signed(summary.change.mean)}
+					<span class="soft">± {number(summary.change.standardError)}</span>{:else}<span class="soft">none</span>{/if}
+			</td>
+			<td class="number">{summary.moved.up}</td>
+			<td class="number">{summary.moved.down}</td>
+		{/if}
+		{#if measure}<td>
+				{#if !isGrade}<a href={keepingScope('/gaps/progression', { scope: key, domain: measure })}
+						>who is ready for what</a
+					>{/if}
+			</td>{/if}
+	{/snippet}
+</Table>
 {#if earlier}
 	<p class="soft note">
 		Since {earlier.name}: mean change in {unit} with its standard error, and how many have risen or fallen beyond the error
@@ -106,24 +94,13 @@
 {/if}
 
 <style>
-	table {
-		background: var(--sheet);
-		width: 100%;
-	}
 	td,
 	th {
 		padding-block: 2px;
 		white-space: nowrap;
 	}
-	tbody th {
-		font-weight: 500;
+	.class-of-grade {
 		padding-left: 20px;
-	}
-	.grade th {
-		padding-left: 8px;
-	}
-	.grade {
-		background: var(--paper);
 	}
 	.axis {
 		display: flex;

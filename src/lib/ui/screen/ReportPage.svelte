@@ -1,5 +1,7 @@
 <!-- One page about one student's screening: scores in plain words, each domain, and what comes next. -->
 <script lang="ts">
+	import type { Column } from '../table/columns';
+	import Table from '$lib/ui/table/Table.svelte';
 	import type { ReportText } from '$lib/core/screening';
 	import ScoreBand from '../charts/ScoreBand.svelte';
 
@@ -10,7 +12,22 @@
 		printed: string;
 	}
 	let { report, school, printed }: Props = $props();
+
+	const columns = $derived.by((): Column[] => {
+		const { domain, axis, level, secure, ready, gaps } = report.headings;
+		return [
+			{ label: domain },
+			{ label: axis, head: scale },
+			...[level, secure, ready, gaps].map((label) => ({ label }))
+		];
+	});
 </script>
+
+{#snippet scale()}
+	<span class="axis soft"
+		><span>{report.axis.from}</span><span>{report.headings.axis}</span><span>{report.axis.to}</span></span
+	>
+{/snippet}
 
 <article>
 	<header>
@@ -32,41 +49,21 @@
 
 		<section>
 			<h3>By domain</h3>
-			<div class="wide-table">
-				<table>
-					<thead>
-						<tr>
-							<th>{report.headings.domain}</th>
-							<th>
-								<span class="axis soft"
-									><span>{report.axis.from}</span><span>{report.headings.axis}</span><span>{report.axis.to}</span></span
-								>
-							</th>
-							<th>{report.headings.level}</th>
-							<th>{report.headings.secure}</th>
-							<th>{report.headings.ready}</th>
-							<th>{report.headings.gaps}</th>
-						</tr>
-					</thead>
-					<tbody>
-						{#each report.domains as domain (domain.id)}
-							<tr>
-								<th scope="row">{domain.name}</th>
-								<td>
-									{#if domain.score}
-										<ScoreBand score={domain.score} cut={report.cut} from={report.axis.from} to={report.axis.to} />
-									{/if}
-									<span class="soft number">{domain.says}</span>
-								</td>
-								<td>{domain.level}</td>
-								<td>{domain.secure}</td>
-								<td>{domain.ready}</td>
-								<td>{domain.gaps}</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</div>
+			<Table says={report.headings.domain} {columns} rows={report.domains} key={({ id }) => id} airy>
+				{#snippet cells(domain)}
+					<th scope="row">{domain.name}</th>
+					<td>
+						{#if domain.score}
+							<ScoreBand score={domain.score} cut={report.cut} from={report.axis.from} to={report.axis.to} />
+						{/if}
+						<span class="soft number">{domain.says}</span>
+					</td>
+					<td>{domain.level}</td>
+					<td>{domain.secure}</td>
+					<td>{domain.ready}</td>
+					<td>{domain.gaps}</td>
+				{/snippet}
+			</Table>
 		</section>
 		<p class="soft foot">{report.foot}</p>
 	{/if}
@@ -101,18 +98,11 @@
 	section p {
 		max-width: 70ch;
 	}
-	table {
-		width: 100%;
-	}
 	td,
 	th {
 		vertical-align: top;
 		padding: 5px 8px 5px 0;
 		text-align: left;
-	}
-	tbody th {
-		font-weight: 500;
-		max-width: 150px;
 	}
 	.axis {
 		display: flex;

@@ -1,5 +1,5 @@
 <!--
-	Finds a student of the scope or a skill of the library by any part of a name or any word. Arrow keys go through what
+	Finds a student, of the scope first and else of all whom the person may see, or a skill of the library by any part of a name or any word. Arrow keys go through what
 	is found, Enter takes the first or the one that is marked; Escape closes and goes back to where the focus was.
 -->
 <script lang="ts">
@@ -21,15 +21,18 @@
 	let typed = $state('');
 	let box = $state<HTMLElement | null>(null);
 	const students = new Search<FoundStudent>('/students/find');
+	/** Asked where nobody in the scope is called so. */
+	const beyond = new Search<FoundStudent>('/students/find');
 	const library = new Search<Hit>('/library/find');
 	onDestroy(() => {
 		students.stop();
+		beyond.stop();
 		library.stop();
 	});
 
 	const isAsked = $derived(typed.trim().length >= 2);
 	/** What both said to the last question; shown at once, so that what is marked is the first of all. */
-	let answer = $state.raw<{ students: FoundStudent[]; skills: Hit[] } | null>(null);
+	let answer = $state.raw<{ students: FoundStudent[]; isBeyond: boolean; skills: Hit[] } | null>(null);
 
 	/** What had the focus before, so that the keys of the page work again afterwards. */
 	let before: HTMLElement | null = null;
@@ -44,18 +47,25 @@
 	}
 	let asked: Promise<unknown> = Promise.resolve();
 	let isAsking = false;
+	async function askStudents(wanted: string) {
+		beyond.stop();
+		const scope = page.data.scope.key;
+		await students.ask(wanted, { scope });
+		if (wanted && wanted !== typed) return;
+		const isElsewhere = wanted && scope !== 'school' && students.found?.length === 0;
+		await beyond.ask(isElsewhere ? wanted : '', { scope: 'school' });
+	}
 	function ask(text: string) {
 		typed = text;
 		const wanted = isAsked ? text : '';
-		const now = Promise.all([
-			students.ask(wanted, { scope: page.url.searchParams.get('scope') ?? 'school' }),
-			library.ask(wanted)
-		]).then(() => {
+		const now = Promise.all([askStudents(wanted), library.ask(wanted)]).then(() => {
 			if (asked !== now) return;
 			isAsking = false;
+			const isBeyond = Boolean(beyond.found?.length);
 			answer = wanted
 				? {
-						students: (students.found ?? []).slice(0, MOST_STUDENTS),
+						students: ((isBeyond ? beyond.found : students.found) ?? []).slice(0, MOST_STUDENTS),
+						isBeyond,
 						skills: (library.found ?? []).filter(({ kind }) => kind === 'skill').slice(0, MOST_SKILLS)
 					}
 				: null;
@@ -81,7 +91,7 @@
 	/** @param choice `student:12`, `skill:F41` or `skill:` */
 	function take(choice: string) {
 		const [kind, value] = [choice.slice(0, choice.indexOf(':')), choice.slice(choice.indexOf(':') + 1)];
-		if (kind === 'student') setState({ student: value });
+		if (kind === 'student') setState(answer?.isBeyond ? { student: value, scope: 'school' } : { student: value });
 		if (kind === 'skill') goto(keepingScope(value ? `/library/${encodeURIComponent(value)}` : '/library'));
 		// Once the list has put the name of what was chosen into the box.
 		if (kind) void tick().then(close);
@@ -103,11 +113,16 @@
 			{onkeydown}
 			maxlength={120}
 			placeholder="Find a student or skill  /"
-			aria-label="Find a student in this scope, or a skill"
+			aria-label="Find a student or a skill"
 		/>
 		<Combobox.Portal disabled>
 			<Combobox.Content class="floating" sideOffset={4} align="start" preventScroll={false} aria-label="Found">
 				{#key answer}
+					{#if answer?.isBeyond}
+						<Combobox.Item class="option" disabled value="beyond" label="">
+							Nobody in {scopeInWords} is called that; elsewhere:
+						</Combobox.Item>
+					{/if}
 					{#each answer?.students ?? [] as student (student.id)}
 						<Combobox.Item class="option" value="student:{student.id}" label="{student.givenName} {student.familyName}">
 							{student.givenName}
@@ -116,7 +131,7 @@
 					{:else}
 						<Combobox.Item class="option" disabled value="nobody" label="">
 							{#if answer}
-								Nobody in {scopeInWords} is called that. Newcomers come with the class list that the coordinator brings in.
+								Nobody is called that. Newcomers come with the class list that the coordinator brings in.
 							{:else}Looking …{/if}
 						</Combobox.Item>
 					{/each}

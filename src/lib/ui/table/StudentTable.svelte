@@ -13,19 +13,11 @@
 	import { page } from '$app/state';
 	import { withState } from '../shell/address';
 	import { legState } from '../shell/legState.svelte';
+	import type { Column } from './columns';
+	import Heading from './Heading.svelte';
 	import { oneTabStop } from './oneTabStop';
 	import type { Rows } from './rows.svelte';
 
-	interface Column {
-		label: string;
-		/** Said in full where the label is short. */
-		title?: string;
-		isNumber?: boolean;
-		/** What the address sorts by; absent where it cannot. */
-		sort?: string;
-		/** Stands for the label. */
-		head?: Snippet;
-	}
 	interface Props {
 		rows: Rows<Row>;
 		/** After the student's name. */
@@ -115,8 +107,8 @@
 							title="Select all {rows.ids.length} of this list"
 						/></th
 					>{/if}
-				{@render heading({ label: 'Student', sort: sort === undefined ? undefined : 'name' })}
-				{#each columns as column (column.label + (column.sort ?? ''))}{@render heading(column)}{/each}
+				<Heading column={{ label: 'Student', sort: sort === undefined ? undefined : 'name' }} {sort} />
+				{#each columns as column (column.label + (column.sort ?? ''))}<Heading {column} {sort} />{/each}
 			</tr>
 		</thead>
 		<tbody bind:this={body} {@attach oneTabStop} style:--row="{height}px">
@@ -159,30 +151,11 @@
 	</p>
 {/if}
 
-{#snippet heading({ label, title, isNumber, sort: key, head }: Column)}
-	<th scope="col" class:number={isNumber} aria-sort={key !== undefined && key === sort ? 'ascending' : undefined}>
-		{#if head}{@render head()}{:else if key !== undefined}<a href={withState({ sort: key })} {title}>{label}</a
-			>{:else}<span {title}>{label}</span>{/if}
-	</th>
-{/snippet}
-
 <style>
 	tbody tr:not(.none, .skipped) {
 		height: var(--row);
 	}
-	thead a {
-		color: var(--ink);
-		text-decoration: none;
-	}
-	thead a:hover {
-		text-decoration: underline;
-	}
-	[aria-sort] a::after {
-		content: ' ↑';
-		color: var(--verdigris);
-	}
-	tbody :global(td),
-	th {
+	table :global(:is(th, td)) {
 		white-space: nowrap;
 	}
 	.none td {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { sayInstant } from '$lib/core/calendar';
@@ -19,39 +20,35 @@
 	<p class="soft">
 		A sign-in ends when it is not used for {data.idleMinutes} minutes, and after {data.longestHours} hours in any case.
 	</p>
-	<div class="wide-table">
-		<table>
-			<thead>
-				<tr>
-					<th scope="col">Browser</th>
-					<th scope="col">From</th>
-					<th scope="col">Since</th>
-					<th scope="col">Last used</th>
-					<th scope="col"><span class="visually-hidden">What can be done</span></th>
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.signIns as one (one.id)}
-					<tr>
-						<th scope="row">{one.browser}</th>
-						<td>{one.address}</td>
-						<td>{when(one.beganAt)}</td>
-						<td>{when(one.lastUsedAt)}</td>
-						<td>
-							{#if one.isThis}here{:else}
-								<ActionButton
-									action="?/end"
-									fields={{ signIn: one.id }}
-									label="Sign out of {one.browser}, since {when(one.beganAt)}"
-									look="small">Sign out</ActionButton
-								>
-							{/if}
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<Table
+		says="Where you are signed in"
+		columns={[
+			{ label: 'Browser' },
+			{ label: 'From' },
+			{ label: 'Since' },
+			{ label: 'Last used' },
+			{ label: 'What can be done', isSilent: true }
+		]}
+		rows={data.signIns}
+		key={({ id }) => id}
+	>
+		{#snippet cells(one)}
+			<th scope="row">{one.browser}</th>
+			<td>{one.address}</td>
+			<td>{when(one.beganAt)}</td>
+			<td>{when(one.lastUsedAt)}</td>
+			<td>
+				{#if one.isThis}here{:else}
+					<ActionButton
+						action="?/end"
+						fields={{ signIn: one.id }}
+						label="Sign out of {one.browser}, since {when(one.beganAt)}"
+						look="small">Sign out</ActionButton
+					>
+				{/if}
+			</td>
+		{/snippet}
+	</Table>
 	<div class="elsewhere">
 		<ActionButton action="?/endAll" disabled={others === 0}>Sign out everywhere else</ActionButton>
 		{#if others === 0}<span class="soft">You are signed in nowhere else.</span>{/if}

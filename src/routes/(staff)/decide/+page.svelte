@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -146,53 +147,54 @@
 <div class="two">
 	<section>
 		<h2>Coming</h2>
-		<div class="wide-table">
-			<table>
-				<tbody>
-					{#each data.later.reviews as review (review.id)}
-						<tr data-student={review.studentId}>
-							<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
-							<td>{sayDate(review.dueOn)}</td>
-							<td>{review.groupName}</td>
-							<td class="soft">so far: {review.recommendation.advice}</td>
-						</tr>
-					{:else}
-						<tr><td class="soft">No review is planned ahead in this scope.</td></tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Reviews planned ahead"
+			columns={[{ label: 'Student' }, { label: 'Due' }, { label: 'Group' }, { label: 'Advice so far' }]}
+			rows={data.later.reviews}
+			key={({ id }) => id}
+			attributes={(review) => ({ 'data-student': review.studentId })}
+		>
+			{#snippet cells(review)}
+				<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+				<td>{sayDate(review.dueOn)}</td>
+				<td>{review.groupName}</td>
+				<td class="soft">so far: {review.recommendation.advice}</td>
+			{/snippet}
+			{#snippet empty()}No review is planned ahead in this scope.{/snippet}
+		</Table>
 		<Pager {...data.later} name="later" />
 	</section>
 	<section>
 		<h2>Decided</h2>
-		<div class="wide-table">
-			<table>
-				<tbody>
-					{#each data.decided.reviews as review (review.id)}
-						<tr data-student={review.studentId}>
-							<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
-							<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
-							<td class="soft"
-								>by {review.decidedBy}; advice was {review.advice}{review.note ? `. ${review.note}` : ''}</td
-							>
-							{#if data.can.decide}
-								<td>
-									<ActionButton
-										action="?/undo"
-										fields={{ review: review.id }}
-										label="Undo {review.verdict} for {name(review.studentId)}"
-										look="plain">Undo</ActionButton
-									>
-								</td>
-							{/if}
-						</tr>
-					{:else}
-						<tr><td class="soft">No verdict was recorded yet in this scope.</td></tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Verdicts"
+			columns={[
+				{ label: 'Student' },
+				{ label: 'Verdict' },
+				{ label: 'By and why' },
+				data.can.decide && { label: 'Undo', isSilent: true }
+			]}
+			rows={data.decided.reviews}
+			key={({ id }) => id}
+			attributes={(review) => ({ 'data-student': review.studentId })}
+		>
+			{#snippet cells(review)}
+				<th scope="row"><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></th>
+				<td><strong>{review.verdict}</strong>, tier {review.newTier} from {sayDay(review.effectiveOn ?? '')}</td>
+				<td class="soft">by {review.decidedBy}; advice was {review.advice}{review.note ? `. ${review.note}` : ''}</td>
+				{#if data.can.decide}
+					<td>
+						<ActionButton
+							action="?/undo"
+							fields={{ review: review.id }}
+							label="Undo {review.verdict} for {name(review.studentId)}"
+							look="plain">Undo</ActionButton
+						>
+					</td>
+				{/if}
+			{/snippet}
+			{#snippet empty()}No verdict was recorded yet in this scope.{/snippet}
+		</Table>
 		<Pager {...data.decided} name="decided" />
 	</section>
 </div>
@@ -267,14 +269,6 @@
 		gap: 32px;
 		margin-top: 20px;
 		align-items: start;
-	}
-	table {
-		width: 100%;
-		background: var(--sheet);
-	}
-	tbody th a {
-		color: var(--ink);
-		font-weight: 500;
 	}
 	@media (max-width: 1100px) {
 		.two {

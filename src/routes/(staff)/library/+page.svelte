@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import FindBox from '$lib/ui/library/FindBox.svelte';
@@ -82,29 +83,28 @@
 			{#if chosenDomain || grade !== null}<a class="all" href={withState({ domain: null, grade: null })}>Show all</a
 				>{/if}
 		</h2>
-		<div class="wide-table">
-			<table>
-				<thead
-					><tr><th>Code</th><th>Skill</th><th>Statement</th><th>Level</th><th class="number">Kinds of question</th></tr
-					></thead
-				>
-				<tbody>
-					{#each listed as skill (skill.id)}
-						<tr>
-							<td>{skill.code}</td>
-							<th scope="row"
-								><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.shortName}</a></th
-							>
-							<td>{skill.statement}</td>
-							<td>{skill.grade}·{skill.term}</td>
-							<td class="number">{skill.families || 'none yet'}</td>
-						</tr>
-					{:else}
-						<tr><td colspan="5" class="soft">No skill of this domain belongs to this grade.</td></tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Skills"
+			columns={[
+				{ label: 'Code' },
+				{ label: 'Skill' },
+				{ label: 'Statement' },
+				{ label: 'Level' },
+				{ label: 'Kinds of question', isNumber: true }
+			]}
+			rows={listed}
+			key={({ id }) => id}
+			airy
+		>
+			{#snippet cells(skill)}
+				<td>{skill.code}</td>
+				<th scope="row"><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.shortName}</a></th>
+				<td>{skill.statement}</td>
+				<td>{skill.grade}·{skill.term}</td>
+				<td class="number">{skill.families || 'none yet'}</td>
+			{/snippet}
+			{#snippet empty()}No skill of this domain belongs to this grade.{/snippet}
+		</Table>
 	</section>
 
 	<section>

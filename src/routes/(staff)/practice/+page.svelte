@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
@@ -45,42 +46,39 @@
 		{#if data.sets.length === 0}
 			<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
 		{:else}
-			<div class="wide-table">
-				<table>
-					<thead
-						><tr
-							><th>Skill</th><th>For</th><th>Due</th><th class="number">Finished</th><th
-								><span class="visually-hidden">Actions</span></th
-							></tr
-						></thead
+			<Table
+				says="Practice sets"
+				columns={[
+					{ label: 'Skill' },
+					{ label: 'For' },
+					{ label: 'Due' },
+					{ label: 'Finished', isNumber: true },
+					{ label: 'Take back', isSilent: true }
+				]}
+				attributes={(set) => ({ class: { new: page.url.searchParams.get('assigned') === String(set.id) } })}
+				rows={data.sets}
+				key={({ id }) => id}
+			>
+				{#snippet cells(set)}
+					<th scope="row">{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th>
+					<td
+						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
+						<span class="soft">by {set.createdBy}</span></td
 					>
-					<tbody>
-						{#each data.sets as set (set.id)}
-							<tr class:new={page.url.searchParams.get('assigned') === String(set.id)}>
-								<th scope="row"
-									>{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th
-								>
-								<td
-									>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
-									<span class="soft">by {set.createdBy}</span></td
-								>
-								<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
-								<td class="number">{set.finished} of {set.students}</td>
-								<td>
-									{#if data.can.practice && set.dueOn >= data.school.today}
-										<ActionButton
-											action="?/withdraw"
-											fields={{ set: set.id }}
-											label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
-											look="plain">Take back</ActionButton
-										>
-									{/if}
-								</td>
-							</tr>
-						{/each}
-					</tbody>
-				</table>
-			</div>
+					<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
+					<td class="number">{set.finished} of {set.students}</td>
+					<td>
+						{#if data.can.practice && set.dueOn >= data.school.today}
+							<ActionButton
+								action="?/withdraw"
+								fields={{ set: set.id }}
+								label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
+								look="plain">Take back</ActionButton
+							>
+						{/if}
+					</td>
+				{/snippet}
+			</Table>
 			{#if data.setCount > data.sets.length}<p>
 					<a href={withState({ all: 1 })}>Show all {data.setCount} sets</a>
 				</p>{/if}
@@ -106,27 +104,22 @@
 				{plural(finishedWithGaps.length, 'student has', 'students have')} a clear queue although gaps are open.
 			</p>
 		{/if}
-		<div class="wide-table">
-			<table>
-				<thead><tr><th>Student</th><th>Waiting</th><th class="number">Open gaps</th></tr></thead>
-				<tbody>
-					{#each queued as row (row.id)}
-						<tr data-student={row.id} class:current={row.id === selectedId}>
-							<th scope="row"
-								><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
-								<span class="soft">{row.className}</span></th
-							>
-							<td
-								>{row.waiting
-									? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}`
-									: 'clear queue'}</td
-							>
-							<td class="number">{row.gaps || 'none seen'}</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Queues"
+			columns={[{ label: 'Student' }, { label: 'Waiting' }, { label: 'Open gaps', isNumber: true }]}
+			rows={queued}
+			key={({ id }) => id}
+			attributes={(row) => ({ 'data-student': row.id, class: { current: row.id === selectedId } })}
+		>
+			{#snippet cells(row)}
+				<th scope="row"
+					><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
+					<span class="soft">{row.className}</span></th
+				>
+				<td>{row.waiting ? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}` : 'clear queue'}</td>
+				<td class="number">{row.gaps || 'none seen'}</td>
+			{/snippet}
+		</Table>
 	</section>
 </div>
 <Notice outcome={form ?? assigned} />
@@ -148,22 +141,8 @@
 		gap: 32px;
 		align-items: start;
 	}
-	table {
-		width: 100%;
-		background: var(--sheet);
-	}
-	tbody th {
-		font-weight: 500;
-	}
-	tbody th a {
-		color: var(--ink);
-	}
 	td:nth-child(n + 3) {
 		white-space: nowrap;
-	}
-	.new,
-	.current {
-		background: var(--verdigris-wash);
 	}
 	h2 {
 		margin-bottom: 6px;

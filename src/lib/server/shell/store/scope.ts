@@ -119,6 +119,12 @@ export async function findScope(
 	}
 }
 
+/** The scope that nobody has chosen: the caseload of those who have one with somebody in it, all they may see for others. */
+export async function defaultScope(database: Database, staff: Staff, today: SchoolDate): Promise<Scope> {
+	const caseload = await findScope(database, staff, 'caseload', today);
+	return caseload?.size ? caseload : (await findScope(database, staff, 'school', today))!;
+}
+
 /** Every scope the staff member can choose from the picker. */
 export async function scopeChoices(database: Database, staff: Staff, today: SchoolDate): Promise<ScopeChoice[]> {
 	const ownOnly = staff.role === 'teacher';

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -47,41 +48,48 @@
 {#if data.students.length === 0}
 	<p>Nobody is in this scope.</p>
 {:else}
-	<div class="wide-table">
-		<table class="roster">
-			<thead><tr><th>Student</th><th>Class</th><th>Skills to check</th><th class="number">Questions</th></tr></thead>
-			<tbody>
-				{#each data.students as student (student.id)}
-					<tr data-student={student.id} class:current={student.id === Number(page.url.searchParams.get('student'))}>
-						<th scope="row"
-							><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
-							<TierBars tier={student.tier} /></th
-						>
-						<td>{student.className}</td>
-						<td>
-							{#each student.proposed as skillId (skillId)}
-								<label
-									><input
-										type="checkbox"
-										checked={askedOf(student).includes(skillId)}
-										onchange={(event) => toggle(student, skillId, event.currentTarget.checked)}
-										aria-label="{nameOf.get(skillId)} for {student.givenName} {student.familyName}"
-									/>
-									{nameOf.get(skillId)}</label
-								>
-							{/each}
-							{#if student.waiting.length}
-								<span class="soft">waiting: {student.waiting.map((skillId) => nameOf.get(skillId)).join(', ')}</span>
-							{:else if student.proposed.length === 0}
-								<span class="soft">nothing to confirm: what matters rests on answers</span>
-							{/if}
-						</td>
-						<td class="number">{data.items * askedOf(student).length || ''}</td>
-					</tr>
+	<Table
+		says="Skills to check"
+		columns={[
+			{ label: 'Student' },
+			{ label: 'Class' },
+			{ label: 'Skills to check' },
+			{ label: 'Questions', isNumber: true }
+		]}
+		rows={data.students}
+		key={({ id }) => id}
+		attributes={(student) => ({
+			'data-student': student.id,
+			class: { current: student.id === Number(page.url.searchParams.get('student')) }
+		})}
+	>
+		{#snippet cells(student)}
+			<th scope="row"
+				><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+				<TierBars tier={student.tier} /></th
+			>
+			<td>{student.className}</td>
+			<td>
+				{#each student.proposed as skillId (skillId)}
+					<label
+						><input
+							type="checkbox"
+							checked={askedOf(student).includes(skillId)}
+							onchange={(event) => toggle(student, skillId, event.currentTarget.checked)}
+							aria-label="{nameOf.get(skillId)} for {student.givenName} {student.familyName}"
+						/>
+						{nameOf.get(skillId)}</label
+					>
 				{/each}
-			</tbody>
-		</table>
-	</div>
+				{#if student.waiting.length}
+					<span class="soft">waiting: {student.waiting.map((skillId) => nameOf.get(skillId)).join(', ')}</span>
+				{:else if student.proposed.length === 0}
+					<span class="soft">nothing to confirm: what matters rests on answers</span>
+				{/if}
+			</td>
+			<td class="number">{data.items * askedOf(student).length || ''}</td>
+		{/snippet}
+	</Table>
 	{#if asked.length}
 		<ActionBar says="{people(asked.length)}, {plural(skills, 'skill')}">
 			<form method="POST" action="?/assign{page.url.search ? `&${page.url.search.slice(1)}` : ''}" use:enhance>

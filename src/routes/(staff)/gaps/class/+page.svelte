@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { page } from '$app/state';
 	import { sayMeeting } from '$lib/core/calendar';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -72,32 +73,37 @@
 
 	<section>
 		<h2>Who needs what</h2>
-		<table class="roster">
-			<thead><tr><th>Skill</th><th>A gap, and ready for it</th><th>Slipping</th><td class="no-print"></td></tr></thead>
-			<tbody>
-				{#each more ? data.needs : data.needs.slice(0, MOST_NEEDS) as { skill, who, slipping } (skill.id)}
-					<tr>
-						<th scope="row"
-							><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.name}</a>
-							<span class="soft">{skill.code}, {skill.domain}</span></th
-						>
-						<td>{@render names(who)}</td>
-						<td>{@render names(slipping)}</td>
-						<td class="no-print"
-							>{#if data.can.practice}<a
-									href={keepingScope('/practice/new', {
-										scope: list([...who, ...slipping]),
-										skill: skill.id,
-										student: null
-									})}>Practice for {who.length + slipping.length}</a
-								>{/if}</td
-						>
-					</tr>
-				{:else}
-					<tr><td colspan="4">No skill is shared by two or more as a gap they are ready for.</td></tr>
-				{/each}
-			</tbody>
-		</table>
+		<Table
+			says="Skills that two or more are ready for"
+			columns={[
+				{ label: 'Skill' },
+				{ label: 'A gap, and ready for it' },
+				{ label: 'Slipping' },
+				{ label: 'Practice', isSilent: true }
+			]}
+			rows={more ? data.needs : data.needs.slice(0, MOST_NEEDS)}
+			key={({ skill }) => skill.id}
+			airy
+		>
+			{#snippet cells({ skill, who, slipping })}
+				<th scope="row"
+					><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.name}</a>
+					<span class="soft">{skill.code}, {skill.domain}</span></th
+				>
+				<td>{@render names(who)}</td>
+				<td>{@render names(slipping)}</td>
+				<td class="no-print"
+					>{#if data.can.practice}<a
+							href={keepingScope('/practice/new', {
+								scope: list([...who, ...slipping]),
+								skill: skill.id,
+								student: null
+							})}>Practice for {who.length + slipping.length}</a
+						>{/if}</td
+				>
+			{/snippet}
+			{#snippet empty()}No skill is shared by two or more as a gap they are ready for.{/snippet}
+		</Table>
 		{#if data.needs.length > MOST_NEEDS && !more}
 			<button class="no-print" onclick={() => (more = true)}>Show all {data.needs.length}</button>
 		{/if}
@@ -117,26 +123,31 @@
 
 	<section>
 		<h2>Everybody</h2>
-		<table class="roster">
-			<thead><tr><th>Student</th><th>Works at</th><th class="number">Gaps due</th><th>In groups</th></tr></thead>
-			<tbody>
-				{#each data.students as student (student.id)}
-					<tr data-student={student.id} class:current={student.id === studentId}>
-						<th scope="row"
-							><a href={withState({ student: student.id })}>{student.name}</a> <TierBars tier={student.tier} /></th
-						>
-						<td>{student.level ?? 'no score yet'}</td>
-						<td class="number">{student.gaps}</td>
-						<td
-							>{#each student.groups as group (group.id)}<a href={keepingScope(`/groups/${group.id}`)}>{group.focus}</a>
-								<span class="soft">{sayMeeting(group)}, {group.staffName}</span><br />{:else}<span class="soft"
-									>none</span
-								>{/each}</td
-						>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<Table
+			says="Students of the class"
+			columns={[
+				{ label: 'Student' },
+				{ label: 'Works at' },
+				{ label: 'Gaps due', isNumber: true },
+				{ label: 'In groups' }
+			]}
+			rows={data.students}
+			key={({ id }) => id}
+			attributes={(student) => ({ 'data-student': student.id, class: { current: student.id === studentId } })}
+		>
+			{#snippet cells(student)}
+				<th scope="row"
+					><a href={withState({ student: student.id })}>{student.name}</a> <TierBars tier={student.tier} /></th
+				>
+				<td>{student.level ?? 'no score yet'}</td>
+				<td class="number">{student.gaps}</td>
+				<td
+					>{#each student.groups as group (group.id)}<a href={keepingScope(`/groups/${group.id}`)}>{group.focus}</a>
+						<span class="soft">{sayMeeting(group)}, {group.staffName}</span><br />{:else}<span class="soft">none</span
+						>{/each}</td
+				>
+			{/snippet}
+		</Table>
 	</section>
 {/if}
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { sayDate, sayDay, sayMeeting } from '$lib/core/calendar';
@@ -65,49 +66,46 @@
 
 <div class="columns">
 	<div class="main">
-		<div class="wide-table">
-			<table class="roster">
-				<thead
-					><tr
-						><th>Member</th><th>On the focus</th><th class="number">Sessions</th><th>Probes</th><th>Next review</th><th
-							>Note</th
-						></tr
-					></thead
+		<Table
+			says="Members"
+			columns={[
+				{ label: 'Member' },
+				{ label: 'On the focus' },
+				{ label: 'Sessions', isNumber: true },
+				{ label: 'Probes' },
+				{ label: 'Next review' },
+				{ label: 'Note' }
+			]}
+			rows={data.students}
+			key={({ id }) => id}
+			attributes={(student) => ({ 'data-student': student.id, class: { current: student.id === chosen } })}
+		>
+			{#snippet cells(student)}
+				<th scope="row"
+					><a href={withState({ student: student.id })}>{student.name}</a>
+					<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
+					{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
 				>
-				<tbody>
-					{#each data.students as student (student.id)}
-						<tr data-student={student.id} class:current={student.id === chosen}>
-							<th scope="row"
-								><a href={withState({ student: student.id })}>{student.name}</a>
-								<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
-								{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
-							>
-							<td class="standing" title={describeStanding(student.now ?? undefined)}
-								><Needle
-									state={student.now?.inferred ?? student.now?.standing ?? 'unseen'}
-									inferred={Boolean(student.now?.inferred)}
-									size={18}
-								/>
-								{student.now?.inferred ? 'inferred' : (student.now?.standing ?? 'unseen')}
-								<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
-							>
-							<td class="number"
-								>{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td
-							>
-							<td
-								>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
-										>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
-									>{:else}<span class="soft">none planned</span>{/if}</td
-							>
-							<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>
-							<td class="soft">{student.notes[0] ? `${sayDay(student.notes[0].on)}: ${student.notes[0].text}` : ''}</td>
-						</tr>
-					{:else}
-						<tr><td colspan="6">The group has no members {isOver ? 'on record' : 'now'}.</td></tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+				<td class="standing" title={describeStanding(student.now ?? undefined)}
+					><Needle
+						state={student.now?.inferred ?? student.now?.standing ?? 'unseen'}
+						inferred={Boolean(student.now?.inferred)}
+						size={18}
+					/>
+					{student.now?.inferred ? 'inferred' : (student.now?.standing ?? 'unseen')}
+					<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
+				>
+				<td class="number">{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td>
+				<td
+					>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
+							>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
+						>{:else}<span class="soft">none planned</span>{/if}</td
+				>
+				<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>
+				<td class="soft">{student.notes[0] ? `${sayDay(student.notes[0].on)}: ${student.notes[0].text}` : ''}</td>
+			{/snippet}
+			{#snippet empty()}The group has no members {isOver ? 'on record' : 'now'}.{/snippet}
+		</Table>
 
 		<section>
 			<h2>Session plan</h2>

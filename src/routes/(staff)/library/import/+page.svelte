@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { plural } from '$lib/core/words';
+	import Table from '$lib/ui/table/Table.svelte';
 	import { enhance } from '$app/forms';
 	import { keepingScope } from '$lib/ui/shell/address';
 
@@ -18,7 +20,6 @@
 			fileProblem = `${file.name} has ${(file.size / 1e6).toFixed(1)} MB; at most ${MOST_MB} MB can be brought in at once. Split it, or save it as CSV.`;
 		else content = await file.text();
 	}
-	const plural = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 </script>
 
 <svelte:head><title>Bring in skills or standards · Orderly Compass</title></svelte:head>
@@ -74,22 +75,19 @@
 			</p>
 		{/if}
 		{#if changed.length}
-			<div class="wide-table">
-				<table>
-					<thead><tr><th>Skill</th><th>Now</th><th>Then</th></tr></thead>
-					<tbody>
-						{#each changed as { code, fields } (code)}
-							{#each fields as { name, before, after } (name)}
-								<tr>
-									<th scope="row">{code}, {fieldNames[name] ?? name}</th>
-									<td>{before}</td>
-									<td>{after}</td>
-								</tr>
-							{/each}
-						{/each}
-					</tbody>
-				</table>
-			</div>
+			<Table
+				says="Changes"
+				columns={[{ label: 'Skill' }, { label: 'Now' }, { label: 'Then' }]}
+				rows={changed.flatMap(({ code, fields }) => fields.map((field) => ({ code, ...field })))}
+				key={(_, i) => i}
+				narrow
+			>
+				{#snippet cells({ code, name, before, after })}
+					<th scope="row">{code}, {fieldNames[name] ?? name}</th>
+					<td>{before}</td>
+					<td>{after}</td>
+				{/snippet}
+			</Table>
 		{/if}
 		{#if added.length}
 			<h3>New</h3>
@@ -208,10 +206,6 @@
 	ul {
 		padding-left: 20px;
 		margin: 8px 0;
-	}
-	table {
-		background: var(--sheet);
-		margin: 10px 0;
 	}
 	h3 {
 		margin-top: 12px;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import { enhance } from '$app/forms';
 	import type { CountedShare } from '$lib/core/screening';
@@ -49,73 +50,65 @@
 	<form method="POST" action="?/cuts" use:enhance={keepValues}>
 		<input type="hidden" name="term" value={data.window.term} />
 		<input type="hidden" name="measure" value={data.window.measure ?? ''} />
-		<div class="wide-table">
-			<table>
-				<thead>
-					<tr>
-						<th>Grade</th>
-						<th>Cut score</th>
-						<th class="number">Usual</th>
-						<th class="number">Below</th>
-						<th class="number">Near the line</th>
-						<th class="number">Above</th>
-						{#if data.outcome}
-							<th class="number">With outcome</th>
-							<th class="number">Did not meet it</th>
-							<th class="number">Area under the curve</th>
-							<th class="number">Catches</th>
-							<th class="number">Spares</th>
-							<th>Suggested</th>
-						{/if}
-					</tr>
-				</thead>
-				<tbody>
-					{#each data.grades as { grade, cut, usual, bands, judgment } (grade)}
-						<tr>
-							<th scope="row">{grade}</th>
-							<td>
-								{#if data.can.cuts}
-									<input type="hidden" name="grades" value={grade} />
-									<input
-										class="cut"
-										name="points"
-										inputmode="numeric"
-										value={cut === usual ? '' : cut}
-										placeholder={String(usual)}
-										aria-label="Cut score of grade {grade}"
-									/>
-								{:else}{cut}{/if}
-							</td>
-							<td class="number soft">{usual}</td>
-							<td class="number">{bands.below}</td>
-							<td class="number">{bands.near}</td>
-							<td class="number">{bands.above}</td>
-							{#if data.outcome}
-								<td class="number">{judgment.students}</td>
-								<td class="number">{judgment.didBadly}</td>
-								{#if judgment.found}
-									{@const { area, now, suggested } = judgment.found}
-									<td class="number"
-										>{two(area.area)} <span class="soft">{two(area.lower)} to {two(area.upper)}</span></td
-									>
-									<td class="number">{@render counted(now.catches)}</td>
-									<td class="number">{@render counted(now.spares)}</td>
-									<td
-										>{suggested.cut}
-										<span class="soft"
-											>catches {suggested.catches.count} of {suggested.catches.of}, spares {suggested.spares.count} of {suggested
-												.spares.of}</span
-										></td
-									>
-								{:else}
-									<td class="soft" colspan="4">too few of either kind to judge a line by: at least 5 each</td>
-								{/if}
-							{/if}
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Cut scores"
+			columns={[
+				{ label: 'Grade' },
+				{ label: 'Cut score' },
+				...[
+					'Usual',
+					'Below',
+					'Near the line',
+					'Above',
+					...(data.outcome ? ['With outcome', 'Did not meet it', 'Area under the curve', 'Catches', 'Spares'] : [])
+				].map((label) => ({ label, isNumber: true })),
+				Boolean(data.outcome) && { label: 'Suggested' }
+			]}
+			rows={data.grades}
+			key={({ grade }) => grade}
+			narrow
+			airy
+		>
+			{#snippet cells({ grade, cut, usual, bands, judgment })}
+				<th scope="row">{grade}</th>
+				<td>
+					{#if data.can.cuts}
+						<input type="hidden" name="grades" value={grade} />
+						<input
+							class="cut"
+							name="points"
+							inputmode="numeric"
+							value={cut === usual ? '' : cut}
+							placeholder={String(usual)}
+							aria-label="Cut score of grade {grade}"
+						/>
+					{:else}{cut}{/if}
+				</td>
+				<td class="number soft">{usual}</td>
+				<td class="number">{bands.below}</td>
+				<td class="number">{bands.near}</td>
+				<td class="number">{bands.above}</td>
+				{#if data.outcome}
+					<td class="number">{judgment.students}</td>
+					<td class="number">{judgment.didBadly}</td>
+					{#if judgment.found}
+						{@const { area, now, suggested } = judgment.found}
+						<td class="number">{two(area.area)} <span class="soft">{two(area.lower)} to {two(area.upper)}</span></td>
+						<td class="number">{@render counted(now.catches)}</td>
+						<td class="number">{@render counted(now.spares)}</td>
+						<td
+							>{suggested.cut}
+							<span class="soft"
+								>catches {suggested.catches.count} of {suggested.catches.of}, spares {suggested.spares.count} of {suggested
+									.spares.of}</span
+							></td
+						>
+					{:else}
+						<td class="soft" colspan="4">too few of either kind to judge a line by: at least 5 each</td>
+					{/if}
+				{/if}
+			{/snippet}
+		</Table>
 		{#if data.can.cuts}<p class="row">
 				<button class="primary">Set the cut scores of term {data.window.term}</button>
 			</p>{/if}
@@ -167,9 +160,6 @@
 <Notice outcome={form} />
 
 <style>
-	table {
-		background: var(--sheet);
-	}
 	td {
 		white-space: nowrap;
 	}

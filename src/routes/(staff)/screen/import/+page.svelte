@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { countBy, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -9,11 +10,18 @@
 	let source = $state('');
 	let fileProblem = $state('');
 	const effects = { new: 'new', changes: 'changes a score', same: 'already there', bad: 'left out' };
-	const action = $derived(`?window=${data.window.id}&scope=${page.url.searchParams.get('scope') ?? 'school'}`);
+	const action = $derived(`?window=${data.window.id}&scope=${page.data.scope.key}`);
 	const shown = $derived(form && 'step' in form ? form : null);
 	const counts = $derived(countBy(shown && 'rows' in shown && shown.rows ? shown.rows : [], (row) => row.effect));
 	const taking = $derived(
 		counts.filter(([effect]) => effect === 'new' || effect === 'changes').reduce((sum, [, count]) => sum + count, 0)
+	);
+
+	const MOST_LINES = 400;
+	const worstFirst = $derived(
+		shown && 'rows' in shown && shown.rows
+			? shown.rows.toSorted((a, b) => Number(b.effect === 'bad') - Number(a.effect === 'bad'))
+			: []
 	);
 
 	const MOST_BYTES = 2_000_000;
@@ -63,26 +71,25 @@
 	<form method="POST" {action} use:enhance>
 		<input type="hidden" name="source" value={shown.source} />
 		<input type="hidden" name="csv" value={shown.csv} />
-		<div class="wide-table">
-			<table>
-				<thead><tr><th>Column</th><th>First rows</th><th>Holds</th></tr></thead>
-				<tbody>
-					{#each shown.header as heading, i (i)}
-						<tr>
-							<th scope="row">{heading}</th>
-							<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
-							<td>
-								<select name="roles" aria-label="What {heading} holds">
-									{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ['error', 'standard error, in points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
-										<option {value} selected={shown.roles[i] === value}>{label}</option>
-									{/each}
-								</select>
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Columns of the file"
+			columns={[{ label: 'Column' }, { label: 'First rows' }, { label: 'Holds' }]}
+			rows={shown.header}
+			key={(_, i) => i}
+			narrow
+		>
+			{#snippet cells(heading, i)}
+				<th scope="row">{heading}</th>
+				<td class="soft">{shown.sample.map((cells) => cells[i] ?? '').join(' · ')}</td>
+				<td>
+					<select name="roles" aria-label="What {heading} holds">
+						{#each [['ignore', 'nothing we need'], ['number', 'student number'], ['date', 'date taken'], ['overall', 'overall points'], ['error', 'standard error, in points'], ...data.domains.map( (domain) => [`domain:${domain.id}`, domain.name] )] as [value, label] (value)}
+							<option {value} selected={shown.roles[i] === value}>{label}</option>
+						{/each}
+					</select>
+				</td>
+			{/snippet}
+		</Table>
 		<p class="soft">
 			Scores are read in points (200 to 800). Where no column holds their standard error, 12 points are assumed.
 		</p>
@@ -129,27 +136,28 @@
 
 {#snippet list()}
 	{#if shown && 'rows' in shown && shown.rows}
-		<div class="wide-table">
-			<table>
-				<thead
-					><tr><th>Line</th><th>Student number</th><th>Date</th><th>Scores</th><th>Effect</th><th>Reason</th></tr
-					></thead
-				>
-				<tbody>
-					{#each [...shown.rows]
-						.sort((a, b) => Number(b.effect === 'bad') - Number(a.effect === 'bad'))
-						.slice(0, 400) as row (row.line)}
-						<tr class:bad={row.effect === 'bad'}>
-							<td>{row.line}</td><td>{row.number}</td><td>{row.effect === 'bad' ? '' : row.takenOn}</td>
-							<td>{row.scores.map(({ points }) => points).join(' ')}</td><td>{effects[row.effect]}</td><td
-								>{row.reason}</td
-							>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
-		{#if shown.rows.length > 400}<p class="soft">and {shown.rows.length - 400} more rows that are fine.</p>{/if}
+		<Table
+			says="Lines of the file"
+			columns={[
+				{ label: 'Line' },
+				{ label: 'Student number' },
+				{ label: 'Date' },
+				{ label: 'Scores' },
+				{ label: 'Effect' },
+				{ label: 'Reason' }
+			]}
+			rows={worstFirst.slice(0, MOST_LINES)}
+			key={({ line }) => line}
+			attributes={(row) => ({ class: { bad: row.effect === 'bad' } })}
+		>
+			{#snippet cells(row)}
+				<td>{row.line}</td><td>{row.number}</td><td>{row.effect === 'bad' ? '' : row.takenOn}</td>
+				<td>{row.scores.map(({ points }) => points).join(' ')}</td><td>{effects[row.effect]}</td><td>{row.reason}</td>
+			{/snippet}
+		</Table>
+		{#if shown.rows.length > MOST_LINES}<p class="soft">
+				and {shown.rows.length - MOST_LINES} more rows that are fine.
+			</p>{/if}
 	{/if}
 {/snippet}
 
@@ -168,12 +176,5 @@
 	}
 	h2 {
 		margin: 12px 0 6px;
-	}
-	table {
-		background: var(--sheet);
-		margin: 8px 0;
-	}
-	.bad {
-		color: var(--alarm);
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { plural } from '$lib/core/words';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
@@ -34,22 +35,23 @@
 			{#if data.window.measure}It is given to one student at a time: on Screen, under Sittings, “Give”.{:else}Students
 				sign in with the class code <strong>{code}</strong> and go on where they stopped.{/if}
 		</p>
-		<table>
-			<thead><tr><th>Student</th><th>Status</th><th>Day and time</th></tr></thead>
-			<tbody>
-				{#each students as student (student.id)}
-					<tr>
-						<th scope="row">{student.givenName} {student.familyName}</th>
-						<td
-							>{student.status}{student.answered ? `, ${student.answered} answered` : ''}{student.makeUpUntil
-								? `, until ${sayDate(student.makeUpUntil)}`
-								: ''}</td
-						>
-						<td class="blank"></td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
+		<Table
+			says="Students of {name}"
+			columns={[{ label: 'Student' }, { label: 'Status' }, { label: 'Day and time' }]}
+			rows={students}
+			key={({ id }) => id}
+			airy
+		>
+			{#snippet cells(student)}
+				<th scope="row">{student.givenName} {student.familyName}</th>
+				<td
+					>{student.status}{student.answered ? `, ${student.answered} answered` : ''}{student.makeUpUntil
+						? `, until ${sayDate(student.makeUpUntil)}`
+						: ''}</td
+				>
+				<td class="blank"></td>
+			{/snippet}
+		</Table>
 	</section>
 {/each}
 
@@ -65,12 +67,6 @@
 	}
 	section p {
 		margin: 6px 0 10px;
-	}
-	table {
-		width: 100%;
-	}
-	tbody th {
-		font-weight: 500;
 	}
 	.blank {
 		border-bottom: 1px solid var(--rule-strong);

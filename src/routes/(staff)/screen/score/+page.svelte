@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import EstimatePath from '$lib/ui/charts/EstimatePath.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { NOT_YET } from '$lib/core/items';
@@ -60,68 +61,64 @@
 		</p>
 
 		<h2>By domain</h2>
-		<div class="wide-table">
-			<table>
-				<thead>
-					<tr
-						><th>Domain</th><th class="number">Answers</th><th class="number">Right</th><th class="number"
-							>Not known yet</th
-						><th class="number">Points</th></tr
-					>
-				</thead>
-				<tbody>
-					{#each data.domains as domain (domain.name)}
-						<tr>
-							<th scope="row">{domain.name}</th>
-							<td class="number">{domain.answers}</td>
-							<td class="number">{domain.right}</td>
-							<td class="number">{domain.notYet}</td>
-							<td class="number">{round(domain.points)} <span class="soft">± {round(domain.error)}</span></td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Scores by domain"
+			columns={[
+				{ label: 'Domain' },
+				{ label: 'Answers', isNumber: true },
+				{ label: 'Right', isNumber: true },
+				{ label: 'Not known yet', isNumber: true },
+				{ label: 'Points', isNumber: true }
+			]}
+			rows={data.domains}
+			key={({ name }) => name}
+			narrow
+		>
+			{#snippet cells(domain)}
+				<th scope="row">{domain.name}</th>
+				<td class="number">{domain.answers}</td>
+				<td class="number">{domain.right}</td>
+				<td class="number">{domain.notYet}</td>
+				<td class="number">{round(domain.points)} <span class="soft">± {round(domain.error)}</span></td>
+			{/snippet}
+		</Table>
 		<p class="soft about">
 			A domain draws on the answers in the others too, as students who know more in one mostly know more in another;
 			overall is the mean of the domains.
 		</p>
 
 		<h2>Answer by answer</h2>
-		<div class="wide-table">
-			<table class="answers">
-				<thead>
-					<tr>
-						<th class="number">No.</th>
-						<th>Question</th>
-						<th>Answer</th>
-						<th class="number">Difficulty</th>
-						<th class="number">Seconds</th>
-						<th class="number">Score after it</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each data.steps as step, i (i)}
-						<tr>
-							<td class="number">{i + 1}</td>
-							<td>
-								<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-								{@html step.stemHtml}
-								<span class="soft skill">{step.skill.code} {step.skill.name}, {step.domain}</span>
-							</td>
-							<td
-								>{#if !step.notYet}<strong>{step.correct ? 'Right' : 'Wrong'}:</strong>{/if}
-								{@html step.givenHtml}</td
-							>
-							<!-- eslint-enable svelte/no-at-html-tags -->
-							<td class="number">{round(step.difficulty)}</td>
-							<td class="number">{step.seconds}{step.isRapid ? ', unread' : ''}</td>
-							<td class="number">{round(step.points)} <span class="soft">± {round(step.error)}</span></td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
+		<Table
+			says="Answer by answer"
+			columns={[
+				{ label: 'No.', isNumber: true },
+				{ label: 'Question' },
+				{ label: 'Answer' },
+				{ label: 'Difficulty', isNumber: true },
+				{ label: 'Seconds', isNumber: true },
+				{ label: 'Score after it', isNumber: true }
+			]}
+			rows={data.steps}
+			key={(_, i) => i}
+			airy
+		>
+			{#snippet cells(step, i)}
+				<td class="number">{i + 1}</td>
+				<td>
+					<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
+					{@html step.stemHtml}
+					<span class="soft skill">{step.skill.code} {step.skill.name}, {step.domain}</span>
+				</td>
+				<td
+					>{#if !step.notYet}<strong>{step.correct ? 'Right' : 'Wrong'}:</strong>{/if}
+					{@html step.givenHtml}</td
+				>
+				<!-- eslint-enable svelte/no-at-html-tags -->
+				<td class="number">{round(step.difficulty)}</td>
+				<td class="number">{step.seconds}{step.isRapid ? ', unread' : ''}</td>
+				<td class="number">{round(step.points)} <span class="soft">± {round(step.error)}</span></td>
+			{/snippet}
+		</Table>
 	{/if}
 </div>
 
@@ -138,19 +135,6 @@
 	}
 	.about {
 		max-width: 70em;
-	}
-	table {
-		background: var(--sheet);
-	}
-	tbody th {
-		font-weight: 500;
-	}
-	.answers {
-		width: 100%;
-		max-width: 1100px;
-	}
-	.answers td {
-		vertical-align: top;
 	}
 	.skill {
 		display: block;

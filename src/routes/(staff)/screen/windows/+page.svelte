@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Table from '$lib/ui/table/Table.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
@@ -34,76 +35,67 @@
 			{#if data.can.screen}<button class="primary" onclick={() => (planning = true)}>Plan a window</button>{/if}
 		{/snippet}
 	</ScreenHead>
-	<div class="wide-table">
-		<table>
-			<thead>
-				<tr>
-					<th>Window</th>
-					<th>Subject</th>
-					<th>How</th>
-					<th>Days</th>
-					<td></td>
-					<th class="number">Classes</th>
-					<th class="number">Students</th>
-					<th class="number">Begun</th>
-					<th class="number">With scores</th>
-					<td></td>
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.windows as window (window.id)}
-					{@const step = oneStep(window)}
-					<tr class:current={window.id === data.window.id}>
-						<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
-						<td>{window.subject}</td>
-						<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
-						<td>
-							{#if data.can.screen}
-								<form method="POST" action="?/move" use:enhance={keepValues}>
-									<input type="hidden" name="window" value={window.id} />
-									<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
-									<span class="soft">to</span>
-									<input
-										type="date"
-										name="closesOn"
-										value={window.closesOn}
-										required
-										aria-label="{window.name} closes"
-									/>
-									<button class="small">Set</button>
-								</form>
-							{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
-						</td>
-						<td>{windowState(window, data.today)}</td>
-						<td class="number">{window.classes}</td>
-						<td class="number">{window.students}</td>
-						<td class="number">{window.begun}</td>
-						<td class="number">{window.scored}</td>
-						<td>
-							{#if data.can.screen}
-								<span class="steps">
-									<ActionButton
-										action="?/move"
-										fields={{ window: window.id, opensOn: step.opensOn, closesOn: step.closesOn }}
-										label="{step.says}: {window.name}"
-										look="small">{step.says}</ActionButton
-									>
-									{#if window.begun === 0 && window.scored === 0}
-										<ActionButton
-											action="?/withdraw"
-											fields={{ window: window.id }}
-											label="Take away {window.name}"
-											look="small">Take away</ActionButton
-										>
-									{/if}
-								</span>
-							{/if}
-						</td>
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<Table
+		says="Windows of the year"
+		columns={[
+			{ label: 'Window' },
+			{ label: 'Subject' },
+			{ label: 'How' },
+			{ label: 'Open' },
+			{ label: 'State' },
+			{ label: 'Classes', isNumber: true },
+			{ label: 'Students', isNumber: true },
+			{ label: 'Begun', isNumber: true },
+			{ label: 'Scored', isNumber: true },
+			{ label: 'What can be done', isSilent: true }
+		]}
+		rows={data.windows}
+		key={({ id }) => id}
+		attributes={(window) => ({ class: { current: window.id === data.window?.id } })}
+	>
+		{#snippet cells(window)}
+			{@const step = oneStep(window)}
+			<th scope="row"><a href={withState({ window: window.id })}>{window.name}</a></th>
+			<td>{window.subject}</td>
+			<td class="how">{window.mode}{window.measure ? `, ${window.measure}` : ''}</td>
+			<td>
+				{#if data.can.screen}
+					<form method="POST" action="?/move" use:enhance={keepValues}>
+						<input type="hidden" name="window" value={window.id} />
+						<input type="date" name="opensOn" value={window.opensOn} required aria-label="{window.name} opens" />
+						<span class="soft">to</span>
+						<input type="date" name="closesOn" value={window.closesOn} required aria-label="{window.name} closes" />
+						<button class="small">Set</button>
+					</form>
+				{:else}{sayDate(window.opensOn)} to {sayDate(window.closesOn)}{/if}
+			</td>
+			<td>{windowState(window, data.today)}</td>
+			<td class="number">{window.classes}</td>
+			<td class="number">{window.students}</td>
+			<td class="number">{window.begun}</td>
+			<td class="number">{window.scored}</td>
+			<td>
+				{#if data.can.screen}
+					<span class="steps">
+						<ActionButton
+							action="?/move"
+							fields={{ window: window.id, opensOn: step.opensOn, closesOn: step.closesOn }}
+							label="{step.says}: {window.name}"
+							look="small">{step.says}</ActionButton
+						>
+						{#if window.begun === 0 && window.scored === 0}
+							<ActionButton
+								action="?/withdraw"
+								fields={{ window: window.id }}
+								label="Take away {window.name}"
+								look="small">Take away</ActionButton
+							>
+						{/if}
+					</span>
+				{/if}
+			</td>
+		{/snippet}
+	</Table>
 {:else}
 	<h1>Windows of the year</h1>
 	<p>
@@ -125,10 +117,6 @@
 <Notice outcome={form} />
 
 <style>
-	table {
-		width: 100%;
-		background: var(--sheet);
-	}
 	td,
 	th {
 		white-space: nowrap;
@@ -136,16 +124,10 @@
 	.how {
 		white-space: normal;
 	}
-	tbody th {
-		font-weight: 500;
-	}
 	form,
 	.steps {
 		display: flex;
 		gap: 6px;
 		align-items: center;
-	}
-	tr.current {
-		background: var(--verdigris-wash);
 	}
 </style>
