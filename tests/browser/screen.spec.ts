@@ -186,7 +186,7 @@ test('a school is read from grades over classes to students, on any domain, with
 }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/screen?scope=school`);
-	const classes = page.getByRole('table', { name: 'Results by grade and class' });
+	const classes = page.getByRole('table', { name: 'Grades and classes' });
 	await expect(classes.locator('tbody tr')).toHaveCount(18);
 	await page.getByRole('combobox', { name: 'Measure' }).selectOption({ label: 'Measurement' });
 	await expect(page).toHaveURL(/on=4/);

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { fail, redirect } from '@sveltejs/kit';
 import {
@@ -14,22 +15,15 @@ import {
 import { clientAddress, formCheck, oneIn, readForm, textIn } from '$lib/server/request';
 import type { RequestEvent } from './$types';
 
-const staffForm = formCheck<{ userName: string; password: string }>({
-	type: 'object',
-	properties: {
-		userName: { type: 'string', minLength: 1, maxLength: 60 },
-		password: { type: 'string', minLength: 1, maxLength: 200 }
-	},
-	required: ['userName', 'password']
-});
-const studentForm = formCheck<{ student: string; pin: string }>({
-	type: 'object',
-	properties: {
-		student: { type: 'string', minLength: 1, maxLength: 100 },
-		pin: { type: 'string', pattern: '^[0-9]{4,6}$' }
-	},
-	required: ['student', 'pin']
-});
+const staffForm = formCheck(
+	Type.Object({
+		userName: Type.String({ minLength: 1, maxLength: 60 }),
+		password: Type.String({ minLength: 1, maxLength: 200 })
+	})
+);
+const studentForm = formCheck(
+	Type.Object({ student: Type.String({ minLength: 1, maxLength: 100 }), pin: Type.String({ pattern: '^[0-9]{4,6}$' }) })
+);
 
 const trying = (event: RequestEvent): Trying => ({
 	address: clientAddress(event),

@@ -1,12 +1,12 @@
+import Type, { type Static } from 'typebox';
 import type { RequestEvent } from '@sveltejs/kit';
 import { addDays } from '../../core/calendar';
-import type { DraftLimits } from '../../core/grouping';
-import { formCheck, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from '../request';
+import { formCheck, oneOf, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from '../request';
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
 import { refuse, staffAction } from '../shell/staffPage';
 import { adoptGroups } from './store/adoptions';
 import type { School } from '../school';
-import { findDraft, saveDraft, type DraftChoices, type DraftedGroup, type SavedDraft } from './store/drafts';
+import { findDraft, saveDraft, type DraftChoices, type SavedDraft } from './store/drafts';
 
 /** What the address asks to group. */
 export const choicesOf = (url: URL): DraftChoices => ({
@@ -16,88 +16,64 @@ export const choicesOf = (url: URL): DraftChoices => ({
 	focusId: idIn(url, 'focus')
 });
 
-interface Board {
-	groups: string;
-	limits: string;
-	students: string;
-}
-const idOnBoard = { type: 'string', pattern: '^[0-9]{1,10}$' } as const;
-const groupsCheck = jsonCheck<Omit<DraftedGroup, 'helperIds'>[]>({
-	type: 'array',
-	minItems: 1,
-	maxItems: 60,
-	items: {
-		type: 'object',
-		additionalProperties: false,
-		properties: {
-			slotId: idOnBoard,
-			focusId: idOnBoard,
-			tier: { enum: [2, 3] },
-			studentIds: { type: 'array', items: idOnBoard, minItems: 1, maxItems: 40, uniqueItems: true }
+const idOnBoard = Type.String({ pattern: '^[0-9]{1,10}$' });
+const groupsCheck = jsonCheck(
+	Type.Array(
+		Type.Object(
+			{
+				slotId: idOnBoard,
+				focusId: idOnBoard,
+				tier: oneOf([2, 3]),
+				studentIds: Type.Array(idOnBoard, { minItems: 1, maxItems: 40, uniqueItems: true })
+			},
+			{ additionalProperties: false }
+		),
+		{ minItems: 1, maxItems: 60 }
+	)
+);
+const size = Type.Object(
+	{ minimum: Type.Integer({ minimum: 1, maximum: 40 }), maximum: Type.Integer({ minimum: 1, maximum: 40 }) },
+	{ additionalProperties: false }
+);
+const pairs = Type.Array(Type.Tuple([idOnBoard, idOnBoard], { uniqueItems: true }), { maxItems: 400 });
+const limitsCheck = jsonCheck(
+	Type.Object(
+		{
+			sizes: Type.Object({ 2: size, 3: size }, { additionalProperties: false }),
+			slotIds: Type.Array(idOnBoard, { maxItems: 400 }),
+			mostGroups: Type.Union([Type.Integer({ minimum: 1, maximum: 400 }), Type.Null()]),
+			keepWorth: Type.Number({ minimum: 0, maximum: 100 }),
+			excludedIds: Type.Array(idOnBoard, { maxItems: MOST_GROUPED }),
+			apart: pairs,
+			together: pairs
 		},
-		required: ['slotId', 'focusId', 'tier', 'studentIds']
-	}
-});
-const size = {
-	type: 'object',
-	additionalProperties: false,
-	properties: {
-		minimum: { type: 'integer', minimum: 1, maximum: 40 },
-		maximum: { type: 'integer', minimum: 1, maximum: 40 }
-	},
-	required: ['minimum', 'maximum']
-} as const;
-const pairs = {
-	type: 'array',
-	maxItems: 400,
-	items: { type: 'array', items: idOnBoard, minItems: 2, maxItems: 2, uniqueItems: true }
-} as const;
-const limitsCheck = jsonCheck<DraftLimits>({
-	type: 'object',
-	additionalProperties: false,
-	properties: {
-		sizes: { type: 'object', additionalProperties: false, properties: { 2: size, 3: size }, required: ['2', '3'] },
-		slotIds: { type: 'array', items: idOnBoard, maxItems: 400 },
-		mostGroups: { type: ['integer', 'null'], minimum: 1, maximum: 400 },
-		keepWorth: { type: 'number', minimum: 0, maximum: 100 },
-		excludedIds: { type: 'array', items: idOnBoard, maxItems: MOST_GROUPED },
-		apart: pairs,
-		together: pairs
-	},
-	required: ['sizes', 'slotIds', 'mostGroups', 'keepWorth', 'excludedIds', 'apart', 'together']
-});
+		{ additionalProperties: false }
+	)
+);
 /** Characters of its groups. */
 const LONGEST_BOARD = 100_000;
 /** What the board sends, whatever is done with it. */
-const board = {
-	groups: { type: 'string', maxLength: LONGEST_BOARD },
-	limits: { type: 'string', maxLength: 60_000 },
-	students: { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,399}$' }
-} as const;
-const adoptForm = formCheck<Board & { startsOn: string; endsOn: string; reviewOn: string; reason: string }>(
-	{
-		type: 'object',
-		properties: {
-			...board,
-			startsOn: schoolDate,
-			endsOn: schoolDate,
-			reviewOn: schoolDate,
-			reason: { type: 'string', maxLength: 500, default: '' }
-		},
-		required: ['groups', 'limits', 'students', 'startsOn', 'endsOn', 'reviewOn']
-	},
+const sentBoard = Type.Object({
+	groups: Type.String({ maxLength: LONGEST_BOARD }),
+	limits: Type.String({ maxLength: 60_000 }),
+	students: Type.String({ pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,399}$' })
+});
+const adoptForm = formCheck(
+	Type.Object({
+		...sentBoard.properties,
+		startsOn: schoolDate,
+		endsOn: schoolDate,
+		reviewOn: schoolDate,
+		reason: Type.String({ maxLength: 500, default: '' })
+	}),
 	longForm(LONGEST_BOARD)
 );
-const keepForm = formCheck<Board & { name: string; bound: number }>(
-	{
-		type: 'object',
-		properties: {
-			...board,
-			name: { type: 'string', minLength: 1, maxLength: 80 },
-			bound: { type: 'number', minimum: 0, maximum: 100_000 }
-		},
-		required: ['groups', 'limits', 'students', 'name', 'bound']
-	},
+const keepForm = formCheck(
+	Type.Object({
+		...sentBoard.properties,
+		name: Type.String({ minLength: 1, maxLength: 80 }),
+		bound: Type.Number({ minimum: 0, maximum: 100_000 })
+	}),
 	longForm(LONGEST_BOARD)
 );
 
@@ -113,7 +89,7 @@ export async function choicesFor(locals: App.Locals, url: URL, schoolId: number)
 }
 
 /** The board as it was sent, worked out anew: its groups, its limits, the problem, and which limits it breaks. */
-async function readBoard({ locals, url }: RequestEvent, staff: Staff, school: School, sent: Board) {
+async function readBoard({ locals, url }: RequestEvent, staff: Staff, school: School, sent: Static<typeof sentBoard>) {
 	const groups = groupsCheck(jsonIn(sent.groups));
 	if ('problem' in groups) return { problem: `The draft cannot be read: ${groups.problem}` };
 	const limits = limitsCheck(jsonIn(sent.limits));

@@ -1,9 +1,10 @@
+import Type from 'typebox';
 import { sayLeaving } from '../../core/grouping';
 import { plural } from '../../core/words';
 import { addDays, sayDate } from '../../core/calendar';
 import { joiningBreaks, type GroupsNow } from './joining';
 import { firstReview } from './groupDates';
-import { formCheck, id, idList, idOf, schoolDate, type Staff } from '../request';
+import { formCheck, oneOf, id, idList, idOf, schoolDate, type Staff } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { changeGroup, undoChange, type GroupDeed } from './store/groupChanges';
 import { groupWork } from './store/leaving';
@@ -15,33 +16,20 @@ import { slotList } from './timetable';
 import type { Database, RootDatabase } from '../database';
 import type { School } from '../school';
 
-interface ChangeFields {
-	kind: GroupDeed['kind'] | 'move';
-	on: string;
-	skill?: number;
-	/** The group that students move to. */
-	to?: number;
-	students?: number[];
-	untilOn?: string;
-	name?: string;
-	reason: string;
-}
-
-const changeForm = formCheck<ChangeFields>({
-	type: 'object',
-	properties: {
-		kind: { enum: ['focus', 'join', 'leave', 'move', 'pause', 'resume', 'end', 'rename'] },
+const changeForm = formCheck(
+	Type.Object({
+		kind: oneOf(['focus', 'join', 'leave', 'move', 'pause', 'resume', 'end', 'rename']),
 		on: schoolDate,
-		skill: id,
-		to: id,
-		students: idList(40),
-		untilOn: { anyOf: [schoolDate, { type: 'string', maxLength: 0 }] },
-		name: { type: 'string', minLength: 1, maxLength: 80 },
-		reason: { type: 'string', maxLength: 500, default: '' }
-	},
-	required: ['kind', 'on']
-});
-const undoForm = formCheck<{ change: number }>({ type: 'object', properties: { change: id }, required: ['change'] });
+		skill: Type.Optional(id),
+		/** The group that students move to. */
+		to: Type.Optional(id),
+		students: Type.Optional(idList(40)),
+		untilOn: Type.Optional(Type.Union([schoolDate, Type.String({ maxLength: 0 })])),
+		name: Type.Optional(Type.String({ minLength: 1, maxLength: 80 })),
+		reason: Type.String({ maxLength: 500, default: '' })
+	})
+);
+const undoForm = formCheck(Type.Object({ change: id }));
 
 const people = (count: number) => `${plural(count, 'student')}`;
 

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import type { SchoolDate } from '../../core/calendar';
 import { sayDate } from '../../core/calendar';
 import type { Database } from '../database';
@@ -7,36 +8,29 @@ import { findGroup } from './store/groups';
 import { recordMeeting, type MeetingRecord } from './store/meetings';
 import { formCheck, id, jsonCheck, jsonIn, schoolDate, type Staff } from '../request';
 
-const recordForm = formCheck<{ record: string }>({
-	type: 'object',
-	properties: { record: { type: 'string', maxLength: 20_000 } },
-	required: ['record']
-});
-const recordCheck = jsonCheck<MeetingRecord>({
-	type: 'object',
-	additionalProperties: false,
-	properties: {
-		groupId: id,
-		on: schoolDate,
-		held: { type: 'boolean' },
-		note: { type: 'string', maxLength: 2_000 },
-		students: {
-			type: 'array',
-			maxItems: 60,
-			items: {
-				type: 'object',
-				additionalProperties: false,
-				properties: {
-					studentId: id,
-					present: { type: 'boolean' },
-					ticketRight: { type: ['integer', 'null'], minimum: 0, maximum: TICKET_ITEMS }
-				},
-				required: ['studentId', 'present', 'ticketRight']
-			}
-		}
-	},
-	required: ['groupId', 'on', 'held', 'note', 'students']
-});
+const recordForm = formCheck(Type.Object({ record: Type.String({ maxLength: 20_000 }) }));
+const recordCheck = jsonCheck(
+	Type.Object(
+		{
+			groupId: id,
+			on: schoolDate,
+			held: Type.Boolean(),
+			note: Type.String({ maxLength: 2_000 }),
+			students: Type.Array(
+				Type.Object(
+					{
+						studentId: id,
+						present: Type.Boolean(),
+						ticketRight: Type.Union([Type.Integer({ minimum: 0, maximum: TICKET_ITEMS }), Type.Null()])
+					},
+					{ additionalProperties: false }
+				),
+				{ maxItems: 60 }
+			)
+		},
+		{ additionalProperties: false }
+	)
+);
 
 /** The form action that writes a meeting down, the same on every page that has one. Its undo puts the record before it back. */
 export const recordAction = staffAction(

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import Papa from 'papaparse';
 import { examineCase, type CasePackage } from '../../core/interchange/caseFramework';
 import { frameworkProblems, planFramework, type Framework, type FrameworkPlan } from '../../core/interchange/framework';
@@ -5,58 +6,38 @@ import { readSkillTable } from '../../core/interchange/skillTable';
 import { readStandardTable, standardsFromCase, type ReadStandards } from '../../core/interchange/standards';
 import { jsonCheck, UnreadableFile } from '../request';
 
-const node = {
-	type: 'object',
-	properties: { identifier: { type: 'string', minLength: 1, maxLength: 200 } },
-	required: ['identifier']
-};
-const text = (maxLength: number) => ({ type: 'string', maxLength });
-const checkCase = jsonCheck<CasePackage>({
-	type: 'object',
-	properties: {
-		CFDocument: {
-			type: 'object',
-			properties: {
-				identifier: text(200),
-				title: { type: 'string', minLength: 1, maxLength: 300 },
-				subject: { type: 'array', items: text(200) }
-			},
-			required: ['identifier', 'title']
-		},
-		CFItems: {
-			type: 'array',
-			maxItems: 30_000,
-			items: {
-				type: 'object',
-				properties: {
-					identifier: { type: 'string', minLength: 1, maxLength: 200 },
-					fullStatement: text(5_000),
-					abbreviatedStatement: text(500),
-					humanCodingScheme: text(200),
-					conceptKeywords: { type: 'array', items: text(500), maxItems: 100 },
-					educationLevel: { type: 'array', items: text(20), maxItems: 30 },
-					extensions: { type: 'object', properties: { term: { type: 'integer' } } }
-				},
-				required: ['identifier', 'fullStatement']
-			}
-		},
-		CFAssociations: {
-			type: 'array',
-			maxItems: 100_000,
-			items: {
-				type: 'object',
-				properties: {
-					associationType: text(60),
-					originNodeURI: node,
-					destinationNodeURI: node,
-					sequenceNumber: { type: 'integer' }
-				},
-				required: ['associationType', 'originNodeURI', 'destinationNodeURI']
-			}
-		}
-	},
-	required: ['CFDocument', 'CFItems', 'CFAssociations']
-});
+const node = Type.Object({ identifier: Type.String({ minLength: 1, maxLength: 200 }) });
+const text = (maxLength: number) => Type.String({ maxLength });
+const checkCase = jsonCheck(
+	Type.Object({
+		CFDocument: Type.Object({
+			identifier: text(200),
+			title: Type.String({ minLength: 1, maxLength: 300 }),
+			subject: Type.Optional(Type.Array(text(200)))
+		}),
+		CFItems: Type.Array(
+			Type.Object({
+				identifier: Type.String({ minLength: 1, maxLength: 200 }),
+				fullStatement: text(5_000),
+				abbreviatedStatement: Type.Optional(text(500)),
+				humanCodingScheme: Type.Optional(text(200)),
+				conceptKeywords: Type.Optional(Type.Array(text(500), { maxItems: 100 })),
+				educationLevel: Type.Optional(Type.Array(text(20), { maxItems: 30 })),
+				extensions: Type.Optional(Type.Object({ term: Type.Optional(Type.Integer()) }))
+			}),
+			{ maxItems: 30_000 }
+		),
+		CFAssociations: Type.Array(
+			Type.Object({
+				associationType: text(60),
+				originNodeURI: node,
+				destinationNodeURI: node,
+				sequenceNumber: Type.Optional(Type.Integer())
+			}),
+			{ maxItems: 100_000 }
+		)
+	})
+);
 
 /** What a file holds once it is read as far as it goes. */
 type ReadFile = { kind: 'case'; source: CasePackage } | { kind: 'table'; records: string[][] };

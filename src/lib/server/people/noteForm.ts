@@ -1,15 +1,14 @@
+import Type from 'typebox';
 import { refuse, staffAction } from '../shell/staffPage';
 import { findGroup } from '../groups';
 import { removeNote, writeNote } from './store/notes';
 import { visibleAmong } from './store/people';
 import { formCheck, id } from '../request';
 
-const noteForm = formCheck<{ student: number; group?: number; text: string }>({
-	type: 'object',
-	properties: { student: id, group: id, text: { type: 'string', minLength: 1, maxLength: 2_000 } },
-	required: ['student', 'text']
-});
-const removeForm = formCheck<{ note: number }>({ type: 'object', properties: { note: id }, required: ['note'] });
+const noteForm = formCheck(
+	Type.Object({ student: id, group: Type.Optional(id), text: Type.String({ minLength: 1, maxLength: 2_000 }) })
+);
+const removeForm = formCheck(Type.Object({ note: id }));
 
 /** The form action that notes something of a student. */
 export const noteAction = staffAction('write notes', noteForm, async ({ staff, school, database, at, form }) => {

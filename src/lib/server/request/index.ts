@@ -15,6 +15,7 @@ export {
 	idText,
 	jsonCheck,
 	jsonIn,
+	oneOf,
 	readForm,
 	readJson,
 	schoolDate

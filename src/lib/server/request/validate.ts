@@ -1,6 +1,7 @@
 import { error, type RequestEvent } from '@sveltejs/kit';
-import Ajv, { type JSONSchemaType, type ValidateFunction } from 'ajv';
+import Ajv, { type ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
+import Type, { type Static, type TSchema } from 'typebox';
 import { MOST_ID } from './address';
 import { readFields, readJsonBody, SMALL_FORM, UnreadableForm, type FormLimits } from './formFields';
 
@@ -48,10 +49,15 @@ function checkWith<T>(validate: ValidateFunction<T>): Check<T> {
 }
 
 /** For forms: text is turned into numbers and lists where the schema says so. */
-export const formCheck = <T>(schema: object, limits: FormLimits = SMALL_FORM): FormCheck<T> =>
-	Object.assign(checkWith<T>(ajv.compile<T>(schema as JSONSchemaType<T>)), { schema, limits });
+export const formCheck = <S extends TSchema>(schema: S, limits: FormLimits = SMALL_FORM): FormCheck<Static<S>> =>
+	Object.assign(checkWith(ajv.compile<Static<S>>(schema)), { schema, limits });
 /** For JSON bodies. */
-export const jsonCheck = <T>(schema: object): Check<T> => checkWith(strict.compile<T>(schema as JSONSchemaType<T>));
+export const jsonCheck = <S extends TSchema>(schema: S): Check<Static<S>> =>
+	checkWith(strict.compile<Static<S>>(schema));
+
+/** Schema of one of some words or numbers. */
+export const oneOf = <const V extends string | number | null>(values: readonly V[], options: object = {}) =>
+	Type.Unsafe<V>({ enum: values, ...options });
 
 /** What a field that carries JSON holds; null for what is none, so that no check takes it. */
 export function jsonIn(text: string): unknown {
@@ -91,12 +97,11 @@ export async function readJson<T>(event: RequestEvent, check: Check<T>, bytes: n
 	return result.value;
 }
 
-export const id = { type: 'integer', minimum: 1, maximum: MOST_ID } as const;
+export const id = Type.Integer({ minimum: 1, maximum: MOST_ID });
 /** A day of this century. */
-export const schoolDate = { type: 'string', format: 'date', pattern: '^20' } as const;
-export const idList = (maxItems: number) =>
-	({ type: 'array', items: id, minItems: 1, maxItems, uniqueItems: true }) as const;
+export const schoolDate = Type.String({ format: 'date', pattern: '^20' });
+export const idList = (maxItems: number) => Type.Array(id, { minItems: 1, maxItems, uniqueItems: true });
 
 /** Ids as text with commas, as a hidden field carries them; read with `idsOf`. */
-export const idText = { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,1999}$' } as const;
+export const idText = Type.String({ pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,1999}$' });
 export const idsOf = (text: string) => [...new Set(text.split(',').map(Number))];

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import Papa from 'papaparse';
 import { inOne } from '../database';
 import {
@@ -8,7 +9,7 @@ import {
 	type ColumnRole
 } from '../../core/interchange/scoreImport';
 import { fromPoints, POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
-import { fileForm, formCheck, idIn, readFile } from '../request';
+import { fileForm, formCheck, oneOf, idIn, readFile } from '../request';
 import { existingImports, importScores, saveMatching, scoreSources } from './store/scores';
 import { windowInView } from './windowPlaces';
 import { refuse, staffAction } from '../shell/staffPage';
@@ -18,27 +19,15 @@ import { domainList, skillList } from '../library';
 const MOST_ROWS = 5_000;
 const MOST_BYTES = 2_000_000;
 
-interface ImportForm {
-	source: string;
-	csv: string;
-	roles?: string[];
-	step: 'columns' | 'check' | 'take';
-}
-const importForm = formCheck<ImportForm>(
-	{
-		type: 'object',
-		properties: {
-			source: { type: 'string', minLength: 1, maxLength: 80 },
-			csv: { type: 'string', maxLength: 2_000_000, default: '' },
-			roles: {
-				type: 'array',
-				maxItems: 60,
-				items: { type: 'string', pattern: '^(number|date|overall|error|ignore|domain:[0-9]{1,9})$' }
-			},
-			step: { enum: ['columns', 'check', 'take'] }
-		},
-		required: ['source', 'step']
-	},
+const importForm = formCheck(
+	Type.Object({
+		source: Type.String({ minLength: 1, maxLength: 80 }),
+		csv: Type.String({ maxLength: 2_000_000, default: '' }),
+		roles: Type.Optional(
+			Type.Array(Type.String({ pattern: '^(number|date|overall|error|ignore|domain:[0-9]{1,9})$' }), { maxItems: 60 })
+		),
+		step: oneOf(['columns', 'check', 'take'])
+	}),
 	fileForm(MOST_BYTES)
 );
 

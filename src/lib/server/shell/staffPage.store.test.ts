@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { post } from '../../../../tests/formPost';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
@@ -12,12 +13,8 @@ beforeAll(async () => {
 });
 afterAll(() => small.database.close());
 
-const form = formCheck<{ name: string; count?: number }>(
-	{
-		type: 'object',
-		properties: { name: { type: 'string', minLength: 1 }, count: { type: 'integer' } },
-		required: ['name']
-	},
+const form = formCheck(
+	Type.Object({ name: Type.String({ minLength: 1 }), count: Type.Optional(Type.Integer()) }),
 	fileForm(1_000)
 );
 

@@ -13,7 +13,7 @@
 </script>
 
 <Table
-	says="Sittings by class"
+	says="Classes"
 	columns={[
 		{ label: 'Class' },
 		{ label: 'Students', isNumber: true },

@@ -46,7 +46,7 @@
 	<span class="axis soft"><span>{axis.from}</span><span>{name}, one dot a student</span><span>{axis.to}</span></span>
 {/snippet}
 
-<Table says="Results by grade and class" {columns} rows={parts} key={({ key }) => key}>
+<Table says="Grades and classes" {columns} rows={parts} key={({ key }) => key}>
 	{#snippet cells({ key, label, isGrade, size, cut, scores, ...summary })}
 		<th scope="row" class:class-of-grade={!isGrade}><a href={withState({ scope: key, student: null })}>{label}</a></th>
 		<td class="number">{summary.scored}<span class="soft">/{size}</span></td>

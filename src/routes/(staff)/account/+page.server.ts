@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import {
 	changePassword,
 	countTry,
@@ -33,14 +34,10 @@ export async function load(event) {
 	};
 }
 
-const secret = { type: 'string', minLength: 1, maxLength: 200 } as const;
-const passwordForm = formCheck<{ old: string; fresh: string; again: string }>({
-	type: 'object',
-	properties: { old: secret, fresh: secret, again: secret },
-	required: ['old', 'fresh', 'again']
-});
-const oneForm = formCheck<{ signIn: number }>({ type: 'object', properties: { signIn: id }, required: ['signIn'] });
-const nothing = formCheck<object>({ type: 'object', properties: {} });
+const secret = Type.String({ minLength: 1, maxLength: 200 });
+const passwordForm = formCheck(Type.Object({ old: secret, fresh: secret, again: secret }));
+const oneForm = formCheck(Type.Object({ signIn: id }));
+const nothing = formCheck(Type.Object({}));
 
 /** Whoever finds a computer signed in could otherwise try passwords here. */
 const OLD_TRIES = 5;

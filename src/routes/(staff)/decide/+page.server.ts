@@ -1,40 +1,29 @@
+import Type from 'typebox';
 import { addDays, sayDate } from '$lib/core/calendar';
-import type { Verdict } from '$lib/core/growth';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { sayLeaving } from '$lib/core/grouping';
 import { adviceFor, decide, openReview, undoDecision, whereTo } from '$lib/server/decide';
 import { decidePage } from '$lib/server/decide/decidePage';
-import { formCheck, id, schoolDate } from '$lib/server/request';
+import { formCheck, oneOf, id, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	return decidePage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url);
 }
 
-const verdictForm = formCheck<{
-	review: number;
-	verdict: Verdict;
-	effectiveOn: string;
-	newTier: 1 | 2 | 3;
-	/** `stays`, `leaves`, or the group that the student moves to. */
-	group: string;
-	nextReviewOn?: string;
-	note: string;
-}>({
-	type: 'object',
-	properties: {
+const verdictForm = formCheck(
+	Type.Object({
 		review: id,
-		verdict: { enum: ['continue', 'adjust', 'intensify', 'fade', 'exit'] },
+		verdict: oneOf(['continue', 'adjust', 'intensify', 'fade', 'exit']),
 		effectiveOn: schoolDate,
-		newTier: { type: 'integer', enum: [1, 2, 3] },
-		group: { type: 'string', pattern: '^(stays|leaves|[0-9]{1,10})$' },
-		nextReviewOn: { type: 'string', pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' },
-		note: { type: 'string', maxLength: 2_000 }
-	},
-	required: ['review', 'verdict', 'effectiveOn', 'newTier', 'group', 'note']
-});
-const undoForm = formCheck<{ review: number }>({ type: 'object', properties: { review: id }, required: ['review'] });
+		newTier: oneOf([1, 2, 3], { type: 'integer' }),
+		group: Type.String({ pattern: '^(stays|leaves|[0-9]{1,10})$' }),
+		nextReviewOn: Type.Optional(Type.String({ pattern: '^(\\d{4}-\\d{2}-\\d{2})?$' })),
+		note: Type.String({ maxLength: 2_000 })
+	})
+);
+const undoForm = formCheck(Type.Object({ review: id }));
 
 export const actions = {
 	verdict: staffAction('decide', verdictForm, async ({ staff, school, database, at, form }) => {

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
 import { dayIn, formCheck, id, idIn, may } from '$lib/server/request';
@@ -53,11 +54,7 @@ export async function load({ locals, url }) {
 	};
 }
 
-const undoForm = formCheck<{ adoption: number }>({
-	type: 'object',
-	properties: { adoption: id },
-	required: ['adoption']
-});
+const undoForm = formCheck(Type.Object({ adoption: id }));
 
 export const actions = {
 	undo: staffAction('form groups', undoForm, async ({ staff, school, database, at, form }) => {

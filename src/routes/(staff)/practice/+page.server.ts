@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
@@ -38,7 +39,7 @@ export async function load({ locals, url }) {
 	};
 }
 
-const withdrawForm = formCheck<{ set: number }>({ type: 'object', properties: { set: id }, required: ['set'] });
+const withdrawForm = formCheck(Type.Object({ set: id }));
 
 export const actions = {
 	withdraw: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { PROBE_ITEMS } from '$lib/core/growth';
 import { plural } from '$lib/core/words';
 import { addDays, sayDate } from '$lib/core/calendar';
@@ -15,24 +16,16 @@ export async function load({ locals, url }) {
 	return { track: await trackPage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url) };
 }
 
-const startForm = formCheck<{ students: number[]; skill: number; group?: number; goalOn: string; goalCorrect: number }>(
-	{
-		type: 'object',
-		properties: {
-			students: idList(100),
-			skill: id,
-			group: id,
-			goalOn: schoolDate,
-			goalCorrect: { type: 'integer', minimum: 1, maximum: PROBE_ITEMS }
-		},
-		required: ['students', 'skill', 'goalOn', 'goalCorrect']
-	}
+const startForm = formCheck(
+	Type.Object({
+		students: idList(100),
+		skill: id,
+		group: Type.Optional(id),
+		goalOn: schoolDate,
+		goalCorrect: Type.Integer({ minimum: 1, maximum: PROBE_ITEMS })
+	})
 );
-const undoForm = formCheck<{ plans: string }>({
-	type: 'object',
-	properties: { plans: { type: 'string', pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,99}$' } },
-	required: ['plans']
-});
+const undoForm = formCheck(Type.Object({ plans: Type.String({ pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,99}$' }) }));
 
 export const actions = {
 	start: staffAction('plan probes', startForm, async ({ staff, school, database, at, form }) => {

@@ -1,4 +1,5 @@
-import { formCheck, id, readForm, studentContext } from '$lib/server/request';
+import Type from 'typebox';
+import { formCheck, oneOf, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
 import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
@@ -59,11 +60,7 @@ export async function load({ locals }) {
 	};
 }
 
-const startForm = formCheck<{ kind: string; id: number }>({
-	type: 'object',
-	properties: { kind: { enum: ['diagnostic', 'probe', 'check', 'practice'] }, id },
-	required: ['kind', 'id']
-});
+const startForm = formCheck(Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice']), id }));
 
 export const actions = {
 	start: async (event) => {

@@ -1,8 +1,9 @@
+import Type from 'typebox';
 import { plural } from '../../../core/words';
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
 import { overlaps } from '../../../core/timetable';
 import { inOne } from '../../database';
-import { fileForm, formCheck, id, idsOf, idText, readFile } from '../../request';
+import { fileForm, formCheck, oneOf, id, idsOf, idText, readFile } from '../../request';
 import { refuse, staffAction } from '../../shell/staffPage';
 import { addAbsences, addSlots, removeAbsences, removeSlots, slotList, type NewSlot } from './store/timetable';
 import { groupStaff, sayTimes } from './timetableForm';
@@ -10,20 +11,9 @@ import { groupStaff, sayTimes } from './timetableForm';
 /** A calendar file of a year of meetings is far smaller. */
 const MOST_BYTES = 1_000_000;
 
-const someIds = { anyOf: [idText, { type: 'string', maxLength: 0 }] } as const;
-const importUndoForm = formCheck<{ slots: string; absences: string }>({
-	type: 'object',
-	properties: { slots: someIds, absences: someIds },
-	required: ['slots', 'absences']
-});
-const importForm = formCheck<{ staff: number; take?: string }>(
-	{
-		type: 'object',
-		properties: { staff: id, take: { enum: ['yes'] } },
-		required: ['staff']
-	},
-	fileForm(MOST_BYTES)
-);
+const someIds = Type.Union([idText, Type.String({ maxLength: 0 })]);
+const importUndoForm = formCheck(Type.Object({ slots: someIds, absences: someIds }));
+const importForm = formCheck(Type.Object({ staff: id, take: Type.Optional(oneOf(['yes'])) }), fileForm(MOST_BYTES));
 
 /** The form actions that take a calendar file into the timetable, and take it back. */
 export const calendarActions = {

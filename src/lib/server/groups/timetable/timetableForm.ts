@@ -1,6 +1,7 @@
+import Type from 'typebox';
 import { plural } from '../../../core/words';
 import { addDays, sayDate, sayMeeting } from '../../../core/calendar';
-import { BLOCK_KINDS, overlaps, type BlockKind, type WeeklyTime } from '../../../core/timetable';
+import { BLOCK_KINDS, overlaps, type WeeklyTime } from '../../../core/timetable';
 import type { Database } from '../../database';
 import { refuse, staffAction } from '../../shell/staffPage';
 import { currentGroups } from '..';
@@ -17,57 +18,34 @@ import {
 	slotList,
 	type NewSlot
 } from './store/timetable';
-import { formCheck, id, idsOf, idText, schoolDate } from '../../request';
+import { formCheck, oneOf, id, idsOf, idText, schoolDate } from '../../request';
 
-const weekdays = {
-	type: 'array',
-	items: { type: 'integer', minimum: 1, maximum: 5 },
-	minItems: 1,
-	uniqueItems: true
-} as const;
-const clock = { type: 'string', pattern: '^([01][0-9]|2[0-3]):[0-5][0-9]$' } as const;
-const slotForm = formCheck<{
-	staff: number;
-	days: number[];
-	startsAt: string;
-	minutes: number;
-	room: string;
-	tier: string;
-}>({
-	type: 'object',
-	properties: {
+const weekdays = Type.Array(Type.Integer({ minimum: 1, maximum: 5 }), { minItems: 1, uniqueItems: true });
+const clock = Type.String({ pattern: '^([01][0-9]|2[0-3]):[0-5][0-9]$' });
+const slotForm = formCheck(
+	Type.Object({
 		staff: id,
 		days: weekdays,
 		startsAt: clock,
-		minutes: { type: 'integer', minimum: 5, maximum: 120 },
-		room: { type: 'string', maxLength: 60, default: '' },
-		tier: { enum: ['', '2', '3'], default: '' }
-	},
-	required: ['staff', 'days', 'startsAt', 'minutes']
-});
-const blockForm = formCheck<{ classes: number[]; kind: BlockKind; days: number[]; startsAt: string; minutes: number }>({
-	type: 'object',
-	properties: {
-		classes: { type: 'array', items: id, minItems: 1, maxItems: 200, uniqueItems: true },
-		kind: { enum: BLOCK_KINDS },
+		minutes: Type.Integer({ minimum: 5, maximum: 120 }),
+		room: Type.String({ maxLength: 60, default: '' }),
+		tier: oneOf(['', '2', '3'], { default: '' })
+	})
+);
+const blockForm = formCheck(
+	Type.Object({
+		classes: Type.Array(id, { minItems: 1, maxItems: 200, uniqueItems: true }),
+		kind: oneOf(BLOCK_KINDS),
 		days: weekdays,
 		startsAt: clock,
-		minutes: { type: 'integer', minimum: 5, maximum: 240 }
-	},
-	required: ['classes', 'kind', 'days', 'startsAt', 'minutes']
-});
-const absenceForm = formCheck<{ staff: number; fromOn: string; lastOn: string; note: string }>({
-	type: 'object',
-	properties: {
-		staff: id,
-		fromOn: schoolDate,
-		lastOn: schoolDate,
-		note: { type: 'string', maxLength: 200, default: '' }
-	},
-	required: ['staff', 'fromOn', 'lastOn']
-});
-const slotIdForm = formCheck<{ slot: number }>({ type: 'object', properties: { slot: id }, required: ['slot'] });
-const idsForm = formCheck<{ ids: string }>({ type: 'object', properties: { ids: idText }, required: ['ids'] });
+		minutes: Type.Integer({ minimum: 5, maximum: 240 })
+	})
+);
+const absenceForm = formCheck(
+	Type.Object({ staff: id, fromOn: schoolDate, lastOn: schoolDate, note: Type.String({ maxLength: 200, default: '' }) })
+);
+const slotIdForm = formCheck(Type.Object({ slot: id }));
+const idsForm = formCheck(Type.Object({ ids: idText }));
 /** “2 meeting times”. */
 export const sayTimes = (count: number) => `${count} meeting ${count === 1 ? 'time' : 'times'}`;
 

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { addDays, sayDate, weekdayFrom } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
@@ -46,12 +47,8 @@ export async function load({ locals, url }) {
 
 /** One student and her skills: `12:4,7`. */
 const wantedText = '^[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}(;[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}){0,399}$';
-const assignForm = formCheck<{ wanted: string; dueOn: string }>({
-	type: 'object',
-	properties: { wanted: { type: 'string', pattern: wantedText }, dueOn: schoolDate },
-	required: ['wanted', 'dueOn']
-});
-const undoForm = formCheck<{ batch: number }>({ type: 'object', properties: { batch: id }, required: ['batch'] });
+const assignForm = formCheck(Type.Object({ wanted: Type.String({ pattern: wantedText }), dueOn: schoolDate }));
+const undoForm = formCheck(Type.Object({ batch: id }));
 
 export const actions = {
 	assign: staffAction('assign skill checks', assignForm, async ({ staff, school, database, at, form }) => {

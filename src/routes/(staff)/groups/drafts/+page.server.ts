@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { draftFigures } from '$lib/core/grouping';
 import { meetingMinutes } from '$lib/core/timetable';
 import { currentGroups, discardDraft, draftList, judgeDraft, MOST_DRAFTS, type SavedDraft } from '$lib/server/groups';
@@ -63,7 +64,7 @@ export async function load({ locals }) {
 	};
 }
 
-const draftForm = formCheck<{ draft: number }>({ type: 'object', properties: { draft: id }, required: ['draft'] });
+const draftForm = formCheck(Type.Object({ draft: id }));
 
 export const actions = {
 	discard: staffAction('form groups', draftForm, async ({ staff, database, at, form }) => {

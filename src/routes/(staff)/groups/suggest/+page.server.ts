@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { error } from '@sveltejs/kit';
 import { addDays, weekdayFrom } from '$lib/core/calendar';
 import { changesSince, isSameProblem, skillsToCheck } from '$lib/core/grouping';
@@ -50,11 +51,7 @@ export async function load({ locals, url }) {
 	};
 }
 
-const addForm = formCheck<{ student: number }>({
-	type: 'object',
-	properties: { student: id },
-	required: ['student']
-});
+const addForm = formCheck(Type.Object({ student: id }));
 
 export const actions = {
 	adopt: adoptAction,

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { error } from '@sveltejs/kit';
 import { hasItems } from '$lib/core/items';
 import { progression } from '$lib/core/mastery';
@@ -17,7 +18,7 @@ import { scopeChoices } from '$lib/server/shell';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/shell/staffPage';
 import { practiceSets } from '$lib/server/practice';
 import { readStandings } from '$lib/server/standing';
-import { formCheck, id } from '$lib/server/request';
+import { formCheck, oneOf, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';
 
 /** How far the drawn progression reaches. */
@@ -65,25 +66,15 @@ export async function load({ locals, url, params }) {
 
 /** Characters of a link: letters that an address does not have become longer when they are encoded. */
 const LONGEST_LINK = 500;
-const materialForm = formCheck<{ title: string; link?: string; note?: string }>({
-	type: 'object',
-	properties: {
-		title: { type: 'string', minLength: 1, maxLength: 120 },
-		link: { type: 'string', maxLength: LONGEST_LINK },
-		note: { type: 'string', maxLength: 2_000 }
-	},
-	required: ['title']
-});
-const oneMaterial = formCheck<{ material: number }>({
-	type: 'object',
-	properties: { material: id },
-	required: ['material']
-});
-const shelfForm = formCheck<{ shelf: 'own' | 'shared' | 'off' }>({
-	type: 'object',
-	properties: { shelf: { enum: ['own', 'shared', 'off'] } },
-	required: ['shelf']
-});
+const materialForm = formCheck(
+	Type.Object({
+		title: Type.String({ minLength: 1, maxLength: 120 }),
+		link: Type.Optional(Type.String({ maxLength: LONGEST_LINK })),
+		note: Type.Optional(Type.String({ maxLength: 2_000 }))
+	})
+);
+const oneMaterial = formCheck(Type.Object({ material: id }));
+const shelfForm = formCheck(Type.Object({ shelf: oneOf(['own', 'shared', 'off']) }));
 
 /** A web address as it may stand in a link; null for what is none, or too long once it is encoded. */
 function webAddress(text: string): string | null {

@@ -1,4 +1,5 @@
-import { formCheck, longForm, readFile } from '$lib/server/request';
+import Type from 'typebox';
+import { formCheck, oneOf, longForm, readFile } from '$lib/server/request';
 import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { changeFramework, importStandards, skillList, taughtFramework } from '$lib/server/library';
 
@@ -8,23 +9,13 @@ export async function load({ locals }) {
 	await staffWho(locals, 'change the library');
 }
 
-interface ImportForm {
-	holds: 'skills' | 'standards';
-	framework?: string;
-	content: string;
-	step: 'check' | 'take';
-}
-const importForm = formCheck<ImportForm>(
-	{
-		type: 'object',
-		properties: {
-			holds: { enum: ['skills', 'standards'] },
-			framework: { type: 'string', maxLength: 120 },
-			content: { type: 'string', minLength: 1, maxLength: 3_500_000 },
-			step: { enum: ['check', 'take'] }
-		},
-		required: ['holds', 'content', 'step']
-	},
+const importForm = formCheck(
+	Type.Object({
+		holds: oneOf(['skills', 'standards']),
+		framework: Type.Optional(Type.String({ maxLength: 120 })),
+		content: Type.String({ minLength: 1, maxLength: 3_500_000 }),
+		step: oneOf(['check', 'take'])
+	}),
 	longForm(3_500_000)
 );
 

@@ -1,8 +1,9 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
-import { formCheck, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
+import { formCheck, oneOf, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
 import { scopeChoices } from '$lib/server/shell';
 import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
@@ -89,17 +90,15 @@ export async function load({ locals, url }) {
 	};
 }
 
-const assignForm = formCheck<{ skill: number; length: number; opensOn: string; dueOn: string; sure?: 'yes' }>({
-	type: 'object',
-	properties: {
+const assignForm = formCheck(
+	Type.Object({
 		skill: id,
-		length: { type: 'integer', enum: [5, 10] },
+		length: oneOf([5, 10], { type: 'integer' }),
 		opensOn: schoolDate,
 		dueOn: schoolDate,
-		sure: { enum: ['yes'] }
-	},
-	required: ['skill', 'length', 'opensOn', 'dueOn']
-});
+		sure: Type.Optional(oneOf(['yes']))
+	})
+);
 
 export const actions = {
 	default: staffAction('assign practice', assignForm, async ({ staff, school, database, at, form, event }) => {

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { itemFrom } from '$lib/core/items';
 import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
@@ -69,27 +70,19 @@ function familyRow(fit: FamilyFit, skills: Skill[]) {
 /** Parameters of a family that tells less than this are no use for choosing or scoring. */
 const LEAST_USED = 0.2;
 
-const nothing = formCheck<object>({ type: 'object', properties: {} });
-const jobForm = formCheck<{ job: number }>({ type: 'object', properties: { job: id }, required: ['job'] });
-const applyForm = formCheck<{ job: number; families: string[] }>({
-	type: 'object',
-	properties: {
+const nothing = formCheck(Type.Object({}));
+const jobForm = formCheck(Type.Object({ job: id }));
+const applyForm = formCheck(
+	Type.Object({
 		job: id,
-		families: {
-			type: 'array',
+		families: Type.Array(Type.String({ minLength: 1, maxLength: 60 }), {
 			minItems: 1,
 			maxItems: 550,
-			uniqueItems: true,
-			items: { type: 'string', minLength: 1, maxLength: 60 }
-		}
-	},
-	required: ['job', 'families']
-});
-const versionForm = formCheck<{ version: number }>({
-	type: 'object',
-	properties: { version: id },
-	required: ['version']
-});
+			uniqueItems: true
+		})
+	})
+);
+const versionForm = formCheck(Type.Object({ version: id }));
 
 export const actions = {
 	start: staffAction('calibrate', nothing, async ({ staff, database, at }) => {

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { screenContext } from '$lib/server/screen/screenPage';
 import {
 	cutScores,
@@ -9,9 +10,9 @@ import {
 	unitOf
 } from '$lib/server/screen';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
-import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
+import { FLUENCY_MEASURES } from '$lib/core/fluency';
 import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
-import { formCheck, longForm, readFile, schoolDate } from '$lib/server/request';
+import { formCheck, oneOf, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { rosterStudents, studentsByNumber } from '$lib/server/people';
 
@@ -61,31 +62,20 @@ export async function load({ locals, url }) {
 	};
 }
 
-const cutForm = formCheck<{ term: number; measure: FluencyMeasure | ''; grades: number[]; points: string[] }>({
-	type: 'object',
-	properties: {
-		term: { type: 'integer', minimum: 1, maximum: 3 },
-		measure: { enum: ['', ...FLUENCY_MEASURES], default: '' },
-		grades: { type: 'array', minItems: 1, maxItems: 8, items: { type: 'integer', minimum: 1, maximum: 8 } },
-		points: {
-			type: 'array',
-			minItems: 1,
-			maxItems: 8,
-			items: { type: 'string', pattern: '^[0-9]{0,5}$' }
-		}
-	},
-	required: ['term', 'grades', 'points']
-});
-const outcomeForm = formCheck<{ name: string; takenOn: string; rows: string }>(
-	{
-		type: 'object',
-		properties: {
-			name: { type: 'string', minLength: 1, maxLength: 80 },
-			takenOn: schoolDate,
-			rows: { type: 'string', minLength: 1, maxLength: 500_000 }
-		},
-		required: ['name', 'takenOn', 'rows']
-	},
+const cutForm = formCheck(
+	Type.Object({
+		term: Type.Integer({ minimum: 1, maximum: 3 }),
+		measure: oneOf(['', ...FLUENCY_MEASURES], { default: '' }),
+		grades: Type.Array(Type.Integer({ minimum: 1, maximum: 8 }), { minItems: 1, maxItems: 8 }),
+		points: Type.Array(Type.String({ pattern: '^[0-9]{0,5}$' }), { minItems: 1, maxItems: 8 })
+	})
+);
+const outcomeForm = formCheck(
+	Type.Object({
+		name: Type.String({ minLength: 1, maxLength: 80 }),
+		takenOn: schoolDate,
+		rows: Type.String({ minLength: 1, maxLength: 500_000 })
+	}),
 	longForm(500_000)
 );
 

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { error, redirect } from '@sveltejs/kit';
 import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
@@ -14,7 +15,7 @@ import {
 	windowNotes,
 	windowPlaces
 } from '$lib/server/screen';
-import { formCheck, id, idIn, type VisibleId } from '$lib/server/request';
+import { formCheck, oneOf, id, idIn, type VisibleId } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 
@@ -73,33 +74,18 @@ async function isOpenFor(
 	return Boolean(makeUpUntil && today <= makeUpUntil);
 }
 
-interface SaveForm {
-	id: string;
-	window: number;
-	student: number;
-	sheet: number;
-	seconds: number;
-	reached: number;
-	missed: string;
-}
-const saveForm = formCheck<SaveForm>({
-	type: 'object',
-	properties: {
-		id: { type: 'string', format: 'uuid' },
+const saveForm = formCheck(
+	Type.Object({
+		id: Type.String({ format: 'uuid' }),
 		window: id,
 		student: id,
-		sheet: { type: 'integer', minimum: 1, maximum: 8 },
-		seconds: { type: 'number', minimum: LEAST_SECONDS, maximum: SECONDS_GIVEN },
-		reached: { type: 'integer', minimum: 0, maximum: 1000 },
-		missed: { type: 'string', pattern: '^([0-9]{1,3}(,[0-9]{1,3}){0,999})?$', default: '' }
-	},
-	required: ['id', 'window', 'student', 'sheet', 'seconds', 'reached']
-});
-const asideForm = formCheck<{ id: string; aside: 'yes' | 'no' }>({
-	type: 'object',
-	properties: { id: { type: 'string', format: 'uuid' }, aside: { enum: ['yes', 'no'] } },
-	required: ['id', 'aside']
-});
+		sheet: Type.Integer({ minimum: 1, maximum: 8 }),
+		seconds: Type.Number({ minimum: LEAST_SECONDS, maximum: SECONDS_GIVEN }),
+		reached: Type.Integer({ minimum: 0, maximum: 1000 }),
+		missed: Type.String({ pattern: '^([0-9]{1,3}(,[0-9]{1,3}){0,999})?$', default: '' })
+	})
+);
+const asideForm = formCheck(Type.Object({ id: Type.String({ format: 'uuid' }), aside: oneOf(['yes', 'no']) }));
 
 export const actions = {
 	save: staffAction('give measures', saveForm, async ({ staff, school, database, at, form }) => {

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { sittingsBoard } from '$lib/server/screen/sittingsPage';
@@ -11,7 +12,7 @@ import {
 	windowNotes,
 	windowsToSit
 } from '$lib/server/screen';
-import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
+import { formCheck, oneOf, id, idsOf, idText, jsonCheck, jsonIn, longForm, may, schoolDate } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { setAccommodations, visibleAmong } from '$lib/server/people';
 import { domainList, skillList } from '$lib/server/library';
@@ -23,82 +24,49 @@ export async function load({ locals, url }) {
 	return { ...shared, window, board: await sittingsBoard(locals.database, school, scope, window, url) };
 }
 
-const trustForm = formCheck<{ sitting: number; decision: TrustDecision; domain?: number }>({
-	type: 'object',
-	properties: { sitting: id, decision: { enum: ['kept', 'set aside', 'resit', 'flagged'] }, domain: id },
-	required: ['sitting', 'decision']
-});
-const sittingForm = formCheck<{ sitting: number }>({
-	type: 'object',
-	properties: { sitting: id },
-	required: ['sitting']
-});
-const noteForm = formCheck<{
-	window: number;
-	students: string;
-	kind: 'absent' | 'excused' | 'make-up' | 'nothing';
-	reason: string;
-	makeUp: string;
-}>({
-	type: 'object',
-	properties: {
+const trustForm = formCheck(
+	Type.Object({ sitting: id, decision: oneOf(['kept', 'set aside', 'resit', 'flagged']), domain: Type.Optional(id) })
+);
+const sittingForm = formCheck(Type.Object({ sitting: id }));
+const noteForm = formCheck(
+	Type.Object({
 		window: id,
 		students: idText,
-		kind: { enum: ['absent', 'excused', 'make-up', 'nothing'] },
-		reason: { type: 'string', maxLength: 200, default: '' },
-		makeUp: { type: 'string', maxLength: 10, default: '' }
-	},
-	required: ['window', 'students', 'kind']
-});
-const restoreForm = formCheck<{ window: number; notes: string }>(
-	{
-		type: 'object',
-		properties: { window: id, notes: { type: 'string', maxLength: 400_000 } },
-		required: ['window', 'notes']
-	},
+		kind: oneOf(['absent', 'excused', 'make-up', 'nothing']),
+		reason: Type.String({ maxLength: 200, default: '' }),
+		makeUp: Type.String({ maxLength: 10, default: '' })
+	})
+);
+const restoreForm = formCheck(
+	Type.Object({ window: id, notes: Type.String({ maxLength: 400_000 }) }),
 	longForm(400_000)
 );
-const notesCheck = jsonCheck<[number, WindowNote][]>({
-	type: 'array',
-	minItems: 1,
-	maxItems: 2_000,
-	items: {
-		type: 'array',
-		minItems: 2,
-		maxItems: 2,
-		items: [
+const notesCheck = jsonCheck(
+	Type.Array(
+		Type.Tuple([
 			id,
-			{
-				type: 'object',
-				additionalProperties: false,
-				properties: {
-					kind: { enum: ['absent', 'excused', null] },
-					reason: { type: 'string', maxLength: 200 },
-					makeUpUntil: { anyOf: [schoolDate, { type: 'null' }] }
+			Type.Object(
+				{
+					kind: oneOf(['absent', 'excused', null]),
+					reason: Type.String({ maxLength: 200 }),
+					makeUpUntil: Type.Union([schoolDate, Type.Null()])
 				},
-				required: ['kind', 'reason', 'makeUpUntil']
-			}
-		]
-	}
-});
+				{ additionalProperties: false }
+			)
+		]),
+		{ minItems: 1, maxItems: 2_000 }
+	)
+);
 
-const accommodationForm = formCheck<{
-	students: string;
-	readAloud: string;
-	largerType: string;
-	timeFactor: number;
-	itemsADay: string;
-}>({
-	type: 'object',
-	properties: {
+const accommodationForm = formCheck(
+	Type.Object({
 		students: idText,
-		readAloud: { enum: ['on', ''], default: '' },
-		largerType: { enum: ['on', ''], default: '' },
-		timeFactor: { type: 'number', enum: [1, 1.5, 2] },
-		itemsADay: { enum: ['', '5', '10', '15', '20'], default: '' }
-	},
-	required: ['students', 'timeFactor']
-});
+		readAloud: oneOf(['on', ''], { default: '' }),
+		largerType: oneOf(['on', ''], { default: '' }),
+		timeFactor: oneOf([1, 1.5, 2], { type: 'number' }),
+		itemsADay: oneOf(['', '5', '10', '15', '20'], { default: '' })
+	})
+);
 
 const said: Record<TrustDecision, string> = {
 	kept: 'The sitting is kept: its scores and answers count from now on.',

@@ -1,13 +1,14 @@
-import { SCREENING_MODES, type ScreeningMode } from '$lib/core/screening';
+import Type from 'typebox';
+import { SCREENING_MODES } from '$lib/core/screening';
 import { plural } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { addDays, sayDate } from '$lib/core/calendar';
-import { FLUENCY_MEASURES, type FluencyMeasure } from '$lib/core/fluency';
+import { FLUENCY_MEASURES } from '$lib/core/fluency';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
 import { addWindow, moveWindow, windowCounts, withdrawWindow } from '$lib/server/screen';
-import { formCheck, id, idList, schoolDate } from '$lib/server/request';
+import { formCheck, oneOf, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { school, windows, window } = await screenContext(locals, url);
@@ -27,40 +28,20 @@ export async function load({ locals, url }) {
 	};
 }
 
-interface WindowForm {
-	name: string;
-	subject: string;
-	mode: ScreeningMode;
-	measure: FluencyMeasure | '';
-	term: number;
-	opensOn: string;
-	closesOn: string;
-	classes: number[];
-}
-const windowForm = formCheck<WindowForm>({
-	type: 'object',
-	properties: {
-		name: { type: 'string', minLength: 1, maxLength: 80 },
-		subject: { type: 'string', minLength: 1, maxLength: 60 },
-		mode: { enum: SCREENING_MODES },
-		measure: { enum: ['', ...FLUENCY_MEASURES], default: '' },
-		term: { type: 'integer', minimum: 1, maximum: 3 },
+const windowForm = formCheck(
+	Type.Object({
+		name: Type.String({ minLength: 1, maxLength: 80 }),
+		subject: Type.String({ minLength: 1, maxLength: 60 }),
+		mode: oneOf(SCREENING_MODES),
+		measure: oneOf(['', ...FLUENCY_MEASURES], { default: '' }),
+		term: Type.Integer({ minimum: 1, maximum: 3 }),
 		opensOn: schoolDate,
 		closesOn: schoolDate,
 		classes: idList(500)
-	},
-	required: ['name', 'subject', 'mode', 'term', 'opensOn', 'closesOn', 'classes']
-});
-const moveForm = formCheck<{ window: number; opensOn: string; closesOn: string }>({
-	type: 'object',
-	properties: { window: id, opensOn: schoolDate, closesOn: schoolDate },
-	required: ['window', 'opensOn', 'closesOn']
-});
-const withdrawForm = formCheck<{ window: number }>({
-	type: 'object',
-	properties: { window: id },
-	required: ['window']
-});
+	})
+);
+const moveForm = formCheck(Type.Object({ window: id, opensOn: schoolDate, closesOn: schoolDate }));
+const withdrawForm = formCheck(Type.Object({ window: id }));
 
 /** What is wrong with a window's days; null when nothing is. */
 function wrongDays({ opensOn, closesOn }: { opensOn: string; closesOn: string }, today: string): string | null {

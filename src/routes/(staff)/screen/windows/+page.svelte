@@ -36,7 +36,7 @@
 		{/snippet}
 	</ScreenHead>
 	<Table
-		says="Windows of the year"
+		says="Screenings of the year"
 		columns={[
 			{ label: 'Window' },
 			{ label: 'Subject' },

@@ -1,3 +1,4 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { letTryAgain, lockedOutOf } from '$lib/server/auth';
 import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
@@ -9,11 +10,7 @@ export async function load({ locals }) {
 	return { locked: await lockedOutOf(locals.database, staff, school, locals.at) };
 }
 
-const letInForm = formCheck<{ students: string }>({
-	type: 'object',
-	properties: { students: idText },
-	required: ['students']
-});
+const letInForm = formCheck(Type.Object({ students: idText }));
 
 export const actions = {
 	letIn: staffAction('let students sign in', letInForm, async ({ staff, school, database, at, form }) => {

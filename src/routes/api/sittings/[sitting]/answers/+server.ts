@@ -1,14 +1,7 @@
+import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { error, json } from '@sveltejs/kit';
-import {
-	AnswerDesk,
-	closings,
-	findSitting,
-	type IncomingAnswer,
-	solutionsOf,
-	type Stored,
-	triedItems
-} from '$lib/server/sitting';
+import { AnswerDesk, closings, findSitting, solutionsOf, type Stored, triedItems } from '$lib/server/sitting';
 import { itemsAsked } from '$lib/server/library';
 import { idOf, jsonCheck, readJson } from '$lib/server/request';
 import { diagnosticProgress, sayClosed } from '$lib/server/sitting/sittingPage';
@@ -17,40 +10,34 @@ import { findSchool } from '$lib/server/school';
 /** Of fifty answers, each as long as it may be. */
 const MOST_BYTES = 100_000;
 
-const check = jsonCheck<{ answers: IncomingAnswer[] }>({
-	type: 'object',
-	additionalProperties: false,
-	properties: {
-		answers: {
-			type: 'array',
-			minItems: 1,
-			maxItems: 50,
-			items: {
-				type: 'object',
-				additionalProperties: false,
-				properties: {
-					id: { type: 'string', format: 'uuid', maxLength: 36 },
-					position: { type: 'integer', minimum: 0, maximum: 200 },
-					attempt: { type: 'integer', minimum: 1, maximum: 20 },
-					response: {
-						anyOf: [
+const check = jsonCheck(
+	Type.Object(
+		{
+			answers: Type.Array(
+				Type.Object(
+					{
+						id: Type.String({ format: 'uuid', maxLength: 36 }),
+						position: Type.Integer({ minimum: 0, maximum: 200 }),
+						attempt: Type.Integer({ minimum: 1, maximum: 20 }),
+						response: Type.Union([
 							// I don't know yet.
-							{ type: 'null' },
-							{ type: 'number' },
-							{ type: 'string', maxLength: 200 },
-							{ type: 'array', maxItems: 20, items: { type: 'integer', minimum: -50, maximum: 50 } },
-							{ type: 'array', maxItems: 20, items: { type: 'string', maxLength: 40 } }
-						]
+							Type.Null(),
+							Type.Number(),
+							Type.String({ maxLength: 200 }),
+							Type.Array(Type.Integer({ minimum: -50, maximum: 50 }), { maxItems: 20 }),
+							Type.Array(Type.String({ maxLength: 40 }), { maxItems: 20 })
+						]),
+						milliseconds: Type.Integer({ minimum: 0, maximum: 86_400_000 }),
+						answeredAt: Type.String({ format: 'date-time', maxLength: 40 })
 					},
-					milliseconds: { type: 'integer', minimum: 0, maximum: 86_400_000 },
-					answeredAt: { type: 'string', format: 'date-time', maxLength: 40 }
-				},
-				required: ['id', 'position', 'attempt', 'response', 'milliseconds', 'answeredAt']
-			}
-		}
-	},
-	required: ['answers']
-});
+					{ additionalProperties: false }
+				),
+				{ minItems: 1, maxItems: 50 }
+			)
+		},
+		{ additionalProperties: false }
+	)
+);
 
 const KEPT = new Set<Stored>(['stored', 'already stored', 'answered before', 'kept aside']);
 
