@@ -1,4 +1,5 @@
 export * from './problem';
+export { newlyBroken, type BrokenLimit } from './brokenLimit';
 export { brokenLimits, needMet, worthOf } from './limits';
 export { solveGrouping, type SolveOptions } from './solve';
 export * from './fromStandings';

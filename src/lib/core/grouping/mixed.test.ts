@@ -130,16 +130,16 @@ describe('mixed groups', () => {
 		});
 		const group = (slotId: string, ...studentIds: string[]) => ({ slotId, focusId: 'x', studentIds });
 		expect(judge([group('s', 'p0', 'p1', 'p2', 'z', 'h0')]).broken).toEqual([
-			'the group at s has 5 students; it takes 3 to 4',
-			'z is not free at s',
-			'z does not need this focus',
-			'p0 and p1 must be apart',
-			'p2 and p3 must be together'
+			{ limit: 'size', slotId: 's', count: 5, tier: null, minimum: 3, maximum: 4 },
+			{ limit: 'not free', studentId: 'z', slotId: 's' },
+			{ limit: 'no need', studentId: 'z', focusId: 'x' },
+			{ limit: 'apart', studentIds: ['p0', 'p1'] },
+			{ limit: 'together', studentIds: ['p2', 'p3'] }
 		]);
 		expect(judge([group('s', 'p0', 'p4', 'p5'), group('t', 'p0', 'h0', 'h1')]).broken).toEqual([
-			'there are 2 groups; 1 may be formed',
-			'the group at s has nobody who can help; it takes one or two',
-			'p0 is in 2 groups'
+			{ limit: 'groups', count: 2, most: 1 },
+			{ limit: 'helpers', slotId: 's', count: 0, minimum: 1, maximum: 2 },
+			{ limit: 'groups of a student', studentId: 'p0', count: 2 }
 		]);
 		expect(judge([group('s', 'p0', 'p4', 'h0')])).toEqual({ worth: expect.closeTo(1.25, 12), broken: [] });
 	});

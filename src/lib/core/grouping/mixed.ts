@@ -1,4 +1,4 @@
-import { plural } from '../words';
+import type { BrokenLimit } from './brokenLimit';
 import type { Judge } from './moves';
 import type { GroupingProblem } from './problem';
 
@@ -56,36 +56,36 @@ export interface MixedResult {
 	unplaced: { studentId: string; reason: string }[];
 }
 
-/** Judges mixed groups: needs met, and the limits they break, in words. Helpers are students who can help. */
+/** Judges mixed groups: needs met, and the limits they break. Helpers are students who can help. */
 export function judgeMixed(problem: MixedProblem): Judge {
 	const by = new Map(problem.students.map((student) => [student.id, student]));
 	return (groups) => {
-		const broken: string[] = [];
+		const broken: BrokenLimit[] = [];
+		const most = problem.mostGroups ?? Infinity;
 		const seats = new Map<string, number>();
 		let worth = 0;
-		if (groups.length > (problem.mostGroups ?? Infinity))
-			broken.push(`there are ${groups.length} groups; ${problem.mostGroups} may be formed`);
-		for (const { slotId, studentIds } of groups) {
+		if (groups.length > most) broken.push({ limit: 'groups', count: groups.length, most });
+		for (const { slotId, focusId, studentIds } of groups) {
 			const { minimum, maximum } = problem.size;
 			const count = studentIds.length;
 			if (count < minimum || count > maximum)
-				broken.push(`the group at ${slotId} has ${plural(count, 'student')}; it takes ${minimum} to ${maximum}`);
+				broken.push({ limit: 'size', slotId, count, tier: null, minimum, maximum });
 			const helpers = studentIds.filter((id) => by.get(id)?.canHelp).length;
 			if (helpers < HELPERS.minimum || helpers > HELPERS.maximum)
-				broken.push(`the group at ${slotId} has ${helpers || 'nobody'} who can help; it takes one or two`);
+				broken.push({ limit: 'helpers', slotId, count: helpers, ...HELPERS });
 			for (const id of studentIds) {
 				const student = by.get(id)!;
 				worth += student.canHelp ? 0 : student.need;
 				seats.set(id, (seats.get(id) ?? 0) + 1);
-				if (!student.available.includes(slotId)) broken.push(`${id} is not free at ${slotId}`);
-				if (!student.canHelp && !(student.need > 0)) broken.push(`${id} does not need this focus`);
+				if (!student.available.includes(slotId)) broken.push({ limit: 'not free', studentId: id, slotId });
+				if (!student.canHelp && !(student.need > 0)) broken.push({ limit: 'no need', studentId: id, focusId });
 			}
 			for (const [a, b] of problem.apart)
-				if (studentIds.includes(a) && studentIds.includes(b)) broken.push(`${a} and ${b} must be apart`);
+				if (studentIds.includes(a) && studentIds.includes(b)) broken.push({ limit: 'apart', studentIds: [a, b] });
 			for (const [a, b] of problem.together)
-				if (studentIds.includes(a) !== studentIds.includes(b)) broken.push(`${a} and ${b} must be together`);
+				if (studentIds.includes(a) !== studentIds.includes(b)) broken.push({ limit: 'together', studentIds: [a, b] });
 		}
-		for (const [id, count] of seats) if (count > 1) broken.push(`${id} is in ${count} groups`);
+		for (const [id, count] of seats) if (count > 1) broken.push({ limit: 'groups of a student', studentId: id, count });
 		return { worth, broken };
 	};
 }

@@ -1,3 +1,4 @@
+import { newlyBroken, type BrokenLimit } from './brokenLimit';
 import { brokenIn, worthIn } from './limits';
 import { indexProblem, valueOf, type Group, type GroupingProblem, type IndexedProblem } from './problem';
 
@@ -7,8 +8,8 @@ export interface Move {
 	slotId: string | null;
 	/** Change of what the grouping is worth, in units of need. */
 	change: number;
-	/** Limits that are kept now and would be broken, as `brokenLimits` words them. */
-	breaks: string[];
+	/** Limits that are kept now and would be broken. */
+	breaks: BrokenLimit[];
 }
 
 /** The grouping with a student in the group of one slot, or with null in none; that group must be held. */
@@ -20,7 +21,7 @@ export function moved(groups: Group[], studentId: string, slotId: string | null)
 }
 
 /** What a grouping is worth, and the limits it breaks. */
-export type Judge = (groups: Group[]) => { worth: number; broken: string[] };
+export type Judge = (groups: Group[]) => { worth: number; broken: BrokenLimit[] };
 
 /** Judges groups of students with the same need; made once for many groupings of a problem. */
 export function judgeOf(problem: GroupingProblem): Judge {
@@ -38,7 +39,6 @@ const judgeIn =
 export function movesOf(judge: Judge, groups: Group[], studentId: string): Move[] {
 	const held = (some: Group[]) => some.filter(({ studentIds }) => studentIds.length > 0);
 	const now = judge(held(groups));
-	const broken = new Set(now.broken);
 	const isIn = (slotId: string | null) =>
 		slotId === null
 			? !groups.some(({ studentIds }) => studentIds.includes(studentId))
@@ -50,7 +50,7 @@ export function movesOf(judge: Judge, groups: Group[], studentId: string): Move[
 			return {
 				slotId,
 				change: after.worth - now.worth,
-				breaks: after.broken.filter((text) => !broken.has(text))
+				breaks: newlyBroken(after.broken, now.broken)
 			};
 		})
 		.sort((a, b) => a.breaks.length - b.breaks.length || b.change - a.change);

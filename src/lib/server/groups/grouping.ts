@@ -146,7 +146,7 @@ export async function groupingFor(
 	};
 }
 
-/** The limits that a draft breaks, in words with ids; see `brokenLimits` and `judgeMixed` in core. */
+/** The limits that a draft breaks; see `brokenLimits` and `judgeMixed` in core. */
 export function judgeDraft(
 	{ problem, helperIds }: Pick<GroupingSetting, 'problem' | 'helperIds'>,
 	{ kind, focusId }: Pick<DraftChoices, 'kind' | 'focusId'>,

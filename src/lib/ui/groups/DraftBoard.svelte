@@ -51,9 +51,7 @@
 		slot: (id) => (slotOf.has(id) ? sayMeeting(slotOf.get(id)!) : id)
 	};
 	const worth = $derived(draft.judged.worth);
-	const broken = $derived(
-		draft.judged.broken.map((text) => sayBroken(text, [...slotOf.keys()], names.student, names.slot))
-	);
+	const broken = $derived(draft.judged.broken.map((one) => sayBroken(one, names)));
 	const cost = $derived(draft.result ? draft.result.objective - worth : 0);
 	const fromBest = $derived(
 		draft.result ? 100 * Math.max(0, (draft.result.bound - worth) / Math.max(draft.result.bound, 1e-9)) : 0

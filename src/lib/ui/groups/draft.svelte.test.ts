@@ -184,7 +184,7 @@ describe('a draft', () => {
 		draft.add(ann, []);
 		expect(draft.out).toEqual([{ id: '9' }]);
 		draft.move('9', 's');
-		expect(draft.judged.broken).toContain('the group at s mixes tiers');
+		expect(draft.judged.broken).toContainEqual({ limit: 'mixed tiers', slotId: 's' });
 		expect(draft.need('9', 'x')).toBe(1.2);
 	});
 
@@ -228,7 +228,7 @@ describe('a draft', () => {
 			]
 		});
 		FakeWorker.last.report('done', one);
-		expect(draft.judged.broken).toEqual(['the group at s has nobody who can help; it takes one or two']);
+		expect(draft.judged.broken).toEqual([{ limit: 'helpers', slotId: 's', count: 0, minimum: 1, maximum: 2 }]);
 		draft.move('3', 's');
 		expect(draft.judged).toEqual({ worth: 1, broken: [] });
 	});

@@ -93,63 +93,65 @@
 	onafterprint={() => (onPaper = false)}
 />
 
-<div class="wide-table">
-	<table class="roster" aria-rowcount={rows.ids.length + 1} aria-label={says}>
-		<thead>
-			<tr>
-				{#if selected}<th
-						><input
-							type="checkbox"
-							checked={isAllSelected}
-							onchange={toggleAll}
-							disabled={rows.ids.length === 0}
-							aria-label="Select all {rows.ids.length} of this list"
-							title="Select all {rows.ids.length} of this list"
-						/></th
-					>{/if}
-				<Heading column={{ label: 'Student', sort: sort === undefined ? undefined : 'name' }} {sort} />
-				{#each columns as column (column.label + (column.sort ?? ''))}<Heading {column} {sort} />{/each}
-			</tr>
-		</thead>
-		<tbody bind:this={body} {@attach oneTabStop} style:--row="{height}px">
-			{#if !onPaper && from > 0}<tr class="skipped" style:height="{from * height}px" aria-hidden="true"></tr>{/if}
-			{#each drawn as id, i (id)}
-				{@const row = rows.at(id)}
-				<tr data-student={id} class:current={id === studentId} aria-rowindex={(onPaper ? 0 : from) + i + 2}>
-					{#if row}
-						{#if selected}<td
-								><input
-									type="checkbox"
-									value={id}
-									bind:group={selected}
-									aria-label="Select {row.givenName} {row.familyName}"
-								/></td
-							>{/if}
-						<th scope="row"><a href={withState({ student: id })}>{row.givenName} {row.familyName}</a></th>
-						{@render cells(row)}
-					{:else}
-						<td class="soft" colspan={columns.length + 2}>{rows.failed ? 'could not be loaded' : '…'}</td>
-					{/if}
+<div>
+	<div class="wide-table">
+		<table class="roster" aria-rowcount={rows.ids.length + 1} aria-label={says}>
+			<thead>
+				<tr>
+					{#if selected}<th
+							><input
+								type="checkbox"
+								checked={isAllSelected}
+								onchange={toggleAll}
+								disabled={rows.ids.length === 0}
+								aria-label="Select all {rows.ids.length} of this list"
+								title="Select all {rows.ids.length} of this list"
+							/></th
+						>{/if}
+					<Heading column={{ label: 'Student', sort: sort === undefined ? undefined : 'name' }} {sort} />
+					{#each columns as column (column.label + (column.sort ?? ''))}<Heading {column} {sort} />{/each}
 				</tr>
-			{:else}
-				<tr class="none"><td colspan={columns.length + 2} class="soft">{@render empty()}</td></tr>
-			{/each}
-			{#if !onPaper && to < rows.ids.length}<tr
-					class="skipped"
-					style:height="{(rows.ids.length - to) * height}px"
-					aria-hidden="true"
-				></tr>{/if}
-		</tbody>
-	</table>
+			</thead>
+			<tbody bind:this={body} {@attach oneTabStop} style:--row="{height}px">
+				{#if !onPaper && from > 0}<tr class="skipped" style:height="{from * height}px" aria-hidden="true"></tr>{/if}
+				{#each drawn as id, i (id)}
+					{@const row = rows.at(id)}
+					<tr data-student={id} class:current={id === studentId} aria-rowindex={(onPaper ? 0 : from) + i + 2}>
+						{#if row}
+							{#if selected}<td
+									><input
+										type="checkbox"
+										value={id}
+										bind:group={selected}
+										aria-label="Select {row.givenName} {row.familyName}"
+									/></td
+								>{/if}
+							<th scope="row"><a href={withState({ student: id })}>{row.givenName} {row.familyName}</a></th>
+							{@render cells(row)}
+						{:else}
+							<td class="soft" colspan={columns.length + 2}>{rows.failed ? 'could not be loaded' : '…'}</td>
+						{/if}
+					</tr>
+				{:else}
+					<tr class="none"><td colspan={columns.length + 2} class="soft">{@render empty()}</td></tr>
+				{/each}
+				{#if !onPaper && to < rows.ids.length}<tr
+						class="skipped"
+						style:height="{(rows.ids.length - to) * height}px"
+						aria-hidden="true"
+					></tr>{/if}
+			</tbody>
+		</table>
+	</div>
+	{#if rows.ids.length > FIRST}
+		<p class="no-print"><button class="plain" onclick={print}>Print all {rows.ids.length} rows</button></p>
+	{/if}
+	{#if rows.failed}
+		<p role="alert">
+			Some rows could not be loaded. <button class="plain" onclick={look}>Try again</button>
+		</p>
+	{/if}
 </div>
-{#if rows.ids.length > FIRST}
-	<p class="no-print"><button class="plain" onclick={print}>Print all {rows.ids.length} rows</button></p>
-{/if}
-{#if rows.failed}
-	<p role="alert">
-		Some rows could not be loaded. <button class="plain" onclick={look}>Try again</button>
-	</p>
-{/if}
 
 <style>
 	tbody tr:not(.none, .skipped) {

@@ -76,7 +76,7 @@
 			open={status === 'needs another look'}
 		/>
 	{/if}
-	{#if board.tallies.length > 1}<ClassBoard tallies={board.tallies} />{/if}
+	{#if board.tallies.length > 1}<div class="board"><ClassBoard tallies={board.tallies} /></div>{/if}
 
 	<StudentTable {rows} {columns} says="Sittings" height={31} bind:selected>
 		{#snippet cells(row)}
@@ -140,6 +140,9 @@
 <Notice outcome={form} />
 
 <style>
+	.board {
+		margin-bottom: 16px;
+	}
 	.when {
 		white-space: nowrap;
 	}

@@ -122,6 +122,7 @@
 		white-space: nowrap;
 	}
 	.how {
+		min-width: 140px;
 		white-space: normal;
 	}
 	form,
