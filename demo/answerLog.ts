@@ -16,9 +16,9 @@ export function atHour(day: SchoolDate, hour: number): Date {
 }
 
 /** What was answered so far in a sitting, for what chooses the next question by it. */
-export type Answered = (ItemSeed & { correct: boolean })[];
+type Answered = (ItemSeed & { correct: boolean })[];
 
-export interface DemoSitting {
+interface DemoSitting {
 	kind: 'diagnostic' | 'practice' | 'probe';
 	/** What it is a sitting of, as columns. */
 	origin: Row;

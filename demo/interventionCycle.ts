@@ -22,7 +22,7 @@ const EARLY_WEEKS = 2;
 /** The cycle's weeks up to the demo's today. */
 const WEEKS = 5;
 
-export interface DemoGroup {
+interface DemoGroup {
 	id: number;
 	slot: Slot;
 	skill: Skill;

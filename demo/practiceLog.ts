@@ -7,7 +7,7 @@ import { SCHOOL_ID, type DemoStudent } from './people';
 
 type Row = Record<string, unknown>;
 
-export interface DemoSet {
+interface DemoSet {
 	skillCode: string;
 	itemCount: number;
 	opensOn: SchoolDate;

@@ -2,7 +2,7 @@ import MiniSearch from 'minisearch';
 import { stemmer } from 'stemmer';
 
 /** Something that can be found. Its id says what it is: `skill 12`, `standard 7`, `misconception noCarry`. */
-export interface Findable {
+interface Findable {
 	id: string;
 	code: string;
 	name: string;

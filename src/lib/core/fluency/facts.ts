@@ -1,7 +1,7 @@
 import { seededRandom, seedFrom } from '../random';
 
 /** A fact on a number fluency sheet. */
-export interface Fact {
+interface Fact {
 	/** As printed, without the equals sign: `7 + 5`. */
 	text: string;
 	answer: number;

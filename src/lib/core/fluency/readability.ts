@@ -6,7 +6,7 @@ const TITLES: Record<string, string> = { Mr: 'Mister', Mrs: 'Missus', Ms: 'Miz',
 const TITLE = /\b(Mr|Mrs|Ms|Dr)\./g;
 
 /** What a readability figure is made of. */
-export interface TextCounts {
+interface TextCounts {
 	words: number;
 	sentences: number;
 	syllables: number;

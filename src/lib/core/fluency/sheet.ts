@@ -1,7 +1,7 @@
 import { scoreSheet, SECONDS_GIVEN, type MarkedSheet } from './score';
 
 /** How far the giving of a measure is: not begun, under way, or over with the last place still to be said, or done. */
-export type SheetStage = 'ready' | 'under way' | 'last reached' | 'done';
+type SheetStage = 'ready' | 'under way' | 'last reached' | 'done';
 
 /** One thing done on the sheet, so that it can be taken back. */
 type Mark = { kind: 'missed'; place: number } | { kind: 'reached'; before: number | null };

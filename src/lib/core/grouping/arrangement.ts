@@ -3,7 +3,7 @@ import { Seating } from './seating';
 import { tableOf } from './seats';
 
 /** A group being built: indexes into the problem. */
-export interface SeatedGroup {
+interface SeatedGroup {
 	focus: number;
 	tier: 2 | 3;
 	members: number[];

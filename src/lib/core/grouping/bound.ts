@@ -5,7 +5,7 @@ import { tableOf, type Option } from './seats';
 export type Allowed = readonly (readonly number[])[];
 
 /** The dual's view at one set of prices: an upper bound, and what each slot would choose. */
-export interface DualView {
+interface DualView {
 	bound: number;
 	/** By slot: the option it would hold, or −1. */
 	choices: Int32Array;
@@ -170,7 +170,7 @@ export function lossesOf(problem: IndexedProblem, prices: ArrayLike<number>): Fl
 	return brought.map((value, o) => Math.max(reached[options[o].slot], least) - value);
 }
 
-export interface Tightening {
+interface Tightening {
 	steps: number;
 	/** Length of the first steps, as a share of the way to `reached` (Polyak). */
 	length: number;

@@ -39,7 +39,7 @@ export function changesSince(then: GroupingProblem, now: GroupingProblem, groups
 }
 
 /** A draft in figures, to stand beside others. */
-export interface DraftFigures {
+interface DraftFigures {
 	groups: number;
 	students: number;
 	/** Sum of needs met. */

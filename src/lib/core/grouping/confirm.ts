@@ -2,7 +2,7 @@ import type { SkillGraph, StandingNow } from '../mastery';
 import { needsOf } from './fromStandings';
 
 /** Under so many answers a standing is thin. */
-export const FEW_ANSWERS = 4;
+const FEW_ANSWERS = 4;
 
 /** Whether nothing, or too little, stands behind a standing for a group to rest on. */
 export function isThin(now: Pick<StandingNow, 'answers' | 'inferred'> | undefined): boolean {

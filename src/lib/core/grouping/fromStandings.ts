@@ -2,7 +2,7 @@ import { ownOrInferred, type SkillGraph, type StandingNow } from '../mastery';
 import { need, readinessFor, type GroupingProblem } from './problem';
 
 /** What a grouping problem is made from. */
-export interface GroupingInputs {
+interface GroupingInputs {
 	students: {
 		id: number;
 		tier: 1 | 2 | 3;

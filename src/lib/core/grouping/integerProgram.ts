@@ -69,7 +69,7 @@ export function writeProgram(problem: IndexedProblem, allowed: Allowed = tableOf
 }
 
 /** What the solver may report while it works. */
-export interface SolverEvents {
+interface SolverEvents {
 	onSolution(arrangement: Arrangement): void;
 	onBound(bound: number): void;
 	shouldStop(): boolean;

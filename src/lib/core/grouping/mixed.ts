@@ -39,7 +39,7 @@ export function mixedFrom(problem: GroupingProblem, focusId: string, helperIds: 
 	};
 }
 
-export interface MixedGroup {
+interface MixedGroup {
 	slotId: string;
 	/** With the gap. */
 	studentIds: string[];

@@ -51,7 +51,7 @@ export interface GroupingResult {
 }
 
 /** Weight of a tier 3 student's need against a tier 2 student's. */
-export const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
+const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
 
 /** How ready a student is for a skill by its prerequisites: 1, or 0.5 if one is only forming, or 0 if one is a gap or more are forming. */
 export function readinessFor(prerequisites: ('met' | 'forming' | 'gap')[]): number {

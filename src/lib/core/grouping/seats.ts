@@ -1,7 +1,7 @@
 import { valueOf, type IndexedProblem } from './problem';
 
 /** Students who must not be split: they sit together or not at all. Most units are one student. */
-export interface Unit {
+interface Unit {
 	members: number[];
 	tier: 2 | 3;
 	/** How many groups it may be in. */

@@ -11,10 +11,10 @@ export type Advice = Verdict | 'not enough yet';
 export const MINIMUM_PROBES = 6;
 export const MINIMUM_WEEKS = 4;
 /** Under this share of planned sessions, the plan has not been tried: deliver first. */
-export const MINIMUM_DOSAGE = 0.6;
+const MINIMUM_DOSAGE = 0.6;
 
 /** All that a review looks at. Probes and goal in items right; x in weeks since the plan's start. */
-export interface ReviewEvidence {
+interface ReviewEvidence {
 	probes: Point[];
 	goal: Point;
 	/** Standing on each focus skill now. */

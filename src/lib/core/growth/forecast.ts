@@ -1,7 +1,7 @@
 import { median, normalCdf, normalQuantile, type Point } from './regression';
 
 /** Probes from which the baseline is taken. */
-export const BASELINE_PROBES = 3;
+const BASELINE_PROBES = 3;
 
 /** Baseline: the median of the first three probes; null while there are fewer. */
 export function baseline(probes: Point[]): number | null {
@@ -37,7 +37,7 @@ export function aimAt(line: Aimline, x: number): number {
 }
 
 /** What is believed of weekly growth and of noise before a student's own probes are seen, in items of 8. */
-export interface GrowthPrior {
+interface GrowthPrior {
 	slopeMean: number;
 	slopeSd: number;
 	noiseSd: number;

@@ -4,7 +4,7 @@ export interface Point {
 	y: number;
 }
 
-export interface LineFit {
+interface LineFit {
 	slope: number;
 	intercept: number;
 	slopeError: number;

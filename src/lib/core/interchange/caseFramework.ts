@@ -5,7 +5,7 @@ interface CaseLink {
 	uri?: string;
 	title?: string;
 }
-export interface CaseItem {
+interface CaseItem {
 	identifier: string;
 	fullStatement: string;
 	abbreviatedStatement?: string;

@@ -2,14 +2,14 @@ import type { GradeTerm } from '../measurement';
 import { findCycle } from '../mastery';
 
 /** A domain of a framework. */
-export interface FrameworkDomain {
+interface FrameworkDomain {
 	/** CASE identifier, a UUID; absent where the source has none. */
 	identifier?: string;
 	code: string;
 	name: string;
 }
 
-export interface FrameworkSkill extends GradeTerm {
+interface FrameworkSkill extends GradeTerm {
 	/** CASE identifier, a UUID; absent where the source has none. */
 	identifier?: string;
 	code: string;

@@ -1,5 +1,5 @@
 /** What a row of an outcome file says; `problem` is why it is left out. */
-export interface OutcomeRow {
+interface OutcomeRow {
 	line: number;
 	number: string;
 	studentId: number | null;

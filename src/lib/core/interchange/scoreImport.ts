@@ -5,7 +5,7 @@ import { DATE_EXAMPLES, dateStyleOf, readDate, type DateStyle } from './dates';
 export type ColumnRole = 'number' | 'date' | 'overall' | 'error' | `domain:${number}` | 'ignore';
 
 /** Scores outside this range (points) are typing errors or another scale. */
-export const POINTS_RANGE = { least: 200, most: 800 };
+const POINTS_RANGE = { least: 200, most: 800 };
 /** Standard error (points) taken for a score that comes without one, and the range a given one lies in. */
 export const ASSUMED_ERROR = 12;
 const ERROR_RANGE = { least: 1, most: 60 };
@@ -69,12 +69,12 @@ export function rolesByMatching(
 	return isSame ? (roles as ColumnRole[]) : undefined;
 }
 
-export interface PlannedScore {
+interface PlannedScore {
 	domainId: number;
 	points: number;
 }
 
-export interface PlannedRow {
+interface PlannedRow {
 	/** Line of the file, 1 for the header. */
 	line: number;
 	number: string;

@@ -2,7 +2,7 @@ import type { CasePackage } from './caseFramework';
 import { foldCode } from './framework';
 
 /** A standard of another framework, with codes of our skills that it asks for. */
-export interface ReadStandard {
+interface ReadStandard {
 	code: string;
 	statement: string;
 	grade: number | null;

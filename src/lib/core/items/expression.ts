@@ -4,7 +4,7 @@ import { rational, type Rational } from './rational';
  * A polynomial: for each product of letters, written `x^2 y`, its coefficient; the empty text is the constant.
  * No coefficient is 0.
  */
-export type Polynomial = Map<string, Rational>;
+type Polynomial = Map<string, Rational>;
 
 const LONGEST = 60;
 /** Powers above this are no answer to any item and would only cost time. */

@@ -19,9 +19,9 @@ export interface StandingNow {
 }
 
 /** A once secure skill under this P(known) is Slipping. */
-export const SLIPPING_LINE = 0.7;
+const SLIPPING_LINE = 0.7;
 /** Answers below which nothing is said of a skill. */
-export const MINIMUM_ANSWERS = 2;
+const MINIMUM_ANSWERS = 2;
 
 /** How steeply knowing a skill goes with ability: the usual bridge from logistic to normal metric. */
 const LINK_SLOPE = 1.7;

@@ -2,7 +2,7 @@ import { daysBetween, type SchoolDate } from '../calendar';
 import type { GradeTerm } from './scale';
 
 /** Ability of students of a grade in a week of the school year (1 is its first): logits. */
-export interface Norm {
+interface Norm {
 	grade: number;
 	week: number;
 	median: number;
@@ -11,7 +11,7 @@ export interface Norm {
 }
 
 /** Weeks of a school year; each of its three terms has twelve. */
-export const WEEKS_A_YEAR = 36;
+const WEEKS_A_YEAR = 36;
 const WEEKS_A_TERM = WEEKS_A_YEAR / 3;
 
 /** The week in the middle of a term, 1–3. */
@@ -54,7 +54,7 @@ export function percentile(theta: number, norm: Pick<Norm, 'median' | 'spread'>)
 }
 
 /** Students needed before a school's own scores are called a norm. */
-export const LOCAL_NORM_LEAST = 30;
+const LOCAL_NORM_LEAST = 30;
 
 /**
  * Percentile among a school's own scores: those below and half of those equal, 1 to 99 (percentile rank).

@@ -74,15 +74,15 @@ export interface SittingToJudge<Domain> {
 }
 
 /** Effort under this share of answers makes a sitting untrustworthy (Wise & Kong 2005 use 0.90). */
-export const EFFORT_LINE = 0.9;
+const EFFORT_LINE = 0.9;
 /**
  * Fit over the domains under this is improbable for a fitting pattern: under 1 in 100 honest sittings. In an adaptive
  * sitting no question is far from the student's level, so the statistic spreads less than a normal one; both lines are
  * found by simulation (`npm run simulate:screening`).
  */
-export const MISFIT_LINE = { fixed: -2.45, adaptive: -1.75 };
+const MISFIT_LINE = { fixed: -2.45, adaptive: -1.75 };
 /** A pause longer than this within a day counts as an interruption. */
-export const INTERRUPTION_MS = 20 * 60_000;
+const INTERRUPTION_MS = 20 * 60_000;
 /** Share of rapid answers in a domain from which the doubt is about it. */
 const RAPID_DOMAIN = 0.25;
 

@@ -12,7 +12,7 @@ import {
 import type { SchoolDate } from '../calendar';
 
 /** A first try in a diagnostic, as far as its family's parameters follow from it. */
-export interface BankAnswer {
+interface BankAnswer {
 	familyId: string;
 	/** See `extraDigits` of core/items. */
 	extraDigits: number;
@@ -75,14 +75,14 @@ const CONVERGED = 1e-3;
 const MOST_ITERATIONS = 500;
 
 /** Discrimination under which a family tells little, where 1.2 is usual. */
-export const LEAST_DISCRIMINATION = 0.6;
+const LEAST_DISCRIMINATION = 0.6;
 /**
  * Misfit (RMSD) beyond which a family does not fit: by chance alone it is larger with fewer answers. Found by simulation
  * so that about 1 of 100 families that fit is beyond it, from 50 answers to 900.
  */
-export const misfitLine = (answers: number) => 0.06 + 0.75 / Math.sqrt(answers);
+const misfitLine = (answers: number) => 0.06 + 0.75 / Math.sqrt(answers);
 /** Drift named from here: both beyond chance and large enough to matter. */
-export const DRIFT = { z: 3, shift: 0.3 };
+const DRIFT = { z: 3, shift: 0.3 };
 
 /**
  * Parameters of families of questions from the answers of diagnostics: marginal mode with priors around what was believed

@@ -1,8 +1,8 @@
 import type { Standing } from '../mastery';
 
 /** Share of a class lacking a skill from which it is taught to the whole class, and from which the advice is firm. */
-export const CLASSWIDE_SHARE = 0.6;
-export const CLASSWIDE_FIRM_SHARE = 0.8;
+const CLASSWIDE_SHARE = 0.6;
+const CLASSWIDE_FIRM_SHARE = 0.8;
 const CLASSWIDE_MINIMUM = 5;
 
 /**

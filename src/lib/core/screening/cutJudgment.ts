@@ -13,7 +13,7 @@ export interface CountedShare {
 }
 
 /** What a cut would have done. Few students prove little, so counts and intervals are told rather than shares. */
-export interface CutAccuracy {
+interface CutAccuracy {
 	cut: number;
 	/** Of those who did badly, who scored under it. */
 	catches: CountedShare;
@@ -22,7 +22,7 @@ export interface CutAccuracy {
 }
 
 /** How well a cut score has told who would do badly later. */
-export interface CutJudgment {
+interface CutJudgment {
 	/** Students with a score and an outcome, and of those the ones who did badly. */
 	students: number;
 	didBadly: number;

@@ -2,7 +2,7 @@
 const ENOUGH_MS = 40 * 60_000;
 
 /** What a student is allowed in a diagnostic beyond the usual. */
-export interface SittingLimits {
+interface SittingLimits {
 	/** Time for what is timed, as a multiple of the usual. */
 	timeFactor: number;
 	/** Most questions a day; null for no such limit. */

@@ -4,7 +4,7 @@ import type { ScreeningStatus } from './status';
 import type { ScoredStudent } from './summary';
 
 /** A score in the window's unit, points or correct a minute, with its standard error. */
-export interface PointsWithError {
+interface PointsWithError {
 	points: number;
 	error: number;
 }
@@ -70,7 +70,7 @@ export function scoredStudent({ scores, before, cut }: ScreenRow, measure: numbe
 }
 
 /** What rows are sorted by: `name`, `class`, `tier`, `status`, `change`, or a measure's number. */
-export type SortKey = string;
+type SortKey = string;
 
 const NOTHING = Infinity;
 
@@ -95,7 +95,7 @@ export function sortRows(rows: ScreenRow[], key: SortKey, measure: number): Scre
 }
 
 /** What rows are narrowed to; `all` narrows nothing. */
-export interface RowFilter {
+interface RowFilter {
 	/** A status, or a band on the measure. */
 	show: string;
 	/** A tier, 1 to 3. */

@@ -1,5 +1,5 @@
 /** One cut on the curve: students scoring under `cut` are called at risk. */
-export interface RocPoint {
+interface RocPoint {
 	cut: number;
 	/** Share of those with the outcome who are called at risk. */
 	sensitivity: number;

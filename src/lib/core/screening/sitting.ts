@@ -13,7 +13,7 @@ import {
 import { seededRandom, seedFrom } from '../random';
 
 /** Spread (logits) of ability in a domain around the grade's median. */
-export const PRIOR_SD = 1.1;
+const PRIOR_SD = 1.1;
 
 /** What is believed of a student of a grade and term before any answer. */
 export const gradePrior = (level: GradeTerm): AbilityPrior => ({ mean: expectedTheta(level), sd: PRIOR_SD });
@@ -25,7 +25,7 @@ const MOVED_SINCE = 0.5;
  * Where a sitting begins to look for a student: at the last sitting's ability, else at the grade's median. Scores never
  * use the last sitting, or two scores would not be independent and their change could not be judged.
  */
-export function startingPrior(level: GradeTerm, previous?: AbilityEstimate): AbilityPrior {
+function startingPrior(level: GradeTerm, previous?: AbilityEstimate): AbilityPrior {
 	if (!previous) return gradePrior(level);
 	return { mean: previous.theta, sd: Math.min(PRIOR_SD, Math.hypot(previous.standardError, MOVED_SINCE)) };
 }

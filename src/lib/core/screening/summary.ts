@@ -2,7 +2,7 @@ import { reliableChange } from '../measurement';
 import { benchmarkBand, type BenchmarkBand } from './bands';
 
 /** A score with its standard error, on any one scale. */
-export interface ScoreWithError {
+interface ScoreWithError {
 	score: number;
 	standardError: number;
 }

@@ -92,7 +92,7 @@ const columns = {
 	review: ['id', 'student_id', 'group_id', 'due_on']
 } as const;
 
-export type BulkTable = keyof typeof columns;
+type BulkTable = keyof typeof columns;
 
 /** Fills a table with rows given by column name; columns left out are NULL. */
 export async function fill(database: Database, table: BulkTable, rows: Record<string, unknown>[]): Promise<void> {

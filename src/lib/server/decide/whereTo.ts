@@ -9,7 +9,7 @@ import type { School } from '../school';
 import type { Review } from './store/reviews';
 
 /** Where a student can work from a verdict on. */
-export interface WhereTo {
+interface WhereTo {
 	/** The group that the review is about; null where it has ended. */
 	own: { name: string; tier: 2 | 3; endsOn: string } | null;
 	/** What leaving it ends. */

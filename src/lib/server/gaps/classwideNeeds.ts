@@ -5,7 +5,7 @@ import type { RosterStudent } from '../people';
 import type { Skill } from '../library';
 
 /** A skill that so many of a class lack that it is a lesson for all, not a group. */
-export interface ClasswideNeed extends ReturnType<typeof classwideNeed> {
+interface ClasswideNeed extends ReturnType<typeof classwideNeed> {
 	classId: number;
 	className: string;
 	skillId: number;

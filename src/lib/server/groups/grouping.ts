@@ -42,14 +42,14 @@ export interface NeedWhy {
 }
 
 /** A meeting time that nobody holds yet, with who could come. */
-export interface OpenTime {
+interface OpenTime {
 	id: string;
 	label: string;
 	availableIds: string[];
 }
 
 /** Everything that groups are suggested from. */
-export interface GroupingSetting {
+interface GroupingSetting {
 	problem: GroupingProblem;
 	students: RosterStudent[];
 	/** Free meeting times. */

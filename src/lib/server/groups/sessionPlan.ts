@@ -8,7 +8,7 @@ export const TICKET_ITEMS = 2;
 /** Seeds of exit tickets: apart from those of samples, practice, probes and checks. */
 const TICKET_SEED = 1_000_000_000;
 
-export interface SessionPlan {
+interface SessionPlan {
 	/** To model, one after another. */
 	samples: SampleItem[];
 	/** The exit ticket: others for each group and day. */

@@ -6,7 +6,7 @@ import type { RequestEvent } from '@sveltejs/kit';
  * (`ORDERLY_PROXY=10.0.0.5,fd00::/8`), and the header in which they write whom they speak for (`ORDERLY_PROXY_HEADER`,
  * `x-forwarded-for` unless said otherwise). From anyone else the header says nothing.
  */
-export interface Proxies {
+interface Proxies {
 	list: BlockList;
 	header: string;
 }

@@ -10,7 +10,7 @@ export type CalibrationProgress =
 	{ step: 'reading'; sittings: number } | { step: 'fitting'; iteration: number; logLikelihood: number };
 
 /** One step of a calibration: what to say, and from where to go on should the process end. */
-export interface CalibrationStep {
+interface CalibrationStep {
 	progress: CalibrationProgress;
 	checkpoint: CalibrationState | null;
 }

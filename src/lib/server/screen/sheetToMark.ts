@@ -10,7 +10,7 @@ import { sheetGradeFor } from './screenResults';
 import type { ScreeningWindow } from './store/windows';
 
 /** A sheet as it is marked: its words or facts, in rows where it is a grid. */
-export interface SheetToMark {
+interface SheetToMark {
 	grade: number;
 	title: string;
 	/** Reading grade of a passage; null for facts. */

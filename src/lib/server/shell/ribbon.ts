@@ -11,7 +11,7 @@ import { belowTheLine, cutScores, toFinish, windowInView } from '../screen';
 import { dueProbes } from '../track';
 import type { Scope } from './store/scope';
 
-export type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
+type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
 /** What nobody adds to. */
 const NONE: RosterCount = { sql: '0', values: [] };

@@ -28,7 +28,7 @@ async function makeProof(database: Database, item: Item): Promise<KeyProof> {
 }
 
 /** A question of practice as a device has it: with what tells right from wrong, but not the key. */
-export interface PracticeItem extends ShownItem {
+interface PracticeItem extends ShownItem {
 	practice: true;
 	hintHtml: string;
 	proof: KeyProof;

@@ -11,7 +11,7 @@ import { windowsToSit } from '../screen';
 import type { SignedInStudent } from '../request';
 
 /** A question of a diagnostic as a student gets it: without its key. */
-export interface AskedItem {
+interface AskedItem {
 	position: number;
 	item: ShownItem;
 	/** The question and its options for reading aloud. */

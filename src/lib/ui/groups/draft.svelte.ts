@@ -43,13 +43,13 @@ export interface DraftGroup {
 }
 
 /** Mixed groups on one focus: who of the students can help. */
-export interface Mixing {
+interface Mixing {
 	focusId: string;
 	helperIds: string[];
 }
 
 /** What a draft is made from. */
-export interface DraftSource {
+interface DraftSource {
 	problem: GroupingProblem;
 	/** Set for mixed groups. */
 	mixing?: Mixing;

@@ -1,5 +1,5 @@
 /** A skill's box in a progression, in pixels. */
-export interface PlacedBox {
+interface PlacedBox {
 	id: number;
 	/** 0 is the leftmost column. */
 	column: number;

@@ -1,5 +1,5 @@
 /** A window's days, each a school date. */
-export interface WindowDays {
+interface WindowDays {
 	opensOn: string;
 	closesOn: string;
 }

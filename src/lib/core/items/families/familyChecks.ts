@@ -66,7 +66,7 @@ function valueOf(expression: string, letters: Record<string, number>): number {
  * The right answer worked out anew from what a student reads: the numbers in the stem and the figure. A number or
  * numbers, a text that the right option must be, a test of the item, or a function of an expression's letters.
  */
-export type IndependentKey = (
+type IndependentKey = (
 	numbers: number[],
 	item: Item
 ) => number | number[] | string | boolean | ((letters: Record<string, number>) => number);

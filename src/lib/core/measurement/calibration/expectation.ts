@@ -1,7 +1,7 @@
 import { chanceAt, type CalibrationProblem, type Line } from './problem';
 
 /** What a person's answers say of her ability, and what all of them say together. */
-export interface Expectation {
+interface Expectation {
 	logLikelihood: number;
 	/** By item, then node: expected number of answers, and of right ones, given at that ability. */
 	answers: Float64Array[];

@@ -2,7 +2,7 @@ import { logChances, logWeights, personPosterior } from './expectation';
 import { chanceAt, type CalibrationProblem, type Line } from './problem';
 
 /** Variances of an item's slope and intercept, and how they go together. */
-export interface LineVariance {
+interface LineVariance {
 	slope: number;
 	intercept: number;
 	together: number;

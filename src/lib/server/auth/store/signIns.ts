@@ -100,7 +100,7 @@ export async function endSignIn(database: Database, tokenHash: Buffer): Promise<
 }
 
 /** A sign-in of one's own, as one sees it. */
-export interface OwnSignIn extends Place {
+interface OwnSignIn extends Place {
 	id: number;
 	beganAt: Date;
 	lastUsedAt: Date;

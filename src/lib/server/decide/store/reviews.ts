@@ -286,7 +286,7 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 	});
 }
 
-export interface TierInterval {
+interface TierInterval {
 	tier: number;
 	fromOn: SchoolDate;
 	untilOn: SchoolDate | null;

@@ -9,7 +9,7 @@ import type { Skill } from '../../library';
 export const MOST_CHECKED = 4;
 
 /** A check that a student has not finished. */
-export interface OpenCheck {
+interface OpenCheck {
 	id: number;
 	studentId: number;
 	batch: number;

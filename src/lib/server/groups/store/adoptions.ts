@@ -17,7 +17,7 @@ export interface NewGroup extends Pick<
 	goesOnAs?: SmallGroup;
 }
 
-export interface Adoption {
+interface Adoption {
 	groups: NewGroup[];
 	/** Groups that end the day before the new ones start. */
 	ends: { id: number; lastDay: SchoolDate }[];

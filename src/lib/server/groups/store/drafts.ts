@@ -14,7 +14,7 @@ export interface DraftChoices {
 }
 
 /** A group of a draft, with its tier and, in mixed groups, who helps. */
-export interface DraftedGroup extends Group {
+interface DraftedGroup extends Group {
 	tier: 2 | 3;
 	helperIds: string[];
 }

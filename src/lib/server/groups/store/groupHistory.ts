@@ -5,7 +5,7 @@ import type { ChangeDetail, GroupDeed } from './groupChanges';
 import { seenAmong } from '../../people';
 
 /** A line of a group's history. */
-export interface GroupChange {
+interface GroupChange {
 	id: number;
 	kind: GroupDeed['kind'] | 'start';
 	on: SchoolDate;

@@ -168,7 +168,7 @@ export async function studentPairs(database: Database, schoolId: number) {
 }
 
 /** A group that a student was or is in, from and until which day. */
-export interface StudentMembership {
+interface StudentMembership {
 	id: number;
 	name: string;
 	focusSkillId: number;

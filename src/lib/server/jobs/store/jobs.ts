@@ -3,11 +3,11 @@ import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
 /** What a school asks for. */
-export type AskedKind = 'calibration';
+type AskedKind = 'calibration';
 /** What comes again by itself, for all schools: how often (minutes). */
-export const RECURRING = { 'clear sign-ins': 60 } as const;
-export type JobKind = AskedKind | keyof typeof RECURRING;
-export type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';
+const RECURRING = { 'clear sign-ins': 60 } as const;
+type JobKind = AskedKind | keyof typeof RECURRING;
+type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';
 
 /** A job that this process works on. */
 export interface ClaimedJob {
@@ -128,7 +128,7 @@ export async function cancelJob(database: RootDatabase, staff: Staff, id: number
 	});
 }
 
-export interface Job<Progress, Result> {
+interface Job<Progress, Result> {
 	id: number;
 	state: JobState;
 	progress: Progress | null;

@@ -8,7 +8,7 @@ import { bumpRevision } from './library';
 const SHARED = 1;
 
 /** A framework that a school teaches from. */
-export interface TaughtFramework extends Framework {
+interface TaughtFramework extends Framework {
 	/** Whether other schools teach from it too; then the school's first change makes a copy of its own. */
 	isShared: boolean;
 }

@@ -54,7 +54,7 @@ export async function bumpRevision(transaction: Database, schoolId: number): Pro
 }
 
 /** A standard as it is brought in, with codes of our skills that it asks for. */
-export interface IncomingStandard {
+interface IncomingStandard {
 	code: string;
 	statement: string;
 	grade: number | null;
@@ -162,7 +162,7 @@ export async function hideMaterial(
 }
 
 /** A skill that someone put aside for later. */
-export interface Shelved {
+interface Shelved {
 	skillId: number;
 	shared: boolean;
 	/** Whose shelf it stands on; the name for those of colleagues. */

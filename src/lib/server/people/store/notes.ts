@@ -3,7 +3,7 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import type { Staff, VisibleId } from '../../request';
 
 /** What somebody noted of a student. */
-export interface StudentNote {
+interface StudentNote {
 	id: number;
 	studentId: number;
 	groupId: number | null;

@@ -221,7 +221,7 @@ export async function studentsByNumber(
 	return new Map(found.map(({ id, number }) => [number, id]));
 }
 
-export interface StaffAccount {
+interface StaffAccount {
 	id: number;
 	schoolId: number;
 	role: Role;

@@ -4,7 +4,7 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 
-export interface PracticeSet {
+interface PracticeSet {
 	id: number;
 	skillId: number;
 	groupId: number | null;
@@ -47,7 +47,7 @@ export async function practiceSets(
 	}));
 }
 
-export interface NewSet {
+interface NewSet {
 	skillId: number;
 	groupId: number | null;
 	itemCount: number;
@@ -153,7 +153,7 @@ export async function restoreSet(
 	});
 }
 
-export interface QueuedSet {
+interface QueuedSet {
 	id: number;
 	studentId: number;
 	skillId: number;
@@ -183,7 +183,7 @@ export async function queuedSets(database: Database, studentIds: VisibleId[], to
 	);
 }
 
-export interface SetResult {
+interface SetResult {
 	setId: number;
 	skillId: number;
 	itemCount: number;

@@ -18,7 +18,7 @@ export async function findSchool(database: Database, id: number, at: Date): Prom
 	return { ...row, today: schoolDateOf(at, row.timeZone) };
 }
 
-export interface Cycle {
+interface Cycle {
 	id: number;
 	number: number;
 	startsOn: SchoolDate;

@@ -4,7 +4,7 @@ import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
 /** Which cut scores are meant: those of a diagnostic (null) or of a measure that is given, in a term. */
-export interface CutScoresOf {
+interface CutScoresOf {
 	measure: FluencyMeasure | null;
 	term: number;
 }

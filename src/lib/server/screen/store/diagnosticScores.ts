@@ -17,7 +17,7 @@ import type { ParameterSet } from './parameters';
 import { type Domain, itemsAsked, type Skill } from '../../library';
 
 /** A first try in a diagnostic. */
-export interface DiagnosticAnswer {
+interface DiagnosticAnswer {
 	sittingId: number;
 	/** Of a resit; null in a sitting of all domains. */
 	resitOf: number | null;
@@ -67,7 +67,7 @@ export async function notYetCounts(
 }
 
 /** What a diagnostic is scored with. */
-export interface ScoringContext {
+interface ScoringContext {
 	grade: number;
 	term: number;
 	adaptive: boolean;

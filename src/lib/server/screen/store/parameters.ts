@@ -39,7 +39,7 @@ export async function versionFor(database: Database, studentId: number, resitsId
 	return row?.id ?? null;
 }
 
-export interface ParameterVersion {
+interface ParameterVersion {
 	id: number;
 	number: number;
 	jobId: number;
@@ -143,7 +143,7 @@ export async function withdrawParameters(
 }
 
 /** A first try in a diagnostic that counts. */
-export interface CountedAnswer extends ItemKey {
+interface CountedAnswer extends ItemKey {
 	sittingId: number;
 	windowId: number;
 	/** Of the window. */

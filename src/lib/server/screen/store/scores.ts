@@ -89,7 +89,7 @@ export async function gradeAbilities(
 	return [...new Map(rows.map(({ studentId, theta }) => [studentId, theta])).values()];
 }
 
-export interface ImportedScore {
+interface ImportedScore {
 	studentId: number;
 	domainId: number;
 	theta: number;

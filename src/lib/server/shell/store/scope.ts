@@ -17,7 +17,7 @@ export interface Scope {
 	students: () => Promise<RosterStudent[]>;
 }
 
-export interface ScopeChoice {
+interface ScopeChoice {
 	key: string;
 	label: string;
 	kind: 'School' | 'Grades' | 'Classes' | 'Groups';

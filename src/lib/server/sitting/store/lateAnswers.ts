@@ -5,7 +5,7 @@ import type { ClosedBy } from './closings';
 import type { SittingKind } from '../../../core/mastery';
 
 /** An answer that came after its work was closed, though the device says that it was given before. */
-export interface LateAnswer extends ItemKey {
+interface LateAnswer extends ItemKey {
 	kind: SittingKind;
 	skillId: number;
 	response: Given;

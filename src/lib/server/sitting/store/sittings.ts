@@ -151,7 +151,7 @@ export async function beginProbe(
 	return beginFixed(database, { studentId: plan.studentId, kind: 'probe', origin, at }, items);
 }
 
-export interface SittingItem extends ItemKey {
+interface SittingItem extends ItemKey {
 	position: number;
 	/** First try, once given. */
 	correct: boolean | null;

@@ -147,7 +147,7 @@ export const STORED_TRACE = `trace.prior, trace.probability, trace.last_on AS la
 	trace.largest_sitting AS largestSitting, trace.once_secure AS onceSecure`;
 
 /** An answer to be added to a trace, with the trace as it was stored before. */
-export interface TraceAddition {
+interface TraceAddition {
 	studentId: number;
 	skillId: number;
 	timeZone: string;
@@ -244,7 +244,7 @@ export async function standingsOnDays(
 	return byDay;
 }
 
-export interface EvidenceAnswer extends ItemKey {
+interface EvidenceAnswer extends ItemKey {
 	answeredAt: Date;
 	kind: SittingKind;
 	response: Given;

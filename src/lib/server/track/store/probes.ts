@@ -6,7 +6,7 @@ import { rosterSql, type Roster, type RosterCount, SUMMARY } from '../../people'
 import type { School } from '../../school';
 import { refreshStudents } from '../../standing';
 
-export interface ProbePlan {
+interface ProbePlan {
 	id: number;
 	studentId: number;
 	skillId: number;
@@ -105,7 +105,7 @@ export const dueProbes = (today: SchoolDate): RosterCount => ({
 	join: SUMMARY
 });
 
-export interface NewPlan {
+interface NewPlan {
 	studentIds: number[];
 	skillId: number;
 	groupId: number | null;

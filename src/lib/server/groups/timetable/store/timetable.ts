@@ -48,7 +48,7 @@ export async function slotList(database: Database, schoolId: number, since: Scho
 	});
 }
 
-export interface StoredBlock extends ClassBlock {
+interface StoredBlock extends ClassBlock {
 	id: number;
 }
 
@@ -183,7 +183,7 @@ export async function removeBlocks(
 }
 
 /** Days on which a staff member is away, up to but not including `untilOn`. */
-export interface StaffAbsence {
+interface StaffAbsence {
 	id: number;
 	staffId: number;
 	staffName: string;
