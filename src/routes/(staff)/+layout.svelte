@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import { tick } from 'svelte';
 	import { tinykeys } from 'tinykeys';
 	import { goto } from '$app/navigation';
@@ -104,7 +105,7 @@
 			<span>
 				Locked out after too many wrong PINs: {data.locked
 					.slice(0, 3)
-					.map(({ givenName, familyName, className }) => `${givenName} ${familyName} (${className})`)
+					.map((student) => `${fullName(student)} (${student.className})`)
 					.join(', ')}{#if data.locked.length > 3}, <a href="/students/locked">{data.locked.length - 3} more</a>{/if}
 			</span>
 			<LetIn students={data.locked} />

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import Mark from '$lib/ui/glyphs/Mark.svelte';
 
@@ -43,7 +44,7 @@
 			<select id="student" name="student" required>
 				<option value="">Choose your name</option>
 				{#each data.found.students as student (student.key)}
-					<option value={student.key}>{student.givenName} {student.familyName}</option>
+					<option value={student.key}>{fullName(student)}</option>
 				{/each}
 			</select>
 			<label for="pin">Your PIN</label>

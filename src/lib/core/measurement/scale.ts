@@ -35,11 +35,6 @@ export function workingLevel(theta: number): GradeTerm {
 	return { grade: 1 + Math.floor(clamped / 3), term: 1 + (clamped % 3) };
 }
 
-/** A grade·term as text. */
-export function formatGradeTerm({ grade, term }: GradeTerm): string {
-	return `${grade}·${term}`;
-}
-
 /** How an item is answered, as far as difficulty and luck depend on it. */
 export interface ResponseFormat {
 	kind: keyof typeof KINDS;

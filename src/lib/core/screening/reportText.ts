@@ -1,7 +1,8 @@
+import { fullName } from '../words';
 import { NOT_YET } from '../items';
 import { reliableChange, type GradeTerm } from '../measurement';
 import { benchmarkBand } from './bands';
-import { sayBand, sayChange, sayLevel, sayPercentile, type Audience } from './reportWords';
+import { sayBand, sayChange, sayWorkingLevel, sayPercentile, type Audience } from './reportWords';
 
 interface Points {
 	points: number;
@@ -84,7 +85,7 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 			? names.join(', ')
 			: `${names.slice(0, SHORT).join(', ')} and ${names.length - SHORT} more`) || NOTHING;
 	return {
-		name: `${facts.givenName} ${facts.familyName}`,
+		name: fullName(facts),
 		place: `${facts.className}, grade ${facts.grade}`,
 		window: window.name,
 		none: overall
@@ -139,7 +140,7 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 				name,
 				score,
 				says: score ? `${round(score.points)}${isStaff ? ` ± ${round(score.error)}` : ''}` : 'not asked',
-				level: level ? sayLevel(level, audience) : '',
+				level: level ? sayWorkingLevel(level, audience) : '',
 				secure: listed(secure),
 				ready: listed(ready),
 				gaps: listed(gaps)

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sayBand, sayChange, sayLevel, sayPercentile } from '.';
+import { sayBand, sayChange, sayWorkingLevel, sayPercentile } from '.';
 
 describe('words of a report', () => {
 	it('say bands to families without trade terms', () => {
@@ -10,10 +10,10 @@ describe('words of a report', () => {
 	});
 
 	it('say levels as terms of a grade, or as grade·term', () => {
-		expect(sayLevel({ grade: 4, term: 2 }, 'family')).toBe(
+		expect(sayWorkingLevel({ grade: 4, term: 2 }, 'family')).toBe(
 			'works on what most students learn in the second term of grade 4'
 		);
-		expect(sayLevel({ grade: 4, term: 2 }, 'staff')).toBe('works at 4·2');
+		expect(sayWorkingLevel({ grade: 4, term: 2 }, 'staff')).toBe('works at 4·2');
 	});
 
 	it('call a change within error no change to families, and give staff the number', () => {

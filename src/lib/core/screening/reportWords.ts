@@ -1,4 +1,4 @@
-import { signed } from '../words';
+import { sayLevel, signed } from '../words';
 import type { GradeTerm } from '../measurement';
 import type { BenchmarkBand } from './bands';
 
@@ -23,9 +23,9 @@ export function sayBand(band: BenchmarkBand, audience: Audience): string {
 }
 
 /** A working level in a sentence. */
-export function sayLevel({ grade, term }: GradeTerm, audience: Audience): string {
+export function sayWorkingLevel({ grade, term }: GradeTerm, audience: Audience): string {
 	return audience === 'staff'
-		? `works at ${grade}·${term}`
+		? `works at ${sayLevel({ grade, term })}`
 		: `works on what most students learn in the ${ordinal(term)} term of grade ${grade}`;
 }
 

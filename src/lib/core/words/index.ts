@@ -1,3 +1,4 @@
 /** Words and counts as every page says them. */
 export * from './countBy';
+export * from './names';
 export * from './numbers';

@@ -1,3 +1,4 @@
+import { fullName, sayLevel } from '../../core/words';
 import { isMasteredIn, readyNext } from '../../core/mastery';
 import { expectedTheta, workingLevel } from '../../core/measurement';
 import { shareInterval } from '../../core/screening';
@@ -79,9 +80,9 @@ export async function classPage(
 			const next = skills.filter(({ id }) => readyOf.get(student.id)!.has(id));
 			return {
 				id: student.id,
-				name: `${student.givenName} ${student.familyName}`,
+				name: fullName(student),
 				tier: student.tier,
-				level: level && `${level.grade}·${level.term}`,
+				level: level && sayLevel(level),
 				isAhead: theta !== null && theta > reached + 1 && gaps === 0,
 				gaps,
 				ahead: next

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { sayLeaving } from '../../core/grouping';
-import { plural } from '../../core/words';
+import { fullName, plural } from '../../core/words';
 import { addDays, sayDate } from '../../core/calendar';
 import { joiningBreaks, type GroupsNow } from './joining';
 import { firstReview } from './groupDates';
@@ -35,9 +35,7 @@ const people = (count: number) => `${plural(count, 'student')}`;
 
 /** By name where they are few. */
 const sayWho = (students: RosterStudent[]) =>
-	students.length > 3
-		? people(students.length)
-		: new Intl.ListFormat('en-US').format(students.map(({ givenName, familyName }) => `${givenName} ${familyName}`));
+	students.length > 3 ? people(students.length) : new Intl.ListFormat('en-US').format(students.map(fullName));
 
 const sayBreaking = (broken: string[]) =>
 	`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`;

@@ -1,3 +1,4 @@
+import { fullName } from '../../core/words';
 import { isWithin, meetingDays } from '../../core/timetable';
 import { groupHistory, groupPauses } from './store/groupHistory';
 import { changeDay } from './groupDates';
@@ -72,7 +73,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			const now = standings.get(student.id)!.get(skill.id);
 			return {
 				...student,
-				name: `${student.givenName} ${student.familyName}`,
+				name: fullName(student),
 				helps: group.helperIds.includes(student.id),
 				now: now ?? null,
 				/** What leaving ends. */
@@ -95,9 +96,10 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		plan: session || meets.length ? sessionPlan(skill, group.id, session?.on ?? today) : { samples: [], ticket: [] },
 		sets: sets.filter(({ groupId }) => groupId === group.id).slice(0, SHOWN),
 		history,
-		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map(
-			({ id, givenName, familyName }) => ({ id, name: `${givenName} ${familyName}` })
-		),
+		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map((one) => ({
+			id: one.id,
+			name: fullName(one)
+		})),
 		/** Groups that a member could move to. */
 		others: groupChoices({ groups, slots }, skills, group.id, today),
 		changesOn: changeDay(group.endsOn, today)

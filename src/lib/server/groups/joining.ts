@@ -1,3 +1,4 @@
+import { fullName } from '../../core/words';
 import { sayMeeting } from '../../core/calendar';
 import { overlaps } from '../../core/timetable';
 import type { Skill } from '../library';
@@ -29,8 +30,9 @@ export function joiningBreaks(
 	const { maximum } = USUAL_SIZES[group.tier];
 	const count = group.studentIds.length + students.length;
 	if (count > maximum) broken.push(`a tier ${group.tier} group takes ${maximum}, and there would be ${count}`);
-	for (const { id: studentId, givenName, familyName, classId, className } of students) {
-		const name = `${givenName} ${familyName}`;
+	for (const student of students) {
+		const { id: studentId, classId, className } = student;
+		const name = fullName(student);
 		if (slot && !slot.classIds.includes(classId)) broken.push(`${className} cannot release ${name} then`);
 		const other = groups.find(
 			(one) =>

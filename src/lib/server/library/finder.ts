@@ -1,3 +1,4 @@
+import { sayLevel } from '../../core/words';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { find, makeFindIndex, type FindIndex, type Hit } from '../../core/finding';
 import {
@@ -76,7 +77,7 @@ async function build(database: Database, schoolId: number, revision: string): Pr
 	index.addAll(
 		skills.map(({ code, shortName, statement, also, domainId, grade, term }) => {
 			const id = `skill ${code}`;
-			const sits = `${domainName.get(domainId)} · ${grade}·${term}`;
+			const sits = `${domainName.get(domainId)} · ${sayLevel({ grade, term })}`;
 			hits.set(id, { kind: 'skill', code, title: shortName, sits, skills: linked([code]) });
 			return { id, code, name: shortName, statement, also };
 		})

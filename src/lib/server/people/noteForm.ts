@@ -1,3 +1,4 @@
+import { fullName } from '../../core/words';
 import Type from 'typebox';
 import { refuse, staffAction } from '../shell/staffPage';
 import { findGroup } from '../groups';
@@ -21,7 +22,7 @@ export const noteAction = staffAction('write notes', noteForm, async ({ staff, s
 		return refuse('There is no such group');
 	const note = await writeNote(database, staff, { studentId: student, groupId: group, on: school.today, text }, at);
 	return {
-		done: `Noted of ${found.givenName} ${found.familyName}.`,
+		done: `Noted of ${fullName(found)}.`,
 		undo: { action: '?/removeNote', fields: { note: String(note) } }
 	};
 });

@@ -1,3 +1,4 @@
+import { sayLevel } from '../../core/words';
 import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
 import { needsOf, readiness } from '../../core/grouping';
 import { isMasteredIn, readyNext } from '../../core/mastery';
@@ -82,7 +83,7 @@ export async function studentPage(database: Database, school: School, student: R
 						id: skill.id,
 						code: skill.code,
 						shortName: skill.shortName,
-						level: `${skill.grade}·${skill.term}`,
+						level: sayLevel(skill),
 						now: own.get(skill.id) ?? null,
 						isReady: ready.has(skill.id)
 					}))

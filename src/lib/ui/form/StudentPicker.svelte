@@ -4,6 +4,7 @@
 	<StudentPicker label="Who joins" name="students" not={ids} />
 -->
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import { Combobox } from 'bits-ui';
 	import { onDestroy } from 'svelte';
 	import { sayFound, type FoundStudent } from './foundStudent';
@@ -51,8 +52,7 @@
 		<Combobox.Content class="floating" sideOffset={4} align="start" preventScroll={false} aria-label="Students found">
 			{#each found as student (student.id)}
 				<Combobox.Item class="option" value={String(student.id)} label={sayFound(student)}>
-					{student.givenName}
-					{student.familyName} <span class="soft">{student.className}</span>
+					{fullName(student)} <span class="soft">{student.className}</span>
 				</Combobox.Item>
 			{:else}
 				<Combobox.Item class="option" disabled value="nobody" label="">

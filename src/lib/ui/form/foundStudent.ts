@@ -1,3 +1,5 @@
+import { fullName } from '$lib/core/words';
+
 /** A student as a search finds them. */
 export interface FoundStudent {
 	id: number;
@@ -7,5 +9,4 @@ export interface FoundStudent {
 }
 
 /** A student's name with the class, which tells those of one name apart. */
-export const sayFound = ({ givenName, familyName, className }: FoundStudent) =>
-	`${givenName} ${familyName}, ${className}`;
+export const sayFound = (student: FoundStudent) => `${fullName(student)}, ${student.className}`;

@@ -32,6 +32,7 @@
 </script>
 
 <script lang="ts">
+	import { sayLevel } from '$lib/core/words';
 	import Needle from '../glyphs/Needle.svelte';
 	import { describeStanding } from '../glyphs/standings';
 	import { withState } from '../shell/address';
@@ -42,7 +43,7 @@
 </script>
 
 <section class="evidence">
-	<h3>{skill.shortName} <span class="soft">{skill.code} · {skill.grade}·{skill.term}</span></h3>
+	<h3>{skill.shortName} <span class="soft">{skill.code} · {sayLevel(skill)}</span></h3>
 	<p>{skill.statement}.</p>
 	<p>
 		<strong>{describeStanding(now)}.</strong>

@@ -3,7 +3,7 @@
 	the list above the map: to step through heads that lie far to the right would scroll it away.
 -->
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { plural, sayLevel } from '$lib/core/words';
 	import type { MapColumn, MapDomain } from './columns';
 
 	interface Props {
@@ -51,7 +51,7 @@
 					scope="col"
 					aria-colindex={i + 2}
 					class:first={column.isFirst}
-					title="{code} · {statement} ({grade}·{term})"
+					title="{code} · {statement} ({sayLevel({ grade, term })})"
 				>
 					<span class="skill">{shortName}</span>
 				</th>

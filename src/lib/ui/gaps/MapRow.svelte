@@ -1,5 +1,6 @@
 <!-- A row of the needle map: who it is, and the cells that are made so far. -->
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import type { Cell } from '$lib/core/mastery';
 	import TierBars from '../glyphs/TierBars.svelte';
 	import { withState } from '../shell/address';
@@ -32,7 +33,7 @@
 	const from = $derived(range?.from ?? columns.length);
 	const until = $derived(range?.until ?? columns.length);
 	const segments = $derived(Array.from({ length: Math.ceil((until - from) / SEGMENT) }, (_, i) => from + SEGMENT * i));
-	const name = $derived(`${student.givenName} ${student.familyName}`);
+	const name = $derived(fullName(student));
 </script>
 
 <tr data-student={student.id} class:current={isCurrent} class:tiled aria-rowindex={index + 2}>

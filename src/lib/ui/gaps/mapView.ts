@@ -1,3 +1,4 @@
+import { fullName } from '$lib/core/words';
 import { readCell, type Cell } from '$lib/core/mastery';
 import { expectedTheta } from '$lib/core/measurement';
 import type { MapSkill, MapStudent } from './map';
@@ -64,7 +65,7 @@ export function viewMap<Student extends ViewStudent>(
 	const { is } = NEEDLES[needles];
 	const typed = find.trim().toLowerCase();
 	const holds = (text: string) => text.toLowerCase().includes(typed);
-	const namedStudents = students.filter(({ givenName, familyName }) => holds(`${givenName} ${familyName}`));
+	const namedStudents = students.filter((student) => holds(fullName(student)));
 	const namedSkills = skills.filter(
 		({ code, shortName, statement }) => holds(code) || holds(shortName) || holds(statement)
 	);

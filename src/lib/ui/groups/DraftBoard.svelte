@@ -3,7 +3,7 @@
 	hand shows what it costs.
 -->
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { onDestroy } from 'svelte';
 	import { sayDay, sayMeeting } from '$lib/core/calendar';
 	import { isThin } from '$lib/core/grouping';
@@ -44,7 +44,7 @@
 	const names: BoardNames = {
 		student: (id) => {
 			const student = studentOf.get(id);
-			return student ? `${student.givenName} ${student.familyName}` : id;
+			return student ? fullName(student) : id;
 		},
 		className: (id) => studentOf.get(id)?.className ?? '',
 		skill: (id) => skillOf.get(id)?.shortName ?? id,

@@ -1,5 +1,6 @@
 <!-- Where a skill stands in its progression: what leads to it on the left, what it opens on the right. -->
 <script lang="ts">
+	import { sayLevel } from '$lib/core/words';
 	import ProgressionDrawing from '../progression/ProgressionDrawing.svelte';
 	import { keepingScope } from '../shell/address';
 
@@ -29,7 +30,7 @@
 			aria-current={id === skillId ? 'page' : undefined}
 		>
 			{skill.shortName}
-			<span class="soft">{skill.code} · {skill.grade}·{skill.term}</span>
+			<span class="soft">{skill.code} · {sayLevel(skill)}</span>
 			<span class="visually-hidden">, {place(id)}</span>
 		</a>
 	{/snippet}

@@ -1,6 +1,6 @@
 <!-- Sittings that must be looked at before their scores are used: why, and what can be done about each. -->
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { keepingScope, withState } from '../shell/address';
 	import { mostDoubtfulDomain, type SittingRow } from './sittingRows';
@@ -20,14 +20,14 @@
 	<summary>{plural(count, 'sitting needs', 'sittings need')} another look before the scores are used</summary>
 	{#if count > rows.length}<p class="soft">The first {rows.length}; the next come as these are decided.</p>{/if}
 	<ul>
-		{#each rows as { id, givenName, familyName, className, sitting } (id)}
+		{#each rows as row (row.id)}
+			{@const { id, sitting } = row}
 			{@const doubtful = mostDoubtfulDomain(sitting?.flags ?? [])}
 			<li>
-				<a href={withState({ student: id })}>{givenName} {familyName}</a>
-				<span class="soft">{className}</span>
-				<a
-					href={keepingScope('/screen/score', { window: windowId, of: id })}
-					aria-label="Answers of {givenName} {familyName}">answers</a
+				<a href={withState({ student: id })}>{fullName(row)}</a>
+				<span class="soft">{row.className}</span>
+				<a href={keepingScope('/screen/score', { window: windowId, of: id })} aria-label="Answers of {fullName(row)}"
+					>answers</a
 				>
 				<span class="why">{sitting?.flags.map(({ reason }) => reason).join(' ')}</span>
 				<form method="POST" action="?/trust" use:enhance>

@@ -1,6 +1,6 @@
 <!-- What can be noted of students in a window, and what they need to sit it. Says who and how many. -->
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import Dialog from '../shell/Dialog.svelte';
 	import type { SittingRow } from './sittingRows';
@@ -21,10 +21,8 @@
 	const titles = { excused: 'Excuse from this window', 'make-up': 'Let make up', accommodate: 'Accommodations' };
 	const MOST_NAMED = 6;
 	const names = $derived(
-		students
-			.slice(0, MOST_NAMED)
-			.map(({ givenName, familyName }) => `${givenName} ${familyName}`)
-			.join(', ') + (ids.length > MOST_NAMED ? ` and ${ids.length - MOST_NAMED} more` : '')
+		students.slice(0, MOST_NAMED).map(fullName).join(', ') +
+			(ids.length > MOST_NAMED ? ` and ${ids.length - MOST_NAMED} more` : '')
 	);
 	const first = $derived(students[0].accommodation);
 </script>

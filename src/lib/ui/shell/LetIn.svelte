@@ -1,5 +1,6 @@
 <!-- Lets students try their PINs again: one tap. <LetIn students={[student]} /> -->
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import ActionButton from '../form/ActionButton.svelte';
 
 	interface LockedOut {
@@ -8,7 +9,7 @@
 		familyName: string;
 	}
 	let { students }: { students: LockedOut[] } = $props();
-	const names = $derived(students.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', '));
+	const names = $derived(students.map(fullName).join(', '));
 </script>
 
 <ActionButton

@@ -1,7 +1,7 @@
 <!-- The selected student, the same on every leg. -->
 <script lang="ts">
 	import { PROBE_ITEMS } from '$lib/core/growth';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import X from '@lucide/svelte/icons/x';
 	import type { Snippet } from 'svelte';
 	import type { PeekContent } from './peek';
@@ -25,7 +25,7 @@
 <aside aria-label="Selected student" class="no-print">
 	<header>
 		<div>
-			<h2><a href={keepingScope(`/students/${student.id}`)}>{student.givenName} {student.familyName}</a></h2>
+			<h2><a href={keepingScope(`/students/${student.id}`)}>{fullName(student)}</a></h2>
 			<p class="soft">{student.className} · grade {student.grade} · <TierBars tier={student.tier} /></p>
 		</div>
 		<a class="close" href={withState({ student: null, cell: null })} aria-label="Close the panel"

@@ -3,6 +3,7 @@
 	is found, Enter takes the first or the one that is marked; Escape closes and goes back to where the focus was.
 -->
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import { Combobox } from 'bits-ui';
 	import { onDestroy, tick } from 'svelte';
 	import { goto } from '$app/navigation';
@@ -124,9 +125,8 @@
 						</Combobox.Item>
 					{/if}
 					{#each answer?.students ?? [] as student (student.id)}
-						<Combobox.Item class="option" value="student:{student.id}" label="{student.givenName} {student.familyName}">
-							{student.givenName}
-							{student.familyName} <span class="soft">{student.className}</span>
+						<Combobox.Item class="option" value="student:{student.id}" label={fullName(student)}>
+							{fullName(student)} <span class="soft">{student.className}</span>
 						</Combobox.Item>
 					{:else}
 						<Combobox.Item class="option" disabled value="nobody" label="">

@@ -4,6 +4,7 @@
 	<DomainStandings studentId={student.id} domains={data.domains} />
 -->
 <script lang="ts">
+	import { sayLevel } from '$lib/core/words';
 	import { sayDay } from '$lib/core/calendar';
 	import type { StandingNow } from '$lib/core/mastery';
 	import type { GradeTerm } from '$lib/core/measurement';
@@ -41,7 +42,7 @@
 					{domain.name}
 					<span class="soft"
 						>{domain.level
-							? `works at ${domain.level.grade}·${domain.level.term}`
+							? `works at ${sayLevel(domain.level)}`
 							: 'no score yet'}{#each domain.scores as score, i (i)}<br />{score.points} ± {score.error}, {sayDay(
 								score.takenOn
 							)}{/each}</span

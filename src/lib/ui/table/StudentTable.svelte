@@ -9,6 +9,7 @@
 	</StudentTable>
 -->
 <script lang="ts" generics="Row extends { id: number; givenName: string; familyName: string }">
+	import { fullName } from '$lib/core/words';
 	import { tick, untrack, type Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { withState } from '../shell/address';
@@ -119,14 +120,9 @@
 					<tr data-student={id} class:current={id === studentId} aria-rowindex={(onPaper ? 0 : from) + i + 2}>
 						{#if row}
 							{#if selected}<td
-									><input
-										type="checkbox"
-										value={id}
-										bind:group={selected}
-										aria-label="Select {row.givenName} {row.familyName}"
-									/></td
+									><input type="checkbox" value={id} bind:group={selected} aria-label="Select {fullName(row)}" /></td
 								>{/if}
-							<th scope="row"><a href={withState({ student: id })}>{row.givenName} {row.familyName}</a></th>
+							<th scope="row"><a href={withState({ student: id })}>{fullName(row)}</a></th>
 							{@render cells(row)}
 						{:else}
 							<td class="soft" colspan={columns.length + 2}>{rows.failed ? 'could not be loaded' : '…'}</td>

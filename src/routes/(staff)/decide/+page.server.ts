@@ -1,3 +1,4 @@
+import { fullName } from '$lib/core/words';
 import Type from 'typebox';
 import { addDays, sayDate } from '$lib/core/calendar';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
@@ -64,7 +65,7 @@ export const actions = {
 		if (!recorded) return refuse('Someone else has just recorded a verdict for this review');
 		return {
 			done: [
-				`${student.givenName} ${student.familyName}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
+				`${fullName(student)}: ${verdict}, tier ${newTier} from ${sayDate(effectiveOn)}.`,
 				to && `Moves to “${to.name}”.`,
 				!leaves && own && newTier !== own.tier && `Stays in “${own.name}”, a tier ${own.tier} group.`,
 				leaves && sayLeaving([work], to?.focusSkillId)

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
@@ -33,7 +34,7 @@
 					: tier;
 	const name = (id: number) => {
 		const student = studentOf.get(id);
-		return student ? `${student.givenName} ${student.familyName}` : '';
+		return student ? fullName(student) : '';
 	};
 </script>
 

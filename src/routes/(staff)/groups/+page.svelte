@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
@@ -95,7 +95,7 @@
 				{#each group.studentIds as id (id)}
 					{@const student = studentOf.get(id)}
 					{#if student}<li data-student={id} class:current={id === chosen}>
-							<a href={withState({ student: id })}>{student.givenName} {student.familyName}</a>
+							<a href={withState({ student: id })}>{fullName(student)}</a>
 							<span class="soft"
 								>{student.className}{group.helperIds.includes(id) ? ' · helps' : ''}{(groupsOf.get(id) ?? 0) > 1
 									? ` · in ${groupsOf.get(id)} groups`

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Table from '$lib/ui/table/Table.svelte';
-	import { plural } from '$lib/core/words';
+	import { plural, sayLevel } from '$lib/core/words';
 	import { page } from '$app/state';
 	import FindBox from '$lib/ui/library/FindBox.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
@@ -100,7 +100,7 @@
 				<td>{skill.code}</td>
 				<th scope="row"><a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)}>{skill.shortName}</a></th>
 				<td>{skill.statement}</td>
-				<td>{skill.grade}·{skill.term}</td>
+				<td>{sayLevel(skill)}</td>
 				<td class="number">{skill.families || 'none yet'}</td>
 			{/snippet}
 			{#snippet empty()}No skill of this domain belongs to this grade.{/snippet}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
@@ -113,7 +113,7 @@
 		>
 			{#snippet cells(row)}
 				<th scope="row"
-					><a href={withState({ student: row.id })}>{row.givenName} {row.familyName}</a>
+					><a href={withState({ student: row.id })}>{fullName(row)}</a>
 					<span class="soft">{row.className}</span></th
 				>
 				<td>{row.waiting ? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}` : 'clear queue'}</td>

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { PROBE_ITEMS } from '$lib/core/growth';
-	import { number, plural, sayChance } from '$lib/core/words';
+	import { fullName, number, plural, sayChance } from '$lib/core/words';
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
@@ -42,7 +42,7 @@
 {#if chosen}
 	{@const { plan } = chosen}
 	<section class="chart">
-		<h2>{chosen.givenName} {chosen.familyName}: {skillNames[plan.skillId]}</h2>
+		<h2>{fullName(chosen)}: {skillNames[plan.skillId]}</h2>
 		<ProbesRead {plan} />
 	</section>
 {/if}

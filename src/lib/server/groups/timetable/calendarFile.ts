@@ -1,3 +1,4 @@
+import { fullName } from '../../../core/words';
 import { isWithin, meetingDays } from '../../../core/timetable';
 import { writeCalendar } from '../../../core/interchange/calendarFile';
 
@@ -33,7 +34,7 @@ export async function groupCalendar(
 		[...new Set(wanted.flatMap(({ studentIds }) => studentIds))],
 		school.today
 	);
-	const nameOf = new Map(students.map(({ id, givenName, familyName }) => [id, `${givenName} ${familyName}`]));
+	const nameOf = new Map(students.map((student) => [student.id, fullName(student)]));
 	const groups = wanted.filter(({ studentIds }) => staff.role !== 'teacher' || studentIds.some((id) => nameOf.has(id)));
 	if (groupId !== null && groups.length === 0) return null;
 	const pauses = await groupPauses(

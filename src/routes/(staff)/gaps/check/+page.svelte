@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Table from '$lib/ui/table/Table.svelte';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { sayDate } from '$lib/core/calendar';
@@ -65,7 +65,7 @@
 	>
 		{#snippet cells(student)}
 			<th scope="row"
-				><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+				><a href={withState({ student: student.id })}>{fullName(student)}</a>
 				<TierBars tier={student.tier} /></th
 			>
 			<td>{student.className}</td>
@@ -76,7 +76,7 @@
 							type="checkbox"
 							checked={askedOf(student).includes(skillId)}
 							onchange={(event) => toggle(student, skillId, event.currentTarget.checked)}
-							aria-label="{nameOf.get(skillId)} for {student.givenName} {student.familyName}"
+							aria-label="{nameOf.get(skillId)} for {fullName(student)}"
 						/>
 						{nameOf.get(skillId)}</label
 					>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayLevel } from '$lib/core/words';
 	import Table from '$lib/ui/table/Table.svelte';
 	import { page } from '$app/state';
 	import { sayMeeting } from '$lib/core/calendar';
@@ -66,7 +67,7 @@
 			<p>
 				No skill is lacking in 60% or more of the class, as far as answers tell: {data.students.length} students, skills up
 				to
-				{data.grade}·{data.term}.
+				{sayLevel(data)}.
 			</p>
 		{/each}
 	</section>

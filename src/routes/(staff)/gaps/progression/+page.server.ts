@@ -1,3 +1,4 @@
+import { fullName, sayLevel } from '$lib/core/words';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { error } from '@sveltejs/kit';
 import { columnsAlong, placeIn } from '$lib/core/mastery';
@@ -32,7 +33,7 @@ export async function load({ locals, url }) {
 		const score = scores?.get(student.id)?.find(({ domainId }) => domainId === domain.id);
 		return {
 			id: student.id,
-			name: `${student.givenName} ${student.familyName}`,
+			name: fullName(student),
 			className: student.className,
 			tier: student.tier,
 			at: place.at,
@@ -60,7 +61,7 @@ export async function load({ locals, url }) {
 			id,
 			code,
 			shortName,
-			level: `${grade}·${term}`,
+			level: sayLevel({ grade, term }),
 			gaps: count(id, 'gap'),
 			secure: count(id, 'secure')
 		}))
@@ -69,5 +70,5 @@ export async function load({ locals, url }) {
 
 function sayScore(theta: number): string {
 	const { grade, term } = workingLevel(theta);
-	return `${Math.round(toPoints(theta))} points, works at ${grade}·${term}`;
+	return `${Math.round(toPoints(theta))} points, works at ${sayLevel({ grade, term })}`;
 }

@@ -1,3 +1,4 @@
+import { sayLevel } from '$lib/core/words';
 import { addDays } from '$lib/core/calendar';
 import { standingChange, type StandingChange } from '$lib/core/mastery';
 import { dayIn } from '$lib/server/request';
@@ -40,7 +41,7 @@ export async function load({ locals, url }) {
 			domainId,
 			code,
 			shortName,
-			level: `${grade}·${term}`
+			level: sayLevel({ grade, term })
 		})),
 		// Of each student what is not as it was; a skill that is the same is left out.
 		changes: students.map(({ id, givenName, familyName, tier }) => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -107,7 +108,7 @@
 					<tr data-student={student.id} class:current={student.id === studentId}>
 						<th scope="row" class="student"
 							><span
-								><a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+								><a href={withState({ student: student.id })}>{fullName(student)}</a>
 								<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} inColumn /></span
 							></th
 						>

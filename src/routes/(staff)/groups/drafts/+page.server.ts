@@ -1,3 +1,4 @@
+import { fullName } from '$lib/core/words';
 import Type from 'typebox';
 import { draftFigures } from '$lib/core/grouping';
 import { meetingMinutes } from '$lib/core/timetable';
@@ -57,9 +58,9 @@ export async function load({ locals }) {
 		})),
 		slots,
 		skills: skills.map(({ id: skillId, shortName }) => ({ id: skillId, shortName })),
-		students: students.map(({ id: studentId, givenName, familyName }) => ({
-			id: studentId,
-			name: `${givenName} ${familyName}`
+		students: students.map((student) => ({
+			id: student.id,
+			name: fullName(student)
 		}))
 	};
 }

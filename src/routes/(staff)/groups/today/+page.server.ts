@@ -1,3 +1,4 @@
+import { fullName } from '$lib/core/words';
 import { weekday } from '$lib/core/calendar';
 import { isWithin, minutesOf } from '$lib/core/timetable';
 import { recordAction } from '$lib/server/groups/meetingForm';
@@ -61,7 +62,7 @@ export async function load({ locals, url }) {
 							? [
 									{
 										id,
-										name: `${student.givenName} ${student.familyName}`,
+										name: fullName(student),
 										className: student.className,
 										helps: group.helperIds.includes(id),
 										state: now?.inferred ?? now?.standing ?? ('unseen' as const),

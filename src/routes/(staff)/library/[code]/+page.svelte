@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural, sayLevel } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import type { Standing } from '$lib/core/mastery';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -39,7 +39,7 @@
 		<h1>{data.skill.shortName}</h1>
 		<p>
 			{data.skill.statement}.
-			<span class="soft">{data.skill.code} · {data.domain.name} · {data.skill.grade}·{data.skill.term}</span>
+			<span class="soft">{data.skill.code} · {data.domain.name} · {sayLevel(data.skill)}</span>
 		</p>
 	</div>
 	<div class="actions no-print">
@@ -113,10 +113,10 @@
 									type="checkbox"
 									value={student.id}
 									bind:group={selected}
-									aria-label="Choose {student.givenName} {student.familyName}"
+									aria-label="Choose {fullName(student)}"
 								/>
 							{/if}
-							<a href={withState({ student: student.id })}>{student.givenName} {student.familyName}</a>
+							<a href={withState({ student: student.id })}>{fullName(student)}</a>
 							<span class="soft">{student.className}; {describeStanding(now ?? undefined)}</span>
 						</li>
 					{/each}

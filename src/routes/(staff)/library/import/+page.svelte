@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { plural, sayLevel } from '$lib/core/words';
 	import Table from '$lib/ui/table/Table.svelte';
 	import { enhance } from '$app/forms';
 	import { keepingScope } from '$lib/ui/shell/address';
@@ -94,7 +94,7 @@
 			<ul>
 				{#each added as skill (skill.code)}<li>
 						{skill.code}
-						{skill.shortName} <span class="soft">{skill.domain} · {skill.grade}·{skill.term}</span>
+						{skill.shortName} <span class="soft">{skill.domain} · {sayLevel(skill)}</span>
 					</li>{/each}
 			</ul>
 		{/if}

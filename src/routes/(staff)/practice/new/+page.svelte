@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { plural } from '$lib/core/words';
+	import { fullName, plural, sayLevel } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -42,7 +42,7 @@
 					>{/each}
 			</select>
 		</p>
-		<p>{data.skill.statement}. <span class="soft">{data.skill.code}, {data.skill.grade}·{data.skill.term}</span></p>
+		<p>{data.skill.statement}. <span class="soft">{data.skill.code}, {sayLevel(data.skill)}</span></p>
 
 		<h2 class="gap">Sample questions</h2>
 		{#key data.skill.id}<SampleItems samples={data.samples} />{/key}
@@ -73,8 +73,7 @@
 				{@const now = data.standings[i]}
 				<li>
 					<Needle state={now?.inferred ?? now?.standing ?? 'unseen'} inferred={Boolean(now?.inferred)} size={16} />
-					{student.givenName}
-					{student.familyName} <span class="soft">{describeStanding(now ?? undefined)}</span>
+					{fullName(student)} <span class="soft">{describeStanding(now ?? undefined)}</span>
 				</li>
 			{/each}
 		</ul>

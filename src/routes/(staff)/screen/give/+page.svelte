@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import GiveMeasure from '$lib/ui/screen/GiveMeasure.svelte';
 	import MarkingSheet from '$lib/ui/screen/MarkingSheet.svelte';
 	import StudentCopy from '$lib/ui/screen/StudentCopy.svelte';
@@ -18,14 +19,12 @@
 	const isDone = $derived(data.given !== null && again !== key);
 </script>
 
-<svelte:head
-	><title>{student.givenName} {student.familyName}, {data.window.measure} · Orderly Compass</title></svelte:head
->
+<svelte:head><title>{fullName(student)}, {data.window.measure} · Orderly Compass</title></svelte:head>
 
 <div class="no-print page">
 	<p><a href={board}>{data.window.name}: sittings</a></p>
 	<div class="line">
-		<h1>{student.givenName} {student.familyName}</h1>
+		<h1>{fullName(student)}</h1>
 		<span class="soft"
 			>{student.className}, grade {student.grade} · {data.window.measure} · {data.waiting} still to give</span
 		>
@@ -65,8 +64,7 @@
 					{Math.round(100 * data.given.accuracy)}% of {data.given.attempted} right{/if}. Given by {data.given.by}.
 			</p>
 			<p class="row">
-				{#if data.next}<a class="button primary" href={giveTo(data.next.id)}
-						>Next: {data.next.givenName} {data.next.familyName}</a
+				{#if data.next}<a class="button primary" href={giveTo(data.next.id)}>Next: {fullName(data.next)}</a
 					>{:else}Everybody in {data.scope.inWords} has been given it.{/if}
 				<button onclick={() => (again = key)}>Give it again</button>
 				<a class="button" href={keepingScope('/screen', { window: data.window.id, student: null })}>Results</a>

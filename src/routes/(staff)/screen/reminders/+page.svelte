@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Table from '$lib/ui/table/Table.svelte';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
 
@@ -43,7 +43,7 @@
 			airy
 		>
 			{#snippet cells(student)}
-				<th scope="row">{student.givenName} {student.familyName}</th>
+				<th scope="row">{fullName(student)}</th>
 				<td
 					>{student.status}{student.answered ? `, ${student.answered} answered` : ''}{student.makeUpUntil
 						? `, until ${sayDate(student.makeUpUntil)}`

@@ -1,3 +1,4 @@
+import { fullName } from '$lib/core/words';
 import { sayDate } from '$lib/core/calendar';
 import { reportText } from '$lib/core/screening';
 import { pdfOf } from '$lib/server/reports';
@@ -11,7 +12,7 @@ export async function GET({ locals, url }) {
 		school: school.name,
 		printed: sayDate(school.today)
 	});
-	const who = all ? scope.label : reports.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join();
+	const who = all ? scope.label : reports.map(fullName).join();
 	return new Response(bytes as BodyInit, {
 		headers: {
 			'Content-Type': 'application/pdf',

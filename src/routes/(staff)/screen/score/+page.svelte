@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import Table from '$lib/ui/table/Table.svelte';
 	import EstimatePath from '$lib/ui/charts/EstimatePath.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
@@ -8,7 +9,7 @@
 	let { data } = $props();
 
 	const round = Math.round;
-	const name = $derived(`${data.student.givenName} ${data.student.familyName}`);
+	const name = $derived(fullName(data.student));
 	const last = $derived(data.steps.at(-1) ?? null);
 	const right = $derived(data.steps.filter(({ correct }) => correct).length);
 	const notYet = $derived(data.steps.filter((step) => step.notYet).length);

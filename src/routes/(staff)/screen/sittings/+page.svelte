@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { addDays, sayInstant, weekdayFrom } from '$lib/core/calendar';
@@ -89,15 +89,14 @@
 				{#if data.window!.measure && data.can.give}
 					<a
 						href={keepingScope('/screen/give', { window: data.window!.id, to: row.id, student: null })}
-						aria-label="{row.status === 'finished'
-							? 'See what was given to'
-							: 'Give to'} {row.givenName} {row.familyName}">{row.status === 'finished' ? 'See' : 'Give'}</a
+						aria-label="{row.status === 'finished' ? 'See what was given to' : 'Give to'} {fullName(row)}"
+						>{row.status === 'finished' ? 'See' : 'Give'}</a
 					>
 				{:else if data.can.screen && row.status === 'under way' && row.sitting?.answered}
 					<ActionButton
 						action="?/end"
 						fields={{ sitting: row.sitting.id }}
-						label="End the sitting of {row.givenName} {row.familyName} and score it"
+						label="End the sitting of {fullName(row)} and score it"
 						look="plain small">End and score</ActionButton
 					>
 				{/if}

@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { goto } from '$app/navigation';
 	import { tinykeys } from 'tinykeys';
-	import { plural } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
@@ -17,7 +17,7 @@
 	let { data, form } = $props();
 
 	const { student } = $derived(data);
-	const name = $derived(`${student.givenName} ${student.familyName}`);
+	const name = $derived(fullName(student));
 	const latest = $derived(data.overall.at(-1) ?? null);
 	const pageOf = (id: number) => keepingScope(`/students/${id}`, { student: null });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { fullName } from '$lib/core/words';
 	import LetIn from '$lib/ui/shell/LetIn.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
@@ -13,7 +14,7 @@
 	<ul>
 		{#each data.locked as student (student.id)}
 			<li>
-				<span>{student.givenName} {student.familyName} <span class="soft">{student.className}</span></span>
+				<span>{fullName(student)} <span class="soft">{student.className}</span></span>
 				<LetIn students={[student]} />
 			</li>
 		{/each}
