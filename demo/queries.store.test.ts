@@ -80,12 +80,13 @@ async function openPages(): Promise<void> {
 		const own = (await scope.students())[0];
 		await peekAt(watched, staff, school, own);
 		await studentPage(watched, school, own);
+		await practiceSets(watched, scope.roster, { from: 0, most: 40 });
 	}
 	await currentGroups(watched, staff, TODAY);
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
 	await queuedSets(watched, [student], TODAY);
-	await practiceSets(watched, SCHOOL_ID, [student]);
+	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });
 	await recentResults(watched, student, 4);
 	await workFor(
 		{ database: watched, at: NOW, viewer: null },

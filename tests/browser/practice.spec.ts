@@ -18,16 +18,17 @@ test('a practice set is assigned with who and how many, and taken back in one st
 	await expect(assigned).toHaveCount(1);
 });
 
-test('the newest sets are listed, and all of them when asked', async ({ page }) => {
+test('the newest sets are listed, and the others part by part', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice?scope=school`);
 	const rows = page.locator('section').first().locator('tbody tr');
 	await expect(rows).toHaveCount(40);
-	const all = page.getByRole('link', { name: /^Show all \d+ sets$/ });
-	const count = Number((await all.innerText()).match(/\d+/)![0]);
-	await all.click();
-	await expect(rows).toHaveCount(count);
-	await expect(all).toHaveCount(0);
+	const count = Number((await page.getByText(/^1 to 40 of \d+$/).innerText()).split(' ').at(-1));
+	await page.getByRole('link', { name: /^The next \d+$/ }).click();
+	await expect(page.getByText(`41 to ${Math.min(80, count)} of ${count}`)).toBeVisible();
+	await expect(rows).toHaveCount(Math.min(40, count - 40));
+	await page.getByRole('link', { name: 'Those before' }).click();
+	await expect(page.getByText(`1 to 40 of ${count}`)).toBeVisible();
 });
 
 test('sample questions are paged through with key, solution and what wrong answers tell', async ({ page }) => {

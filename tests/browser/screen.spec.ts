@@ -118,7 +118,7 @@ test('a window is planned for some classes, opened early, and taken away; imposs
 	await expect(row).toContainText('opens later');
 	await page.getByLabel('Window').selectOption({ label: 'Spring screening' });
 	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Spring screening');
-	await page.getByRole('navigation', { name: 'Screening' }).getByRole('link', { name: 'Results' }).click();
+	await page.getByRole('navigation', { name: 'Pages on screening' }).getByRole('link', { name: 'Results' }).click();
 	await expect(page.getByText('220 not started')).toBeVisible();
 	await expect(page.getByText('44 not in this window')).toBeVisible();
 	await page.getByRole('link', { name: 'Windows of the year' }).click();

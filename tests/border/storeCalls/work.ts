@@ -123,7 +123,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		practice,
 		{
-			practiceSets: given(({ database, me }) => practice.practiceSets(database, me.base, seen(...me.students))),
+			practiceSets: given(({ database, me }) =>
+				practice.practiceSets(database, { staff: me.staff.specialist, today: TODAY }, { from: 0, most: 40 })
+			),
 			assignSet: checks((asking) =>
 				practice.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
 			),

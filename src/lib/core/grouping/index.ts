@@ -1,7 +1,7 @@
 export * from './problem';
 export { newlyBroken, type BrokenLimit } from './brokenLimit';
 export { brokenLimits, needMet, worthOf } from './limits';
-export { solveGrouping, type SolveOptions } from './solve';
+export { solveGrouping } from './solve';
 export * from './fromStandings';
 export * from './moves';
 export * from './moreSlots';

@@ -7,7 +7,7 @@ import { indexProblem, type GroupingProblem, type GroupingResult, type IndexedPr
 import { tableOf } from './seats';
 import { unplacedReasons } from './unplaced';
 
-export interface SolveOptions {
+interface SolveOptions {
 	/** Stop after this long; 10 s unless said. */
 	timeLimitMs?: number;
 	/** Stop once proven within this share of the best; 0.001 unless said. */

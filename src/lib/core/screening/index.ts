@@ -4,7 +4,7 @@ export * from './board';
 export * from './classwide';
 export * from './cutJudgment';
 export * from './day';
-export { fixedForm, formLength } from './form';
+export { fixedForm } from './form';
 export * from './pool';
 export * from './reportText';
 export * from './results';

@@ -9,7 +9,6 @@ import {
 	defaultCutScore,
 	drawAbilities,
 	fixedForm,
-	formLength,
 	isEnoughForToday,
 	itemPool,
 	nextQuestion,
@@ -21,6 +20,7 @@ import {
 	type AdaptiveSitting,
 	type WindowStanding
 } from '.';
+import { formLength } from './form';
 
 describe('benchmark', () => {
 	it('calls a score near the line whenever one standard error either way crosses it', () => {

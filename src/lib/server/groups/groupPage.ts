@@ -19,7 +19,7 @@ import { skillList } from '../library';
 import { readStandings } from '../standing';
 import { slotList, staffAbsences } from './timetable';
 
-/** Meetings that are shown before and after today. */
+/** Meetings that are shown before and after today, and practice sets. */
 const SHOWN = 6;
 
 /** Everything on a group's page, of its students those whom the staff member may see; null for no such group. */
@@ -38,7 +38,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			groupHistory(database, staff, group.id, today),
 			notesOn(database, ids),
 			sessionCounts(database, ids, today),
-			practiceSets(database, school.id, ids),
+			practiceSets(database, { staff, today }, { from: 0, most: SHOWN, groupId: group.id }),
 			probeSeries(database, ids, school),
 			openReviews(database, ids),
 			groupWork(database, group.id, ids),
@@ -94,7 +94,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			all: meets.length
 		},
 		plan: session || meets.length ? sessionPlan(skill, group.id, session?.on ?? today) : { samples: [], ticket: [] },
-		sets: sets.filter(({ groupId }) => groupId === group.id).slice(0, SHOWN),
+		sets: sets.sets,
 		history,
 		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map((one) => ({
 			id: one.id,

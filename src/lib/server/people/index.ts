@@ -1,6 +1,6 @@
 /** Students and staff: who may be seen by whom, what is noted of a student, and what helps them. */
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
-export { attributeChoices, type AttributeChoices, studentsWith } from './store/attributes';
+export { attributeChoices, studentsWith } from './store/attributes';
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,
@@ -10,7 +10,6 @@ export {
 	classList,
 	lockStudents,
 	placeInRoster,
-	type RosterPlace,
 	type Roster,
 	rosterSize,
 	rosterSql,

@@ -4,7 +4,7 @@ export { practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';
 export { beginDiagnostic } from './store/adaptiveSittings';
-export type { IncomingAnswer, Stored } from './store/answers';
+export type { Stored } from './store/answers';
 export { closings } from './store/closings';
 export { countLateAnswers, lateAnswers } from './store/lateAnswers';
 export {

@@ -2,7 +2,8 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import { page } from '$app/state';
-	import { keepingScope, setState } from '../shell/address';
+	import { setState } from '../shell/address';
+	import Views from '../shell/Views.svelte';
 	import { sayDate } from '$lib/core/calendar';
 	import { windowState } from './windowState';
 
@@ -19,26 +20,17 @@
 	let { window, windows, title, today, children, tools }: Props = $props();
 
 	const views = $derived([
-		['/screen', 'Results'],
-		['/screen/sittings', 'Sittings'],
-		['/screen/cuts', 'Cut scores'],
-		['/screen/windows', 'Windows of the year'],
-		...(page.data.can.screen ? [['/screen/calibration', 'Calibration']] : [])
+		{ path: '/screen', name: 'Results' },
+		{ path: '/screen/sittings', name: 'Sittings' },
+		{ path: '/screen/cuts', name: 'Cut scores' },
+		{ path: '/screen/windows', name: 'Windows of the year' },
+		...(page.data.can.screen ? [{ path: '/screen/calibration', name: 'Calibration' }] : [])
 	]);
 </script>
 
+<Views label="Pages on screening" {views} keep={{ window: page.url.searchParams.get('window') }} />
 <div class="head">
-	<div class="line">
-		<h1>{title ?? window.name}</h1>
-		<nav aria-label="Screening" class="no-print">
-			{#each views as [path, name] (path)}
-				<a
-					href={keepingScope(path, { window: page.url.searchParams.get('window') })}
-					aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a
-				>
-			{/each}
-		</nav>
-	</div>
+	<h1>{title ?? window.name}</h1>
 	<p class="soft">
 		{#if !title}
 			{sayDate(window.opensOn)} to {sayDate(window.closesOn)}, {windowState(window, today)} · {window.mode}{window.measure
@@ -67,28 +59,6 @@
 		display: grid;
 		gap: 6px;
 		margin-bottom: 12px;
-	}
-	.line {
-		display: flex;
-		flex-wrap: wrap;
-		align-items: baseline;
-		gap: 6px 28px;
-	}
-	nav {
-		display: flex;
-		gap: 18px;
-	}
-	nav a {
-		color: var(--ink-soft);
-		text-decoration: none;
-		padding-block: 4px;
-	}
-	nav a:hover {
-		color: var(--verdigris);
-	}
-	nav a[aria-current] {
-		color: var(--ink);
-		box-shadow: 0 2px 0 var(--verdigris);
 	}
 	.tools {
 		display: flex;

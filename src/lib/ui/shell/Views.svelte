@@ -3,12 +3,18 @@
 	import { page } from '$app/state';
 	import { keepingScope } from './address';
 
-	let { label, views }: { label: string; views: { path: string; name: string }[] } = $props();
+	interface Props {
+		label: string;
+		views: { path: string; name: string }[];
+		/** What of the address goes along, beside scope and student. */
+		keep?: Record<string, string | null>;
+	}
+	let { label, views, keep }: Props = $props();
 </script>
 
 <nav aria-label={label} class="no-print">
 	{#each views as { path, name } (path)}
-		<a href={keepingScope(path)} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
+		<a href={keepingScope(path, keep)} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
 	{/each}
 </nav>
 

@@ -5,19 +5,20 @@ import { currentGroups } from '$lib/server/groups';
 import { practiceSets, queuedSets, restoreSet, withdrawSet } from '$lib/server/practice';
 import { skillList } from '$lib/server/library';
 import { readStandings } from '$lib/server/standing';
-import { formCheck, id } from '$lib/server/request';
+import { formCheck, id, numberIn } from '$lib/server/request';
 
-/** Sets listed until all are asked for, newest first. */
-const SHOWN = 40;
+/** Sets that are shown at once. */
+const AT_ONCE = 40;
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
 	const { database } = locals;
+	const part = { from: numberIn(url, 'sets'), most: AT_ONCE };
 	const students = await scope.students();
 	const ids = students.map((student) => student.id);
 	const [sets, queued, skills, standings, groups] = await Promise.all([
-		practiceSets(database, school.id, ids),
+		practiceSets(database, scope.roster, part),
 		queuedSets(database, ids, school.today),
 		skillList(database, school.id),
 		readStandings(database, ids, school.today),
@@ -26,8 +27,8 @@ export async function load({ locals, url }) {
 	const waiting = new Map<number, number>();
 	for (const { studentId } of queued) waiting.set(studentId, (waiting.get(studentId) ?? 0) + 1);
 	return {
-		sets: url.searchParams.has('all') ? sets : sets.slice(0, SHOWN),
-		setCount: sets.length,
+		...part,
+		...sets,
 		skills,
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),
 		queues: students.map((student) => ({

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { fullName, plural } from '$lib/core/words';
@@ -79,9 +80,7 @@
 					</td>
 				{/snippet}
 			</Table>
-			{#if data.setCount > data.sets.length}<p>
-					<a href={withState({ all: 1 })}>Show all {data.setCount} sets</a>
-				</p>{/if}
+			<Pager from={data.from} most={data.most} total={data.total} name="sets" />
 		{/if}
 	</section>
 

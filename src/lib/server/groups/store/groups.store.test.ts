@@ -12,6 +12,7 @@ import {
 } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
+import { findScope } from '../../shell/store/scope';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { currentGroups, studentPairs } from './groups';
 import { sessionCounts } from './sessionCounts';
@@ -181,15 +182,13 @@ describe('practice sets', () => {
 		const queued = (await queuedSets(small.database, seen(7), TODAY)).find(({ id }) => id === setId)!;
 		const sittingId = await beginPractice(small.database, 7, queued, small.skills, NOW);
 		await small.answerAll(7, sittingId, (position) => position !== 2);
-		expect((await practiceSets(small.database, 1, seen(7, 8))).find(({ id }) => id === setId)).toMatchObject({
-			students: 2,
-			started: 1,
-			finished: 1
-		});
-		expect((await practiceSets(small.database, 1, seen(8))).find(({ id }) => id === setId)).toMatchObject({
-			students: 1,
-			finished: 0
-		});
+		const setsOf = async (key: string) =>
+			practiceSets(small.database, (await findScope(small.database, specialist, key, TODAY))!.roster, {
+				from: 0,
+				most: 40
+			});
+		expect((await setsOf('list:7,8')).sets[0]).toMatchObject({ id: setId, students: 2, started: 1, finished: 1 });
+		expect((await setsOf('list:8')).sets[0]).toMatchObject({ id: setId, students: 1, started: 0, finished: 0 });
 		expect((await recentResults(small.database, seenOne(7), 3))[0]).toMatchObject({
 			setId,
 			correct: 4,
@@ -197,6 +196,29 @@ describe('practice sets', () => {
 			itemCount: 5
 		});
 		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(1);
+		expect((await setsOf('list:7,8')).sets.map(({ id }) => id)).not.toContain(setId);
+	});
+
+	it('are listed part by part, the newest first, of one skill or group where that is asked for', async () => {
+		const roster = { staff: specialist, today: TODAY };
+		const { total } = await practiceSets(small.database, roster, { from: 0, most: 40 });
+		const made: number[] = [];
+		for (let i = 1; i <= 5; i++)
+			made.unshift(
+				await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), new Date(NOW.getTime() + i * 60_000))
+			);
+		const part = (from: number, more: { skillId?: number; groupId?: number } = {}) =>
+			practiceSets(small.database, roster, { from, most: 2, ...more });
+		const found = await part(0);
+		expect(found.total).toBe(total + 5);
+		expect(found.sets.map(({ id }) => id)).toEqual(made.slice(0, 2));
+		expect((await part(2)).sets.map(({ id }) => id)).toEqual(made.slice(2, 4));
+		expect(await part(total + 5)).toEqual({ sets: [], total: total + 5 });
+		const { skillId } = found.sets[0];
+		expect((await part(0, { skillId })).sets.map(({ id }) => id)).toEqual(made.slice(0, 2));
+		expect(await part(0, { skillId: 60_000 })).toEqual({ sets: [], total: 0 });
+		expect(await part(0, { groupId: 60_000 })).toEqual({ sets: [], total: 0 });
+		for (const id of made) await withdrawSet(small.database, specialist, id, NOW);
 	});
 });
 

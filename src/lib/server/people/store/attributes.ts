@@ -2,7 +2,7 @@ import type { Database } from '../../database';
 import { rosterSql, type Roster } from './people';
 
 /** What the roster says of students beyond name, grade and class: by name, each value with how many have it. */
-export interface AttributeChoices {
+interface AttributeChoices {
 	name: string;
 	choices: { value: string; count: number }[];
 }

@@ -109,7 +109,7 @@ export async function studentIn(
 }
 
 /** Where a student stands in a roster, from 1, and who is before and after; its ends lead to each other. */
-export interface RosterPlace {
+interface RosterPlace {
 	place: number;
 	size: number;
 	before: number;

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { FIRST_PRACTICE_SEED } from '../../../core/items';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 
@@ -19,32 +20,68 @@ interface PracticeSet {
 	started: number;
 }
 
-/** Sets that were not withdrawn, newest first, with how far their students are. */
+/** Which sets of a list: those from a place on, from 0; of one group or on one skill where that is named. */
+interface Part {
+	from: number;
+	most: number;
+	groupId?: number;
+	skillId?: number;
+}
+
+/**
+ * Sets of a roster's students that were not withdrawn, newest first, with how far those students are; a part of the list,
+ * and how many there are.
+ */
 export async function practiceSets(
 	database: Database,
-	schoolId: number,
-	studentIds: VisibleId[]
-): Promise<PracticeSet[]> {
-	if (studentIds.length === 0) return [];
+	roster: Roster,
+	{ from, most, groupId, skillId }: Part
+): Promise<{ sets: PracticeSet[]; total: number }> {
+	const among = rosterSql(roster);
+	const wanted = `practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL
+		${groupId === undefined ? '' : 'AND practice_set.group_id = ?'} ${skillId === undefined ? '' : 'AND practice_set.skill_id = ?'}`;
+	const values = [roster.staff.schoolId, groupId, skillId].filter((value) => value !== undefined);
+	const [counted, found] = await Promise.all([
+		// In this order: else the sets of a whole district may be read.
+		database.row<{ total: number }>(
+			`SELECT COUNT(DISTINCT practice_set.id) AS total FROM ${among.sql} AS roster
+			STRAIGHT_JOIN practice_set_student AS given ON given.student_id = roster.id
+			STRAIGHT_JOIN practice_set ON practice_set.id = given.set_id
+			WHERE ${wanted}`,
+			[...among.values, ...values]
+		),
+		database.rows<{ id: number }>(
+			`SELECT id FROM practice_set
+			WHERE ${wanted} AND id IN (
+				SELECT given.set_id FROM ${among.sql} AS roster
+				JOIN practice_set_student AS given ON given.student_id = roster.id)
+			ORDER BY created_at DESC, id DESC LIMIT ${Number(most)} OFFSET ${Number(from)}`,
+			[...values, ...among.values]
+		)
+	]);
+	const total = Number(counted!.total);
+	if (found.length === 0) return { sets: [], total };
 	const rows = await database.rows<PracticeSet>(
 		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,
 			opens_on AS opensOn, due_on AS dueOn, created_at AS createdAt, account.display_name AS createdBy,
 			COUNT(*) AS students, COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
-		FROM practice_set_student AS membership
-		JOIN practice_set ON practice_set.id = membership.set_id
+		FROM practice_set
+		JOIN practice_set_student AS given ON given.set_id = practice_set.id
+		JOIN ${among.sql} AS roster ON roster.id = given.student_id
 		JOIN account ON account.id = practice_set.created_by
-		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
-		WHERE practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL AND membership.student_id IN (?)
+		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+		WHERE practice_set.id IN (?)
 		GROUP BY practice_set.id
 		ORDER BY practice_set.created_at DESC, practice_set.id DESC`,
-		[schoolId, studentIds]
+		[...among.values, found.map(({ id }) => id)]
 	);
-	return rows.map((row) => ({
+	const sets = rows.map((row) => ({
 		...row,
 		students: Number(row.students),
 		finished: Number(row.finished),
 		started: Number(row.started)
 	}));
+	return { sets, total };
 }
 
 interface NewSet {

@@ -45,14 +45,21 @@ interface EvidenceRow extends StoredFormat {
 	answeredAt: Date;
 }
 
-async function readEvidence(database: Database, studentIds: number[], skillId: number | null, timeZone: string) {
+/** Answers that count, by student and skill, in the order they were given: on one skill, or before a moment, where that is said. */
+async function readEvidence(
+	database: Database,
+	studentIds: number[],
+	timeZone: string,
+	{ skillId, before }: { skillId?: number; before?: Date } = {}
+) {
 	const rows = await database.rows<EvidenceRow>(
 		`SELECT answer.student_id AS studentId, answer.skill_id AS skillId, answer.sitting_id AS sittingId, sitting.kind,
 			item.kind AS answerKind, item.options, answer.correct, answer.response,
 			answer.answered_at AS answeredAt
-		${EVIDENCE} AND answer.student_id IN (?) ${skillId === null ? '' : 'AND answer.skill_id = ?'}
+		${EVIDENCE} AND answer.student_id IN (?) ${skillId === undefined ? '' : 'AND answer.skill_id = ?'}
+			${before === undefined ? '' : 'AND answer.answered_at < ?'}
 		ORDER BY answer.student_id, answer.skill_id, answer.answered_at, answer.sitting_id, answer.position`,
-		skillId === null ? [studentIds] : [studentIds, skillId]
+		[studentIds, skillId, before].filter((value) => value !== undefined)
 	);
 	const byStudentSkill = new Map<string, (Evidence & { at: Date })[]>();
 	for (const row of rows) {
@@ -121,7 +128,7 @@ export async function rebuildTraces(
 	for (let i = 0; i < studentIds.length; i += CHUNK) {
 		const ids = studentIds.slice(i, i + CHUNK);
 		await lockStudents(database, ids);
-		const evidence = await readEvidence(database, ids, null, timeZone);
+		const evidence = await readEvidence(database, ids, timeZone);
 		const abilities = await domainAbilities(database, ids);
 		const rows = ids.flatMap((studentId) =>
 			skills.map((skill) => {
@@ -177,7 +184,7 @@ export async function addToTraces(database: Database, additions: TraceAddition[]
 			continue;
 		}
 		const prior = before.prior ?? priorKnown(null, { grade: 1, term: 1 });
-		const answers = (await readEvidence(database, [studentId], skillId, timeZone)).get(key) ?? [];
+		const answers = (await readEvidence(database, [studentId], timeZone, { skillId })).get(key) ?? [];
 		rows.push(traceRow(studentId, skillId, prior, trace(answers, prior), answers.at(-1)?.at ?? null));
 	}
 	await database.insertMany(TRACE_INSERT, rows);
@@ -227,7 +234,8 @@ export async function standingsOnDays(
 ): Promise<Map<SchoolDate, Map<number, Map<number, StandingNow>>>> {
 	const byDay = new Map(days.map((day) => [day, new Map<number, Map<number, StandingNow>>()]));
 	if (studentIds.length === 0 || days.length === 0) return byDay;
-	const evidence = await readEvidence(database, studentIds, null, timeZone);
+	const last = days.reduce((one, other) => (one > other ? one : other));
+	const evidence = await readEvidence(database, studentIds, timeZone, { before: endOf(last, timeZone) });
 	for (const [day, byStudent] of byDay) {
 		const abilities = await domainAbilities(database, studentIds, day);
 		const end = endOf(day, timeZone);
