@@ -2,7 +2,7 @@ import { readyNext, type SkillGraph } from './skillGraph';
 import { ownOrInferred, type StandingNow } from './standing';
 
 /** Where a student stands in a part of the skill graph, such as a domain. */
-export interface Place {
+export interface ProgressionPlace {
 	/** The skill she stands at: the first in teaching order that she is ready for; null when there is none. */
 	at: number | null;
 	/** All skills of the part that she is ready for. */
@@ -24,7 +24,7 @@ export function isMasteredIn(standings: Map<number, StandingNow>): (skill: numbe
  *
  * @param part ids of the skills, in teaching order
  */
-export function placeIn(graph: SkillGraph, part: number[], standings: Map<number, StandingNow>): Place {
+export function placeIn(graph: SkillGraph, part: number[], standings: Map<number, StandingNow>): ProgressionPlace {
 	const isMastered = isMasteredIn(standings);
 	const next = new Set(readyNext(graph, isMastered));
 	const ready = part.filter((skill) => next.has(skill));

@@ -73,10 +73,10 @@ export function areaUnderCurve(scores: number[], outcomes: boolean[]): { area: n
 /** Areas that are no further from the one found than chance would have it, by the variance at each (Hanley & McNeil 1982). */
 function scoreInterval(area: number, withOutcome: number, without: number): { lower: number; upper: number } {
 	const others = (withOutcome + without) / 2 - 1;
-	const isNear = (supposed: number) => {
-		const spread = 1 + (others * (1 - supposed)) / (2 - supposed) + (others * supposed) / (1 + supposed);
-		const variance = (supposed * (1 - supposed) * spread) / (withOutcome * without);
-		return (area - supposed) ** 2 <= NORMAL_95 ** 2 * variance;
+	const isNear = (candidate: number) => {
+		const spread = 1 + (others * (1 - candidate)) / (2 - candidate) + (others * candidate) / (1 + candidate);
+		const variance = (candidate * (1 - candidate) * spread) / (withOutcome * without);
+		return (area - candidate) ** 2 <= NORMAL_95 ** 2 * variance;
 	};
 	const end = (from: number) => {
 		let [near, far] = [area, from];

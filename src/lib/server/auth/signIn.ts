@@ -6,7 +6,7 @@ import type { RootDatabase } from '../database';
 import { accountByUserName, studentPin } from '../people';
 import { matchesSecret, nobodysHash } from './passwords';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';
-import { beginSignIn, endSignIn, type Holder, type Place } from './store/signIns';
+import { beginSignIn, endSignIn, type Holder, type Device } from './store/signIns';
 import { countTry, endTry, type Counted, type Subject } from './store/tries';
 
 export const SIGN_IN_COOKIE = 'compass_sign_in';
@@ -41,7 +41,7 @@ export type Refusal =
 export type SignIn = { token: string } | Refusal;
 
 /** Where somebody tries from, and what the browser brings along. */
-export interface Trying extends Place {
+export interface Trying extends Device {
 	/** The sign-in that the browser holds, which a new one ends. */
 	held: string | undefined;
 	/** By which this browser is known again, if it was used before. */

@@ -50,10 +50,10 @@ async function lookThrough(): Promise<Map<MisconceptionId, Showing>> {
 			for (const { misconception, answer } of item.expectedErrors) {
 				const before = showing.get(misconception);
 				// A question that needs no figure can be told in a line.
-				const better = !before || (before.item.figure && !item.figure);
+				const isBetter = !before || (before.item.figure && !item.figure);
 				showing.set(misconception, {
 					codes: (before?.codes ?? new Set()).add(skillCode),
-					...(better ? { item, answer } : { item: before.item, answer: before.answer })
+					...(isBetter ? { item, answer } : { item: before.item, answer: before.answer })
 				});
 			}
 		}

@@ -27,7 +27,7 @@ function perMinute(given: GivenMeasure | undefined | null): Scores {
 }
 
 /** A student's own scores now and in the window before, and the line they are held against. */
-type Standing = { scores: Scores; before: Scores; cut: number | null };
+type HeldAgainst = { scores: Scores; before: Scores; cut: number | null };
 
 /** The window before of the same kind, that scores are held against. */
 export const windowBefore = (windows: ScreeningWindow[], window: ScreeningWindow): ScreeningWindow | null =>
@@ -81,7 +81,7 @@ export async function screenResults(
 	return { earlier, domains, rows, unit: unitOf(window) };
 }
 
-type Stand = (student: RosterStudent, place: WindowPlace, cut: number) => Standing;
+type Stand = (student: RosterStudent, place: WindowPlace, cut: number) => HeldAgainst;
 
 async function standingsInPoints(
 	database: Database,

@@ -22,7 +22,7 @@
 
 	let student = $state<FoundStudent | null>(null);
 	let problem = $state('');
-	const there = $derived(draft.posed.students.map(({ id }) => Number(id)));
+	const seated = $derived(draft.posed.students.map(({ id }) => Number(id)));
 
 	async function add(event: SubmitEvent) {
 		event.preventDefault();
@@ -49,7 +49,7 @@
 </script>
 
 <form onsubmit={add}>
-	<StudentPicker label="Add a student" not={there} bind:chosen={student} />
+	<StudentPicker label="Add a student" not={seated} bind:chosen={student} />
 	<button>Add</button>
 	{#if problem}<p role="alert">{problem}</p>{/if}
 </form>

@@ -177,9 +177,9 @@ export class Draft {
 				this.closeCalls = data.calls;
 				return this.stop();
 			}
-			const better = !this.result || data.result.objective > this.result.objective + 1e-9;
+			const isBetter = !this.result || data.result.objective > this.result.objective + 1e-9;
 			this.result = data.result;
-			if (!this.edited && better) this.show(data.result);
+			if (!this.edited && isBetter) this.show(data.result);
 			if (data.kind === 'done') {
 				this.stop();
 				this.askWhoWasClose();
@@ -260,17 +260,20 @@ export class Draft {
 
 	/** Begins from a grouping that was kept; students who are gone from the school are left out of it. */
 	private take(groups: DraftGroup[], bound: number | null): void {
-		const there = groups
+		const remaining = groups
 			.map((group) => ({ ...group, studentIds: group.studentIds.filter((id) => this.needs.has(id)) }))
 			.filter(({ slotId }) => this.problem.slots.some(({ id }) => id === slotId));
-		this.columns = there.map(({ studentIds, ...column }) => ({ ...column, chips: studentIds.map((id) => ({ id })) }));
-		const placed = new Set(there.flatMap(({ studentIds }) => studentIds));
+		this.columns = remaining.map(({ studentIds, ...column }) => ({
+			...column,
+			chips: studentIds.map((id) => ({ id }))
+		}));
+		const placed = new Set(remaining.flatMap(({ studentIds }) => studentIds));
 		this.out = this.problem.students.filter(({ id }) => !placed.has(id)).map(({ id }) => ({ id }));
-		const objective = this.judge(there).worth;
+		const objective = this.judge(remaining).worth;
 		// Of what has changed since, nothing is proven.
 		const most = bound === null ? Infinity : Math.max(bound, objective);
 		this.result = {
-			groups: there,
+			groups: remaining,
 			objective,
 			bound: most,
 			gap: most > 0 && most < Infinity ? (most - objective) / most : 0,

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { pbkdf2Sync } from 'node:crypto';
 import { canonicalKeys, itemFrom, type Answer, type Given, type KeyProof } from '$lib/core/items';
 import type { AnswerQueue } from '../items/answerQueue.svelte';
-import { SittingState, type Place } from './sittingState.svelte';
+import { SittingState, type SittingQuestion } from './sittingState.svelte';
 
 /** Typed numbers, so that right and wrong answers are easily given. */
 const FAMILY = 'add-tens';
@@ -15,7 +15,7 @@ function proofOf(seed: number): KeyProof {
 	const hash = (text: string) => pbkdf2Sync(text, Buffer.from('5a17', 'hex'), 3, 32, 'sha256').toString('hex');
 	return { salt: '5a17', iterations: 3, hashes: canonicalKeys(itemFrom(FAMILY, seed)).map(hash) };
 }
-const practice = (position: number, done = false, correct: boolean | null = null): Place => ({
+const practice = (position: number, done = false, correct: boolean | null = null): SittingQuestion => ({
 	position,
 	done,
 	correct,
@@ -23,7 +23,7 @@ const practice = (position: number, done = false, correct: boolean | null = null
 	spoken: '',
 	item: { ...item(position), practice: true, hintHtml: '', proof: proofOf(position) }
 });
-const asked = (position: number, done = false): Place => ({
+const asked = (position: number, done = false): SittingQuestion => ({
 	position,
 	done,
 	correct: null,

@@ -3,7 +3,7 @@ import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/ans
 import { isRight } from './isRight';
 
 /** A question in a sitting. With what tells right from wrong where feedback is immediate: in practice and in the warm-up. */
-export interface Place {
+export interface SittingQuestion {
 	position: number;
 	correct: boolean | null;
 	done: boolean;
@@ -15,10 +15,10 @@ export interface Place {
 
 export type Feedback = 'right' | 'try again' | 'shown' | 'unreadable' | null;
 
-interface Beginning {
+interface SittingStart {
 	adaptive: boolean;
-	warmUp: Place[];
-	items: Place[];
+	warmUp: SittingQuestion[];
+	items: SittingQuestion[];
 	enough: boolean;
 }
 
@@ -45,16 +45,16 @@ export class SittingState {
 	/** The first answer to the question on the page, once it was wrong. */
 	private missed = $state<Answer | null>(null);
 	private shownAt = 0;
-	private places = $state<Place[]>([]);
+	private places = $state<SittingQuestion[]>([]);
 	private done = $state(new Set<number>());
-	private warmUp = $state<Place[]>([]);
-	private held = $state<Place | null>(null);
+	private warmUp = $state<SittingQuestion[]>([]);
+	private held = $state<SittingQuestion | null>(null);
 	private ended = $state(false);
 	private readonly adaptive: boolean;
 
 	/** @param clock milliseconds, ever growing */
 	constructor(
-		{ adaptive, warmUp, items, enough }: Beginning,
+		{ adaptive, warmUp, items, enough }: SittingStart,
 		private readonly clock: () => number
 	) {
 		this.adaptive = adaptive;
@@ -114,7 +114,7 @@ export class SittingState {
 	}
 
 	/** Puts a question that was answered wrongly at first back onto the page, with that answer in it. */
-	private tryAgain(place: Place, missed: Answer): void {
+	private tryAgain(place: SittingQuestion, missed: Answer): void {
 		this.held = place;
 		this.missed = missed;
 		this.answer = missed;

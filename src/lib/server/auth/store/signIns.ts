@@ -6,7 +6,7 @@ import type { Role, Staff, Viewer, VisibleId } from '../../request';
 export type Holder = { accountId: number } | { studentId: number };
 
 /** Where somebody signed in. */
-export interface Place {
+export interface Device {
 	address: string;
 	/** What the browser says it is. */
 	browser: string;
@@ -26,7 +26,7 @@ export async function beginSignIn(
 	database: RootDatabase,
 	holder: Holder,
 	{ tokenHash, heldHash }: { tokenHash: Buffer; heldHash: Buffer | null },
-	{ address, browser }: Place,
+	{ address, browser }: Device,
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
@@ -100,7 +100,7 @@ export async function endSignIn(database: Database, tokenHash: Buffer): Promise<
 }
 
 /** A sign-in of one's own, as one sees it. */
-interface OwnSignIn extends Place {
+interface OwnSignIn extends Device {
 	id: number;
 	beganAt: Date;
 	lastUsedAt: Date;

@@ -85,14 +85,14 @@ async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDe
 	switch (deed.kind) {
 		case 'focus': {
 			// Two changes of the focus on one day are one: the later.
-			const there = await transaction.row<{ id: number; skillId: number }>(
+			const sameDay = await transaction.row<{ id: number; skillId: number }>(
 				'SELECT id, skill_id AS skillId FROM group_focus WHERE group_id = ? AND from_on = ? FOR UPDATE',
 				[id, deed.on]
 			);
-			if (there?.skillId === deed.skillId) return null;
-			if (there) {
-				await transaction.run('UPDATE group_focus SET skill_id = ? WHERE id = ?', [deed.skillId, there.id]);
-				return { focus: there, skillId: deed.skillId };
+			if (sameDay?.skillId === deed.skillId) return null;
+			if (sameDay) {
+				await transaction.run('UPDATE group_focus SET skill_id = ? WHERE id = ?', [deed.skillId, sameDay.id]);
+				return { focus: sameDay, skillId: deed.skillId };
 			}
 			const { insertId } = await transaction.run(
 				'INSERT INTO group_focus (group_id, skill_id, from_on) VALUES (?, ?, ?)',
@@ -101,8 +101,8 @@ async function carryOut(transaction: Database, group: LockedGroup, deed: GroupDe
 			return { added: { focus: insertId }, skillId: deed.skillId };
 		}
 		case 'join': {
-			const there = await membershipsPast(transaction, id, deed.on, deed.studentIds);
-			const fresh = deed.studentIds.filter((one) => !there.some(({ studentId }) => studentId === one));
+			const already = await membershipsPast(transaction, id, deed.on, deed.studentIds);
+			const fresh = deed.studentIds.filter((one) => !already.some(({ studentId }) => studentId === one));
 			if (fresh.length === 0) return null;
 			const memberships: number[] = [];
 			const reviews: number[] = [];

@@ -28,8 +28,8 @@ export async function moveStudents(
 	return database.transaction(async (transaction) => {
 		// Both are held in order of their numbers, so that two moves that cross do not wait for each other.
 		for (const id of [from, to.groupId].sort((a, b) => a - b)) await lockGroup(transaction, staff, id);
-		const there = await membershipsPast(transaction, to.groupId, on, studentIds);
-		if (there.length > 0) return null;
+		const already = await membershipsPast(transaction, to.groupId, on, studentIds);
+		if (already.length > 0) return null;
 		const left = await changeWithin(transaction, staff, from, { kind: 'leave', studentIds, to, on }, reason, at);
 		if (left === null) return null;
 		const join = { kind: 'join', studentIds, reviewOn, on } as const;

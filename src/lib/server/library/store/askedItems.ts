@@ -23,11 +23,11 @@ export async function keepItems<Seed extends Omit<ItemSeed, 'skillCode'>>(
 	const names = [...byName.keys()];
 	for (let from = 0; from < names.length; from += CHUNK) {
 		const some = names.slice(from, from + CHUNK).map((name) => byName.get(name)!);
-		const there = await database.rows<ItemKey>(
+		const kept = await database.rows<ItemKey>(
 			`SELECT edition, family_id AS familyId, seed FROM asked_item WHERE (edition, family_id, seed) IN (?)`,
 			[some.map(keyOf)]
 		);
-		const isThere = new Set(there.map(nameOf));
+		const isThere = new Set(kept.map(nameOf));
 		await database.insertMany(
 			'INSERT IGNORE INTO asked_item (edition, family_id, seed, content) VALUES ?',
 			some.filter((item) => !isThere.has(nameOf(item))).map((item) => [...keyOf(item), JSON.stringify(item)])

@@ -48,14 +48,14 @@ export type Stored =
 /** An answer that can be stored, judged. */
 interface Judged {
 	answer: SubmittedAnswer;
-	place: Place;
+	place: AskedQuestion;
 	judged: Checked;
 	given: Date;
 	/** Its place among those that were submitted. */
 	index: number;
 }
 
-interface Place extends StoredTrace, ItemKey {
+interface AskedQuestion extends StoredTrace, ItemKey {
 	sittingId: number;
 	studentId: number;
 	schoolId: number;
@@ -77,8 +77,8 @@ interface Place extends StoredTrace, ItemKey {
  * so that two transactions seldom wait for each other in a circle. The student is locked too: of a student's two
  * sittings on a skill that has no trace yet, each would otherwise miss the other's answers.
  */
-async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, Place>> {
-	const rows = await transaction.rows<Omit<Place, 'format' | 'item'> & StoredFormat>(
+async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, AskedQuestion>> {
+	const rows = await transaction.rows<Omit<AskedQuestion, 'format' | 'item'> & StoredFormat>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, student.school_id AS schoolId,
 			sitting.kind, sitting.adaptive, sitting.started_at AS startedAt,
 			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
@@ -114,9 +114,9 @@ async function thereBefore(transaction: Database, left: Judged[], closed: Map<nu
 	);
 	const byId = new Map(rows.map((row) => [row.id.toLowerCase(), row]));
 	return left.map(({ answer: { id, sittingId, position, attempt } }) => {
-		const there = byId.get(id.toLowerCase());
-		if (!there) return closed.has(sittingId) ? 'closed' : 'answered before';
-		const isSame = there.sittingId === sittingId && there.position === position && there.attempt === attempt;
+		const earlier = byId.get(id.toLowerCase());
+		if (!earlier) return closed.has(sittingId) ? 'closed' : 'answered before';
+		const isSame = earlier.sittingId === sittingId && earlier.position === position && earlier.attempt === attempt;
 		return isSame ? 'already stored' : 'unknown';
 	});
 }
@@ -149,7 +149,7 @@ async function keepAside(transaction: Database, late: Judged[], closed: Map<numb
 
 /** Moves sittings on by their new first tries, chooses what adaptive ones ask next, and ends those that are complete. */
 async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void> {
-	const bySitting = new Map<number, { place: Place; answer: SubmittedAnswer; count: number }>();
+	const bySitting = new Map<number, { place: AskedQuestion; answer: SubmittedAnswer; count: number }>();
 	for (const { place, answer } of firstTries) {
 		bySitting.set(place.sittingId, { place, answer, count: (bySitting.get(place.sittingId)?.count ?? 0) + 1 });
 	}

@@ -36,7 +36,7 @@ type Origin =
 	| { planId: number; week: number }
 	| { checkId: number };
 
-export interface Beginning {
+export interface NewSitting {
 	studentId: number;
 	kind: SittingKind;
 	origin: Origin;
@@ -53,7 +53,7 @@ export interface Beginning {
  */
 export async function openSitting(
 	transaction: Database,
-	{ studentId, kind, origin, itemCount, adaptive = false, parametersId = null, at }: Beginning
+	{ studentId, kind, origin, itemCount, adaptive = false, parametersId = null, at }: NewSitting
 ): Promise<{ id: number; isNew: boolean }> {
 	const columns = {
 		windowId: null,
@@ -113,7 +113,7 @@ export async function writeItems(
 /** Begins a sitting whose questions are all known. */
 export async function beginFixed(
 	database: RootDatabase,
-	beginning: Omit<Beginning, 'itemCount' | 'adaptive'>,
+	beginning: Omit<NewSitting, 'itemCount' | 'adaptive'>,
 	items: (ItemSeed & { skillId: number })[]
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
