@@ -1,6 +1,7 @@
 import { addDays } from '../../../src/lib/core/calendar';
 import * as adoptions from '../../../src/lib/server/groups/store/adoptions';
 import * as drafts from '../../../src/lib/server/groups/store/drafts';
+import * as groupDeeds from '../../../src/lib/server/groups/store/groupDeeds';
 import * as groupChanges from '../../../src/lib/server/groups/store/groupChanges';
 import * as groupHistory from '../../../src/lib/server/groups/store/groupHistory';
 import * as groups from '../../../src/lib/server/groups/store/groups';
@@ -39,7 +40,7 @@ async function oneChange({ database, of }: Asking): Promise<number> {
 
 /** Tries each deed on a group of the school asked about, by somebody of the school that asks. */
 const changes =
-	(...deeds: ((asking: Asking) => groupChanges.GroupDeed)[]): Call['run'] =>
+	(...deeds: ((asking: Asking) => groupDeeds.GroupDeed)[]): Call['run'] =>
 	async (asking) => {
 		const done = [];
 		for (const deed of deeds)
@@ -145,10 +146,19 @@ export const groupCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		groupDeeds,
+		{
+			membershipsPast: given(({ database, me }) => groupDeeds.membershipsPast(database, me.groups.a, TODAY)),
+			carryOut: given(async ({ database, me }) => {
+				const group = (await groupChanges.lockGroup(database, me.staff.specialist, me.groups.a))!;
+				return groupDeeds.carryOut(database, group, { kind: 'rename', name: group.name, on });
+			})
+		}
+	],
+	[
 		groupChanges,
 		{
 			lockGroup: checks(({ database, me, of }) => groupChanges.lockGroup(database, me.staff.specialist, of.groups.a)),
-			membershipsPast: given(({ database, me }) => groupChanges.membershipsPast(database, me.groups.a, TODAY)),
 			changeWithin: checks(({ database, me, of }) =>
 				groupChanges.changeWithin(
 					database,

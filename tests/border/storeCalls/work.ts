@@ -11,6 +11,7 @@ import * as studentSummaries from '../../../src/lib/server/standing/store/studen
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
+import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
@@ -20,7 +21,7 @@ import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
 const SOON = addDays(TODAY, 3);
-const verdict: reviews.Decision = {
+const verdict: verdicts.Decision = {
 	verdict: 'continue',
 	effectiveOn: TODAY,
 	newTier: 2,
@@ -188,13 +189,18 @@ export const workCalls: [object, Record<string, Call>][] = [
 				reviews.openReview(database, me.staff.specialist, of.reviews.a, TODAY)
 			),
 			decidedReviews: given(({ database, me }) => reviews.decidedReviews(database, seen(...me.students))),
+			tierHistory: given(({ database, me }) => reviews.tierHistory(database, seenOne(me.students[0])))
+		}
+	],
+	[
+		verdicts,
+		{
 			decide: checks(({ database, me, of }) =>
-				reviews.decide(database, me.staff.specialist, of.reviews.a, verdict, NOW)
+				verdicts.decide(database, me.staff.specialist, of.reviews.a, verdict, NOW)
 			),
 			undoDecision: checks(async (asking) =>
-				reviews.undoDecision(asking.database, asking.me.staff.specialist, await decidedReview(asking), NOW)
-			),
-			tierHistory: given(({ database, me }) => reviews.tierHistory(database, seenOne(me.students[0])))
+				verdicts.undoDecision(asking.database, asking.me.staff.specialist, await decidedReview(asking), NOW)
+			)
 		}
 	],
 	[

@@ -2,13 +2,12 @@
 export { adviceFor } from './advice';
 export {
 	dueReviews,
-	decide,
 	decidedReviews,
 	openReview,
 	openReviews,
 	reviewList,
 	type Review,
-	tierHistory,
-	undoDecision
+	tierHistory
 } from './store/reviews';
+export { decide, undoDecision } from './store/verdicts';
 export { whereTo } from './whereTo';

@@ -6,7 +6,8 @@ export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
 export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
 export { fittingGroups, type GroupChoice } from './joining';
-export { changeWithin, type GroupDeed, undoWithin } from './store/groupChanges';
+export { changeWithin, undoWithin } from './store/groupChanges';
+export type { GroupDeed } from './store/groupDeeds';
 export { endGroupWork, groupWork, restoreGroupWork } from './store/leaving';
 export { groupHistory, groupPauses } from './store/groupHistory';
 export {

@@ -12,7 +12,7 @@ import {
 import { countBy } from '../../core/words';
 import type { Database } from '../database';
 import { domainList } from '../library';
-import { attributeChoices, studentsWith, type RosterStudent } from '../people';
+import { attributeChoices, type Roster, studentsWith, type RosterStudent } from '../people';
 import { FIRST_ROWS, textIn } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
@@ -45,17 +45,17 @@ const inPoints = (scores: PlaceSummary['scores'] = {}): ScreenRow['scores'] =>
 	);
 
 /** Every student with what rows are sorted, narrowed and summed up by: from the summaries, one row a student and window. */
-async function briefRows(
+export async function briefRows(
 	database: Database,
 	school: School,
-	scope: Scope,
+	students: RosterStudent[],
+	roster: Roster,
 	window: ScreeningWindow,
 	earlier: ScreeningWindow | null
 ): Promise<ScreenRow[]> {
-	const [students, places, before, cuts] = await Promise.all([
-		scope.students(),
-		placesIn(database, window.id, scope.roster),
-		earlier ? placesIn(database, earlier.id, scope.roster) : new Map<number, PlaceSummary>(),
+	const [places, before, cuts] = await Promise.all([
+		placesIn(database, window.id, roster),
+		earlier ? placesIn(database, earlier.id, roster) : new Map<number, PlaceSummary>(),
 		cutScores(database, school.id, window)
 	]);
 	return students.map((student) => {
@@ -107,7 +107,7 @@ export async function resultsPage(
 					.students()
 					.then((all) => screenResults(database, school, windows, window, all))
 					.then((all) => all.rows)
-			: briefRows(database, school, scope, window, earlier),
+			: scope.students().then((all) => briefRows(database, school, all, scope.roster, window, earlier)),
 		attributeChoices(database, scope.roster),
 		roster === 'all' ? null : studentsWith(database, scope.roster, { name, value })
 	]);

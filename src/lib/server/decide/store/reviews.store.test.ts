@@ -13,7 +13,8 @@ import {
 import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
 import { currentGroups } from '../../groups/store/groups';
-import { decide, decidedReviews, openReview, openReviews, tierHistory, undoDecision, type Decision } from './reviews';
+import { decidedReviews, openReview, openReviews, tierHistory } from './reviews';
+import { decide, undoDecision, type Decision } from './verdicts';
 
 let small: SmallSchool;
 let groupId: number;

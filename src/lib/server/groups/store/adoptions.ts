@@ -2,7 +2,8 @@ import { addDays, type SchoolDate } from '../../../core/calendar';
 import { refreshStudents } from '../../standing';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
-import { changeWithin, undoWithin, type GroupDeed } from './groupChanges';
+import { changeWithin, undoWithin } from './groupChanges';
+import type { GroupDeed } from './groupDeeds';
 import type { SmallGroup } from './groups';
 
 export interface NewGroup extends Pick<

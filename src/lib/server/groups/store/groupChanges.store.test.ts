@@ -13,12 +13,14 @@ import {
 } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
 import { adoptGroups, adoptionGroups, undoAdoption, type NewGroup } from './adoptions';
-import { changeGroup, undoChange, type GroupDeed } from './groupChanges';
+import { changeGroup, undoChange } from './groupChanges';
+import type { GroupDeed } from './groupDeeds';
 import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
 import { notesOn, removeNote, writeNote } from '../../people/store/notes';
-import { decide, openReviews } from '../../decide/store/reviews';
+import { openReviews } from '../../decide/store/reviews';
+import { decide } from '../../decide/store/verdicts';
 
 let small: SmallSchool;
 let groupId: number;

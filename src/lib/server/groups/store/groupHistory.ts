@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Staff } from '../../request';
-import type { ChangeDetail, GroupDeed } from './groupChanges';
+import type { ChangeDetail, GroupDeed } from './groupDeeds';
 import { seenAmong } from '../../people';
 
 /** A line of a group's history. */

@@ -12,7 +12,8 @@ import {
 	type SmallSchool
 } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
-import { decide, openReviews, undoDecision, type Decision } from '../../decide/store/reviews';
+import { openReviews } from '../../decide/store/reviews';
+import { decide, undoDecision, type Decision } from '../../decide/store/verdicts';
 import { assignSet, queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/sittings';
 import { probeSeries, startProbes } from '../../track/store/probes';

@@ -1,7 +1,8 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { RootDatabase } from '../../database';
 import type { Staff } from '../../request';
-import { changeWithin, lockGroup, membershipsPast } from './groupChanges';
+import { changeWithin, lockGroup } from './groupChanges';
+import { membershipsPast } from './groupDeeds';
 
 /** Students who move from one group to another, on a day. */
 export interface Move {

@@ -1,65 +1,17 @@
 import Type from 'typebox';
 import { screenContext } from '$lib/server/screen/screenPage';
-import {
-	cutScores,
-	outcomeNames,
-	outcomes,
-	saveOutcomes,
-	screenResults,
-	setCutScores,
-	unitOf
-} from '$lib/server/screen';
+import { cutsPage } from '$lib/server/screen/cutsPage';
+import { cutScores, saveOutcomes, setCutScores } from '$lib/server/screen';
 import { readOutcomes } from '$lib/core/interchange/outcomeImport';
+import { usualCut } from '$lib/core/screening';
 import { FLUENCY_MEASURES } from '$lib/core/fluency';
-import { judgeCut, summarizeScores, usualCut, type ScoredStudent } from '$lib/core/screening';
 import { formCheck, oneOf, longForm, readFile, schoolDate } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
-import { rosterStudents, studentsByNumber } from '$lib/server/people';
-
-const SENSITIVITIES = [0.7, 0.8, 0.9];
+import { studentsByNumber } from '$lib/server/people';
 
 export async function load({ locals, url }) {
 	const { staff, school, windows, window } = await screenContext(locals, url);
-	const { database } = locals;
-	const students = await rosterStudents(database, { staff, today: school.today });
-	const names = await outcomeNames(database, school.id);
-	const wanted = SENSITIVITIES.find((one) => String(one) === url.searchParams.get('catch')) ?? 0.8;
-	const outcome = names.find(({ name }) => name === url.searchParams.get('outcome')) ?? names[0] ?? null;
-	const shared = { windows, outcomes: names, outcome, wanted, sensitivities: SENSITIVITIES, today: school.today };
-	if (!window) return { ...shared, window: null, unit: 'points', grades: [] };
-	const [cuts, { rows }, found] = await Promise.all([
-		cutScores(database, school.id, window),
-		screenResults(database, school, windows, window, students),
-		outcome ? outcomes(database, school.id, outcome.name) : new Map<number, boolean>()
-	]);
-	const grades = [...new Set(students.map(({ grade }) => grade))].sort((a, b) => a - b);
-	return {
-		...shared,
-		window,
-		unit: unitOf(window),
-		grades: grades.map((grade) => {
-			const cut = cuts[grade];
-			const scored: (ScoredStudent & { id: number })[] = rows
-				.filter((row) => row.grade === grade)
-				.flatMap(({ id, scores: { 0: overall }, cut: line }) =>
-					overall && line !== null ? [{ id, score: overall.points, standardError: overall.error, cut }] : []
-				);
-			const judged = scored.filter(({ id }) => found.has(id));
-			const judgment = judgeCut(
-				judged.map(({ score }) => score),
-				judged.map(({ id }) => !found.get(id)),
-				cut,
-				wanted
-			);
-			return {
-				grade,
-				cut,
-				usual: usualCut(window.measure, grade, window.term),
-				bands: summarizeScores(scored).bands,
-				judgment
-			};
-		})
-	};
+	return cutsPage(locals.database, staff, school, { windows, window }, url);
 }
 
 const cutForm = formCheck(
