@@ -33,7 +33,7 @@ export async function writeReadingAloud(
 	);
 }
 
-/** One minute of a student's reading, drawn from a pace of her own that grows over the year. */
+/** One minute of a student's reading, drawn from a pace of their own that grows over the year. */
 function listen({ id, grade, classId }: DemoStudent, window: DemoWindow) {
 	const own = seededRandom(seedFrom(SEED, 'pace of reading', id));
 	const minute = seededRandom(seedFrom(SEED, 'minute of reading', window.id, id));

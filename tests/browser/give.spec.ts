@@ -123,7 +123,7 @@ test('a measure stopped at once is not scored, and a closed window takes none', 
 	await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveCount(0);
 });
 
-test('a teacher gives measures to her own class only', async ({ page }) => {
+test('a teacher gives measures to their own class only', async ({ page }) => {
 	await signInStaff(page, 'avocet');
 	await page.goto(`${address()}/screen/give?window=4&to=219&scope=school`);
 	await expect(page.getByRole('link', { name: 'Sittings' })).toHaveAttribute('aria-current', 'page');

@@ -15,7 +15,7 @@ async function groupToday(): Promise<{ id: number; staffId: number }> {
 	return group;
 }
 
-test('an interventionist sees her sessions today and takes attendance in two taps, and can put it back', async ({
+test('an interventionist sees their sessions today and takes attendance in two taps, and can put it back', async ({
 	page
 }) => {
 	await signInStaff(page, 'interventionist1');

@@ -5,10 +5,10 @@ import type { Group, GroupingProblem } from './problem';
 export interface DraftChange {
 	studentId: string;
 	focusId: string;
-	/** Need for the focus of her group, then and now. */
+	/** Need for the focus of their group, then and now. */
 	before: number;
 	now: number;
-	/** What she needs most now, where that is another focus by more than is changed by chance; else null. */
+	/** What they need most now, where that is another focus by more than is changed by chance; else null. */
 	rather: string | null;
 }
 

@@ -7,7 +7,7 @@ export interface DraftLimits {
 	slotIds: string[];
 	/** How many groups may be formed; null for as many as there are times. */
 	mostGroups: number | null;
-	/** What leaving a student in her group is worth, in units of need. */
+	/** What leaving a student in their group is worth, in units of need. */
 	keepWorth: number;
 	/** Students who are left out of the search. */
 	excludedIds: string[];

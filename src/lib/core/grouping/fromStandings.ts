@@ -8,9 +8,9 @@ interface GroupingInputs {
 		tier: 1 | 2 | 3;
 		classId: number;
 		standings: Map<number, StandingNow>;
-		/** Focuses of groups that she stays in: no need any more. */
+		/** Focuses of groups that they stay in: no need any more. */
 		currentFocusIds?: number[];
-		/** The group that she is in and that is formed anew. */
+		/** The group that they are in and that is formed anew. */
 		currentGroup?: { slotId: number; focusSkillId: number };
 	}[];
 	graph: SkillGraph;

@@ -48,7 +48,7 @@ export function brokenIn(problem: IndexedProblem, groups: Group[]): BrokenLimit[
 	return broken;
 }
 
-/** What a grouping is worth: needs met, and `keepWorth` for each student left where she is. */
+/** What a grouping is worth: needs met, and `keepWorth` for each student left where they are. */
 export function worthOf(source: GroupingProblem, groups: Group[]): number {
 	return worthIn(indexProblem(source), groups);
 }

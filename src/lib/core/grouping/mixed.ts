@@ -128,11 +128,11 @@ export function solveMixed(problem: MixedProblem): MixedResult {
 	const needing = all.filter((i) => !students[i].canHelp && students[i].need > 0);
 	const helping = all.filter((i) => students[i].canHelp);
 
-	/** Whether somebody may sit in a group from which some leave: free then, not with whom she must be apart from. */
+	/** Whether somebody may sit in a group from which some leave: free then, not with whom they must be apart from. */
 	const fits = (i: number, seat: Seat, without: number[] = []) =>
 		isFree(i, seat.slotId) &&
 		[...seat.members, ...seat.helpers].every((other) => without.includes(other) || !apart[i].has(other));
-	/** A student with those she belongs with. */
+	/** A student with those they belong with. */
 	const unitOf = (i: number) => {
 		const unit = [i];
 		for (const one of unit) for (const other of together[one]) if (!unit.includes(other)) unit.push(other);
@@ -181,7 +181,7 @@ export function solveMixed(problem: MixedProblem): MixedResult {
 
 	function deal(seats: Seat[]): Seat[] {
 		const seated = new Set<number>();
-		/** Puts a student and those she belongs with into a group, if all may sit there. */
+		/** Puts a student and those they belong with into a group, if all may sit there. */
 		const seat = (unit: number[], into: Seat): boolean => {
 			const helpers = unit.filter((i) => students[i].canHelp);
 			if (unit.some((i) => seated.has(i)) || heads(into) + unit.length > size.maximum) return false;

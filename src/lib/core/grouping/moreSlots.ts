@@ -24,7 +24,7 @@ export function whatWouldPlace(problem: GroupingProblem, groups: Group[], possib
 	const left = problem.students.filter(({ id }) => !placed.has(id));
 	const ids = new Set(left.map(({ id }) => id));
 	const kept = (pairs: [string, string][]) => pairs.filter((pair) => pair.every((id) => ids.has(id)));
-	// Who belongs with somebody that is placed cannot be placed without her.
+	// Who belongs with somebody that is placed cannot be placed without them.
 	const torn = new Set(problem.together.flatMap((pair) => (pair.some((id) => placed.has(id)) ? pair : [])));
 	return possible
 		.flatMap(({ id: slotId, availableIds }): MoreGroup[] => {

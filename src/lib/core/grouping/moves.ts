@@ -4,7 +4,7 @@ import { indexProblem, valueOf, type Group, type GroupingProblem, type IndexedPr
 
 /** What moving one student would do to a grouping. */
 export interface Move {
-	/** The slot she would go to; null for out of all groups. */
+	/** The slot they would go to; null for out of all groups. */
 	slotId: string | null;
 	/** Change of what the grouping is worth, in units of need. */
 	change: number;
@@ -34,7 +34,7 @@ const judgeIn =
 
 /**
  * What each move of a student would cost or bring: to every group that is held, and out of all. Those that break nothing
- * first, then by what they bring; the place where she is now is not among them.
+ * first, then by what they bring; the place where they are now is not among them.
  */
 export function movesOf(judge: Judge, groups: Group[], studentId: string): Move[] {
 	const held = (some: Group[]) => some.filter(({ studentIds }) => studentIds.length > 0);
@@ -78,7 +78,7 @@ export function closeCalls(problem: GroupingProblem, groups: Group[], mostLost: 
 				problem.slots.findIndex((slot) => slot.id === slotId),
 				indexed.focusIds.indexOf(focusId)
 			);
-		// Only those groups are tried that would be worth nearly as much, and that she needs at all.
+		// Only those groups are tried that would be worth nearly as much, and that they need at all.
 		const near = groups.filter(
 			(group) =>
 				group !== own &&

@@ -42,7 +42,7 @@ export interface Unplaced {
 /** A grouping with what it is worth and an upper bound on what any grouping could be worth. */
 export interface GroupingResult {
 	groups: Group[];
-	/** Sum of needs met, and `keepWorth` for each student left where she is. */
+	/** Sum of needs met, and `keepWorth` for each student left where they are. */
 	objective: number;
 	bound: number;
 	/** (bound − objective) / bound: at most this share of need is lost to not being the best grouping. */
@@ -79,11 +79,11 @@ export interface IndexedProblem {
 	apart: number[][];
 	together: number[][];
 	mostGroups: number;
-	/** By student: the group she is in now, if it could go on, and what leaving her there is worth. */
+	/** By student: the group they are in now, if it could go on, and what leaving them there is worth. */
 	kept: ({ slot: number; focus: number; worth: number } | null)[];
 }
 
-/** What seating a student in a group is worth: her need for its focus, and more if that is where she is now. */
+/** What seating a student in a group is worth: their need for its focus, and more if that is where they are now. */
 export function valueOf({ needs, kept }: IndexedProblem, student: number, slot: number, focus: number): number {
 	const stays = kept[student]?.slot === slot && kept[student].focus === focus;
 	return needs[student][focus] + (stays ? kept[student]!.worth : 0);

@@ -17,7 +17,7 @@ const secure = (...ids: number[]) =>
 	);
 
 describe('where a student stands in a domain', () => {
-	it('is the first skill in teaching order that she is ready for', () => {
+	it('is the first skill in teaching order that they are ready for', () => {
 		expect(placeIn(graph, [1, 2, 3, 4], secure(1))).toEqual({ at: 2, ready: [2, 3], without: null });
 		expect(placeIn(graph, [3, 2], secure(1)).at).toBe(3);
 	});

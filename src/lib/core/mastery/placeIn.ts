@@ -3,9 +3,9 @@ import { ownOrInferred, type StandingNow } from './standing';
 
 /** Where a student stands in a part of the skill graph, such as a domain. */
 export interface ProgressionPlace {
-	/** The skill she stands at: the first in teaching order that she is ready for; null when there is none. */
+	/** The skill they stand at: the first in teaching order that they are ready for; null when there is none. */
 	at: number | null;
-	/** All skills of the part that she is ready for. */
+	/** All skills of the part that they are ready for. */
 	ready: number[];
 	/** With none: `beyond` when every skill is secure, `before` when something outside comes first. */
 	without: 'beyond' | 'before' | null;

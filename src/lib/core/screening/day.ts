@@ -10,7 +10,7 @@ interface SittingLimits {
 }
 
 /**
- * Whether a student has answered enough of a diagnostic for one day: her own limit of questions, or 40 minutes of
+ * Whether a student has answered enough of a diagnostic for one day: their own limit of questions, or 40 minutes of
  * answering, longer for those who get more time.
  *
  * @param today answers given today, and the time (ms) they took

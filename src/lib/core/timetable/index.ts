@@ -88,7 +88,7 @@ export function clashes(slots: (WeeklyTime & { id: number; staffId: number; room
 }
 
 /**
- * Times a staff member could still take on: of those in use anywhere in the school, the ones at which she holds nothing.
+ * Times a staff member could still take on: of those in use anywhere in the school, the ones at which they hold nothing.
  * What could be gained by one more of them is worth asking; see `whatWouldPlace`.
  */
 export function openTimes<Time extends WeeklyTime>(inUse: Time[], own: WeeklyTime[]): Time[] {

@@ -113,7 +113,7 @@ describe('clashes', () => {
 });
 
 describe('times somebody could take on', () => {
-	it('are those in use anywhere at which she holds nothing, each once', () => {
+	it('are those in use anywhere at which they hold nothing, each once', () => {
 		const inUse = [at('09:00', 30), at('09:00', 30), at('10:00', 30), at('10:00', 30, [2])];
 		expect(openTimes(inUse, [at('09:15', 30)])).toEqual([at('10:00', 30), at('10:00', 30, [2])]);
 	});

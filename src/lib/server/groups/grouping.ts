@@ -30,9 +30,9 @@ const MIXED_SIZE = { minimum: 3, maximum: 5 };
 /** Students who can be grouped in one go. */
 export const MOST_GROUPED = 400;
 
-/** Why a student needs a focus as much as she does. */
+/** Why a student needs a focus as much as they do. */
 export interface NeedWhy {
-	/** Chance that she knows it. */
+	/** Chance that they know it. */
 	probability: number;
 	/** 1 when it is ready next, 0.5 when a prerequisite is only forming. */
 	readiness: number;
@@ -60,7 +60,7 @@ interface GroupingSetting {
 	openTimes: OpenTime[];
 	/** Groups there are and that are formed anew. */
 	regrouped: SmallGroup[];
-	/** By student: names of groups that she stays in whatever is adopted. */
+	/** By student: names of groups that they stay in whatever is adopted. */
 	alsoIn: Record<string, string[]>;
 	/** Of mixed groups: who has the focus secure. */
 	helperIds: string[];
@@ -167,7 +167,7 @@ function busyIn(groups: SmallGroup[], slots: Slot[]): (time: Slot) => number[] {
 			.flatMap(({ studentIds }) => studentIds);
 }
 
-/** The problem of mixed groups: one focus; who does not have it secure needs it by how likely she does not know it. */
+/** The problem of mixed groups: one focus; who does not have it secure needs it by how likely they do not know it. */
 function onOneFocus(
 	problem: GroupingProblem,
 	focusId: number,

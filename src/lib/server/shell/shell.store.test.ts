@@ -163,7 +163,7 @@ describe('a scope', () => {
 		expect(await named('list:3,5')).toEqual(['2 chosen students', 'the 2 chosen students']);
 	});
 
-	it('of a caseload holds those in tiers 2 and 3: all for a specialist, of her own groups for an interventionist', async () => {
+	it('of a caseload holds those in tiers 2 and 3: all for a specialist, of their own groups for an interventionist', async () => {
 		const caseload = async (role: 'specialist' | 'interventionist' | 'coordinator' | 'teacher', day = TODAY) => {
 			const scope = await findScope(small.database, staffAs(role), 'caseload', day);
 			return scope && { size: scope.size, ids: (await scope.students()).map(({ id }) => id as number).sort() };

@@ -37,7 +37,7 @@ export async function rowsAsked(locals: App.Locals, url: URL, staff: Staff, scho
 	return ids.flatMap((id) => found.get(id) ?? []);
 }
 
-/** The staff member, if her role may do this; 403 with plain words otherwise. */
+/** The staff member, if their role may do this; 403 with plain words otherwise. */
 export async function staffWho(locals: App.Locals, action: Action) {
 	const context = await staffContext(locals);
 	if (!may(context.staff.role, action)) error(403, `Your account cannot ${action}. Ask a specialist or coordinator.`);

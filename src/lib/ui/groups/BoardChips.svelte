@@ -23,7 +23,7 @@
 	let list: HTMLUListElement;
 
 	function dragged({ type, detail: { items, info } }: CustomEvent<{ items: Chip[]; info: DndEventInfo }>) {
-		// What each place would cost is worked out before the student leaves hers.
+		// What each place would cost is worked out before the student leaves theirs.
 		if (info.trigger === TRIGGERS.DRAG_STARTED) draft.lift(info.id);
 		draft.rearrange(column, items, type === 'finalize');
 		if (info.source !== SOURCES.KEYBOARD) return;

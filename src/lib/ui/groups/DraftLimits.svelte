@@ -1,6 +1,6 @@
 <!--
 	The limits of a draft: same need or mixed, how large groups may be and how many, which free meeting times and which
-	students are used, who must be apart or together, and what it takes to move a student out of her group.
+	students are used, who must be apart or together, and what it takes to move a student out of their group.
 -->
 <script lang="ts">
 	import { onMount } from 'svelte';

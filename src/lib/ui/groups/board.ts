@@ -24,7 +24,7 @@ export interface BoardSkill {
 	code: string;
 }
 
-/** Why a student needs a focus as much as she does. */
+/** Why a student needs a focus as much as they do. */
 export interface NeedWhy {
 	probability: number;
 	readiness: number;

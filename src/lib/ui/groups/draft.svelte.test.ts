@@ -142,7 +142,7 @@ describe('a draft', () => {
 		expect(draft.isProven).toBe(false);
 	});
 
-	it('tells what each place would cost while a student is held, and no more once she is put down', () => {
+	it('tells what each place would cost while a student is held, and no more once they are put down', () => {
 		draft.suggest();
 		FakeWorker.last.report('done', two);
 		draft.lift('3');

@@ -33,7 +33,7 @@ describe('a row of the board', () => {
 		expect(sayPlace(row(1, { status: 'finished', given }))).toBe('88 ± 9 correct a minute');
 	});
 
-	it('says why a student is missing and until when she can make up', () => {
+	it('says why a student is missing and until when they can make up', () => {
 		const note = { kind: 'excused' as const, reason: 'moved away', makeUpUntil: null };
 		expect(sayPlace(row(1, { status: 'excused', note }))).toBe('moved away');
 		const later = { kind: null, reason: '', makeUpUntil: '2026-12-11' };

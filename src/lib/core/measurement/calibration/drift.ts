@@ -12,7 +12,7 @@ export interface Drift {
 /**
  * Drift of each item among some persons against the others: what each side's right answers, beyond those that the fitted
  * parameters and all of the person's answers lead to expect, say of its difficulty there (one step of Newton's method).
- * The ability of each is summed over, with her own answers counted in, so that shifts look a little smaller than they are.
+ * The ability of each is summed over, with their own answers counted in, so that shifts look a little smaller than they are.
  *
  * Source: residuals of an item response model at posterior ability (Glas 1988, first-order statistics).
  *

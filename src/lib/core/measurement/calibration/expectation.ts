@@ -1,6 +1,6 @@
 import { chanceAt, type CalibrationProblem, type Line } from './problem';
 
-/** What a person's answers say of her ability, and what all of them say together. */
+/** What a person's answers say of their ability, and what all of them say together. */
 interface Expectation {
 	logLikelihood: number;
 	/** By item, then node: expected number of answers, and of right ones, given at that ability. */
@@ -33,7 +33,7 @@ export function logWeights(groups: CalibrationProblem['groups'], nodes: Float64A
 
 /**
  * Posterior of one person's ability over the nodes, written into `posterior`; returns the logarithm of the likelihood of
- * her answers.
+ * their answers.
  */
 export function personPosterior(
 	person: CalibrationProblem['persons'][number],
@@ -54,7 +54,7 @@ export function personPosterior(
 	return highest + Math.log(total);
 }
 
-/** The expectation step (Bock & Aitkin 1981): every person counts at every ability, by how likely it is hers. */
+/** The expectation step (Bock & Aitkin 1981): every person counts at every ability, by how likely it is theirs. */
 export function expectationStep(problem: CalibrationProblem, lines: Line[], nodes: Float64Array): Expectation {
 	const logs = logChances(problem, lines, nodes);
 	const weights = logWeights(problem.groups, nodes);

@@ -1,13 +1,13 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 
-/** What a student needs to show what she knows. */
+/** What a student needs to show what they know. */
 export interface Accommodation {
 	readAloud: boolean;
 	largerType: boolean;
 	/** Time for what is timed, as a multiple of the usual: 1, 1.5 or 2. */
 	timeFactor: number;
-	/** Most questions of a diagnostic a day; null for no limit of her own. */
+	/** Most questions of a diagnostic a day; null for no limit of their own. */
 	itemsADay: number | null;
 }
 

@@ -82,7 +82,7 @@ describe('scope', () => {
 		expect(await scope(key)).toBeNull();
 	});
 
-	it('offers each person the scopes that hold someone for her', async () => {
+	it('offers each person the scopes that hold someone for them', async () => {
 		const keys = async (role: 'specialist' | 'teacher') =>
 			(await scopeChoices(small.database, staffAs(role), TODAY)).map(({ key }) => key);
 		expect(await keys('specialist')).toEqual(['school', 'caseload', 'grade:4', 'class:1', 'class:2', 'group:1']);

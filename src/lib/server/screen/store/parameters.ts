@@ -26,7 +26,7 @@ export async function parameterSet(database: Database, versionId: number | null)
 	return set;
 }
 
-/** The version that a student's next diagnostic begins with: her school's newest; of a resit, that of its sitting. */
+/** The version that a student's next diagnostic begins with: their school's newest; of a resit, that of its sitting. */
 export async function versionFor(database: Database, studentId: number, resitsId?: number): Promise<number | null> {
 	const row = resitsId
 		? await database.row<{ id: number | null }>('SELECT parameters_id AS id FROM sitting WHERE id = ?', [resitsId])

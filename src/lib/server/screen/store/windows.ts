@@ -244,7 +244,7 @@ export async function noteStudents(
 	});
 }
 
-/** Windows in which a student can sit a diagnostic of ours today, her make-ups among them. */
+/** Windows in which a student can sit a diagnostic of ours today, their make-ups among them. */
 export async function windowsToSit(
 	database: Database,
 	studentId: VisibleId,

@@ -57,7 +57,7 @@ describe('an adaptive diagnostic', () => {
 		});
 	});
 
-	it('asks harder of a student who is right, and places her higher', async () => {
+	it('asks harder of a student who is right, and places them higher', async () => {
 		await small.answerAll(2, await begin(2), () => true);
 		await small.answerAll(3, await begin(3), () => false);
 		const gradeOf = async (studentId: number) => {

@@ -27,7 +27,7 @@ export interface IncomingAnswer {
 	answeredAt: string;
 }
 
-/** One answer of a student to a sitting of hers. */
+/** One answer of a student to a sitting of theirs. */
 export interface SubmittedAnswer extends IncomingAnswer {
 	studentId: number;
 	sittingId: number;

@@ -45,7 +45,7 @@ export async function load({ locals, url }) {
 	};
 }
 
-/** One student and her skills: `12:4,7`. */
+/** One student and their skills: `12:4,7`. */
 const wantedText = '^[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}(;[0-9]{1,10}:[0-9]{1,10}(,[0-9]{1,10}){0,3}){0,399}$';
 const assignForm = formCheck(Type.Object({ wanted: Type.String({ pattern: wantedText }), dueOn: schoolDate }));
 const undoForm = formCheck(Type.Object({ batch: id }));

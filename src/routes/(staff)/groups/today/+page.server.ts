@@ -23,7 +23,7 @@ export async function load({ locals, url }) {
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	const meeting = groups.filter(({ slotId }) => slotOf.get(slotId)!.days.includes(weekday(on)));
 	const holds = meeting.some(({ slotId }) => slotOf.get(slotId)!.staffId === staff.id);
-	// Who runs groups sees hers; everybody else all.
+	// Who runs groups sees theirs; everybody else all.
 	const whose = url.searchParams.get('whose') === 'all' || !holds ? 'all' : 'mine';
 	const shown = meeting.filter(({ slotId }) => whose === 'all' || slotOf.get(slotId)!.staffId === staff.id);
 	const ids = [...new Set(shown.flatMap(({ studentIds }) => studentIds))];
