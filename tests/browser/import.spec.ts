@@ -55,6 +55,31 @@ test('a spreadsheet is checked row by row, twelve kinds of bad rows are named, a
 	await expect(page.getByRole('row', { name: /^2 S10008/ })).toContainText('already there');
 });
 
+test('of a flagged sitting the answers are told although a score that was brought in counts meanwhile', async ({
+	page
+}) => {
+	await signInStaff(page, 'coordinator');
+	await page.goto(`${address()}/screen/sittings?status=needs+another+look&scope=school`);
+	const student = Number(await page.locator('tr[data-student]').nth(4).getAttribute('data-student'));
+	await page.goto(`${address()}/screen/import`);
+	await page.getByLabel('Where the scores come from').fill('Tide table test');
+	await page.locator('input[type=file]').setInputFiles({
+		name: 'one.csv',
+		mimeType: 'text/csv',
+		buffer: Buffer.from(`Student number,Taken on,Total points\nS${10_000 + student},2026-11-16,487\n`)
+	});
+	await page.getByRole('button', { name: 'Match the columns' }).click();
+	await expect(page.getByLabel('What Total points holds')).toHaveValue('overall');
+	await page.getByRole('button', { name: 'Check the rows' }).click();
+	await page.getByRole('button', { name: /^Take 1 row/ }).click();
+	await expect(page.getByText(/^1 row was taken/)).toBeVisible();
+	await page.goto(`${address()}/screen/score?of=${student}`);
+	await expect(page.getByRole('heading', { level: 1 })).toContainText('487');
+	await expect(page.getByText('The score that counts was brought in from Tide table test')).toBeVisible();
+	await expect(page.getByText('This sitting needs another look before it counts')).toBeVisible();
+	expect(await page.getByRole('table', { name: 'Answer by answer' }).locator('tbody tr').count()).toBeGreaterThan(20);
+});
+
 test('results go out as CSV and as a spreadsheet, every student on a line', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/screen?scope=class:6`);

@@ -17,7 +17,8 @@ export {
 	findGroup,
 	groupsOfStudent,
 	groupsOn,
-	heldSlots
+	heldSlots,
+	type SmallGroup
 } from './store/groups';
 export { meetingRecords } from './store/meetings';
 export { sessionCounts } from './store/sessionCounts';

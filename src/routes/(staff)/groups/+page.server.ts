@@ -1,12 +1,23 @@
 import Type from 'typebox';
 import { sayDay } from '$lib/core/calendar';
 import { meetingDays } from '$lib/core/timetable';
-import { dayIn, formCheck, id, idIn, may } from '$lib/server/request';
+import { dayIn, formCheck, id, idIn, may, numberIn } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { adoptionGroups, currentGroups, draftList, groupsInScope, groupsOn, undoAdoption } from '$lib/server/groups';
+import {
+	adoptionGroups,
+	currentGroups,
+	draftList,
+	groupsInScope,
+	groupsOn,
+	type SmallGroup,
+	undoAdoption
+} from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/groups/timetable';
+
+/** Groups that are shown at once. */
+const AT_ONCE = 18;
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
@@ -23,10 +34,6 @@ export async function load({ locals, url }) {
 		skillList(database, school.id),
 		formsGroups ? draftList(database, school.id) : []
 	]);
-	const adoptionOf = async (id: number) => {
-		const groupIds = await adoptionGroups(database, school.id, id);
-		return groupIds.length ? { id, groupIds } : null;
-	};
 	const groups = await groupsInScope(all, scope);
 	const members = await visibleAmong(
 		database,
@@ -34,25 +41,47 @@ export async function load({ locals, url }) {
 		[...new Set(groups.flatMap(({ studentIds }) => studentIds))],
 		school.today
 	);
-	const adopted = formsGroups ? idIn(url, 'adopted') : null;
+	const part = { from: numberIn(url, 'groups'), most: AT_ONCE };
+	const shown = groups.slice(part.from, part.from + part.most);
+	const adoption = formsGroups ? idIn(url, 'adopted') : null;
+	const adopted = adoption === null ? [] : await adoptionGroups(database, school.id, adoption);
+	const adoptedGroups = groups.filter((group) => adopted.includes(group.id));
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	const tiered = (await scope.students()).filter(({ tier }) => tier > 1);
 	const grouped = new Set<number>(members.map((student) => student.id));
+	const skillIds = new Set(shown.map(({ focusSkillId }) => focusSkillId));
+	const times = new Map<number, number>();
+	for (const { studentIds } of groups) for (const one of studentIds) times.set(one, (times.get(one) ?? 0) + 1);
+	const inShown = new Set(shown.flatMap(({ studentIds }) => studentIds));
 	return {
 		tiered: tiered.length,
 		waiting: tiered.map((student) => student.id).filter((one) => !grouped.has(one)),
-		groups: groups.map((group) => ({
+		...part,
+		total: groups.length,
+		students: grouped.size,
+		running: groups.filter(({ startsOn }) => startsOn < school.today).map((group) => group.id),
+		groups: shown.map((group) => ({
 			...group,
+			slot: slotOf.get(group.slotId)!,
 			next: on ? null : (meetingDays(slotOf.get(group.slotId)!, school.today, group.endsOn)[0] ?? null)
 		})),
 		on,
-		members,
-		slots,
-		skills,
+		members: members
+			.filter((student) => inShown.has(student.id))
+			.map((student) => ({ ...student, groups: times.get(student.id) ?? 0 })),
+		skills: skills.filter((skill) => skillIds.has(skill.id)),
 		drafts: drafts.length,
-		adopted: adopted === null ? null : await adoptionOf(adopted)
+		adopted: adoptedGroups.length ? sumUp(adoption!, adoptedGroups) : null
 	};
 }
+
+/** What adopting groups did, as long as some of them are there. */
+const sumUp = (adoption: number, groups: SmallGroup[]) => ({
+	id: adoption,
+	groups: groups.length,
+	students: new Set(groups.flatMap(({ studentIds }) => studentIds)).size,
+	endsOn: groups[0].endsOn
+});
 
 const undoForm = formCheck(Type.Object({ adoption: id }));
 

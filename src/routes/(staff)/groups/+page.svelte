@@ -5,29 +5,22 @@
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { sayDate, sayDay, sayMeeting } from '$lib/core/calendar';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
 
 	const studentOf = $derived(new Map(data.members.map((student) => [student.id, student])));
-	const slotOf = $derived(new Map(data.slots.map((slot) => [slot.id, slot])));
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const groupsOf = $derived.by(() => {
-		const counts = new Map<number, number>();
-		for (const { studentIds } of data.groups) for (const id of studentIds) counts.set(id, (counts.get(id) ?? 0) + 1);
-		return counts;
-	});
 	const chosen = $derived(Number(page.url.searchParams.get('student')));
-	const { waiting } = $derived(data);
-	const running = $derived(data.groups.filter(({ startsOn }) => startsOn < data.school.today));
+	const { waiting, running } = $derived(data);
 	/** What adopting did stays on the page, with its Undo, as long as the groups are there. */
 	const adopted = $derived.by(() => {
-		const groups = data.groups.filter(({ id }) => data.adopted?.groupIds.includes(id));
-		if (!data.adopted || groups.length === 0) return null;
-		const students = new Set(groups.flatMap(({ studentIds }) => studentIds)).size;
+		if (!data.adopted) return null;
+		const { id, groups, students, endsOn } = data.adopted;
 		return {
-			done: `${plural(groups.length, 'group')} with ${students} students adopted, until ${sayDay(groups[0].endsOn)}.`,
-			undo: { action: '?/undo', fields: { adoption: String(data.adopted.id) } }
+			done: `${plural(groups, 'group')} with ${students} students adopted, until ${sayDay(endsOn)}.`,
+			undo: { action: '?/undo', fields: { adoption: String(id) } }
 		};
 	});
 	const suggest = (students: number[], more: Record<string, string> = {}) =>
@@ -41,7 +34,7 @@
 	<div>
 		<h1>Groups in {data.scope.inWords}{data.on ? ` on ${sayDate(data.on)}` : ''}</h1>
 		<p class="soft">
-			{plural(data.groups.length, 'group')} with {groupsOf.size} students.
+			{plural(data.total, 'group')} with {data.students} students.
 			{#if !data.on}{waiting.length} of {data.tiered} tier 2 and 3 students in scope are in no group.{/if}
 		</p>
 	</div>
@@ -58,14 +51,14 @@
 			{#if waiting.length}<a class="button primary" href={suggest(waiting)}
 					>Suggest a place for {waiting.length === 1 ? 'this student' : `those ${waiting.length}`}</a
 				>{/if}
-			{#if running.length}<a class="button" href={suggest(waiting, { regroup: running.map(({ id }) => id).join(',') })}
+			{#if running.length}<a class="button" href={suggest(waiting, { regroup: running.join(',') })}
 					>Form {running.length === 1 ? 'this group' : `these ${running.length} groups`} anew</a
 				>{/if}
 		{/if}
 	</span>
 </div>
 
-{#if data.groups.length === 0}
+{#if data.total === 0}
 	<p>
 		{data.on ? `No group of this scope met on ${sayDate(data.on)}.` : 'No group meets in this scope.'}
 		{#if data.can.group && !data.on}<a href={keepingScope('/screen', { status: 'below' })}
@@ -75,7 +68,7 @@
 {/if}
 <div class="list">
 	{#each data.groups as group (group.id)}
-		{@const slot = slotOf.get(group.slotId)!}
+		{@const { slot } = group}
 		{@const skill = skillOf.get(group.focusSkillId)!}
 		<section>
 			<h2><TierBars tier={group.tier} /> <a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a></h2>
@@ -97,8 +90,8 @@
 					{#if student}<li data-student={id} class:current={id === chosen}>
 							<a href={withState({ student: id })}>{fullName(student)}</a>
 							<span class="soft"
-								>{student.className}{group.helperIds.includes(id) ? ' · helps' : ''}{(groupsOf.get(id) ?? 0) > 1
-									? ` · in ${groupsOf.get(id)} groups`
+								>{student.className}{group.helperIds.includes(id) ? ' · helps' : ''}{student.groups > 1
+									? ` · in ${student.groups} groups`
 									: ''}</span
 							>
 						</li>{/if}
@@ -115,6 +108,7 @@
 		</section>
 	{/each}
 </div>
+<Pager from={data.from} most={data.most} total={data.total} name="groups" />
 <Notice outcome={form ?? adopted} />
 
 <style>

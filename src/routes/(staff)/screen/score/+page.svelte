@@ -32,11 +32,14 @@
 
 	{#if fromElsewhere && data.stored}
 		<p>
-			The score was brought in from {data.stored.source}, taken on {sayDate(data.stored.takenOn)}. Its points and their
-			error are as they came; the answers behind it are not here.
+			The score that counts was brought in from {data.stored.source}, taken on {sayDate(data.stored.takenOn)}. Its
+			points and their error are as they came; the answers behind it are not here.
 		</p>
-	{:else if !data.steps.length || !data.prior || !last}
-		<p>{data.student.givenName} has answered nothing in {data.window.name} yet, so there is nothing to go by.</p>
+	{/if}
+	{#if !data.steps.length || !data.prior || !last}
+		{#if !fromElsewhere}
+			<p>{data.student.givenName} has answered nothing in {data.window.name} yet, so there is nothing to go by.</p>
+		{/if}
 	{:else}
 		{#if waits}
 			<p class="attention">
