@@ -20,10 +20,12 @@ export async function load({ locals }) {
 		heldSlots(database, school.id, school.today)
 	]);
 	return {
-		slots: slots.map((slot) => {
+		slots: slots.map(({ classIds, ...slot }) => {
 			const group = groups.find(({ slotId }) => slotId === slot.id);
 			return {
 				...slot,
+				/** Classes that can release students then. */
+				releasing: classIds.length,
 				// Whether anybody meets then: class teachers see which group only where one of theirs is in it.
 				isHeld: held.has(slot.id),
 				group: group && {

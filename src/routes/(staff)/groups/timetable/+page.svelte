@@ -173,7 +173,7 @@
 			<li>
 				{slot.staffName}, {sayMeeting(slot)}, {slot.minutes} min{slot.room ? `, ${slot.room}` : ''}{slot.tier
 					? `, tier ${slot.tier} only`
-					: ''}: {slot.classIds.length} of {data.classes.length} classes can release students
+					: ''}: {slot.releasing} of {data.classes.length} classes can release students
 				<ActionButton
 					action="?/endSlot"
 					fields={{ slot: slot.id }}
