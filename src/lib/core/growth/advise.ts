@@ -1,5 +1,5 @@
 import { PROBE_ITEMS } from './probe';
-import { number, sayChance } from '../words';
+import { number, sayChance, plural } from '../words';
 import type { Standing } from '../mastery';
 import { aimAt, aimline, baseline, forecast, type Forecast } from './forecast';
 import { theilSen, type Point } from './regression';
@@ -49,8 +49,7 @@ export function advise(evidence: ReviewEvidence): Recommendation {
 	const weeks = probes.length ? probes[probes.length - 1].x - probes[0].x : 0;
 	if (probes.length < MINIMUM_PROBES || weeks < MINIMUM_WEEKS) {
 		const missing = [
-			probes.length < MINIMUM_PROBES &&
-				`${MINIMUM_PROBES - probes.length} more ${MINIMUM_PROBES - probes.length === 1 ? 'probe' : 'probes'}`,
+			probes.length < MINIMUM_PROBES && plural(MINIMUM_PROBES - probes.length, 'more probe'),
 			weeks < MINIMUM_WEEKS && `${one(MINIMUM_WEEKS - weeks)} more weeks`
 		].filter(Boolean);
 		return {

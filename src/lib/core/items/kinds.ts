@@ -1,3 +1,4 @@
+import { plural } from '../words';
 import { isCollected, readExpression } from './expression';
 import type { Answer, ResponseKind, SpecOf } from './item';
 import { readRational } from './rational';
@@ -153,8 +154,7 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 		isReadable: ({ rows, columns }, answer): answer is number[] =>
 			isListOf(answer, 2) && isWhole(answer[0], 1, rows) && isWhole(answer[1], 1, columns),
 		canonical: (_, answer) => answer.join(),
-		describe: (_, [rows, columns]) =>
-			`${rows} ${rows === 1 ? 'row' : 'rows'} of ${columns} ${columns === 1 ? 'square' : 'squares'}`
+		describe: (_, [rows, columns]) => `${plural(rows, 'row')} of ${plural(columns, 'square')}`
 	}),
 	clock: kind<'clock', number>({
 		isReadable: (_, answer): answer is number => isWhole(answer, 0, 719),

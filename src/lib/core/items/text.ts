@@ -1,3 +1,4 @@
+import { plural } from '../words';
 const plain = new Intl.NumberFormat('en-US', { maximumFractionDigits: 6 });
 
 /** A number as students read it: separators in thousands, a true minus sign. */
@@ -21,10 +22,7 @@ export function clockTime(minutes: number): string {
 export function duration(minutes: number): string {
 	const hours = Math.floor(minutes / 60);
 	const rest = minutes % 60;
-	const parts = [
-		hours && `${hours} ${hours === 1 ? 'hour' : 'hours'}`,
-		rest && `${rest} ${rest === 1 ? 'minute' : 'minutes'}`
-	];
+	const parts = [hours && plural(hours, 'hour'), rest && plural(rest, 'minute')];
 	return parts.filter(Boolean).join(' ');
 }
 

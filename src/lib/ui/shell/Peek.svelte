@@ -97,7 +97,7 @@
 		{:else}
 			{#if peek.checks.length === 0}
 				<p class="soft">
-					Clear queue{peek.openGaps ? `, and ${peek.openGaps} open ${peek.openGaps === 1 ? 'gap' : 'gaps'}` : ''}.
+					Clear queue{peek.openGaps ? `, and ${plural(peek.openGaps, 'open gap')}` : ''}.
 				</p>
 			{/if}
 		{/each}

@@ -1,3 +1,4 @@
+import { plural } from '$lib/core/words';
 import Type from 'typebox';
 import {
 	changePassword,
@@ -44,7 +45,7 @@ const OLD_TRIES = 5;
 const MEMORY_MS = 15 * 60_000;
 
 /** So many other places. */
-const places = (count: number) => `${count} other ${count === 1 ? 'place' : 'places'}`;
+const places = (count: number) => plural(count, 'other place');
 
 export const actions = {
 	password: staffAction(

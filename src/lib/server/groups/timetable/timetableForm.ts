@@ -47,7 +47,7 @@ const absenceForm = formCheck(
 const slotIdForm = formCheck(Type.Object({ slot: id }));
 const idsForm = formCheck(Type.Object({ ids: idText }));
 /** “2 meeting times”. */
-export const sayTimes = (count: number) => `${count} meeting ${count === 1 ? 'time' : 'times'}`;
+export const sayTimes = (count: number) => plural(count, 'meeting time');
 
 /** Those who run groups: whose times are planned here. */
 export async function groupStaff(database: Database, schoolId: number, staffId: number) {

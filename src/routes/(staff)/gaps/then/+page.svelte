@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fullName } from '$lib/core/words';
+	import { fullName, plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
@@ -38,7 +38,7 @@
 			.filter(({ span }) => span)
 	);
 	const { counts } = $derived(data);
-	const skills = (count: number) => `${count.toLocaleString('en-US')} ${count === 1 ? 'skill' : 'skills'}`;
+	const skills = (count: number) => plural(count, 'skill');
 </script>
 
 <svelte:head><title>Then and now · Orderly Compass</title></svelte:head>
