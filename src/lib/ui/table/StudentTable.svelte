@@ -94,7 +94,7 @@
 	onafterprint={() => (onPaper = false)}
 />
 
-<div>
+<div class="whole">
 	<div class="wide-table">
 		<table class="roster" aria-rowcount={rows.ids.length + 1} aria-label={says}>
 			<thead>
@@ -150,6 +150,10 @@
 </div>
 
 <style>
+	/* Where it stands in a grid, a table that is wider scrolls in its own place. */
+	.whole {
+		min-width: 0;
+	}
 	tbody tr:not(.none, .skipped) {
 		height: var(--row);
 	}
