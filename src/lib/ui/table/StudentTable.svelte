@@ -150,9 +150,11 @@
 </div>
 
 <style>
-	/* Where it stands in a grid, a table that is wider scrolls in its own place. */
-	.whole {
-		min-width: 0;
+	/* In a grid, too, a wide table scrolls in its own place where the page is narrow. */
+	@media screen and (max-width: 900px) {
+		.whole {
+			min-width: 0;
+		}
 	}
 	tbody tr:not(.none, .skipped) {
 		height: var(--row);

@@ -28,7 +28,7 @@
 
 {#if data.window}
 	<ScreenHead title="Calibration" window={data.window} windows={data.windows} today={data.today}>
-		questions of the diagnostics of all windows
+		Questions of the diagnostics of all windows
 		{#snippet tools()}
 			{#if data.can.calibrate && !isUnderWay && data.counted.sittings}
 				<ActionButton action="?/start" look={!data.found || isApplied ? 'primary' : undefined}
