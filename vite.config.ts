@@ -33,6 +33,8 @@ export default defineConfig({
 				test: {
 					...UNIT,
 					name: 'unit',
+					// Faults that tests make on purpose are not told.
+					env: { LOG_LEVEL: 'silent' },
 					include: ['{src,framework,demo,scripts}/**/*.test.ts'],
 					exclude: [...STORE_TESTS, CORE_TESTS]
 				}
