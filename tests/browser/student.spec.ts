@@ -241,6 +241,8 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 			.last()
 			.click();
 		await expect(page.locator('.stem')).toBeVisible();
+		// All of the page is here, its scripts too, before the server goes.
+		await page.locator('html[data-alive]').waitFor({ state: 'attached' });
 		const sitting = Number(/work\/(\d+)/.exec(page.url())![1]);
 		await app.stop();
 		const answerOne = async () => {
