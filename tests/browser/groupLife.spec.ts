@@ -101,6 +101,19 @@ test('groups are read as they were on an earlier day', async ({ page }) => {
 	expect(await page.locator('section').count()).toBeGreaterThan(5);
 });
 
+test('of many groups a part is shown, with the way to those before, and all are counted', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/groups?scope=school`);
+	const names = await page.locator('section h2').allInnerTexts();
+	const said = await page.getByText(/^\d+ groups? with \d+ students\./).innerText();
+	await page.goto(`${address()}/groups?groups=6&scope=school`);
+	await expect(page.getByText(`7 to ${names.length} of ${names.length}`)).toBeVisible();
+	expect(await page.locator('section h2').allInnerTexts()).toEqual(names.slice(6));
+	await expect(page.getByText(said)).toBeVisible();
+	await page.getByRole('link', { name: 'Those before' }).click();
+	await expect(page.locator('section h2')).toHaveCount(names.length);
+});
+
 test('the timetable takes meeting times, what classes keep, absences, and a calendar file; each can be undone', async ({
 	page
 }) => {

@@ -1,5 +1,5 @@
 export * from './problem';
-export { newlyBroken, type BrokenLimit } from './brokenLimit';
+export type { BrokenLimit } from './brokenLimit';
 export { brokenLimits, needMet, worthOf } from './limits';
 export { solveGrouping } from './solve';
 export * from './fromStandings';

@@ -10,6 +10,8 @@ describe('what the board says', () => {
 
 	it('of a need: how likely the focus is known, on what ground, and how ready', () => {
 		expect(sayNeed(why, 2)).toBe('knows it with a chance of 23%, from 6 answers; ready next');
+		// Six answers do not bear a chance of nothing.
+		expect(sayNeed({ ...why, probability: 0.004 }, 2)).toMatch(/^knows it with a chance of under 5%,/);
 		expect(sayNeed({ ...why, readiness: 0.5, inferred: 'gap', answers: 0 }, 3)).toBe(
 			'knows it with a chance of 23%, going by the domain as a whole; one prerequisite still forming, so half the weight; tier 3 weighs 1.5'
 		);

@@ -1,3 +1,4 @@
+import { sayChance } from '$lib/core/words';
 import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, GroupKind, PossibleSlot } from '$lib/core/grouping';
 import type { Standing } from '$lib/core/mastery';
 import type { DraftGroup } from './draft.svelte';
@@ -80,7 +81,7 @@ export const sayChange = (change: number) => (Math.abs(change) < 0.005 ? '±0' :
 /** Why a student needs a focus so much, in a sentence. */
 export function sayNeed(why: NeedWhy | undefined, tier: number): string {
 	if (!why) return 'does not need this focus';
-	const chance = `knows it with a chance of ${Math.round(100 * why.probability)}%`;
+	const chance = `knows it with a chance of ${sayChance(why.probability)}`;
 	const ground = why.inferred ? 'going by the domain as a whole' : `from ${why.answers} answers`;
 	const ready = why.readiness === 1 ? 'ready next' : 'one prerequisite still forming, so half the weight';
 	return `${chance}, ${ground}; ${ready}${tier === 3 ? '; tier 3 weighs 1.5' : ''}`;

@@ -6,7 +6,7 @@ import type { BoardNames } from './board';
 export function sayBroken(broken: BrokenLimit, names: Pick<BoardNames, 'student' | 'skill' | 'slot'>): string {
 	switch (broken.limit) {
 		case 'unknown slot':
-			return `the time of a group is gone`;
+			return 'the time of a group is gone';
 		case 'slot held twice':
 			return `${names.slot(broken.slotId)} holds two groups`;
 		case 'mixed tiers':

@@ -55,7 +55,7 @@
 	};
 	const sort = $derived.by(() => {
 		const wanted = page.url.searchParams.get('sort') ?? '';
-		return wanted in keys ? (wanted as keyof typeof keys) : 'code';
+		return Object.hasOwn(keys, wanted) ? (wanted as keyof typeof keys) : 'code';
 	});
 	const shown = $derived(
 		(show === 'flagged' ? flagged : show === 'few' ? few : found.families).toSorted((a, b) => {
