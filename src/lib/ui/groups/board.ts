@@ -1,4 +1,4 @@
-import { sayChance } from '$lib/core/words';
+import { sayChance, signed } from '$lib/core/words';
 import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, GroupKind, PossibleSlot } from '$lib/core/grouping';
 import type { Standing } from '$lib/core/mastery';
 import type { DraftGroup } from './draft.svelte';
@@ -73,10 +73,8 @@ export interface BoardNames {
 	slot: (id: string) => string;
 }
 
-const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
-
 /** What a move does, in a few characters: `−0.12`, or `±0`. */
-export const sayChange = (change: number) => (Math.abs(change) < 0.005 ? '±0' : signed(change));
+export const sayChange = (change: number) => (Math.abs(change) < 0.005 ? '±0' : signed(change, 2));
 
 /** Why a student needs a focus so much, in a sentence. */
 export function sayNeed(why: NeedWhy | undefined, tier: number): string {
