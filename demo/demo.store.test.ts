@@ -12,7 +12,7 @@ import { ribbon } from '../src/lib/server/shell/ribbon';
 import { currentCycle, findSchool } from '../src/lib/server/school/store/school';
 import { currentGroups } from '../src/lib/server/groups/store/groups';
 import { sessionCounts } from '../src/lib/server/groups/store/sessionCounts';
-import { type RosterStudent } from '../src/lib/server/people/store/people';
+import { type RosterStudent } from '../src/lib/server/people/store/roster';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/decide/store/reviews';

@@ -5,7 +5,7 @@ import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { currentGroups, findGroup, groupsOn } from '../src/lib/server/groups/store/groups';
 import { studentPage } from '../src/lib/server/people/studentPage';
-import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/people';
+import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/roster';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
 import { resultsPage } from '../src/lib/server/screen/resultsPage';

@@ -5,26 +5,17 @@ import type { RootDatabase } from '../../src/lib/server/database/pool';
 /** Ids of copies are those of the first rows and so much more each time. */
 const STEP = 1_000_000;
 
-/** What is copied when a school has more students: classes, students, and all that is theirs. */
+/** What is copied when a school has more students: staff and their meeting times, classes, students, and all that is theirs. */
 const OF_STUDENTS = [
+	...['account', 'slot', 'staff_absence', 'adoption'],
 	...['class', 'student', 'class_membership', 'tier_interval', 'student_attribute', 'student_pair', 'accommodation'],
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
 	...['class_block', 'window_class', 'window_student', 'practice_set', 'practice_set_student', 'probe_plan'],
 	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'skill_trace', 'review'],
-	...['given_measure', 'student_note', 'outcome', 'late_answer']
+	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];
 /** What is copied besides for another school; skills and what ships with them are shared. */
-const OF_A_SCHOOL = [
-	'school',
-	'account',
-	'school_year',
-	'cycle',
-	'screening_window',
-	'cut_score',
-	'slot',
-	'adoption',
-	'group_draft'
-];
+const OF_A_SCHOOL = ['school', 'school_year', 'cycle', 'screening_window', 'cut_score', 'group_draft'];
 
 /** Columns that must differ in copies although they are no ids. */
 const DIFFERS: Record<string, string> = {

@@ -17,6 +17,7 @@ import * as rosterCounts from '../../../src/lib/server/people/store/rosterCounts
 import { dueReviews } from '../../../src/lib/server/decide/store/reviews';
 import { withWork } from '../../../src/lib/server/practice/store/waiting';
 import * as people from '../../../src/lib/server/people/store/people';
+import * as roster from '../../../src/lib/server/people/store/roster';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
 
@@ -101,27 +102,8 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 	[
 		people,
 		{
-			seenBy: given(({ me }) => people.seenBy(me.staff.teacher, TODAY, 'student.id')),
 			classList: given(({ database, me }) => people.classList(database, me.base)),
 			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist)),
-			rosterSql: given(({ me }) => people.rosterSql({ staff: me.staff.teacher, today: TODAY })),
-			rosterSize: given(({ database, me }) => people.rosterSize(database, { staff: me.staff.teacher, today: TODAY })),
-			rosterStudents: given(({ database, me }) =>
-				people.rosterStudents(database, { staff: me.staff.teacher, today: TODAY })
-			),
-			studentIn: checks(({ database, me, of }) =>
-				people.studentIn(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
-			),
-			placeInRoster: checks(({ database, me, of }) =>
-				people.placeInRoster(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
-			),
-			studentsNamed: given(({ database, me }) =>
-				people.studentsNamed(database, { staff: me.staff.specialist, today: TODAY }, 'Given', 1_000)
-			),
-			visibleAmong: checks(({ database, me, of }) =>
-				people.visibleAmong(database, me.staff.specialist, of.students, TODAY)
-			),
-			seenAmong: checks(({ database, me, of }) => people.seenAmong(database, me.staff.specialist, of.students, TODAY)),
 			studentsByNumber: checks(({ database, me, of }) =>
 				people.studentsByNumber(
 					database,
@@ -136,6 +118,32 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			schoolTimeZones: all,
 			lockStudents: given(({ database, me }) => people.lockStudents(database, me.students)),
 			allStudentIds: given(({ database, me }) => people.allStudentIds(database, me.base))
+		}
+	],
+	[
+		roster,
+		{
+			seenBy: given(({ me }) => roster.seenBy(me.staff.teacher, TODAY, 'student.id')),
+			rosterSql: given(({ me }) => roster.rosterSql({ staff: me.staff.teacher, today: TODAY })),
+			rosterSize: given(({ database, me }) => roster.rosterSize(database, { staff: me.staff.teacher, today: TODAY })),
+			rosterStudents: given(({ database, me }) =>
+				roster.rosterStudents(database, { staff: me.staff.teacher, today: TODAY })
+			),
+			studentIn: checks(({ database, me, of }) =>
+				roster.studentIn(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
+			),
+			placeInRoster: checks(({ database, me, of }) =>
+				roster.placeInRoster(database, { staff: me.staff.specialist, today: TODAY }, of.students[0])
+			),
+			studentsNamed: given(({ database, me }) =>
+				roster.studentsNamed(database, { staff: me.staff.specialist, today: TODAY }, 'Given', 1_000)
+			),
+			visibleAmong: checks(({ database, me, of }) =>
+				roster.visibleAmong(database, me.staff.specialist, of.students, TODAY)
+			),
+			seenAmong: checks(({ database, me, of }) => roster.seenAmong(database, me.staff.specialist, of.students, TODAY)),
+			inClasses: given(({ me }) => roster.inClasses({ staff: me.staff.teacher, today: TODAY }, [me.base])),
+			tieredIn: given(({ database, me }) => roster.tieredIn(database, { staff: me.staff.specialist, today: TODAY }))
 		}
 	],
 	[

@@ -1,4 +1,5 @@
-import { median, normalCdf, normalQuantile, type Point } from './regression';
+import { normalCdf, normalQuantile } from '../measurement';
+import { median, type Point } from './regression';
 
 /** Probes from which the baseline is taken. */
 const BASELINE_PROBES = 3;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Standing, StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
-import type { RosterStudent } from '../people/store/people';
+import type { RosterStudent } from '../people/store/roster';
 import type { Skill } from '../library/store/skills';
 
 const skill = (id: number, grade: number, term: number) =>

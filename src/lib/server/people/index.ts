@@ -9,20 +9,24 @@ export {
 	classCodes,
 	classList,
 	lockStudents,
+	schoolTimeZones,
+	staffList,
+	studentPin,
+	studentsByNumber
+} from './store/people';
+export {
+	inClasses,
 	placeInRoster,
 	type Roster,
 	rosterSize,
 	rosterSql,
 	type RosterStudent,
 	rosterStudents,
-	schoolTimeZones,
 	seenAmong,
 	seenBy,
-	staffList,
 	studentIn,
-	studentPin,
-	studentsByNumber,
 	studentsNamed,
+	tieredIn,
 	visibleAmong
-} from './store/people';
+} from './store/roster';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';

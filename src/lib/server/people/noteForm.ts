@@ -3,7 +3,7 @@ import Type from 'typebox';
 import { refuse, staffAction } from '../shell/staffPage';
 import { findGroup } from '../groups';
 import { removeNote, writeNote } from './store/notes';
-import { visibleAmong } from './store/people';
+import { visibleAmong } from './store/roster';
 import { formCheck, id } from '../request';
 
 const noteForm = formCheck(

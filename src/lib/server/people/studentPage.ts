@@ -8,7 +8,7 @@ import { answerHtml, lateAnswers, mathHtml } from '../sitting';
 import type { School } from '../school';
 import { groupsOfStudent, sessionCounts } from '../groups';
 import { notesOn } from './store/notes';
-import type { RosterStudent } from './store/people';
+import type { RosterStudent } from './store/roster';
 import { recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';

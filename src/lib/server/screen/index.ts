@@ -18,7 +18,15 @@ export {
 	versionFor,
 	withdrawParameters
 } from './store/parameters';
-export { belowTheLine, placesIn, refreshPlaces, storedPlaces, toFinish, windowsWith } from './store/places';
+export {
+	belowTheLine,
+	placesIn,
+	refreshPlaces,
+	storedPlaces,
+	toFinish,
+	toSitByClass,
+	windowsWith
+} from './store/places';
 export {
 	existingImports,
 	gradeAbilities,

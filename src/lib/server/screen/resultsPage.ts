@@ -72,6 +72,9 @@ export async function briefRows(
 	});
 }
 
+/** As many classes as stand one below the other; of more, each grade's are seen once it is opened. */
+const MOST_CLASSES = 20;
+
 /** Grades and classes of some rows, in their order, each with its rows; grades only where there are several. */
 function parts(rows: ScreenRow[]): { key: string; label: string; isGrade: boolean; members: ScreenRow[] }[] {
 	const byGrade = new Set(rows.map(({ grade }) => grade)).size > 1;
@@ -85,7 +88,10 @@ function parts(rows: ScreenRow[]): { key: string; label: string; isGrade: boolea
 		if (byGrade) add(`grade:${row.grade}`, `Grade ${row.grade}`, true, row);
 		add(`class:${row.classId}`, row.className, false, row);
 	}
-	return [...found.values()];
+	const all = [...found.values()];
+	return byGrade && all.filter(({ isGrade }) => !isGrade).length > MOST_CLASSES
+		? all.filter(({ isGrade }) => isGrade)
+		: all;
 }
 
 /** The results of a window as the address asks for them: all that is counted, the order of the rows, and the first of them. */

@@ -3,7 +3,7 @@ import { cycleWeek } from '../../core/calendar';
 import type { Database } from '../database';
 import { dueReviews } from '../decide';
 import { countGroups } from '../groups';
-import { countRoster, type RosterCount } from '../people';
+import { countRoster, type Roster } from '../people';
 import { withWork } from '../practice';
 import type { Staff } from '../request';
 import { currentCycle, type School } from '../school';
@@ -13,25 +13,30 @@ import type { Scope } from './store/scope';
 
 type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
-/** What nobody adds to. */
-const NONE: RosterCount = { sql: '0', values: [] };
+/** Whom the window in view waits for, and who is below its line. */
+async function windowCounts(database: Database, school: School, roster: Roster) {
+	const { window } = await windowInView(database, school);
+	if (!window) return { unfinished: 0, below: 0 };
+	return countRoster(database, roster, {
+		unfinished: toFinish(window.id),
+		below: belowTheLine(window.id, await cutScores(database, school.id, window))
+	});
+}
 
 /** What waits in each leg, for the students in scope: counted in SQL, so that it costs much the same in any school. */
 export async function ribbon(database: Database, staff: Staff, school: School, scope: Pick<Scope, 'key' | 'roster'>) {
 	const { roster } = scope;
 	const { today } = school;
-	const [{ window }, cycle, groups] = await Promise.all([
-		windowInView(database, school),
+	const [{ unfinished, below }, cycle, groups, { waiting, probes, reviews }] = await Promise.all([
+		windowCounts(database, school, roster),
 		currentCycle(database, school.id, today),
-		countGroups(database, staff, scope.key === 'school' ? null : roster, today)
+		countGroups(database, staff, scope.key === 'school' ? null : roster, today),
+		countRoster(database, roster, {
+			waiting: withWork(today),
+			probes: dueProbes(today),
+			reviews: dueReviews(today)
+		})
 	]);
-	const { unfinished, below, waiting, probes, reviews } = await countRoster(database, roster, {
-		unfinished: window ? toFinish(window.id) : NONE,
-		below: window ? belowTheLine(window.id, await cutScores(database, school.id, window)) : NONE,
-		waiting: withWork(today),
-		probes: dueProbes(today),
-		reviews: dueReviews(today)
-	});
 	// Each count opens just the list that it counts.
 	const legs: { leg: Leg; name: string; waits: string; list: string }[] = [
 		{

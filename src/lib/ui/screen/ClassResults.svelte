@@ -86,6 +86,9 @@
 			</td>{/if}
 	{/snippet}
 </Table>
+{#if parts.every(({ isGrade }) => isGrade)}
+	<p class="soft note">A grade opens to its classes.</p>
+{/if}
 {#if earlier}
 	<p class="soft note">
 		Since {earlier.name}: mean change in {unit} with its standard error, and how many have risen or fallen beyond the error

@@ -12,7 +12,7 @@ import {
 	type SmallGroup,
 	undoAdoption
 } from '$lib/server/groups';
-import { visibleAmong } from '$lib/server/people';
+import { seenAmong, tieredIn, visibleAmong } from '$lib/server/people';
 import { skillList } from '$lib/server/library';
 import { slotList } from '$lib/server/groups/timetable';
 
@@ -35,27 +35,23 @@ export async function load({ locals, url }) {
 		formsGroups ? draftList(database, school.id) : []
 	]);
 	const groups = await groupsInScope(all, scope);
-	const members = await visibleAmong(
-		database,
-		staff,
-		[...new Set(groups.flatMap(({ studentIds }) => studentIds))],
-		school.today
-	);
 	const part = { from: numberIn(url, 'groups'), most: AT_ONCE };
 	const shown = groups.slice(part.from, part.from + part.most);
 	const adoption = formsGroups ? idIn(url, 'adopted') : null;
 	const adopted = adoption === null ? [] : await adoptionGroups(database, school.id, adoption);
 	const adoptedGroups = groups.filter((group) => adopted.includes(group.id));
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
-	const tiered = (await scope.students()).filter(({ tier }) => tier > 1);
-	const grouped = new Set<number>(members.map((student) => student.id));
+	const [tiered, grouped, members] = await Promise.all([
+		tieredIn(database, scope.roster),
+		seenAmong(database, staff, [...new Set(groups.flatMap(({ studentIds }) => studentIds))], school.today),
+		visibleAmong(database, staff, [...new Set(shown.flatMap(({ studentIds }) => studentIds))], school.today)
+	]);
 	const skillIds = new Set(shown.map(({ focusSkillId }) => focusSkillId));
 	const times = new Map<number, number>();
 	for (const { studentIds } of groups) for (const one of studentIds) times.set(one, (times.get(one) ?? 0) + 1);
-	const inShown = new Set(shown.flatMap(({ studentIds }) => studentIds));
 	return {
 		tiered: tiered.length,
-		waiting: tiered.map((student) => student.id).filter((one) => !grouped.has(one)),
+		waiting: tiered.filter((one) => !grouped.has(one)),
 		...part,
 		total: groups.length,
 		students: grouped.size,
@@ -66,9 +62,7 @@ export async function load({ locals, url }) {
 			next: on ? null : (meetingDays(slotOf.get(group.slotId)!, school.today, group.endsOn)[0] ?? null)
 		})),
 		on,
-		members: members
-			.filter((student) => inShown.has(student.id))
-			.map((student) => ({ ...student, groups: times.get(student.id) ?? 0 })),
+		members: members.map((student) => ({ ...student, groups: times.get(student.id) ?? 0 })),
 		skills: skills.filter((skill) => skillIds.has(skill.id)),
 		drafts: drafts.length,
 		adopted: adoptedGroups.length ? sumUp(adoption!, adoptedGroups) : null

@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../random';
 import { probabilityCorrect, type ItemParameters } from '../itemResponse';
 import { calibrate, calibrateTwoParameter, calibrationSteps, type CalibrationPerson, type CalibrationState } from '.';
-import { invertSymmetric } from './standardErrors';
 
 const truth: ItemParameters[] = Array.from({ length: 12 }, (_, i) => ({
 	discrimination: 0.7 + 0.15 * (i % 6),
@@ -175,28 +174,5 @@ describe('calibration of an item bank', () => {
 		expect(fit.groups[2].mean - fit.groups[0].mean).toBeGreaterThan(1.7);
 		expect(fit.groups[2].mean - fit.groups[0].mean).toBeLessThan(2.3);
 		for (const { sd } of fit.groups) expect(Math.abs(sd - 1)).toBeLessThan(0.15);
-	});
-});
-
-describe('the inverse of a symmetric matrix', () => {
-	it('undoes it, and is null when there is none', () => {
-		const matrix = [
-			[4, 2, 0.6],
-			[2, 3, 0.4],
-			[0.6, 0.4, 1]
-		];
-		const inverse = invertSymmetric(matrix)!;
-		matrix.forEach((row, i) =>
-			matrix.forEach((_, j) => {
-				const sum = row.reduce((total, value, k) => total + value * inverse[k][j], 0);
-				expect(sum).toBeCloseTo(i === j ? 1 : 0, 12);
-			})
-		);
-		expect(
-			invertSymmetric([
-				[1, 2],
-				[2, 1]
-			])
-		).toBeNull();
 	});
 });

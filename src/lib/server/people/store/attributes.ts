@@ -1,5 +1,5 @@
 import type { Database } from '../../database';
-import { rosterSql, type Roster } from './people';
+import { rosterSql, type Roster } from './roster';
 
 /** What the roster says of students beyond name, grade and class: by name, each value with how many have it. */
 interface AttributeChoices {

@@ -2,7 +2,8 @@ import { findScope, scopeChoices } from '../../shell/store/scope';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
 import { fill } from '../../database/seeding';
-import { accountByUserName, classByCode, staffList, studentPin, studentsByNumber, visibleAmong } from './people';
+import { accountByUserName, classByCode, staffList, studentPin, studentsByNumber } from './people';
+import { tieredIn, visibleAmong } from './roster';
 import { attributeChoices, studentsWith } from './attributes';
 
 let small: SmallSchool;
@@ -61,6 +62,12 @@ describe('scope', () => {
 		expect(await tierOn('2026-10-31')).toEqual([2, 1]);
 		expect(await tierOn('2026-11-01')).toEqual([3, 1]);
 		expect(await tierOn('2026-12-01')).toEqual([3, 2]);
+		const tieredOn = (today: string) => tieredIn(small.database, { staff: staffAs('specialist'), today });
+		expect([await tieredOn('2026-08-31'), await tieredOn('2026-11-01'), await tieredOn('2026-12-01')]).toEqual([
+			[],
+			[1],
+			[1, 2]
+		]);
 	});
 
 	it('does not hold students before they joined a class', async () => {

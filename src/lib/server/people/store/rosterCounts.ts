@@ -1,5 +1,5 @@
 import type { Database } from '../../database';
-import { rosterSql, type Roster } from './people';
+import { rosterSql, type Roster } from './roster';
 
 /** A number that each student of a roster adds to a count, as SQL about `roster` (`id`, `class_id`). */
 export interface RosterCount {

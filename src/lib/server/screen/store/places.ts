@@ -1,4 +1,4 @@
-import { BAND_WIDTH, screeningStatus, TO_FINISH, type ScreeningStatus } from '../../../core/screening';
+import { BAND_WIDTH, screeningStatus, TO_FINISH, TO_SIT, type ScreeningStatus } from '../../../core/screening';
 import { fromPoints } from '../../../core/measurement';
 import type { Database } from '../../database';
 import { lockStudents, rosterSql, type Roster, type RosterCount } from '../../people';
@@ -24,6 +24,7 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 	const scores = await windowScores(transaction, windowId, ids);
 	const notes = await windowNotes(transaction, windowId, ids);
 	const givings = await windowMeasures(transaction, windowId, ids);
+	const grades = await gradesOf(transaction, studentIds);
 	const places = ids.map((id) => {
 		const own = scores.get(id) ?? [];
 		const status = screeningStatus({
@@ -40,8 +41,8 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 		[0, ...places.filter(isSilent).map(({ id }) => id)]
 	]);
 	await transaction.insertMany(
-		`INSERT INTO window_place (window_id, student_id, status, theta, standard_error, scores) VALUES ?
-		ON DUPLICATE KEY UPDATE status = VALUES(status), theta = VALUES(theta), standard_error = VALUES(standard_error),
+		`INSERT INTO window_place (window_id, student_id, grade, status, theta, standard_error, scores) VALUES ?
+		ON DUPLICATE KEY UPDATE grade = VALUES(grade), status = VALUES(status), theta = VALUES(theta), standard_error = VALUES(standard_error),
 			scores = VALUES(scores)`,
 		places
 			.filter((place) => !isSilent(place))
@@ -51,6 +52,7 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 				return [
 					windowId,
 					id,
+					grades.get(id)!,
 					status,
 					overall?.theta ?? null,
 					overall?.standardError ?? null,
@@ -58,6 +60,13 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 				];
 			})
 	);
+}
+
+async function gradesOf(transaction: Database, studentIds: number[]): Promise<Map<number, number>> {
+	const rows = await transaction.rows<{ id: number; grade: number }>('SELECT id, grade FROM student WHERE id IN (?)', [
+		studentIds
+	]);
+	return new Map(rows.map(({ id, grade }) => [id, grade]));
 }
 
 /** Windows in which students have a sitting, a score, a note or a measure. */
@@ -120,6 +129,19 @@ export async function placesIn(
 	);
 }
 
+/** How many students of each class still have something to sit in a window; classes without any are absent. */
+export async function toSitByClass(database: Database, windowId: number, roster: Roster): Promise<Map<number, number>> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ classId: number; size: number }>(
+		`SELECT roster.class_id AS classId, COUNT(*) AS size
+		FROM ${among.sql} AS roster ${PLACES}
+		WHERE ${STATUS} IN (?)
+		GROUP BY roster.class_id`,
+		[...among.values, windowId, windowId, [...TO_SIT]]
+	);
+	return new Map(rows.map(({ classId, size }) => [classId, Number(size)]));
+}
+
 const inWindow = (windowId: number) => ({ sql: PLACES, values: [windowId, windowId] });
 
 /** Students whom a window still waits for. */
@@ -138,7 +160,7 @@ export function belowTheLine(windowId: number, cuts: Record<number, number>): Ro
 	const grades = Object.entries(cuts);
 	return {
 		sql: `COALESCE(place.theta + ? * place.standard_error
-			< CASE (SELECT grade FROM student WHERE student.id = place.student_id)
+			< CASE place.grade
 				${grades.map(() => 'WHEN ? THEN ?').join(' ')} END, 0)`,
 		values: [BAND_WIDTH, ...grades.flatMap(([grade, cut]) => [Number(grade), fromPoints(cut)])],
 		join: inWindow(windowId)

@@ -47,32 +47,43 @@ export async function windowCounts(
 	schoolId: number,
 	today: SchoolDate
 ): Promise<Map<number, { classes: number; students: number; begun: number; scored: number }>> {
-	const rows = await database.rows<Record<'id' | 'classes' | 'students' | 'begun' | 'scored' | 'given', number>>(
-		`SELECT screening_window.id,
-			(SELECT COUNT(*) FROM window_class WHERE window_class.window_id = screening_window.id) AS classes,
-			(SELECT COUNT(*) FROM window_class
-				JOIN class_membership AS membership ON membership.class_id = window_class.class_id
-					AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
-				WHERE window_class.window_id = screening_window.id) AS students,
-			(SELECT COUNT(DISTINCT sitting.student_id) FROM sitting WHERE sitting.window_id = screening_window.id) AS begun,
-			(SELECT COUNT(DISTINCT score.student_id) FROM score WHERE score.window_id = screening_window.id) AS scored,
-			(SELECT COUNT(DISTINCT given_measure.student_id) FROM given_measure
-				WHERE given_measure.window_id = screening_window.id AND given_measure.set_aside_at IS NULL) AS given
-		FROM screening_window
-		WHERE screening_window.school_id = ? AND screening_window.withdrawn_at IS NULL`,
-		[today, today, schoolId]
-	);
-	return new Map(
-		rows.map(({ id, ...counts }) => [
-			id,
-			{
-				classes: Number(counts.classes),
-				students: Number(counts.students),
-				begun: Number(counts.begun) + Number(counts.given),
-				scored: Number(counts.scored) + Number(counts.given)
-			}
-		])
-	);
+	const [asked, sizes, places] = await Promise.all([
+		database.rows<{ windowId: number; classId: number }>(
+			`SELECT window_class.window_id AS windowId, window_class.class_id AS classId
+			FROM screening_window
+			JOIN window_class ON window_class.window_id = screening_window.id
+			WHERE screening_window.school_id = ? AND screening_window.withdrawn_at IS NULL`,
+			[schoolId]
+		),
+		database.rows<{ classId: number; size: number }>(
+			`SELECT class.id AS classId, COUNT(*) AS size
+			FROM class
+			JOIN class_membership AS membership ON membership.class_id = class.id
+				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
+			WHERE class.school_id = ?
+			GROUP BY class.id`,
+			[today, today, schoolId]
+		),
+		database.rows<Record<'windowId' | 'begun' | 'scored', number>>(
+			`SELECT window_place.window_id AS windowId, SUM(window_place.status NOT IN ('absent', 'excused')) AS begun,
+				SUM(window_place.status IN ('finished', 'from a file')) AS scored
+			FROM screening_window
+			JOIN window_place ON window_place.window_id = screening_window.id
+			WHERE screening_window.school_id = ?
+			GROUP BY window_place.window_id`,
+			[schoolId]
+		)
+	]);
+	const sizeOf = new Map(sizes.map(({ classId, size }) => [classId, Number(size)]));
+	const counts = new Map<number, { classes: number; students: number; begun: number; scored: number }>();
+	for (const { windowId, classId } of asked) {
+		const { classes, students, ...more } = counts.get(windowId) ?? { classes: 0, students: 0, begun: 0, scored: 0 };
+		counts.set(windowId, { ...more, classes: classes + 1, students: students + (sizeOf.get(classId) ?? 0) });
+	}
+	for (const { windowId, begun, scored } of places)
+		if (counts.has(windowId))
+			counts.set(windowId, { ...counts.get(windowId)!, begun: Number(begun), scored: Number(scored) });
+	return counts;
 }
 
 export interface NewWindow extends Omit<ScreeningWindow, 'id'> {

@@ -1,13 +1,17 @@
 import { addDays, sayMeeting, weekdayFrom } from '$lib/core/calendar';
 import { clashes } from '$lib/core/timetable';
 import { calendarActions } from '$lib/server/groups/timetable/calendarForm';
+import { numberIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups, heldSlots } from '$lib/server/groups';
 import { classList, staffList } from '$lib/server/people';
 import { classBlocks, slotList, staffAbsences } from '$lib/server/groups/timetable';
 import { timetableActions } from '$lib/server/groups/timetable/timetableForm';
 
-export async function load({ locals }) {
+/** People and classes whose weeks are shown at once: more lanes could not be read. */
+const AT_ONCE = { staff: 8, classes: 12 };
+
+export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
 	const [slots, blocks, absences, people, classes, groups, held] = await Promise.all([
@@ -19,8 +23,18 @@ export async function load({ locals }) {
 		currentGroups(database, staff, school.today),
 		heldSlots(database, school.id, school.today)
 	]);
+	const lanes = { from: numberIn(url, 'staff'), most: AT_ONCE.staff };
+	const rows = { from: numberIn(url, 'classes'), most: AT_ONCE.classes };
+	const shownPeople = people.slice(lanes.from, lanes.from + lanes.most);
+	const shownClasses = classes.slice(rows.from, rows.from + rows.most);
+	const isShown = new Set(shownPeople.map(({ id: staffId }) => staffId));
+	const shown = slots.filter(({ staffId }) => isShown.has(staffId));
 	return {
-		slots: slots.map(({ classIds, ...slot }) => {
+		times: slots.length,
+		free: slots.filter(({ id: slotId }) => !held.has(slotId)).length,
+		lanes,
+		shownPeople,
+		slots: shown.map(({ classIds, ...slot }) => {
 			const group = groups.find(({ slotId }) => slotId === slot.id);
 			return {
 				...slot,
@@ -37,7 +51,9 @@ export async function load({ locals }) {
 				}
 			};
 		}),
-		blocks,
+		rows,
+		shownClasses: shownClasses.map(({ id: classId, name, grade }) => ({ id: classId, name, grade })),
+		blocks: blocks.filter(({ classId }) => shownClasses.some(({ id: shownId }) => shownId === classId)),
 		absences,
 		people,
 		classes: classes.map(({ id: classId, name, grade }) => ({ id: classId, name, grade })),

@@ -9,13 +9,14 @@
 	import WeekPlan from '$lib/ui/groups/WeekPlan.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 
 	let { data, form } = $props();
 
 	const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri'];
-	const free = $derived(data.slots.filter(({ isHeld }) => !isHeld));
 	const plan = $derived(form && 'plan' in form ? form.plan : null);
 	const outcome = $derived(form && !('plan' in form) ? form : null);
+	const free = $derived(data.slots.filter(({ isHeld }) => !isHeld));
 	let file = $state<HTMLInputElement>();
 </script>
 
@@ -40,8 +41,8 @@
 	<div>
 		<h1>Timetable</h1>
 		<p class="soft">
-			{data.slots.length} weekly meeting times of {data.people.length} staff, {free.length} of them free. Groups are suggested
-			for free times at which students’ classes release them.
+			{data.times} weekly meeting times of {data.people.length} staff, {data.free} of them free. Groups are suggested for
+			free times at which students’ classes release them.
 		</p>
 	</div>
 	<p class="no-print">
@@ -53,11 +54,13 @@
 </div>
 {#each data.clashes as clash (clash)}<p class="attention">{clash}.</p>{/each}
 
-<WeekPlan slots={data.slots} people={data.people} />
+<WeekPlan slots={data.slots} people={data.shownPeople} />
+<Pager {...data.lanes} total={data.people.length} name="staff" />
 
 <h2>When classes release students</h2>
 <p class="soft">Not in a core lesson, not in recess or at lunch: what is shaded is kept by the class.</p>
-<ReleaseTable classes={data.classes} blocks={data.blocks} may={data.can.timetable} />
+<ReleaseTable classes={data.shownClasses} blocks={data.blocks} may={data.can.timetable} />
+<Pager {...data.rows} total={data.classes.length} name="classes" />
 
 <h2>Staff away</h2>
 <ul class="list">
@@ -167,7 +170,9 @@
 			{/if}
 		</form>
 	</div>
-	<h2 class="no-print">Free times</h2>
+	<h2 class="no-print">
+		Free times{data.people.length > data.shownPeople.length ? ' of the staff shown' : ''}
+	</h2>
 	<ul class="list no-print">
 		{#each free as slot (slot.id)}
 			<li>
@@ -182,7 +187,7 @@
 				>
 			</li>
 		{:else}
-			<li class="soft">Every meeting time has its group. <a href={keepingScope('/groups')}>Groups</a></li>
+			<li class="soft">Every one of these meeting times has its group. <a href={keepingScope('/groups')}>Groups</a></li>
 		{/each}
 	</ul>
 {/if}

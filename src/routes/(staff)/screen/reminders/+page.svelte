@@ -1,11 +1,11 @@
 <script lang="ts">
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import { fullName, plural } from '$lib/core/words';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
 
 	let { data } = $props();
-	const total = $derived(data.classes.reduce((sum, { students }) => sum + students.length, 0));
 </script>
 
 <svelte:head><title>Reminders · Orderly Compass</title></svelte:head>
@@ -13,15 +13,17 @@
 <div class="no-print">
 	<p><a href={keepingScope('/screen/sittings', { window: data.window.id })}>Back to the sittings</a></p>
 	<h1>Reminders: {data.window.name}</h1>
-	{#if total}
+	{#if data.total}
 		<p>
-			{plural(total, 'student is', 'students are')} still to finish, in {plural(
-				data.classes.length,
-				'class',
-				'classes'
-			)}. Each class prints on a sheet of its own, for its teacher. Teachers see the same on their own Screen page.
+			{plural(data.total, 'student is', 'students are')} still to finish, in {plural(data.sheets, 'class', 'classes')}.
+			Each class prints on a sheet of its own, for its teacher. Teachers see the same on their own Screen page.
 		</p>
-		<p><button class="primary" onclick={() => print()}>Print {data.classes.length} sheets</button></p>
+		<p>
+			<button class="primary" onclick={() => print()}
+				>Print {data.classes.length < data.sheets ? 'these ' : ''}{plural(data.classes.length, 'sheet')}</button
+			>
+		</p>
+		<Pager {...data.part} total={data.sheets} name="sheets" />
 	{:else}
 		<p>Everybody in {data.scope.inWords} has finished or is excused. There is nobody to remind.</p>
 	{/if}

@@ -1,0 +1,209 @@
+import type { SchoolDate } from '../../../core/calendar';
+import type { Database } from '../../database';
+import type { Staff, VisibleId } from '../../request';
+
+export interface RosterStudent {
+	id: VisibleId;
+	number: string;
+	givenName: string;
+	familyName: string;
+	grade: number;
+	classId: number;
+	className: string;
+	tier: 1 | 2 | 3;
+}
+
+/**
+ * Restricts a query to students whom a staff member may see on a day: those of the school, of a class teacher's those of
+ * the own classes.
+ *
+ * @param column of the student's id
+ */
+export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: string; values: unknown[] } {
+	if (staff.role !== 'teacher')
+		return {
+			sql: `EXISTS (SELECT 1 FROM student AS seen WHERE seen.id = ${column} AND seen.school_id = ?)`,
+			values: [staff.schoolId]
+		};
+	return {
+		sql: `EXISTS (SELECT 1 FROM class_membership AS seen JOIN class AS own ON own.id = seen.class_id
+			WHERE seen.student_id = ${column} AND own.teacher_id = ? AND own.school_id = ?
+				AND seen.from_on <= ? AND (seen.until_on IS NULL OR seen.until_on > ?))`,
+		values: [staff.id, staff.schoolId, today, today]
+	};
+}
+
+/** Who is looked at: those of a grade, a class, a group or a list whom the staff member may see on a day. */
+export interface Roster {
+	staff: Staff;
+	today: SchoolDate;
+	/** SQL that begins with AND, about `class` and `membership`, with its values; all of them where there is none. */
+	narrowing?: { sql: string; values: unknown[] };
+}
+
+/** FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more. */
+function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
+	const ownOnly = staff.role === 'teacher';
+	return {
+		from: `class
+			JOIN class_membership AS membership
+				ON membership.class_id = class.id
+				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)`,
+		where: `class.school_id = ? ${ownOnly ? 'AND class.teacher_id = ?' : ''} ${narrowing?.sql ?? ''}`,
+		values: [today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...(narrowing?.values ?? [])]
+	};
+}
+
+const STUDENT = 'JOIN student ON student.id = membership.student_id';
+
+/** A roster as a table to join with: `id` and `class_id` of each student. */
+export function rosterSql(roster: Roster): { sql: string; values: unknown[] } {
+	const { from, where, values } = rosterRows(roster);
+	return { sql: `(SELECT membership.student_id AS id, class.id AS class_id FROM ${from} WHERE ${where})`, values };
+}
+
+/** Those of a roster who are in some classes. */
+export function inClasses(roster: Roster, classIds: number[]): Roster {
+	const { sql = '', values = [] } = roster.narrowing ?? {};
+	return { ...roster, narrowing: { sql: `${sql} AND class.id IN (?)`, values: [...values, [0, ...classIds]] } };
+}
+
+/** How many students a roster has, and the name of the class of one of them. */
+export async function rosterSize(
+	database: Database,
+	roster: Roster
+): Promise<{ size: number; className: string | null }> {
+	const { from, where, values } = rosterRows(roster);
+	const row = await database.row<{ size: number; className: string | null }>(
+		`SELECT COUNT(*) AS size, MIN(class.name) AS className FROM ${from} WHERE ${where}`,
+		values
+	);
+	return { size: Number(row!.size), className: row!.className };
+}
+
+/** Class by class. */
+const ROSTER_ORDER = 'class.grade, class.name, student.family_name, student.given_name, student.id';
+
+/** The students of a roster, class by class. */
+export async function rosterStudents(database: Database, roster: Roster): Promise<RosterStudent[]> {
+	const { from, where, values } = rosterRows(roster);
+	const { today } = roster;
+	return database.rows<RosterStudent>(
+		`SELECT student.id, student.number, student.given_name AS givenName, student.family_name AS familyName,
+			student.grade, class.id AS classId, class.name AS className,
+			CAST(COALESCE((SELECT tier.tier FROM tier_interval AS tier
+				WHERE tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
+				ORDER BY tier.from_on DESC LIMIT 1), 1) AS UNSIGNED) AS tier
+		FROM ${from} ${STUDENT}
+		WHERE ${where}
+		ORDER BY ${ROSTER_ORDER}`,
+		[today, today, ...values]
+	);
+}
+
+/** Students of a roster who are in tier 2 or 3. */
+export async function tieredIn(database: Database, roster: Roster): Promise<VisibleId[]> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ id: VisibleId }>(
+		`SELECT DISTINCT roster.id
+		FROM ${among.sql} AS roster
+		JOIN tier_interval AS tier ON tier.student_id = roster.id AND tier.tier > 1
+			AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)`,
+		[...among.values, roster.today, roster.today]
+	);
+	return rows.map(({ id }) => id);
+}
+
+/** A student of a roster; null for anyone else. */
+export async function studentIn(
+	database: Database,
+	{ narrowing, ...roster }: Roster,
+	id: number
+): Promise<RosterStudent | null> {
+	const more = {
+		sql: `AND membership.student_id = ? ${narrowing?.sql ?? ''}`,
+		values: [id, ...(narrowing?.values ?? [])]
+	};
+	return (await rosterStudents(database, { ...roster, narrowing: more }))[0] ?? null;
+}
+
+/** Where a student stands in a roster, from 1, and who is before and after; its ends lead to each other. */
+interface RosterPlace {
+	place: number;
+	size: number;
+	before: number;
+	after: number;
+}
+
+/** @returns null for a student who is not in the roster */
+export async function placeInRoster(database: Database, roster: Roster, id: number): Promise<RosterPlace | null> {
+	const { from, where, values } = rosterRows(roster);
+	const row = await database.row<{ [Part in keyof RosterPlace]: number | string }>(
+		`SELECT place, size, COALESCE(before_id, last_id) AS \`before\`, COALESCE(after_id, first_id) AS after
+		FROM (
+			SELECT student.id, ROW_NUMBER() OVER walk AS place, COUNT(*) OVER () AS size,
+				LAG(student.id) OVER walk AS before_id, LEAD(student.id) OVER walk AS after_id,
+				FIRST_VALUE(student.id) OVER walk AS first_id,
+				LAST_VALUE(student.id) OVER (ORDER BY ${ROSTER_ORDER} ROWS BETWEEN CURRENT ROW AND UNBOUNDED FOLLOWING) AS last_id
+			FROM ${from} ${STUDENT}
+			WHERE ${where}
+			WINDOW walk AS (ORDER BY ${ROSTER_ORDER})
+		) AS walked
+		WHERE id = ?`,
+		[...values, id]
+	);
+	return (
+		row && {
+			place: Number(row.place),
+			size: Number(row.size),
+			before: Number(row.before),
+			after: Number(row.after)
+		}
+	);
+}
+
+/** Those of a roster with a part of a name, class by class. */
+export async function studentsNamed(
+	database: Database,
+	roster: Roster,
+	part: string,
+	most: number
+): Promise<{ id: VisibleId; givenName: string; familyName: string; className: string }[]> {
+	const { from, where, values } = rosterRows(roster);
+	return database.rows(
+		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName, class.name AS className
+		FROM ${from} ${STUDENT}
+		WHERE ${where} AND LOCATE(?, CONCAT(student.given_name, ' ', student.family_name)) > 0
+		ORDER BY ${ROSTER_ORDER}
+		LIMIT ${Number(most)}`,
+		[...values, part]
+	);
+}
+
+/** Those of the ids that the staff member may see, as roster rows. */
+export async function visibleAmong(
+	database: Database,
+	staff: Staff,
+	ids: number[],
+	today: SchoolDate
+): Promise<RosterStudent[]> {
+	return ids.length
+		? rosterStudents(database, { staff, today, narrowing: { sql: 'AND membership.student_id IN (?)', values: [ids] } })
+		: [];
+}
+
+/** Those of the ids that the staff member may see. */
+export async function seenAmong(
+	database: Database,
+	staff: Staff,
+	ids: number[],
+	today: SchoolDate
+): Promise<Set<number>> {
+	if (ids.length === 0) return new Set();
+	const seen = seenBy(staff, today, 'student.id');
+	const rows = await database.rows<{ id: number }>(
+		`SELECT student.id FROM student WHERE student.id IN (?) AND ${seen.sql}`,
+		[ids, ...seen.values]
+	);
+	return new Set(rows.map(({ id }) => id));
+}
