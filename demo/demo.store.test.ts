@@ -23,7 +23,9 @@ import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
-import { readStandings, readTraces, rebuildTraces } from '../src/lib/server/standing/store/standings';
+import { readStandings } from '../src/lib/server/standing/standings';
+import { remakeFields, staleStudents } from '../src/lib/server/standing/store/studentFields';
+import { schoolField } from '../src/lib/server/standing/schoolField';
 import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS, TIME_ZONE } from './people';
 import { seedDemoSchool } from './seed';
 
@@ -88,15 +90,10 @@ describe('the demo school', () => {
 		expect(await count(`SELECT COUNT(*) AS n FROM sitting WHERE finished_at IS NOT NULL AND trust = 'open'`)).toBe(0);
 	});
 
-	it('gives the same traces when all are worked out anew', async () => {
-		const skills = await skillList(database, SCHOOL_ID);
-		const face = async () =>
-			(await readTraces(database, ids))
-				.map((row) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) }))
-				.sort();
-		const before = await face();
-		await rebuildTraces(database, ids, skills, 'America/New_York');
-		expect(await face()).toEqual(before);
+	it('gives the same standings when all are worked out anew', async () => {
+		const { madeBy } = await schoolField(database, SCHOOL_ID);
+		expect(await staleStudents(database, SCHOOL_ID, madeBy, 1_000)).toEqual([]);
+		expect(await remakeFields(database, ids)).toBe(0);
 	});
 });
 
@@ -126,7 +123,7 @@ describe('its stories', () => {
 		const due = (await openReviews(database, ids)).filter(({ dueOn }) => dueOn <= TODAY);
 		const [series, standings, attendance] = await Promise.all([
 			probeSeries(database, ids, { today: TODAY, timeZone: TIME_ZONE }),
-			readStandings(database, ids, TODAY),
+			readStandings(database, ids),
 			sessionCounts(database, ids, TODAY)
 		]);
 		return due.map(({ studentId, groupId }) => {
@@ -150,12 +147,10 @@ describe('its stories', () => {
 
 	it('tell of a class that lacks a skill as a whole', async () => {
 		const skill = (await skillList(database, SCHOOL_ID)).find(({ code }) => code === CLASSWIDE.skillCode)!;
-		const standings = await readStandings(database, ids, TODAY);
+		const standings = await readStandings(database, ids);
 		const needIn = (className: string) =>
 			classwideNeed(
-				students
-					.filter((one) => one.className === className)
-					.map(({ id }) => standings.get(id)!.get(skill.id)!.standing)
+				students.filter((one) => one.className === className).map(({ id }) => standings.get(id)!.get(skill.id)!)
 			);
 		expect(needIn(CLASSWIDE.className).advice).toMatch(/^whole class/);
 	});
@@ -169,7 +164,7 @@ describe('its stories', () => {
 		for (const { trust } of rushed) expect(trust).toBe('flagged');
 		expect([...sittings.values()].filter(({ answered, itemCount }) => answered < itemCount).length).toBeGreaterThan(4);
 		const waiting = new Set((await queuedSets(database, ids, TODAY)).map(({ studentId }) => studentId));
-		const standings = await readStandings(database, ids, TODAY);
+		const standings = await readStandings(database, ids);
 		const clear = ids.filter(
 			(id) => !waiting.has(id) && [...standings.get(id)!.values()].some(({ standing }) => standing === 'gap')
 		);

@@ -1,6 +1,6 @@
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
-import { problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
+import { importanceBy, problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
 import { PROBE_ITEMS } from '../src/lib/core/growth';
 import { itemsForSkill, probeSeed } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
@@ -9,7 +9,7 @@ import { fill } from '../src/lib/server/database/seeding';
 import { slotList, type Slot } from '../src/lib/server/groups/timetable/store/timetable';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
-import { readStandings } from '../src/lib/server/standing/store/standings';
+import { readStandings } from '../src/lib/server/standing/standings';
 import type { VisibleId } from '../src/lib/server/request/viewer';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
@@ -67,10 +67,18 @@ export async function formGroups(
 	const tiered = students.filter(({ id }) => tiers.has(id));
 	// Half of the meeting times stay free for groups that a visitor of the demo forms.
 	const slots = (await slotList(database, SCHOOL_ID, year.cycleStart)).filter(({ id }) => id % 8 < 4);
-	const standings = await readStandings(database, [...tiers.keys()], year.cycleStart);
+	const standings = await readStandings(database, [...tiers.keys()]);
+	const graph = await skillGraph(database, SCHOOL_ID, skills);
+	const levels = new Map(skills.map((skill) => [skill.id, skill]));
 	const problem = problemFromStandings({
-		students: tiered.map(({ id, classId }) => ({ id, classId, tier: tiers.get(id)!, standings: standings.get(id)! })),
-		graph: await skillGraph(database, SCHOOL_ID, skills),
+		students: tiered.map(({ id, classId, grade }) => ({
+			id,
+			classId,
+			tier: tiers.get(id)!,
+			standings: standings.get(id)!,
+			importance: importanceBy(graph, levels, { grade, term: year.autumn.term })
+		})),
+		graph,
 		slots: slots.map((slot) => ({ ...slot, busyStudentIds: [] })),
 		sizes: { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 2, maximum: 3 } },
 		pairs: []

@@ -21,7 +21,7 @@ import { seedDemoSchool } from './seed';
 
 /** Tables that grow with the years; no page may read one of them from end to end. */
 const GROWING = [
-	...['answer', 'sitting', 'sitting_item', 'late_answer', 'score', 'skill_trace', 'attendance', 'group_meeting'],
+	...['answer', 'sitting', 'sitting_item', 'late_answer', 'score', 'student_field', 'attendance', 'group_meeting'],
 	...['practice_set', 'practice_set_student', 'probe_plan', 'review', 'skill_check', 'student_note', 'audit_entry'],
 	...['group_membership', 'class_membership', 'tier_interval', 'student', 'window_place', 'student_summary']
 ];

@@ -7,7 +7,8 @@ import { finishDiagnostic } from '../src/lib/server/screen/store/diagnostics';
 import { adaptiveSeed, formSeed, itemFrom } from '../src/lib/core/items';
 import { windowScores, type Score } from '../src/lib/server/screen/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../src/lib/server/standing/store/standings';
+import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
+import { markStale } from '../src/lib/server/standing/store/studentFields';
 import { refreshSummaries } from '../src/lib/server/standing/summaries';
 import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
@@ -60,13 +61,11 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		await practice.write(database);
 		await log.write(database);
 		for (const id of await unscoredDiagnostics(database)) {
-			await finishDiagnostic(database, id, skills, { timeZone: TIME_ZONE }, false);
+			await finishDiagnostic(database, id, skills, { timeZone: TIME_ZONE });
 		}
-		await rebuildTraces(
+		await markStale(
 			database,
-			students.map(({ id }) => id),
-			skills,
-			TIME_ZONE
+			students.map(({ id }) => id)
 		);
 		await refreshSummaries(
 			database,
@@ -110,6 +109,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		student.hidden.rushing = false;
 	});
 	await settle();
+	await bringFieldsUpToDate(database, () => {});
 }
 
 async function levelsOf(database: RootDatabase, skills: Skill[]): Promise<SkillLevel[]> {
@@ -170,6 +170,7 @@ function assignClassPractice(
 ): void {
 	const WEEKS = 10;
 	for (let week = 0; week < WEEKS; week++) {
+		lackTogether(students);
 		classNames.forEach((className, c) => {
 			const classId = c + 1;
 			const grade = gradeOfClass(classId);
@@ -180,7 +181,11 @@ function assignClassPractice(
 			);
 			const opensOn = addDays(yearStart, 7 * (week + 1));
 			practice.assign({
-				skillCode: taught[(week * 5 + c * 3) % taught.length].code,
+				// What the class lacks shows when it is practiced.
+				skillCode:
+					className === CLASSWIDE.className && week % 4 === 3
+						? CLASSWIDE.skillCode
+						: taught[(week * 5 + c * 3) % taught.length].code,
 				itemCount: 5,
 				opensOn,
 				dueOn: addDays(opensOn, 4),

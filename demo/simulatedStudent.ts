@@ -1,6 +1,5 @@
 import { check, formatOf, itemFrom, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
 import { expectedTheta, guessingChance, type GradeTerm } from '../src/lib/core/measurement';
-import { LEARN, SLIP } from '../src/lib/core/mastery';
 import type { Random } from '../src/lib/core/random';
 
 export interface SkillLevel extends GradeTerm {
@@ -8,6 +7,11 @@ export interface SkillLevel extends GradeTerm {
 	domainId: number;
 	prerequisites: string[];
 }
+
+/** Chance of a wrong answer by a student who knows the skill. */
+const SLIP = 0.08;
+/** Chance that a practice item teaches its skill. */
+const LEARN = 0.1;
 
 /** A student with a hidden state: which skills are known. Answers are drawn from it, and practice changes it. */
 export interface SimulatedStudent {

@@ -9,9 +9,9 @@ import { now } from '../src/lib/server/request/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
-import { keepItemsOfBefore } from '../src/lib/server/library/store/askedItems';
+import { countDigitsOfBefore, keepItemsOfBefore } from '../src/lib/server/library/store/askedItems';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
-import { bringTracesUpToDate } from '../src/lib/server/standing/traceRule';
+import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {
@@ -50,7 +50,8 @@ async function prepare(flags: Set<string>): Promise<void> {
 	const database = openDatabase(process.env.DATABASE_URL!);
 	try {
 		await keepItemsOfBefore(database, console.log);
-		await bringTracesUpToDate(database, console.log);
+		await countDigitsOfBefore(database, console.log);
+		await bringFieldsUpToDate(database, (done) => console.log(`Standings worked out anew: ${done} students`));
 		const isNew = (await schoolNames(database)).length === 0;
 		if (isNew && flags.has('--empty')) await makeEmptySchool(database);
 		else if (isNew) {

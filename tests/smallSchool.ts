@@ -13,7 +13,6 @@ import type { School } from '../src/lib/server/school/store/school';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { openItem } from '../src/lib/server/sitting/store/sittings';
 import { skillList, type Skill } from '../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../src/lib/server/standing/store/standings';
 import type { Role, Staff, VisibleId } from '../src/lib/server/request/viewer';
 
 export const TODAY = '2026-11-23';
@@ -156,7 +155,6 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 	await fill(database, 'class_block', [{ class_id: 2, kind: 'lunch', days: 0b11111, starts_at: '10:15', minutes: 40 }]);
 	const skills = await skillList(database, 1);
 	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
-	await rebuildTraces(database, ids, skills, school.timeZone);
 
 	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[], at = NOW) =>
 		storeAnswers(

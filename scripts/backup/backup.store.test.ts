@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync }
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { bringFieldsUpToDate } from '../../src/lib/server/standing/keepFresh';
 import { migrate } from '../../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
 import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
@@ -55,6 +56,7 @@ beforeAll(async () => {
 		const window = { id: 2, subject: 'Mathematics', term: 2, mode: 'fixed form' as const };
 		const sitting = await beginDiagnostic(database, { id: 1, grade: 4 }, { window, attempt: 1 }, small.skills, NOW);
 		await small.answerAll(1, sitting, (position) => position % 3 > 0);
+		await bringFieldsUpToDate(database, () => {});
 		return contents(database);
 	});
 });
@@ -77,14 +79,18 @@ describe('a backup', () => {
 		});
 		const restored = run('restore.ts', file);
 		expect([restored.stderr, restored.status]).toEqual(['', 0]);
-		expect(restored.stdout).toMatch(/The backup of School 1, School 2 is sound: \d+ standings follow from its answers/);
+		expect(restored.stdout).toMatch(
+			/The backup of School 1, School 2 is sound: standings of \d+ students follow from their answers/
+		);
 		expect(await within(contents)).toEqual(before);
 		expect(readdirSync(join(folder, 'backups'))).toHaveLength(1);
 	});
 
 	it('whose standings do not follow from its answers is refused, and changes nothing', async () => {
 		await within((database) =>
-			database.run('UPDATE skill_trace SET probability = 0.5, answers = 99 WHERE student_id = 1')
+			database.run(
+				'UPDATE student_field SET packed = INSERT(packed, 5, 4, 0x40000000), made_of = revision WHERE student_id = 1'
+			)
 		);
 		const bent = join(folder, 'bent.sql.gz');
 		expect(run('backup.ts', bent).status).toBe(0);
@@ -92,7 +98,7 @@ describe('a backup', () => {
 		const refused = run('restore.ts', bent);
 		expect([refused.status, refused.stderr]).toEqual([
 			1,
-			expect.stringMatching(/\d+ of its \d+ standings do not follow/)
+			expect.stringMatching(/Standings of 1 of its \d+ students do not follow/)
 		]);
 		expect(await within(contents)).toEqual(before);
 	});

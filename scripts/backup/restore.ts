@@ -24,10 +24,11 @@ async function lookThrough(url: string): Promise<void> {
 	const database = openDatabase(url, 2);
 	try {
 		await migrate(database, fileURLToPath(new URL('../../database', import.meta.url)));
-		const { total, changed } = await rebuildEverything(database);
-		if (changed) throw new Error(`${changed} of its ${total} standings do not follow from its answers.`);
+		const { students, different } = await rebuildEverything(database);
+		if (different)
+			throw new Error(`Standings of ${different} of its ${students} students do not follow from their answers.`);
 		const schools = (await schoolNames(database)).join(', ') || 'no school';
-		console.log(`The backup of ${schools} is sound: ${total} standings follow from its answers.`);
+		console.log(`The backup of ${schools} is sound: standings of ${students} students follow from their answers.`);
 	} finally {
 		await database.close();
 	}

@@ -11,7 +11,7 @@ const OF_STUDENTS = [
 	...['class', 'student', 'class_membership', 'tier_interval', 'student_attribute', 'student_pair', 'accommodation'],
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
 	...['class_block', 'window_class', 'window_student', 'practice_set', 'practice_set_student', 'probe_plan'],
-	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'skill_trace', 'review'],
+	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'student_field', 'review'],
 	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];
 /** What is copied besides for another school; skills and what ships with them are shared. */

@@ -32,7 +32,7 @@ import { importScores, saveMatching } from '../../src/lib/server/screen/store/sc
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
-import { rebuildTraces } from '../../src/lib/server/standing/store/standings';
+import { remakeFields } from '../../src/lib/server/standing/store/studentFields';
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
@@ -256,7 +256,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		{ class_id: classes.b, kind: 'lunch', days: 31, starts_at: '12:15', minutes: 40 }
 	]);
 	const block = await database.row<{ id: number }>('SELECT id FROM class_block WHERE class_id = ?', [classes.b]);
-	await rebuildTraces(database, students, skills, school.timeZone);
+	await remakeFields(database, students);
 
 	const group = (name: string, slot: number, ids: number[]): NewGroup => ({
 		name,

@@ -27,7 +27,9 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 		.getByRole('gridcell', { name: /: (Gap|Forming|Secure|Slipping)/ })
 		.first()
 		.click();
-	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText('Chance known today');
+	await expect(page.getByRole('complementary', { name: 'Selected student' })).toContainText(
+		'Right on its usual questions: about'
+	);
 
 	// Groups: suggest, look at the proof, adopt.
 	for (const box of await page.getByRole('checkbox', { name: /^Select / }).all()) await box.check();

@@ -218,7 +218,7 @@ test('a school is read from grades over classes to students, on any domain, with
 test('beside the panel every column can be scrolled into view, and names stay there', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/screen?scope=class:7&student=140`);
-	const panel = (await page.getByRole('complementary').boundingBox())!;
+	const panel = (await page.getByRole('complementary', { name: 'Selected student' }).boundingBox())!;
 	const last = page.getByRole('table', { name: 'Results', exact: true }).locator('thead th').last();
 	const right = async () => {
 		const { x, width } = (await last.boundingBox())!;

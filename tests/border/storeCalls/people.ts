@@ -56,7 +56,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		{
 			findSchool: given(({ database, me }) => school.findSchool(database, me.base, NOW)),
 			currentCycle: given(({ database, me }) => school.currentCycle(database, me.base, TODAY)),
-			schoolYear: given(({ database, me }) => school.schoolYear(database, me.base, TODAY))
+			schoolYears: given(({ database, me }) => school.schoolYears(database, me.base))
 		}
 	],
 	[

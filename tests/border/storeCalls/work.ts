@@ -15,8 +15,9 @@ import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
-import * as standings from '../../../src/lib/server/standing/store/standings';
-import * as traceRule from '../../../src/lib/server/standing/store/traceRule';
+import { schoolField } from '../../../src/lib/server/standing/schoolField';
+import * as evidence from '../../../src/lib/server/standing/store/evidence';
+import * as studentFields from '../../../src/lib/server/standing/store/studentFields';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
@@ -79,7 +80,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			countLateAnswers: given(({ database, me }) => lateAnswers.countLateAnswers(database, seenOne(me.students[4])))
 		}
 	],
-	[askedItems, { keepItems: all, itemsAsked: all, keepItemsOfBefore: all }],
+	[askedItems, { keepItems: all, itemsAsked: all, keepItemsOfBefore: all, countDigitsOfBefore: all }],
 	[
 		frameworks,
 		{
@@ -290,21 +291,34 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
-		standings,
+		evidence,
 		{
-			rebuildTraces: given(({ database, me, skills }) =>
-				standings.rebuildTraces(database, me.students, skills, me.school.timeZone)
+			answersOf: given(async ({ database, me }) =>
+				evidence.answersOf(database, await schoolField(database, me.base), me.students, me.school.timeZone)
 			),
-			addToTraces: given(({ database }) => standings.addToTraces(database, [])),
-			readTraces: given(({ database, me }) => standings.readTraces(database, me.students)),
-			readStandings: given(({ database, me }) => standings.readStandings(database, seen(...me.students), TODAY)),
-			standingsOnDays: given(({ database, me, skills }) =>
-				standings.standingsOnDays(database, seen(...me.students), skills, [TODAY], me.school.timeZone)
+			outsideScores: given(({ database, me }) =>
+				evidence.outsideScores(
+					database,
+					me.students.map((id) => ({ id, grade: 4 })),
+					[]
+				)
 			),
 			evidenceFor: given(({ database, me, skills }) =>
-				standings.evidenceFor(database, seenOne(me.students[0]), skills[0].id)
+				evidence.evidenceFor(database, seenOne(me.students[0]), skills[0].id)
 			)
 		}
 	],
-	[traceRule, { storedTraceRule: all, keepTraceRule: all }]
+	[
+		studentFields,
+		{
+			markStale: given(({ database, me }) => studentFields.markStale(database, me.students)),
+			studentFields: given(({ database, me }) => studentFields.studentFields(database, me.students)),
+			fieldInputs: given(({ database, me }) => studentFields.fieldInputs(database, me.students[0])),
+			staleStudents: given(async ({ database, me }) =>
+				studentFields.staleStudents(database, me.base, (await schoolField(database, me.base)).madeBy, 100)
+			),
+			remakeFields: given(({ database, me }) => studentFields.remakeFields(database, me.students)),
+			fieldsOn: given(({ database, me }) => studentFields.fieldsOn(database, me.students, TODAY))
+		}
+	]
 ];

@@ -1,5 +1,5 @@
 import type { SkillGraph, StandingNow } from '../mastery';
-import { needsOf } from './fromStandings';
+import { needsOf, type NeedInputs } from './fromStandings';
 
 /** Under so many answers a standing is thin. */
 const FEW_ANSWERS = 4;
@@ -15,11 +15,6 @@ export function isThin(now: Pick<StandingNow, 'answers' | 'inferred'> | undefine
  *
  * @param most skills for one student, at most
  */
-export function skillsToCheck(
-	standings: Map<number, StandingNow>,
-	graph: SkillGraph,
-	tier: 2 | 3,
-	most: number
-): number[] {
-	return [...needsOf(standings, graph, tier).keys()].filter((skillId) => isThin(standings.get(skillId))).slice(0, most);
+export function skillsToCheck(graph: SkillGraph, inputs: NeedInputs, most: number): number[] {
+	return [...needsOf(graph, inputs).keys()].filter((skillId) => isThin(inputs.standings.get(skillId))).slice(0, most);
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { standingNow } from '../../../../tests/standingNow';
 import type { StandingNow } from '../mastery';
 import { needsOf, problemFromStandings, solveGrouping } from '.';
 
@@ -12,34 +13,34 @@ const graph = {
 		[4, []]
 	])
 };
-const seen = (standing: 'gap' | 'forming' | 'secure' | 'slipping', probability: number): StandingNow => ({
-	standing,
-	probability,
-	answers: 8,
-	inferred: null
-});
+const seen = (standing: 'gap' | 'forming' | 'secure' | 'slipping', mastered: number) => standingNow(standing, mastered);
 const standings = (...list: [number, StandingNow][]) => new Map(list);
+const importance = new Map([1, 2, 3, 4].map((id) => [id, 1]));
 
 describe('needs from standings', () => {
-	it('are what is missing and can be learned next: a gap behind a gap is none', () => {
+	it('are what is missing, by how ready the student is for it', () => {
 		const own = standings([1, seen('secure', 0.95)], [2, seen('gap', 0.1)], [3, seen('gap', 0.05)]);
-		expect([...needsOf(own, graph as never, 2)]).toEqual([[2, 0.9]]);
+		const needs = needsOf(graph as never, { standings: own, importance, tier: 2 });
+		expect(needs.get(2)).toBeCloseTo(0.9 * 0.95, 12);
+		expect(needs.get(3)).toBeCloseTo(0.95 * 0.1, 12);
+		expect(needs.has(1)).toBe(false);
 	});
 
-	it('count half where one prerequisite is only forming, and weigh half as much again in tier 3', () => {
+	it('weigh half as much again in tier 3, and by how much depends on the skill; what is not due is none', () => {
 		const own = standings([1, seen('forming', 0.6)], [2, seen('gap', 0.2)]);
-		const needs = needsOf(own, graph as never, 3);
-		expect(needs.get(2)).toBeCloseTo(0.5 * 0.8 * 1.5, 12);
-		expect(needs.get(1)).toBeCloseTo(0.4 * 1.5, 12);
+		const needs = needsOf(graph as never, { standings: own, importance: new Map([[2, 0.7]]), tier: 3 });
+		expect(needs.get(2)).toBeCloseTo(0.6 * 0.8 * 0.7 * 1.5, 12);
+		expect(needs.has(1)).toBe(false);
 	});
 
-	it('leave out what is nearly known, and skills nothing is known of', () => {
-		expect([...needsOf(standings([4, seen('forming', 0.9)]), graph as never, 2)]).toEqual([]);
+	it('leave out what is nearly there, and skills nothing is known of', () => {
+		const own = standings([4, seen('forming', 0.95)]);
+		expect([...needsOf(graph as never, { standings: own, importance, tier: 2 })]).toEqual([]);
 	});
 
 	it('may rest on what is only inferred, so that a new student can be placed', () => {
-		const inferred: StandingNow = { standing: 'unseen', probability: 0.2, answers: 0, inferred: 'gap' };
-		expect(needsOf(standings([4, inferred]), graph as never, 2).get(4)).toBeCloseTo(0.8, 12);
+		const own = standings([4, standingNow('unseen', 0.2, { answers: 0, inferred: 'gap' })]);
+		expect(needsOf(graph as never, { standings: own, importance, tier: 2 }).get(4)).toBeCloseTo(0.8, 12);
 	});
 });
 
@@ -49,6 +50,7 @@ describe('a problem from standings', () => {
 		tier,
 		classId: 1,
 		standings: standings([4, seen('gap', 0.1)]),
+		importance,
 		...change
 	});
 	const slots = [

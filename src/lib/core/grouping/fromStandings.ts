@@ -1,5 +1,5 @@
-import { ownOrInferred, type SkillGraph, type StandingNow } from '../mastery';
-import { need, readinessFor, type GroupingProblem } from './problem';
+import { masteredIn, ownOrInferred, readiness, type SkillGraph, type StandingNow } from '../mastery';
+import { need, type GroupingProblem } from './problem';
 
 /** What a grouping problem is made from. */
 interface GroupingInputs {
@@ -8,6 +8,8 @@ interface GroupingInputs {
 		tier: 1 | 2 | 3;
 		classId: number;
 		standings: Map<number, StandingNow>;
+		/** By skill that is due; see `importanceBy`. */
+		importance: Map<number, number>;
 		/** Focuses of groups that they stay in: no need any more. */
 		currentFocusIds?: number[];
 		/** The group that they are in and that is formed anew. */
@@ -20,30 +22,25 @@ interface GroupingInputs {
 }
 
 /** Needs under this are not worth a group. */
-const LEAST_NEED = 0.15;
+const LEAST_NEED = 0.08;
 /** A student brings at most so many focuses into the problem, the strongest. */
 const MOST_FOCUSES = 8;
 
-/** What each prerequisite of a skill is to a student. */
-function prerequisitesOf(standings: Map<number, StandingNow>, graph: SkillGraph, skillId: number) {
-	return (graph.prerequisites.get(skillId) ?? []).map((id) => {
-		const now = standings.get(id);
-		const state = now ? ownOrInferred(now) : 'unseen';
-		return state === 'secure' ? ('met' as const) : state === 'gap' ? ('gap' as const) : ('forming' as const);
-	});
+/** What is known of a student's needs: their standings, how much depends on each skill that is due, and their tier. */
+export interface NeedInputs {
+	standings: Map<number, StandingNow>;
+	/** By skill, 0 to 1; what is absent is not due and is no need. */
+	importance: Map<number, number>;
+	tier: 2 | 3;
 }
 
-/** How ready a student is for a skill, 0 to 1; see `readinessFor`. */
-export function readiness(standings: Map<number, StandingNow>, graph: SkillGraph, skillId: number): number {
-	return readinessFor(prerequisitesOf(standings, graph, skillId));
-}
-
-/** Need of a student for each skill that is not secure and can be learned next; see `need`. */
-export function needsOf(standings: Map<number, StandingNow>, graph: SkillGraph, tier: 2 | 3): Map<number, number> {
+/** Need of a student for each skill that is not secure, strongest first; see `need`. */
+export function needsOf(graph: SkillGraph, { standings, importance, tier }: NeedInputs): Map<number, number> {
+	const mastered = masteredIn(standings);
 	const needs = graph.skills.flatMap((skillId) => {
 		const now = standings.get(skillId);
 		if (!now || ownOrInferred(now) === 'secure') return [];
-		const value = need(now.probability, prerequisitesOf(standings, graph, skillId), tier);
+		const value = need(now.mastered, readiness(graph, skillId, mastered), importance.get(skillId) ?? 0, tier);
 		return value >= LEAST_NEED ? [[skillId, value] as const] : [];
 	});
 	return new Map(needs.sort((a, b) => b[1] - a[1]).slice(0, MOST_FOCUSES));
@@ -61,9 +58,11 @@ export function problemFromStandings({ students, graph, slots, sizes, pairs }: G
 			.filter((pair) => pair.kind === kind)
 			.map((pair): [string, string] => [String(pair.studentId), String(pair.otherId)]);
 	return {
-		students: students.map(({ id, tier, classId, standings, currentFocusIds = [], currentGroup }) => {
+		students: students.map(({ id, tier, classId, standings, importance, currentFocusIds = [], currentGroup }) => {
 			const weight = tier === 3 ? 3 : 2;
-			const open = [...needsOf(standings, graph, weight)].filter(([skillId]) => !currentFocusIds.includes(skillId));
+			const open = [...needsOf(graph, { standings, importance, tier: weight })].filter(
+				([skillId]) => !currentFocusIds.includes(skillId)
+			);
 			const needs = open.map(([skillId, value]) => [String(skillId), value] as const);
 			return {
 				id: String(id),

@@ -76,12 +76,10 @@ function withMoreLimits(problem: GroupingProblem, seed: number): GroupingProblem
 }
 
 describe('need', () => {
-	it('is severity times readiness times tier weight', () => {
-		expect(need(0.2, ['met', 'met'], 2)).toBeCloseTo(0.8, 12);
-		expect(need(0.2, ['met', 'forming'], 2)).toBeCloseTo(0.4, 12);
-		expect(need(0.2, ['forming', 'forming'], 2)).toBe(0);
-		expect(need(0.2, ['gap'], 3)).toBe(0);
-		expect(need(0.2, [], 3)).toBeCloseTo(1.2, 12);
+	it('is severity times readiness times importance times tier weight', () => {
+		expect(need(0.2, 1, 1, 2)).toBeCloseTo(0.8, 12);
+		expect(need(0.2, 0.5, 0.7, 2)).toBeCloseTo(0.28, 12);
+		expect(need(0.2, 0.5, 0.7, 3)).toBeCloseTo(0.42, 12);
 	});
 });
 

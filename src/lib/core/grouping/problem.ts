@@ -53,15 +53,14 @@ export interface GroupingResult {
 /** Weight of a tier 3 student's need against a tier 2 student's. */
 const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
 
-/** How ready a student is for a skill by its prerequisites: 1, or 0.5 if one is only forming, or 0 if one is a gap or more are forming. */
-export function readinessFor(prerequisites: ('met' | 'forming' | 'gap')[]): number {
-	const forming = prerequisites.filter((one) => one === 'forming').length;
-	return prerequisites.includes('gap') || forming > 1 ? 0 : forming === 1 ? 0.5 : 1;
-}
-
-/** Need of a student for a focus skill: severity × readiness × tier weight. Severity is 1 − P(known). */
-export function need(probabilityKnown: number, prerequisites: ('met' | 'forming' | 'gap')[], tier: 2 | 3): number {
-	return (1 - probabilityKnown) * readinessFor(prerequisites) * TIER_WEIGHT[tier];
+/**
+ * Need of a student for a focus skill: severity × readiness × importance × tier weight, the first three from 0 to 1.
+ *
+ * @param mastered the chance that the skill is mastered; severity is what is missing to it
+ * @param readiness the product of the chances that its prerequisites are mastered
+ */
+export function need(mastered: number, readiness: number, importance: number, tier: 2 | 3): number {
+	return (1 - mastered) * readiness * importance * TIER_WEIGHT[tier];
 }
 
 /** The problem with names replaced by indexes, as the solvers use it. */

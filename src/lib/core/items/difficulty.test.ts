@@ -26,6 +26,13 @@ describe('number size', () => {
 		expect(size(/holds 110 people/)).toBeGreaterThan(size(/holds 30 people/));
 	});
 
+	it('takes a place on a line as the fraction that it is, not as its endless decimals', () => {
+		for (const one of itemFamilies.filter(({ id }) => makeItem(family(id), 0).response.kind === 'line')) {
+			const sizes = seeds.map((seed) => digitsBeyondUsual(one, makeItem(one, seed)));
+			expect(Math.max(...sizes) - Math.min(...sizes), one.id).toBeLessThanOrEqual(8);
+		}
+	});
+
 	it('makes larger numbers start harder, by the stated step', () => {
 		const plain = startingParameters({ grade: 4, term: 2 }, { kind: 'number' });
 		const larger = startingParameters({ grade: 4, term: 2 }, { kind: 'number' }, 2);

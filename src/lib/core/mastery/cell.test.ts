@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { standingNow } from '../../../../tests/standingNow';
 import { addDays } from '../calendar';
 import { readCell, writeCell, type StandingNow } from '.';
 
@@ -17,7 +18,7 @@ const now = fc.oneof(
 		inferred: fc.constantFrom('gap', 'forming', 'secure'),
 		answers: fc.integer({ min: 0, max: 1 })
 	})
-) as fc.Arbitrary<Omit<StandingNow, 'probability'>>;
+) as fc.Arbitrary<Pick<StandingNow, 'standing' | 'inferred' | 'answers'>>;
 
 describe('cells of the needle map', () => {
 	it('come back from their characters as they were written', () => {
@@ -25,7 +26,11 @@ describe('cells of the needle map', () => {
 			fc.property(fc.array(fc.tuple(now, fc.boolean(), ago), { minLength: 1, maxLength: 60 }), (cells) => {
 				const row = cells
 					.map(([one, ready, days]) =>
-						writeCell({ ...one, probability: 0.5, lastOn: days === null ? null : addDays(TODAY, -days) }, ready, TODAY)
+						writeCell(
+							{ ...standingNow(one.standing), ...one, lastOn: days === null ? null : addDays(TODAY, -days) },
+							ready,
+							TODAY
+						)
 					)
 					.join('');
 				expect(row.length).toBe(5 * cells.length);
@@ -50,7 +55,7 @@ describe('cells of the needle map', () => {
 			readyNext: false,
 			daysAgo: null
 		});
-		const many: StandingNow = { standing: 'secure', probability: 0.9, answers: 812, inferred: null };
+		const many = standingNow('secure', 0.9, { answers: 812 });
 		expect(readCell(writeCell(many, true, TODAY), 0).answers).toBe(35);
 		const old = { ...many, lastOn: '2019-01-01' };
 		expect(readCell(writeCell(old, true, TODAY), 0).daysAgo).toBe(1_294);

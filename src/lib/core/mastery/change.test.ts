@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { standingChange, type Standing, type StandingNow } from '.';
+import { standingNow } from '../../../../tests/standingNow';
+import { standingChange, type Standing } from '.';
 
-const now = (standing: Standing): StandingNow => ({ standing, probability: 0.5, answers: 5, inferred: null });
+const now = (standing: Standing) => standingNow(standing);
 const from = (a: Standing, b: Standing) => standingChange(now(a), now(b));
 
 describe('how a standing has gone', () => {
@@ -22,7 +23,7 @@ describe('how a standing has gone', () => {
 	});
 
 	it('is first seen when answers come, and what is only inferred is not seen', () => {
-		const inferred: StandingNow = { standing: 'unseen', probability: 0.1, answers: 0, inferred: 'gap' };
+		const inferred = standingNow('unseen', 0.1, { answers: 0, inferred: 'gap' });
 		expect(standingChange(undefined, now('gap'))).toBe('first seen');
 		expect(standingChange(inferred, now('secure'))).toBe('first seen');
 		expect(standingChange(now('gap'), inferred)).toBe('no longer seen');

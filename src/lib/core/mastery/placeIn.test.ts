@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { columnsAlong, makeSkillGraph, placeIn, type StandingNow } from '.';
+import { standingNow } from '../../../../tests/standingNow';
+import { columnsAlong, makeSkillGraph, placeIn } from '.';
 
 const graph = makeSkillGraph(
 	[1, 2, 3, 4, 5],
@@ -11,10 +12,7 @@ const graph = makeSkillGraph(
 		{ prerequisite: 3, skill: 4 }
 	]
 );
-const secure = (...ids: number[]) =>
-	new Map<number, StandingNow>(
-		ids.map((id) => [id, { standing: 'secure', probability: 0.95, answers: 6, inferred: null }])
-	);
+const secure = (...ids: number[]) => new Map(ids.map((id) => [id, standingNow('secure', 0.95)]));
 
 describe('where a student stands in a domain', () => {
 	it('is the first skill in teaching order that they are ready for', () => {
@@ -27,11 +25,11 @@ describe('where a student stands in a domain', () => {
 		expect(placeIn(graph, [1, 2, 3, 4], secure(1, 2, 3))).toEqual({ at: null, ready: [], without: 'before' });
 	});
 
-	it('goes by what is probably known where there are no answers', () => {
-		const inferred = new Map<number, StandingNow>([
-			[1, { standing: 'unseen', probability: 0.9, answers: 0, inferred: 'secure' }]
-		]);
+	it('goes by what is rather mastered than not, with answers or without', () => {
+		const inferred = new Map([[1, standingNow('unseen', 0.9, { answers: 0, inferred: 'secure' })]]);
 		expect(placeIn(graph, [1, 2, 3], inferred).at).toBe(2);
+		expect(placeIn(graph, [1, 2, 3], new Map([[1, standingNow('forming', 0.55)]])).at).toBe(2);
+		expect(placeIn(graph, [1, 2, 3], new Map([[1, standingNow('forming', 0.45)]])).at).toBe(1);
 	});
 });
 

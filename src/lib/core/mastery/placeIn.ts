@@ -1,5 +1,5 @@
-import { readyNext, type SkillGraph } from './skillGraph';
-import { ownOrInferred, type StandingNow } from './standing';
+import { isRatherMastered, readyNext, type SkillGraph } from './skillGraph';
+import type { StandingNow } from './standing';
 
 /** Where a student stands in a part of the skill graph, such as a domain. */
 export interface ProgressionPlace {
@@ -7,17 +7,15 @@ export interface ProgressionPlace {
 	at: number | null;
 	/** All skills of the part that they are ready for. */
 	ready: number[];
-	/** With none: `beyond` when every skill is secure, `before` when something outside comes first. */
+	/** With none: `beyond` when every skill is rather mastered, `before` when something outside comes first. */
 	without: 'beyond' | 'before' | null;
 }
 
-/** Whether a skill counts as mastered: secure by answers, or as far as the rest of the picture tells. */
-export function isMasteredIn(standings: Map<number, StandingNow>): (skill: number) => boolean {
-	return (skill) => {
-		const now = standings.get(skill);
-		return now !== undefined && ownOrInferred(now) === 'secure';
-	};
-}
+/** The chance that a student has mastered a skill, by the standings there are; null where nothing is known. */
+export const masteredIn =
+	(standings: Map<number, StandingNow>) =>
+	(skill: number): number | null =>
+		standings.get(skill)?.mastered ?? null;
 
 /**
  * Where a student stands among some skills.
@@ -25,11 +23,12 @@ export function isMasteredIn(standings: Map<number, StandingNow>): (skill: numbe
  * @param part ids of the skills, in teaching order
  */
 export function placeIn(graph: SkillGraph, part: number[], standings: Map<number, StandingNow>): ProgressionPlace {
-	const isMastered = isMasteredIn(standings);
-	const next = new Set(readyNext(graph, isMastered));
+	const mastered = masteredIn(standings);
+	const next = new Set(readyNext(graph, mastered));
 	const ready = part.filter((skill) => next.has(skill));
 	const at = ready[0] ?? null;
-	return { at, ready, without: at !== null ? null : part.every(isMastered) ? 'beyond' : 'before' };
+	const isBeyond = part.every((skill) => isRatherMastered(mastered, skill));
+	return { at, ready, without: at !== null ? null : isBeyond ? 'beyond' : 'before' };
 }
 
 /**

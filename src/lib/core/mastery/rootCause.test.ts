@@ -1,92 +1,77 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { makeSkillGraph, readyNext, rootCauses, type CauseChain, type SkillGraph } from '.';
+import { estimateField, levelFor, rootCauses, shareAt, skillField, type FieldAnswer } from '.';
 
-/** 5 needs 3 and 4; 3 needs 1 and 2; 4 needs 2. */
-const graph = makeSkillGraph(
-	[1, 2, 3, 4, 5],
-	[
-		{ prerequisite: 1, skill: 3 },
-		{ prerequisite: 2, skill: 3 },
-		{ prerequisite: 2, skill: 4 },
-		{ prerequisite: 3, skill: 5 },
-		{ prerequisite: 4, skill: 5 }
-	]
-);
+/** D needs B and C; B needs A. E is apart. */
+const field = skillField([
+	{ code: 'A', domain: 'X', difficulty: -0.6, prerequisites: [] },
+	{ code: 'B', domain: 'X', difficulty: -0.3, prerequisites: ['A'] },
+	{ code: 'C', domain: 'X', difficulty: -0.3, prerequisites: [] },
+	{ code: 'D', domain: 'X', difficulty: 0, prerequisites: ['B', 'C'] },
+	{ code: 'E', domain: 'X', difficulty: 0, prerequisites: [] }
+]);
+const answers = (marks: Record<string, string>): FieldAnswer[] =>
+	Object.entries(marks).flatMap(([skill, own]) =>
+		[...own].map((mark) => ({
+			skill,
+			item: { discrimination: 1.2, difficulty: field.skills[field.placeOf.get(skill)!].difficulty },
+			correct: mark === '1',
+			on: '2026-10-05'
+		}))
+	);
+const causes = (marks: Record<string, string>, code = 'D') => {
+	const estimate = estimateField(field, answers(marks), { mean: 0 });
+	return { estimate, found: rootCauses(field, estimate, code) };
+};
 
-/** Every way down by plain search; the strongest to each root. */
-function byHand(of: SkillGraph, skill: number, mastered: Set<number>, known: (id: number) => number): CauseChain[] {
-	const best = new Map<number, CauseChain>();
-	const walk = (id: number, skills: number[], strength: number) => {
-		const next = of.prerequisites.get(id)!.filter((one) => !mastered.has(one));
-		if (next.length === 0 && skills.length) {
-			const root = skills[skills.length - 1];
-			if (strength > (best.get(root)?.strength ?? -1)) best.set(root, { skills, strength });
+describe('root causes', () => {
+	it('are prerequisites that are rather not mastered, each with the nearest way down', () => {
+		const { found } = causes({ A: '0000', B: '000', C: '1111111111', D: '0000' });
+		expect(found.map(({ way }) => way).sort()).toEqual([['B'], ['B', 'A']]);
+		expect(causes({ A: '11111', B: '11111', C: '1111111111', D: '0000' }).found).toEqual([]);
+		expect(causes({ E: '000' }, 'E').found).toEqual([]);
+	});
+
+	it('come by how much the skill would be raised were they mastered, by conditioning worked out anew', () => {
+		const { estimate, found } = causes({ A: '0000', B: '000', C: '1111111111', D: '0000' });
+		for (const { way, raise, share } of found) {
+			const root = way.at(-1)!;
+			const place = field.placeOf.get(root)!;
+			const away = levelFor(0.7, field.skills[place].difficulty) - estimate.mean[place];
+			const expected = (estimate.together('D', root) / estimate.standardError[place] ** 2) * away;
+			expect(raise).toBeCloseTo(expected, 9);
+			expect(share.now).toBeCloseTo(shareAt(estimate.mean[3], 0), 12);
+			expect(share.then).toBeCloseTo(shareAt(estimate.mean[3] + expected, 0), 9);
 		}
-		for (const one of next) walk(one, [...skills, one], strength * (1 - known(one)));
-	};
-	walk(skill, [], 1);
-	return [...best.values()];
-}
-
-describe('root causes of a gap', () => {
-	it('are the chains down to what can be worked on now, strongest first', () => {
-		const known = (id: number) => ({ 1: 0.2, 2: 0.9, 3: 0.1, 4: 0.5, 5: 0 })[id]!;
-		const chains = rootCauses(graph, 5, () => false, known);
-		expect(chains.map(({ skills }) => skills)).toEqual([
-			[3, 1],
-			[3, 2]
-		]);
-		expect(chains[0].strength).toBeCloseTo(0.9 * 0.8, 12);
-		expect(chains[1].strength).toBeCloseTo(0.9 * 0.1, 12);
+		expect(found.map(({ raise }) => raise)).toEqual(found.map(({ raise }) => raise).sort((a, b) => b - a));
 	});
 
-	it('leave out what is mastered, and are none when the skill itself can be worked on', () => {
-		const mastered = new Set([1, 3]);
-		expect(
-			rootCauses(
-				graph,
-				5,
-				(id) => mastered.has(id),
-				() => 0.3
-			).map(({ skills }) => skills)
-		).toEqual([[4, 2]]);
-		expect(
-			rootCauses(
-				graph,
-				3,
-				(id) => id < 3,
-				() => 0.3
-			)
-		).toEqual([]);
+	it('agree with what the field says once the root is known to be there', () => {
+		const marks = { A: '0000', B: '000', C: '1111111111', D: '0000' };
+		const { estimate, found } = causes(marks);
+		const { raise } = found.find(({ way }) => way.at(-1) === 'A')!;
+		// A score-like observation of A alone, many right answers around its line, moves D about as much.
+		const line = levelFor(0.7, -0.6);
+		const many = Array.from({ length: 400 }, (_, n) => ({
+			skill: 'A',
+			item: { discrimination: 1.2, difficulty: line },
+			correct: n % 2 === 0,
+			on: '2026-10-05'
+		}));
+		const still = { ...field.constants, change: { sameDay: 0, anotherDay: 0, afterLong: 0 } };
+		const calm = skillField(field.skills, still);
+		const before = estimateField(calm, answers({ ...marks, A: '' }), { mean: 0 });
+		const after = estimateField(calm, [...answers({ ...marks, A: '' }), ...many], { mean: 0 });
+		const place = field.placeOf.get('A')!;
+		const slope = (after.mean[3] - before.mean[3]) / (after.mean[place] - before.mean[place]);
+		expect(raise / (line - estimate.mean[place])).toBeCloseTo(slope, 1);
 	});
 
-	it('agree with trying every way, and end at skills that are ready next', () => {
-		const shape = fc.record({
-			edges: fc.array(fc.tuple(fc.integer({ min: 0, max: 11 }), fc.integer({ min: 0, max: 11 })), { maxLength: 30 }),
-			mastered: fc.array(fc.integer({ min: 0, max: 11 }), { maxLength: 8 }),
-			known: fc.array(fc.double({ min: 0.01, max: 0.99, noNaN: true }), { minLength: 12, maxLength: 12 })
-		});
-		fc.assert(
-			fc.property(shape, ({ edges, mastered, known }) => {
-				const pairs = new Map(edges.filter(([a, b]) => a < b).map(([a, b]) => [`${a} ${b}`, [a, b]]));
-				const skills = Array.from({ length: 12 }, (_, i) => i);
-				const random = makeSkillGraph(
-					skills,
-					[...pairs.values()].map(([prerequisite, skill]) => ({ prerequisite, skill }))
-				);
-				const done = new Set(mastered);
-				const chanceOf = (id: number) => known[id];
-				const found = rootCauses(random, 11, (id) => done.has(id), chanceOf);
-				const expected = byHand(random, 11, done, chanceOf);
-				const strengths = (chains: CauseChain[]) =>
-					new Map(chains.map(({ skills: way, strength }) => [way.at(-1), strength.toFixed(10)]));
-				expect(strengths(found)).toEqual(new Map([...strengths(expected)].sort(byStrength)));
-				const ready = readyNext(random, (id) => done.has(id));
-				for (const { skills: way } of found) expect(ready).toContain(way.at(-1));
-			})
+	it('know their own uncertainty as the diagonal of what goes together', () => {
+		const { estimate } = causes({ A: '01', D: '110' });
+		field.skills.forEach(({ code }, k) =>
+			expect(Math.sqrt(estimate.together(code, code))).toBeCloseTo(estimate.standardError[k], 9)
 		);
+		expect(() => estimate.together('A', 'Z')).toThrow(RangeError);
+		expect(() => rootCauses(field, estimate, 'Z')).toThrow(RangeError);
 	});
 });
-
-const byStrength = ([, a]: [unknown, string], [, b]: [unknown, string]) => Number(b) - Number(a);

@@ -44,17 +44,31 @@ export function findCycle<Id>(prerequisites: Map<Id, Id[]>): Id[] | null {
 	return null;
 }
 
+/** The chance from which a skill is rather mastered than not. */
+const RATHER = 0.5;
+
+/** Whether a student has rather mastered a skill than not. @param mastered the chance of it, by skill; null where nothing is known */
+export const isRatherMastered = (mastered: (skill: number) => number | null, skill: number): boolean =>
+	(mastered(skill) ?? 0) >= RATHER;
+
 /**
- * What the student can learn next: skills not yet mastered whose prerequisites all are. In a knowledge space that is
- * the outer fringe of the student's state (Doignon & Falmagne 1985).
+ * What the student can learn next: skills rather not mastered whose prerequisites each rather are. In a knowledge space
+ * that is the outer fringe of the student's state (Doignon & Falmagne 1985).
  *
- * @param isMastered whether the student's standing on a skill counts as mastered
+ * @param mastered the chance that a skill is mastered; null where nothing is known
  * @returns skill ids in teaching order
  */
-export function readyNext(graph: SkillGraph, isMastered: (skill: number) => boolean): number[] {
-	return graph.skills.filter(
-		(skill) => !isMastered(skill) && (graph.prerequisites.get(skill) ?? []).every((one) => isMastered(one))
-	);
+export function readyNext(graph: SkillGraph, mastered: (skill: number) => number | null): number[] {
+	const isMastered = (skill: number) => isRatherMastered(mastered, skill);
+	return graph.skills.filter((skill) => !isMastered(skill) && (graph.prerequisites.get(skill) ?? []).every(isMastered));
+}
+
+/**
+ * How ready a student is for a skill: the product of the chances that its prerequisites are mastered; where nothing is
+ * known of one, an even chance.
+ */
+export function readiness(graph: SkillGraph, skill: number, mastered: (skill: number) => number | null): number {
+	return (graph.prerequisites.get(skill) ?? []).reduce((product, one) => product * (mastered(one) ?? RATHER), 1);
 }
 
 /** The neighborhood of a skill: what leads to it and what it opens, by how many steps away. */

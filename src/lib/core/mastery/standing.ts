@@ -1,7 +1,7 @@
-import { daysBetween, type SchoolDate } from '../calendar';
-import type { AbilityEstimate, GradeTerm } from '../measurement';
-import { expectedTheta } from '../measurement';
-import { afterDays, GAP_LINE, isSecure, SECURE_LINE, type Trace } from './trace';
+import type { SchoolDate } from '../calendar';
+import type { KeptSkill } from './keptField';
+import type { Level } from './levelGrid';
+import { GAP_SHARE, MASTERED_SHARE, shareAtLeast, SURE } from './share';
 
 /** What the evidence says of a student on a skill. */
 export type Standing = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
@@ -9,59 +9,55 @@ export type Standing = 'gap' | 'forming' | 'secure' | 'slipping' | 'unseen';
 /** A standing with what it rests on. `inferred` tells what the rest of the picture suggests where answers are missing. */
 export interface StandingNow {
 	standing: Standing;
-	/** P(known) today. */
-	probability: number;
-	answers: number;
-	/** For Unseen skills only: what domain ability suggests. Never evidence. */
+	/** For Unseen skills only: what the rest of the picture suggests. Never evidence. */
 	inferred: 'gap' | 'forming' | 'secure' | null;
-	/** Day of the last answer; absent or null without any. */
-	lastOn?: SchoolDate | null;
+	/** The chance that at least 70% of first tries are right on the skill's usual question. */
+	mastered: number;
+	/** In logits. */
+	level: Level;
+	/** Of the skill's usual question, in logits. */
+	difficulty: number;
+	/** First tries on the skill. */
+	answers: number;
+	/** Day of the last of them. */
+	lastOn: SchoolDate | null;
 }
 
-/** A once secure skill under this P(known) is Slipping. */
-const SLIPPING_LINE = 0.7;
 /** Answers below which nothing is said of a skill. */
 const MINIMUM_ANSWERS = 2;
-
-/** How steeply knowing a skill goes with ability: the usual bridge from logistic to normal metric. */
-const LINK_SLOPE = 1.7;
+/** A skill that was Secure is Slipping under this chance of being mastered. */
+const SLIPPING = 0.5;
 
 /**
- * P(known) of a skill before any answer to it: the chance that a student of this domain ability has reached the
- * median of the skill's term, with the uncertainty of the ability flattening the curve
- * (logistic–normal approximation, MacKay 1992), kept within 0.05…0.9 so that answers can always overrule it.
+ * The standing that follows from what is kept: Unseen under 2 answers of its own; Secure when a share of 70% is sure
+ * enough and the own answers are enough; Slipping when it was Secure on two days or more and is rather not mastered any
+ * more; Gap when a share under 50% is sure enough; Forming otherwise. Days that pass change nothing.
  *
- * @param ability of the skill's domain; null where nothing is known of the student, giving 0.5
+ * @param difficulty of the skill's usual question, in logits
  */
-export function priorKnown(ability: AbilityEstimate | null, level: GradeTerm): number {
-	if (!ability) return 0.5;
-	const flattening = Math.sqrt(1 + (Math.PI / 8) * (LINK_SLOPE * ability.standardError) ** 2);
-	const logit = (LINK_SLOPE * (ability.theta - expectedTheta(level))) / flattening;
-	return Math.min(0.9, Math.max(0.05, 1 / (1 + Math.exp(-logit))));
-}
-
-/**
- * The standing today. Unseen under 2 answers; Secure at P ≥ 0.85 with evidence enough; Gap at P < 0.35; Slipping when
- * once Secure at the end of a sitting and P < 0.70; Forming otherwise.
- */
-export function standingOn(today: SchoolDate, trace: Trace): StandingNow {
-	const probability = trace.lastOn ? afterDays(trace.probability, daysBetween(trace.lastOn, today)) : trace.probability;
-	const { answers } = trace;
+export function standingOf(
+	{ level, answers, lastOn, isEnough, wasSecure }: KeptSkill,
+	difficulty: number
+): StandingNow {
+	const mastered = shareAtLeast(level, difficulty, MASTERED_SHARE);
+	const isGap = 1 - shareAtLeast(level, difficulty, GAP_SHARE) >= SURE.gap;
+	const found = { mastered, level, difficulty, answers, lastOn };
 	if (answers < MINIMUM_ANSWERS) {
-		const inferred = probability >= SECURE_LINE ? 'secure' : probability < GAP_LINE ? 'gap' : 'forming';
-		return { standing: 'unseen', probability, answers, inferred, lastOn: trace.lastOn };
+		const inferred = mastered >= SURE.secure ? 'secure' : isGap ? 'gap' : 'forming';
+		return { standing: 'unseen', inferred, ...found };
 	}
-	const standing: Standing = isSecure(trace, probability)
-		? 'secure'
-		: (trace.onceSecure || isSecure(trace)) && probability < SLIPPING_LINE
-			? 'slipping'
-			: probability < GAP_LINE
-				? 'gap'
-				: 'forming';
-	return { standing, probability, answers, inferred: null, lastOn: trace.lastOn };
+	const standing: Standing =
+		mastered >= SURE.secure && isEnough
+			? 'secure'
+			: wasSecure && mastered < SLIPPING
+				? 'slipping'
+				: isGap
+					? 'gap'
+					: 'forming';
+	return { standing, inferred: null, ...found };
 }
 
 /** The standing by the student's own answers, or, where there are too few, what is inferred. */
-export function ownOrInferred(now: StandingNow): Exclude<Standing, 'unseen'> | 'unseen' {
+export function ownOrInferred(now: StandingNow): Standing {
 	return now.inferred ?? now.standing;
 }

@@ -7,6 +7,7 @@ export * from './normal';
 export * from './norms';
 export * from './reliability';
 export * from './scale';
+export * from './sittingKind';
 export * from './symmetric';
 export * from './personFit';
 export * from './trust';

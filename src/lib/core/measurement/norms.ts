@@ -35,6 +35,15 @@ export function weekOfYear(day: SchoolDate, term: GradeTerm['term'], year: Schoo
 	return WEEKS_A_YEAR * Math.min(1, Math.max(0, share));
 }
 
+/** The school year that a day lies in, of some; null where it lies in none. */
+export const yearOf = (day: SchoolDate, years: SchoolYear[]): SchoolYear | null =>
+	years.find(({ startsOn, endsOn }) => startsOn <= day && day <= endsOn) ?? null;
+
+/** The term of the school year that a day lies in, 1–3; the second where nobody has said when the year begins. */
+export function termOfYear(day: SchoolDate, year: SchoolYear | null): GradeTerm['term'] {
+	return Math.min(3, 1 + Math.floor(weekOfYear(day, 2, year) / WEEKS_A_TERM));
+}
+
 /**
  * Made-up norms, until a school has its own: the median grows a third of a logit a term and passes `expectedTheta` in
  * the middle of each; the spread is 1.1 logits.

@@ -1,6 +1,7 @@
 import { extraDigits, familiesFor, familyFormat, formatOf, type Item } from '../items';
 import {
 	DIFFICULTY_A_DIGIT,
+	expectedTheta,
 	startingParameters,
 	type GradeTerm,
 	type ItemParameters,
@@ -45,14 +46,37 @@ function parametersFor(
 		: starting;
 }
 
+/**
+ * Difficulty of a skill's usual question, in logits: that of a typed one at the median of the skill's term, moved by as
+ * much as calibration has moved its families.
+ */
+export function usualDifficulty(skill: SkillLevel, calibrated?: ReadonlyMap<string, FamilyParameters>): number {
+	const moved = familiesFor(skill.code).flatMap(({ id }) => {
+		const found = calibrated?.get(id);
+		return found ? [found.difficulty - familyParameters(id, skill).difficulty] : [];
+	});
+	const shift = moved.length ? moved.reduce((sum, one) => sum + one, 0) / moved.length : 0;
+	return expectedTheta(skill) + shift;
+}
+
+/** Parameters of a question that was asked, as it is kept: how it is answered, and its digits more than usual. */
+export function askedParameters(
+	{ familyId, format, digits }: { familyId: string; format: ResponseFormat; digits: number },
+	skill: SkillLevel,
+	calibrated?: ReadonlyMap<string, FamilyParameters>
+): ItemParameters {
+	const usual = parametersFor(familyId, format, skill, calibrated);
+	return { ...usual, difficulty: usual.difficulty + DIFFICULTY_A_DIGIT * digits };
+}
+
 /** Parameters of one question: its family's, harder by the digits its numbers have more than usual. */
 export function itemParameters(
 	item: Item,
 	skill: SkillLevel,
 	calibrated?: ReadonlyMap<string, FamilyParameters>
 ): ItemParameters {
-	const usual = parametersFor(item.familyId, formatOf(item.response), skill, calibrated);
-	return { ...usual, difficulty: usual.difficulty + DIFFICULTY_A_DIGIT * extraDigits(item) };
+	const { familyId, response } = item;
+	return askedParameters({ familyId, format: formatOf(response), digits: extraDigits(item) }, skill, calibrated);
 }
 
 /** All questions that an adaptive sitting on these skills can draw from. */

@@ -20,6 +20,7 @@ import {
 	type AdaptiveSitting,
 	type WindowStanding
 } from '.';
+import { standingNow } from '../../../../tests/standingNow';
 import { formLength } from './form';
 
 describe('benchmark', () => {
@@ -38,7 +39,11 @@ describe('benchmark', () => {
 
 describe('class-wide need', () => {
 	const of = (gaps: number, secure: number, unseen = 0) =>
-		classwideNeed([...Array(gaps).fill('gap'), ...Array(secure).fill('secure'), ...Array(unseen).fill('unseen')]);
+		classwideNeed([
+			...Array(gaps).fill(standingNow('gap')),
+			...Array(secure).fill(standingNow('secure')),
+			...Array(unseen).fill(standingNow('unseen'))
+		]);
 
 	it('begins at 60% of those with evidence and is firm at 80%', () => {
 		expect(of(5, 5)).toMatchObject({ advice: 'none' });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { number, plural, sayChance, signed } from './numbers';
+import { number, plural, sayChance, sayShare, sayShareBand, signed } from './numbers';
 
 describe('numbers in words', () => {
 	it('say how many of what', () => {
@@ -10,6 +10,14 @@ describe('numbers in words', () => {
 			'1,056 students'
 		]);
 		expect(plural(2, 'class', 'classes')).toBe('2 classes');
+	});
+
+	it('say a share as so many of ten, with its band', () => {
+		expect([0.02, 0.31, 0.96].map(sayShare)).toEqual(['hardly any', 'about 3 of 10', 'nearly all']);
+		expect(sayShareBand({ value: 0.58, lower: 0.36, upper: 0.77 })).toBe('about 6 of 10, between 4 and 8');
+		expect(sayShareBand({ value: 0.58, lower: 0.56, upper: 0.61 })).toBe('about 6 of 10');
+		expect(sayShareBand({ value: 0.03, lower: 0.01, upper: 0.18 })).toBe('hardly any, at most 2');
+		expect(sayShareBand({ value: 0.97, lower: 0.84, upper: 0.99 })).toBe('nearly all, at least 8');
 	});
 
 	it('carry a sign that says which way, and none where nothing is left of them', () => {

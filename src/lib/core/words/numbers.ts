@@ -22,3 +22,18 @@ export function sayChance(chance: number): string {
 	if (chance < 0.05) return 'under 5%';
 	return chance > 0.95 ? 'over 95%' : `${Math.round(100 * chance)}%`;
 }
+
+/** A share of first tries as teachers say it, to a whole number of ten: “about 6 of 10”; near the ends “hardly any”, “nearly all”. */
+export function sayShare(share: number): string {
+	const ofTen = Math.round(10 * share);
+	if (ofTen === 0) return 'hardly any';
+	return ofTen === 10 ? 'nearly all' : `about ${ofTen} of 10`;
+}
+
+/** A share with its band: “about 6 of 10, between 4 and 8”, “hardly any, at most 2”; of a band as narrow as the rounding, only the share. */
+export function sayShareBand({ value, lower, upper }: { value: number; lower: number; upper: number }): string {
+	const [low, high] = [Math.round(10 * lower), Math.round(10 * upper)];
+	if (low === high) return sayShare(value);
+	if (low === 0) return `${sayShare(value)}, at most ${high}`;
+	return high === 10 ? `${sayShare(value)}, at least ${low}` : `${sayShare(value)}, between ${low} and ${high}`;
+}

@@ -74,7 +74,7 @@ const columns = {
 		'finished_at',
 		'trust'
 	],
-	sitting_item: ['sitting_id', 'position', 'skill_id', 'family_id', 'seed', 'edition', 'kind', 'options'],
+	sitting_item: ['sitting_id', 'position', 'skill_id', 'family_id', 'seed', 'edition', 'kind', 'options', 'digits'],
 	answer: [
 		'id',
 		'sitting_id',

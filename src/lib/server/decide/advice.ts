@@ -16,7 +16,7 @@ export async function adviceFor(
 	const ids = [...new Set(reviews.map(({ studentId }) => studentId))];
 	const [series, standings, attendance] = await Promise.all([
 		probeSeries(database, ids, school),
-		readStandings(database, ids, school.today),
+		readStandings(database, ids),
 		sessionCounts(database, ids, school.today)
 	]);
 	return new Map(

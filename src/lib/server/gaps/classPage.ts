@@ -1,5 +1,5 @@
 import { fullName, sayLevel } from '../../core/words';
-import { isMasteredIn, readyNext } from '../../core/mastery';
+import { masteredIn, readyNext } from '../../core/mastery';
 import { expectedTheta, workingLevel } from '../../core/measurement';
 import { shareInterval } from '../../core/screening';
 import { classwideNeeds } from './classwideNeeds';
@@ -34,7 +34,7 @@ export async function classPage(
 	const [skills, domains, standings, { window }, groups, slots, abilities] = await Promise.all([
 		skillList(database, school.id),
 		domainList(database, school.id),
-		readStandings(database, ids, school.today),
+		readStandings(database, ids),
 		windowInView(database, school),
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
@@ -46,7 +46,7 @@ export async function classPage(
 	const reached = expectedTheta({ grade, term });
 	const whole = classwideNeeds(students, skills, standings, term);
 	const isWhole = new Set(whole.map(({ skillId }) => skillId));
-	const readyOf = new Map(ids.map((id) => [id, new Set(readyNext(graph, isMasteredIn(standings.get(id)!)))]));
+	const readyOf = new Map(ids.map((id) => [id, new Set(readyNext(graph, masteredIn(standings.get(id)!)))]));
 	const domainOf = new Map(domains.map(({ id, name }) => [id, name]));
 	const due = skills.filter((skill) => expectedTheta(skill) <= reached);
 	return {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Standing, StandingNow } from '../../core/mastery';
+import { standingNow } from '../../../../tests/standingNow';
+import type { Standing } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import type { RosterStudent } from '../people/store/roster';
 import type { Skill } from '../library/store/skills';
@@ -18,7 +19,7 @@ const student = (id: number, classId: number) =>
 		number: '',
 		tier: 1
 	}) as RosterStudent;
-const now = (standing: Standing): StandingNow => ({ standing, probability: 0.5, answers: 4, inferred: null });
+const now = (standing: Standing) => standingNow(standing);
 /** Ten students a class; the first so many of them have a gap in a skill, the rest are secure. */
 function school(gaps: Record<number, Record<number, number>>) {
 	const students = Object.keys(gaps).flatMap((classId) =>

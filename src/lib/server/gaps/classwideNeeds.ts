@@ -38,7 +38,7 @@ export function classwideNeeds(
 					className,
 					skillId: skill.id,
 					skillName: skill.shortName,
-					...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)?.standing ?? 'unseen'))
+					...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)))
 				}))
 				// Questions chosen by what a student can do are asked of those who are weak: few answers are not the class.
 				.filter(({ advice, withEvidence }) => advice !== 'none' && withEvidence >= EVIDENCE_SHARE * members.length)

@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../core/calendar';
 import { misconceptionById } from '../../core/items';
-import { isMasteredIn, rootCauses, ownOrInferred, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { ownOrInferred, shareBand, type SkillGraph, type StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import { needleMap } from './needleMap';
 import { answerHtml, mathHtml } from '../sitting';
@@ -11,10 +11,8 @@ import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { currentGroups } from '../groups';
 import { domainList, itemsAsked, skillGraph, skillList, type Skill } from '../library';
-import { evidenceFor } from '../standing';
+import { causesOf, evidenceFor } from '../standing';
 
-/** Chance that a skill is known of which nothing is. */
-const NOTHING_KNOWN = 0.5;
 /** Chains that are shown of a gap. */
 const MOST_CAUSES = 3;
 
@@ -88,19 +86,17 @@ async function cellEvidence(
 		};
 	};
 	const prerequisites = graph.prerequisites.get(skill.id)!.map(named);
-	const causes =
-		now && ownOrInferred(now) === 'gap'
-			? rootCauses(graph, skill.id, isMasteredIn(own), (id) => own.get(id)?.probability ?? NOTHING_KNOWN)
-			: [];
+	const causes = now && ownOrInferred(now) === 'gap' ? await causesOf(database, studentId, skill.id) : [];
 	return {
 		studentId,
 		skill,
 		now,
+		share: now ? shareBand(now.level, now.difficulty) : null,
 		prerequisites,
-		causes: causes.slice(0, MOST_CAUSES).map(({ skills: chain, strength }) => ({
-			strength,
+		causes: causes.slice(0, MOST_CAUSES).map(({ way, share }) => ({
+			share,
 			// From where it begins up to the skill before this one.
-			skills: chain.toReversed().map(named)
+			skills: way.toReversed().map(named)
 		})),
 		answers: answers.map((answer) => {
 			return {

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../core/calendar';
-import { isMasteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { masteredIn, readyNext, writeCell, type SkillGraph, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
 import type { Skill } from '../library';
 import { readStandings } from '../standing';
@@ -21,10 +21,10 @@ export async function needleMap(
 	graph: SkillGraph,
 	today: SchoolDate
 ): Promise<{ rows: MapRow[]; standings: Map<number, Map<number, StandingNow>> }> {
-	const standings = await readStandings(database, studentIds, today);
+	const standings = await readStandings(database, studentIds);
 	const rows = studentIds.map((id) => {
 		const own = standings.get(id)!;
-		const ready = new Set(readyNext(graph, isMasteredIn(own)));
+		const ready = new Set(readyNext(graph, masteredIn(own)));
 		let cells = '';
 		for (const skill of skills) {
 			const now = own.get(skill.id);

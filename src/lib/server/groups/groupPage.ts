@@ -33,7 +33,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		await Promise.all([
 			slotList(database, school.id),
 			skillList(database, school.id),
-			readStandings(database, ids, today),
+			readStandings(database, ids),
 			groupPauses(database, [group.id]),
 			groupHistory(database, staff, group.id, today),
 			notesOn(database, ids),

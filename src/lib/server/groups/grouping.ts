@@ -4,7 +4,6 @@ import {
 	mixedFrom,
 	needsOf,
 	problemFromStandings,
-	readiness,
 	withLimits,
 	type DraftLimits,
 	type GroupingProblem,
@@ -12,14 +11,14 @@ import {
 } from '../../core/grouping';
 import { openTimes, overlaps } from '../../core/timetable';
 import { sayMeeting } from '../../core/calendar';
-import type { SkillGraph, StandingNow } from '../../core/mastery';
+import { masteredIn, readiness, shareBand, type SkillGraph, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
 import type { School } from '../school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from '../people';
 import { type Skill, skillGraph, skillList } from '../library';
-import { readStandings } from '../standing';
+import { readStandings, schoolImportance } from '../standing';
 import { type Slot, slotList } from './timetable';
 import type { Staff } from '../request';
 
@@ -32,9 +31,9 @@ export const MOST_GROUPED = 400;
 
 /** Why a student needs a focus as much as they do. */
 export interface NeedWhy {
-	/** Chance that they know it. */
-	probability: number;
-	/** 1 when it is ready next, 0.5 when a prerequisite is only forming. */
+	/** The share of first tries that they get right, with its 80% band. */
+	share: { value: number; lower: number; upper: number };
+	/** The chance that all that comes before it is mastered. */
 	readiness: number;
 	answers: number;
 	standing: StandingNow['standing'];
@@ -85,12 +84,12 @@ export async function groupingFor(
 	const staying = groups.filter(({ id }) => !regroups.includes(id));
 	const wanted = [...new Set([...studentIds, ...regrouped.flatMap((group) => group.studentIds)])];
 	const students = await visibleAmong(database, staff, wanted.slice(0, MOST_GROUPED), school.today);
-	const [graph, standings, groupStaff] = await Promise.all([
-		skillGraph(database, school.id, skills),
+	const graph = await skillGraph(database, school.id, skills);
+	const [importance, standings, groupStaff] = await Promise.all([
+		schoolImportance(database, school, skills, graph),
 		readStandings(
 			database,
-			students.map(({ id }) => id),
-			school.today
+			students.map(({ id }) => id)
 		),
 		staffList(database, school.id, ['specialist', 'interventionist'])
 	]);
@@ -100,6 +99,7 @@ export async function groupingFor(
 		students: students.map((student) => ({
 			...student,
 			standings: standings.get(student.id)!,
+			importance: importance(student.grade),
 			currentFocusIds: staying
 				.filter((group) => group.studentIds.includes(student.id))
 				.map(({ focusSkillId }) => focusSkillId),
@@ -117,7 +117,12 @@ export async function groupingFor(
 		students,
 		slots: free,
 		skills,
-		why: Object.fromEntries(students.map((student) => [student.id, whyOf(student, standings.get(student.id)!, graph)])),
+		why: Object.fromEntries(
+			students.map((student) => [
+				student.id,
+				whyOf(student, standings.get(student.id)!, importance(student.grade), graph)
+			])
+		),
 		openTimes: openTimes(slots, []).flatMap((time) => {
 			const holders = groupStaff.filter(({ id }) => !slots.some((slot) => slot.staffId === id && overlaps(slot, time)));
 			if (holders.length === 0) return [];
@@ -178,17 +183,29 @@ function onOneFocus(
 		sizes: { ...problem.sizes, 2: MIXED_SIZE },
 		students: problem.students.map((student) => {
 			const now = standings.get(Number(student.id))!.get(focusId);
-			const value = now && now.standing !== 'secure' ? 1 - now.probability : 0;
+			const value = now && now.standing !== 'secure' ? 1 - now.mastered : 0;
 			return { ...student, tier: 2, needs: value > 0 ? { [focusId]: value } : {} };
 		})
 	};
 }
 
-function whyOf(student: RosterStudent, standings: Map<number, StandingNow>, graph: SkillGraph) {
+function whyOf(
+	student: RosterStudent,
+	standings: Map<number, StandingNow>,
+	importance: Map<number, number>,
+	graph: SkillGraph
+) {
 	const why: Record<string, NeedWhy> = {};
-	for (const skillId of needsOf(standings, graph, student.tier === 3 ? 3 : 2).keys()) {
-		const { probability, answers, standing, inferred } = standings.get(skillId)!;
-		why[skillId] = { probability, readiness: readiness(standings, graph, skillId), answers, standing, inferred };
+	const inputs = { standings, importance, tier: student.tier === 3 ? (3 as const) : (2 as const) };
+	for (const skillId of needsOf(graph, inputs).keys()) {
+		const { level, difficulty, answers, standing, inferred } = standings.get(skillId)!;
+		why[skillId] = {
+			share: shareBand(level, difficulty),
+			readiness: readiness(graph, skillId, masteredIn(standings)),
+			answers,
+			standing,
+			inferred
+		};
 	}
 	return why;
 }

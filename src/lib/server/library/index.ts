@@ -7,6 +7,7 @@ export {
 	addMaterial,
 	hideMaterial,
 	importStandards,
+	libraryRevision,
 	materialsFor,
 	shelfOf,
 	shelve,

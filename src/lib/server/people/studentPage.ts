@@ -1,7 +1,7 @@
 import { sayLevel } from '../../core/words';
 import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
-import { needsOf, readiness } from '../../core/grouping';
-import { isMasteredIn, readyNext } from '../../core/mastery';
+import { needsOf } from '../../core/grouping';
+import { masteredIn, readyNext } from '../../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement';
 import type { Database } from '../database';
 import { answerHtml, lateAnswers, mathHtml } from '../sitting';
@@ -14,7 +14,7 @@ import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
 import { scoreHistory } from '../screen';
 import { domainList, itemsAsked, skillGraph, skillList } from '../library';
-import { readStandings, standingsOnDays } from '../standing';
+import { readStandings, schoolImportance, standingsOnDays } from '../standing';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */
 const MOMENTS = 7;
@@ -42,8 +42,8 @@ export async function studentPage(database: Database, school: School, student: R
 	const [graph, now, past, scores, notes, groups, verdicts, tiers, late, series, sessions, results, reviews] =
 		await Promise.all([
 			skillGraph(database, school.id, skills),
-			readStandings(database, ids, school.today),
-			standingsOnDays(database, ids, skills, days.slice(0, -1), school.timeZone),
+			readStandings(database, ids),
+			standingsOnDays(database, ids, days.slice(0, -1)),
 			scoreHistory(database, student.id),
 			notesOn(database, ids),
 			groupsOfStudent(database, school.id, student.id),
@@ -57,18 +57,20 @@ export async function studentPage(database: Database, school: School, student: R
 		]);
 	const advice = await adviceFor(database, school, reviews);
 	const own = now.get(student.id)!;
-	const ready = new Set(readyNext(graph, isMasteredIn(own)));
-	const needs = needsOf(own, graph, student.tier === 3 ? 3 : 2);
+	const ready = new Set(readyNext(graph, masteredIn(own)));
+	const importance = await schoolImportance(database, school, skills, graph);
+	const needs = needsOf(graph, {
+		standings: own,
+		importance: importance(student.grade),
+		tier: student.tier === 3 ? 3 : 2
+	});
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
 	return {
-		// What is ready next comes before what has a prerequisite still forming; each the most needed first.
-		steps: [...needs.keys()]
-			.sort((a, b) => readiness(own, graph, b) - readiness(own, graph, a))
-			.slice(0, STEPS)
-			.map((skillId) => {
-				const { code, shortName, statement } = skillOf.get(skillId)!;
-				return { id: skillId, code, shortName, statement, now: own.get(skillId)! };
-			}),
+		// The most needed first: what is missing, can be learned next, and much depends on.
+		steps: [...needs.keys()].slice(0, STEPS).map((skillId) => {
+			const { code, shortName, statement } = skillOf.get(skillId)!;
+			return { id: skillId, code, shortName, statement, now: own.get(skillId)! };
+		}),
 		domains: domains.map(({ id, name }) => {
 			const series = scores.filter(({ domainId }) => domainId === id);
 			const latest = series.at(-1) ?? null;

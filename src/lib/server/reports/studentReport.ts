@@ -1,4 +1,4 @@
-import { isMasteredIn, readyNext } from '../../core/mastery';
+import { masteredIn, readyNext } from '../../core/mastery';
 import {
 	fromPoints,
 	localPercentile,
@@ -6,12 +6,13 @@ import {
 	shippedNorm,
 	toPoints,
 	weekOfYear,
+	yearOf,
 	workingLevel
 } from '../../core/measurement';
 import { OVERALL } from '../../core/screening';
 import type { Database } from '../database';
 import { gradeAbilities, notYetCounts, type ScreeningWindow, screenResults } from '../screen';
-import { schoolYear, type School } from '../school';
+import { schoolYears, type School } from '../school';
 import type { RosterStudent } from '../people';
 import { skillGraph, skillList } from '../library';
 import { readStandings } from '../standing';
@@ -24,15 +25,14 @@ export async function studentReports(
 	window: ScreeningWindow,
 	students: RosterStudent[]
 ) {
-	const [{ rows, domains, earlier }, skills, standings, year, notYet] = await Promise.all([
+	const [{ rows, domains, earlier }, skills, standings, years, notYet] = await Promise.all([
 		screenResults(database, school, windows, window, students),
 		skillList(database, school.id),
 		readStandings(
 			database,
-			students.map(({ id }) => id),
-			school.today
+			students.map(({ id }) => id)
 		),
-		schoolYear(database, school.id, window.opensOn),
+		schoolYears(database, school.id),
 		notYetCounts(
 			database,
 			window.id,
@@ -49,14 +49,14 @@ export async function studentReports(
 		// In points as here, so that the student's own score is among them.
 		const local = localPercentile(overall.points, peers.get(grade)!);
 		if (local !== null) return { of: 'school' as const, value: local };
-		const norm = shippedNorm(grade, weekOfYear(takenOn, window.term, year));
+		const norm = shippedNorm(grade, weekOfYear(takenOn, window.term, yearOf(takenOn, years)));
 		return { of: 'shipped norms' as const, value: percentile(fromPoints(overall.points), norm) };
 	};
 	return {
 		earlier,
 		reports: rows.map((row) => {
 			const own = standings.get(row.id)!;
-			const ready = new Set(readyNext(graph, isMasteredIn(own)));
+			const ready = new Set(readyNext(graph, masteredIn(own)));
 			return {
 				...row,
 				percentile: place(row),

@@ -1,2 +1,2 @@
 /** The school itself: its name, time zone and today, and its years and cycles. */
-export { currentCycle, findSchool, schoolYear, type School } from './store/school';
+export { currentCycle, findSchool, schoolYears, type School } from './store/school';

@@ -16,6 +16,7 @@ export {
 	type ParameterSet,
 	parameterVersions,
 	versionFor,
+	versionInUse,
 	withdrawParameters
 } from './store/parameters';
 export {

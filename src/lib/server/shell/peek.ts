@@ -36,7 +36,7 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 	] = await Promise.all([
 		domainList(database, school.id),
 		skillList(database, school.id),
-		readStandings(database, ids, today),
+		readStandings(database, ids),
 		currentGroupsOf(database, staff, student.id, today),
 		queuedSets(database, ids, today),
 		openChecks(database, ids),

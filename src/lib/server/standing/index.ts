@@ -1,12 +1,8 @@
 /** Where each student stands on each skill, worked out from the answers. */
+export { keepFieldsFresh } from './keepFresh';
+export { schoolImportance } from './importance';
+export { causesOf, readStandings, standingsOnDays, type Standings } from './standings';
 export { refreshStudents } from './store/studentSummaries';
-export {
-	addToTraces,
-	evidenceFor,
-	readStandings,
-	rebuildTraces,
-	standingsOnDays,
-	STORED_TRACE,
-	type StoredTrace
-} from './store/standings';
+export { evidenceFor } from './store/evidence';
+export { markStale } from './store/studentFields';
 export { formatFrom, type StoredFormat } from './storedFormat';

@@ -1,40 +1,48 @@
-import type { RootDatabase } from '../database';
-import { lockStudents } from '../people';
-import { readTraces, rebuildTraces, type TraceRow } from './store/standings';
+import type { Database, RootDatabase } from '../database';
+import { allStudentIds, lockStudents, schoolTimeZones } from '../people';
+import { remakeFields } from './store/studentFields';
 import { refreshSummaries, storedSummaries } from './summaries';
-import { studentsInBatches } from './traceRule';
 
-/** A trace as it is compared: to nine digits. */
-const face = (row: TraceRow) => JSON.stringify({ ...row, probability: row.probability.toFixed(9) });
+const CHUNK = 100;
+
+/** All students of a database, a hundred of a school at a time, and how many those are up to then. */
+export async function* studentsInBatches(database: Database) {
+	const schools = await schoolTimeZones(database);
+	const idsOf = await Promise.all(schools.map(({ schoolId }) => allStudentIds(database, schoolId)));
+	const total = idsOf.reduce((sum, ids) => sum + ids.length, 0);
+	let done = 0;
+	for (const ids of idsOf) {
+		for (let from = 0; from < ids.length; from += CHUNK) {
+			const some = ids.slice(from, from + CHUNK);
+			done += some.length;
+			yield { ids: some, done, total };
+		}
+	}
+}
 
 /**
- * Works out all standings anew from the answer log, and the summaries that pages count by.
+ * Works out anew what is kept of every student, from the answer log, and the summaries that pages count by.
  *
- * @returns how many traces there are, how many of them were different before, and how many summaries were
+ * @param say is told how far it has come
+ * @returns of how many students there is a field, how many of them were different though nothing had said so, and how many
+ *   summaries were
  */
 export async function rebuildEverything(
-	database: RootDatabase
-): Promise<{ total: number; changed: number; summariesChanged: number }> {
-	let [total, changed, summariesChanged] = [0, 0, 0];
-	for await (const { ids, skills, timeZone } of studentsInBatches(database)) {
-		const [before, after, summaries] = await database.transaction(async (transaction) => {
+	database: RootDatabase,
+	say: (done: number, total: number) => void = () => {}
+): Promise<{ students: number; different: number; summariesChanged: number }> {
+	let [students, different, summariesChanged] = [0, 0, 0];
+	for await (const { ids, done, total } of studentsInBatches(database)) {
+		different += await remakeFields(database, ids);
+		summariesChanged += await database.transaction(async (transaction) => {
 			await lockStudents(transaction, ids);
-			const stored = await readTraces(transaction, ids);
-			const summed = await storedSummaries(transaction, ids);
-			await rebuildTraces(transaction, ids, skills, timeZone);
+			const before = await storedSummaries(transaction, ids);
 			await refreshSummaries(transaction, ids);
-			const summedNow = await storedSummaries(transaction, ids);
-			const keys = new Set([...summed.keys(), ...summedNow.keys()]);
-			return [
-				stored,
-				await readTraces(transaction, ids),
-				[...keys].filter((key) => summed.get(key) !== summedNow.get(key)).length
-			] as const;
+			const now = await storedSummaries(transaction, ids);
+			return [...new Set([...before.keys(), ...now.keys()])].filter((key) => before.get(key) !== now.get(key)).length;
 		});
-		const faces = new Map(before.map((row) => [`${row.studentId} ${row.skillId}`, face(row)]));
-		total += after.length;
-		summariesChanged += summaries;
-		changed += after.filter((row) => faces.get(`${row.studentId} ${row.skillId}`) !== face(row)).length;
+		students = done;
+		say(done, total);
 	}
-	return { total, changed, summariesChanged };
+	return { students, different, summariesChanged };
 }

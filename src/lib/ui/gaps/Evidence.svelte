@@ -14,8 +14,10 @@
 		skill: { shortName: string; code: string; grade: number; term: number; statement: string };
 		now: StandingNow | undefined;
 		prerequisites: NamedSkill[];
-		/** Chains of prerequisites that explain a gap, strongest first, each from where it begins. */
-		causes: { strength: number; skills: NamedSkill[] }[];
+		/** The share of first tries that are right on its usual question, with its 80% band. */
+		share: { value: number; lower: number; upper: number } | null;
+		/** Prerequisites that would raise it most were they mastered, each with the way up from it, and the share now and then. */
+		causes: { share: { now: number; then: number }; skills: NamedSkill[] }[];
 		answers: {
 			on: string;
 			kind: string;
@@ -32,14 +34,14 @@
 </script>
 
 <script lang="ts">
-	import { sayLevel } from '$lib/core/words';
+	import { sayLevel, sayShare, sayShareBand } from '$lib/core/words';
 	import Needle from '../glyphs/Needle.svelte';
 	import { describeStanding } from '../glyphs/standings';
 	import { withState } from '../shell/address';
 	import { sayDay } from '$lib/core/calendar';
 
 	let { evidence }: { evidence: CellEvidence } = $props();
-	const { skill, now, prerequisites, causes, answers } = $derived(evidence);
+	const { skill, now, share, prerequisites, causes, answers } = $derived(evidence);
 </script>
 
 <section class="evidence">
@@ -47,9 +49,7 @@
 	<p>{skill.statement}.</p>
 	<p>
 		<strong>{describeStanding(now)}.</strong>
-		{#if now}<span class="soft"
-				>Chance known today: {Math.min(99, Math.max(1, Math.round(now.probability * 100)))}%</span
-			>{/if}
+		{#if share}<span class="soft">Right on its usual questions: {sayShareBand(share)}.</span>{/if}
 	</p>
 	{#if prerequisites.length}
 		<p class="soft before">
@@ -62,13 +62,13 @@
 		<div class="causes">
 			<h4>Where it begins</h4>
 			<ol>
-				{#each causes as { strength, skills }, i (i)}
+				{#each causes as { share: would, skills }, i (i)}
 					<li>
 						{#each skills as one, k (one.id)}{k ? ' → ' : ''}<a href={withState({ cell: one.id })}
 								><Needle state={one.state} inferred={one.inferred} size={16} />{one.name}</a
 							>{/each} →
 						{skill.shortName}
-						<span class="soft">explains {Math.round(100 * strength)}%</span>
+						<span class="soft">with it mastered {sayShare(would.then)} would be likely, now {sayShare(would.now)}</span>
 					</li>
 				{/each}
 			</ol>

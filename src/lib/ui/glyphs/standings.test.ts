@@ -11,7 +11,7 @@ describe('a standing in words', () => {
 	it('never calls an inferred one Secure, Forming or Gap', () => {
 		for (const inferred of ['gap', 'forming', 'secure'] as const) {
 			const said = describeStanding({ standing: 'unseen', inferred, answers: 1 });
-			expect(said).toMatch(/^Unseen \(1 answer\); .*going by the domain as a whole$/);
+			expect(said).toMatch(/^Unseen \(1 answer\); .*going by what is near$/);
 			expect(said).not.toMatch(/Secure|Forming|Gap/);
 		}
 	});
@@ -34,7 +34,7 @@ describe('a cell in words', () => {
 
 	it('is the inference where nothing was answered, and nothing where nothing is known', () => {
 		expect(describeCell({ standing: 'gap', inferred: true, answers: 0, readyNext: false, daysAgo: null })).toMatch(
-			/probably not yet known/
+			/probably not yet there/
 		);
 		expect(describeCell({ standing: 'unseen', inferred: false, answers: 0, readyNext: false, daysAgo: null })).toBe(
 			'Unseen: nothing is known yet'

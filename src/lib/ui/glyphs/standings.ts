@@ -12,14 +12,14 @@ export const standingWords: Record<NeedleState, string> = {
 	unseen: 'Unseen'
 };
 
-const inferredWords = { gap: 'probably not yet known', forming: 'could be either', secure: 'probably known' };
+const inferredWords = { gap: 'probably not yet there', forming: 'could be either', secure: 'probably there' };
 
 /** A standing in words, with what it rests on. An inferred one is never called by the name of a standing. */
 export function describeStanding(now: Pick<StandingNow, 'standing' | 'inferred' | 'answers'> | undefined): string {
 	if (!now) return 'Unseen: nothing is known yet';
 	const answers = `${plural(now.answers, 'answer')}`;
 	if (now.standing !== 'unseen') return `${standingWords[now.standing]}, from ${answers}`;
-	return `Unseen (${answers}); ${inferredWords[now.inferred ?? 'forming']}, going by the domain as a whole`;
+	return `Unseen (${answers}); ${inferredWords[now.inferred ?? 'forming']}, going by what is near`;
 }
 
 /** Days in words by how long ago they were, for the day they were last asked on: a map asks for thousands. */

@@ -1,19 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { sayChange, sayCloseCall, sayNeed, type NeedWhy } from './board';
 
-const why: NeedWhy = { probability: 0.234, readiness: 1, answers: 6, standing: 'gap', inferred: null };
+const share = { value: 0.31, lower: 0.12, upper: 0.52 };
+const why: NeedWhy = { share, readiness: 0.9, answers: 6, standing: 'gap', inferred: null };
 
 describe('what the board says', () => {
 	it('of a move: signed, and plus or minus nothing', () => {
 		expect([0.123, -0.5, 0.001].map(sayChange)).toEqual(['+0.12', '−0.50', '±0']);
 	});
 
-	it('of a need: how likely the focus is known, on what ground, and how ready', () => {
-		expect(sayNeed(why, 2)).toBe('knows it with a chance of 23%, from 6 answers; ready next');
-		// Six answers do not bear a chance of nothing.
-		expect(sayNeed({ ...why, probability: 0.004 }, 2)).toMatch(/^knows it with a chance of under 5%,/);
-		expect(sayNeed({ ...why, readiness: 0.5, inferred: 'gap', answers: 0 }, 3)).toBe(
-			'knows it with a chance of 23%, going by the domain as a whole; one prerequisite still forming, so half the weight; tier 3 weighs 1.5'
+	it('of a need: the share that is right, on what ground, and how ready', () => {
+		expect(sayNeed(why, 2)).toBe('gets about 3 of 10, between 1 and 5, from 6 answers; ready for it');
+		expect(sayNeed({ ...why, readiness: 0.34, inferred: 'gap', answers: 0 }, 3)).toBe(
+			'gets about 3 of 10, between 1 and 5, going by what is near; all that comes before it is there with a chance of 34%; tier 3 weighs 1.5'
 		);
 		expect(sayNeed(undefined, 2)).toBe('does not need this focus');
 	});

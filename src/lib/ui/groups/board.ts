@@ -1,4 +1,4 @@
-import { sayChance, signed } from '$lib/core/words';
+import { plural, sayChance, sayShareBand, signed } from '$lib/core/words';
 import type { CloseCall, DraftChange, DraftLimits, GroupingProblem, GroupKind, PossibleSlot } from '$lib/core/grouping';
 import type { Standing } from '$lib/core/mastery';
 import type { DraftGroup } from './draft.svelte';
@@ -27,7 +27,7 @@ export interface BoardSkill {
 
 /** Why a student needs a focus as much as they do. */
 export interface NeedWhy {
-	probability: number;
+	share: { value: number; lower: number; upper: number };
 	readiness: number;
 	answers: number;
 	standing: Standing;
@@ -76,13 +76,19 @@ export interface BoardNames {
 /** What a move does, in a few characters: `−0.12`, or `±0`. */
 export const sayChange = (change: number) => (Math.abs(change) < 0.005 ? '±0' : signed(change, 2));
 
+/** From this chance that all that comes before is mastered nothing more is said of it. */
+const READY = 0.8;
+
 /** Why a student needs a focus so much, in a sentence. */
 export function sayNeed(why: NeedWhy | undefined, tier: number): string {
 	if (!why) return 'does not need this focus';
-	const chance = `knows it with a chance of ${sayChance(why.probability)}`;
-	const ground = why.inferred ? 'going by the domain as a whole' : `from ${why.answers} answers`;
-	const ready = why.readiness === 1 ? 'ready next' : 'one prerequisite still forming, so half the weight';
-	return `${chance}, ${ground}; ${ready}${tier === 3 ? '; tier 3 weighs 1.5' : ''}`;
+	const share = `gets ${sayShareBand(why.share)}`;
+	const ground = why.inferred ? 'going by what is near' : `from ${plural(why.answers, 'answer')}`;
+	const ready =
+		why.readiness >= READY
+			? 'ready for it'
+			: `all that comes before it is there with a chance of ${sayChance(why.readiness)}`;
+	return `${share}, ${ground}; ${ready}${tier === 3 ? '; tier 3 weighs 1.5' : ''}`;
 }
 
 /** Who was close to another group, in a sentence. */

@@ -29,6 +29,11 @@
 			padding: 8px 12px;
 		}
 	}
+	/* What lies at the end of the page can be scrolled out from under it. */
+	:global(body):has(.bar) {
+		padding-bottom: 130px;
+		scroll-padding-bottom: 130px;
+	}
 	/* The selected student's panel stays whole beside it. */
 	:global(.body:has(> aside)) .bar {
 		right: 340px;

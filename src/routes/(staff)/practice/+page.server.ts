@@ -21,7 +21,7 @@ export async function load({ locals, url }) {
 		practiceSets(database, scope.roster, part),
 		queuedSets(database, ids, school.today),
 		skillList(database, school.id),
-		readStandings(database, ids, school.today),
+		readStandings(database, ids),
 		currentGroups(database, staff, school.today)
 	]);
 	const waiting = new Map<number, number>();

@@ -4,7 +4,7 @@ import { addDays } from '../../../core/calendar';
 import { CHECK_ITEMS } from '../../../core/items';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from './skillChecks';
 import { sittingItems } from '../../sitting/store/sittings';
-import { readStandings, standingsOnDays } from '../../standing/store/standings';
+import { readStandings, standingsOnDays } from '../../standing/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -53,10 +53,10 @@ describe('skill checks', () => {
 		const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 		expect(await beginCheck(small.database, check, small.skills, NOW)).toBe(sittingId);
 		expect(await sittingItems(small.database, sittingId)).toHaveLength(CHECK_ITEMS);
-		const before = (await readStandings(small.database, seen(4), TODAY)).get(4)!.get(skillId)!;
+		const before = (await readStandings(small.database, seen(4))).get(4)!.get(skillId)!;
 		expect(before.standing).toBe('unseen');
 		await small.answerAll(4, sittingId, () => true);
-		const after = (await readStandings(small.database, seen(4), TODAY)).get(4)!.get(skillId)!;
+		const after = (await readStandings(small.database, seen(4))).get(4)!.get(skillId)!;
 		expect(after).toMatchObject({ standing: 'secure', answers: CHECK_ITEMS, inferred: null, lastOn: TODAY });
 		expect(await openChecks(small.database, seen(4))).toEqual([]);
 	});
@@ -83,14 +83,12 @@ describe('standings on earlier days', () => {
 		const sittingId = await beginCheck(small.database, check, small.skills, NOW);
 		await small.answerAll(7, sittingId, () => false);
 		const days = [addDays(TODAY, -1), TODAY, addDays(TODAY, 1)];
-		const found = await standingsOnDays(small.database, seen(7), small.skills, days, small.school.timeZone);
+		const found = await standingsOnDays(small.database, seen(7), days);
 		const on = (day: string) => found.get(day)!.get(7)!.get(skillId);
-		expect(on(days[0])).toBeUndefined();
+		expect(on(days[0])).toMatchObject({ standing: 'unseen', answers: 0 });
 		for (const day of days.slice(1))
-			expect(on(day)).toEqual((await readStandings(small.database, seen(7), day)).get(7)!.get(skillId));
+			expect(on(day)).toEqual((await readStandings(small.database, seen(7))).get(7)!.get(skillId));
 		expect(on(TODAY)!.standing).toBe('gap');
-		expect(await standingsOnDays(small.database, [], small.skills, days, 'UTC')).toEqual(
-			new Map(days.map((day) => [day, new Map()]))
-		);
+		expect(await standingsOnDays(small.database, [], days)).toEqual(new Map(days.map((day) => [day, new Map()])));
 	});
 });

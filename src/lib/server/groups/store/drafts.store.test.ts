@@ -1,3 +1,4 @@
+import { packField, unpackField } from '../../../core/mastery';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
@@ -130,11 +131,17 @@ describe('what groups are suggested from', () => {
 
 	it('of mixed groups are one focus, with who has it secure as those who can help', async () => {
 		const focusId = small.skills[0].id;
-		await small.database.run(
-			`UPDATE skill_trace SET probability = 0.99, answers = 6, days = 2, largest_sitting = 5, last_on = ?
-			WHERE student_id = 2 AND skill_id = ?`,
-			[TODAY, focusId]
+		const [secure] = await small.database.rows<{ packed: Buffer }>(
+			'SELECT packed FROM student_field WHERE student_id = 2'
 		);
+		const sure = unpackField(secure.packed).map((skill) =>
+			skill.skillId === focusId
+				? { ...skill, level: { mean: 4, standardError: 0.3 }, answers: 6, isEnough: true }
+				: skill
+		);
+		await small.database.run('UPDATE student_field SET packed = ? WHERE student_id = 2', [
+			Buffer.from(packField(sure))
+		]);
 		const { problem, helperIds } = await setting({ kind: 'mixed', focusId });
 		expect(helperIds).toEqual(['2']);
 		expect(problem.students.map(({ needs }) => Object.keys(needs))).toEqual([[String(focusId)], [], [String(focusId)]]);

@@ -1,4 +1,4 @@
-import { formatOf, itemFrom, type Item, type ItemKey, type ItemSeed } from '../../../core/items';
+import { extraDigits, formatOf, itemFrom, type Item, type ItemKey, type ItemSeed } from '../../../core/items';
 import type { Database, RootDatabase } from '../../database';
 
 /** Questions that are remembered, some tens of megabytes; then all are forgotten. They never change. */
@@ -17,7 +17,7 @@ const CHUNK = 2_000;
 export async function keepItems<Seed extends Omit<ItemSeed, 'skillCode'>>(
 	database: Database,
 	seeds: Seed[]
-): Promise<(Seed & { edition: number; kind: string; options: number | null })[]> {
+): Promise<(Seed & { edition: number; kind: string; options: number | null; digits: number })[]> {
 	const items = seeds.map(({ familyId, seed }) => itemFrom(familyId, seed));
 	const byName = new Map(items.map((item) => [nameOf(item), item]));
 	const names = [...byName.keys()];
@@ -36,7 +36,7 @@ export async function keepItems<Seed extends Omit<ItemSeed, 'skillCode'>>(
 	return seeds.map((seed, i) => {
 		const { edition, response } = items[i];
 		const { kind, options } = formatOf(response);
-		return { ...seed, edition, kind, options: options ?? null };
+		return { ...seed, edition, kind, options: options ?? null, digits: extraDigits(items[i]) };
 	});
 }
 
@@ -84,14 +84,34 @@ export async function keepItemsOfBefore(database: RootDatabase, say: (line: stri
 		);
 		if (rows.length === 0) return;
 		await database.transaction(async (transaction) => {
-			for (const { familyId, seed, edition, kind, options } of await keepItems(transaction, rows)) {
+			for (const { familyId, seed, edition, kind, options, digits } of await keepItems(transaction, rows)) {
 				await transaction.run(
-					`UPDATE sitting_item SET edition = ?, kind = ?, options = ?
+					`UPDATE sitting_item SET edition = ?, kind = ?, options = ?, digits = ?
 					WHERE edition IS NULL AND family_id = ? AND seed = ?`,
-					[edition, kind, options, familyId, seed]
+					[edition, kind, options, digits, familyId, seed]
 				);
 			}
 		});
 		say(`Questions kept as they were asked: ${(done += rows.length)}`);
+	}
+}
+
+/** Counts the digits of questions that were kept before their digits were. Can be cut short and gone on with. */
+export async function countDigitsOfBefore(database: RootDatabase, say: (line: string) => void): Promise<void> {
+	for (let done = 0; ;) {
+		const rows = await database.rows<ItemKey>(
+			`SELECT DISTINCT some.family_id AS familyId, some.seed, some.edition
+			FROM (SELECT family_id, seed, edition FROM sitting_item WHERE digits IS NULL AND edition IS NOT NULL LIMIT 5000)
+				AS some`
+		);
+		if (rows.length === 0) return;
+		await database.transaction(async (transaction) => {
+			for (const { familyId, seed, edition, item } of await itemsAsked(transaction, rows))
+				await transaction.run(
+					'UPDATE sitting_item SET digits = ? WHERE edition = ? AND family_id = ? AND seed = ? AND digits IS NULL',
+					[extraDigits(item), edition, familyId, seed]
+				);
+		});
+		say(`Digits of questions counted: ${(done += rows.length)}`);
 	}
 }

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { keptOf } from '../../../../../tests/keptOf';
 import { shippedFramework } from '../../../../../framework/shipped';
 import type { Framework } from '../../../core/interchange/framework';
 import { changeFramework, taughtFramework } from './frameworks';
@@ -7,7 +8,6 @@ import { libraryRevision } from './library';
 import { assignSet, queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
-import { readTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');
@@ -99,7 +99,7 @@ describe('a school that brings in skills', () => {
 		expect(now).toMatchObject({ code: small.skills[0].code, statement: 'Said better' });
 		const [set] = await queuedSets(small.database, seen(1), TODAY);
 		expect(set).toMatchObject({ id: setId, skillId: now.id, skillCode: now.code, answered: 1 });
-		expect((await readTraces(small.database, [1])).find(({ skillId }) => skillId === now.id)!.answers).toBe(1);
+		expect((await keptOf(small.database, [1])).find(({ skillId }) => skillId === now.id)!.answers).toBe(1);
 	});
 
 	it('changes its own copy the next time, and makes no second one', async () => {

@@ -38,12 +38,11 @@ export async function currentCycle(database: Database, schoolId: number, today: 
 	return row && { ...row, endsOn: addDays(row.startsOn, 7 * row.weeks - 1) };
 }
 
-/** The school year a day lies in; null where nobody has said when it begins and ends. */
-export async function schoolYear(database: Database, schoolId: number, day: SchoolDate): Promise<SchoolYear | null> {
-	return database.row<SchoolYear>(
+/** The years of a school of which somebody has said when they begin and end, newest first. */
+export async function schoolYears(database: Database, schoolId: number): Promise<SchoolYear[]> {
+	return database.rows<SchoolYear>(
 		`SELECT starts_on AS startsOn, ends_on AS endsOn FROM school_year
-		WHERE school_id = ? AND starts_on <= ? AND ends_on >= ?
-		ORDER BY starts_on DESC LIMIT 1`,
-		[schoolId, day, day]
+		WHERE school_id = ? ORDER BY starts_on DESC`,
+		[schoolId]
 	);
 }

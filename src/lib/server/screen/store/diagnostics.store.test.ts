@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { keptOf } from '../../../../../tests/keptOf';
 import { beginDiagnostic } from '../../sitting/store/adaptiveSittings';
 import { decideTrust, type TrustDecision } from './diagnostics';
 import { windowScores } from './scores';
 import { sittingItems, windowSittings } from '../../sitting/store/sittings';
-import { readTraces } from '../../standing/store/standings';
 import { screeningWindows } from './windows';
 import type { Staff } from '../../request/viewer';
 
@@ -20,7 +20,7 @@ const sit = async (studentId: number, attempt = 1) =>
 const boardOf = async (studentId: number) => (await windowSittings(small.database, 2, seen(studentId))).get(studentId)!;
 const scoresOf = async (studentId: number) => (await windowScores(small.database, 2, seen(studentId))).get(studentId);
 const answersOf = async (studentId: number) =>
-	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
+	(await keptOf(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
 
 const decideAs = (staff: Staff, sittingId: number, decision: TrustDecision) =>
 	decideTrust(small.database, staff, { sittingId, decision }, small.skills, small.school, NOW);

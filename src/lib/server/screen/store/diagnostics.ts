@@ -7,7 +7,7 @@ import { parameterSet } from './parameters';
 import { refreshPlaces } from './places';
 import type { Trust } from '../../../core/screening';
 import { domainList, type Skill } from '../../library';
-import { rebuildTraces } from '../../standing';
+import { markStale } from '../../standing';
 
 /** A finished sitting of a diagnostic; of a resit, the sitting it belongs to is `baseId`. */
 interface Diagnostic {
@@ -97,8 +97,7 @@ export async function finishDiagnostic(
 	database: Database,
 	sittingId: number,
 	skills: Skill[],
-	school: { timeZone: string },
-	rebuild = true
+	school: { timeZone: string }
 ): Promise<void> {
 	const diagnostic = await lockFinished(database, sittingId);
 	if (!diagnostic || diagnostic.trust !== 'open') return;
@@ -113,7 +112,7 @@ export async function finishDiagnostic(
 	if (diagnostic.baseId !== sittingId) await setTrust(database, diagnostic.baseId, 'kept');
 	await writeScores(database, diagnostic, found, school);
 	await refreshPlaces(database, diagnostic.windowId, [diagnostic.studentId]);
-	if (rebuild) await rebuildTraces(database, [diagnostic.studentId], skills, school.timeZone);
+	await markStale(database, [diagnostic.studentId]);
 }
 
 async function writeScores(
@@ -197,7 +196,7 @@ export async function decideTrust(
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [baseId]);
 		}
 		await refreshPlaces(transaction, diagnostic.windowId, [studentId]);
-		await rebuildTraces(transaction, [studentId], skills, school.timeZone);
+		await markStale(transaction, [studentId]);
 		await audit(transaction, staff, at, `sitting ${decision}`, { sitting: sittingId, domain: domainId ?? undefined });
 		return { studentId, windowId: diagnostic.windowId };
 	});

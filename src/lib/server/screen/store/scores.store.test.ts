@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { keptOf } from '../../../../../tests/keptOf';
 import { countRoster } from '../../people';
 import { belowTheLine } from './places';
 import { existingImports, importScores, overallAbilities, windowScores } from './scores';
 import { domainList } from '../../library/store/skills';
-import { readTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -45,14 +45,21 @@ describe('imported scores', () => {
 
 	it('move what is inferred of skills without answers, and are no evidence', async () => {
 		const [first] = await domainList(small.database, small.school.id);
-		const inDomain = (await readTraces(small.database, [2])).filter(
+		const inDomain = (await keptOf(small.database, [2])).filter(
 			({ skillId }) => small.skills.find(({ id }) => id === skillId)!.domainId === first.id
 		);
-		expect(new Set(inDomain.map(({ probability }) => probability))).toEqual(new Set([0.5]));
+		const others = (await keptOf(small.database, [2])).filter(
+			({ skillId }) => !inDomain.some((one) => one.skillId === skillId)
+		);
 		await bring(score({ studentId: 2, domainId: first.id, theta: 3 }));
-		const after = (await readTraces(small.database, [2])).find(({ skillId }) => skillId === small.skills[0].id)!;
-		expect(after.probability).toBeGreaterThan(0.8);
-		expect(after.answers).toBe(0);
+		const after = new Map((await keptOf(small.database, [2])).map((row) => [row.skillId, row]));
+		const rise = (rows: typeof inDomain) =>
+			rows.reduce((sum, { skillId, level }) => sum + after.get(skillId)!.level.mean - level.mean, 0) / rows.length;
+		expect(rise(inDomain)).toBeGreaterThan(1);
+		// What is general goes along.
+		expect(rise(others)).toBeGreaterThan(0.5);
+		expect(rise(others)).toBeLessThan(rise(inDomain));
+		expect([...after.values()].every(({ answers }) => answers === 0)).toBe(true);
 	});
 
 	it('give each student’s newest ability, our own diagnostic before another of the same day', async () => {

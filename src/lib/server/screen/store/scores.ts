@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
-import { rebuildTraces } from '../../standing';
+import { markStale } from '../../standing';
 import type { Skill } from '../../library';
 import { refreshPlaces } from './places';
 
@@ -142,7 +142,7 @@ export async function importScores(
 			])
 		);
 		await refreshPlaces(transaction, windowId, studentIds);
-		await rebuildTraces(transaction, studentIds, skills, timeZone);
+		await markStale(transaction, studentIds);
 		await audit(transaction, staff, at, 'import scores', {
 			window: windowId,
 			source,

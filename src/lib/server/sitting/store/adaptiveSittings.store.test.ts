@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
+import { remakeFields } from '../../standing/store/studentFields';
+import { keptOf } from '../../../../../tests/keptOf';
 import { itemFrom } from '../../../core/items';
 import { RESIT_ITEMS } from '../../../core/screening';
 import { beginDiagnostic } from './adaptiveSittings';
@@ -7,7 +9,6 @@ import { decideTrust, endSitting, type TrustDecision } from '../../screen/store/
 import { windowScores } from '../../screen/store/scores';
 import { answersSince, openItem, sittingItems, windowSittings } from './sittings';
 import { skillList } from '../../library/store/skills';
-import { readTraces, rebuildTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -24,7 +25,7 @@ const scoresOf = async (studentId: number) => (await windowScores(small.database
 const domainScore = async (studentId: number, domainId: number) =>
 	(await scoresOf(studentId))!.find((score) => score.domainId === domainId)!.theta;
 const evidenceOf = async (studentId: number) =>
-	(await readTraces(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
+	(await keptOf(small.database, [studentId])).reduce((sum, row) => sum + row.answers, 0);
 const decide = (sittingId: number, decision: TrustDecision, domainId?: number) =>
 	decideTrust(small.database, specialist, { sittingId, decision, domainId }, small.skills, small.school, NOW);
 const domainOf = new Map<string, number>();
@@ -178,8 +179,7 @@ describe('a domain sat again', () => {
 		expect(await board(5)).toMatchObject({ id: sitting, trust: 'kept' });
 		expect(await domainScore(5, domainId)).toBeGreaterThan(low + 0.5);
 		expect(await evidenceOf(5)).toBe(total - inDomain + RESIT_ITEMS);
-		await rebuildTraces(small.database, [5], small.skills, small.school.timeZone);
-		expect(await evidenceOf(5)).toBe(total - inDomain + RESIT_ITEMS);
+		expect(await remakeFields(small.database, [5])).toBe(0);
 	});
 
 	it('set aside leaves its sitting to be decided about', async () => {

@@ -1,13 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../../tests/smallSchool';
+import { fieldCode, schoolField } from '../../standing/schoolField';
+import { answersOf } from '../../standing/store/evidence';
+import { remakeFields } from '../../standing/store/studentFields';
+import { keptOf } from '../../../../../tests/keptOf';
 import { itemFrom } from '../../../core/items';
 import { storeAnswers } from './answers';
 import { assignSet, queuedSets } from '../../practice/store/practice';
 import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice, findSitting, sittingItems } from './sittings';
-import { readTraces, rebuildTraces } from '../../standing/store/standings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -23,8 +26,8 @@ async function openSet(studentId = 1, skill = small.skills[3]) {
 	return { skill, set: queued, sittingId: await beginPractice(database, studentId, queued, skills, NOW) };
 }
 
-const traceOf = async (skillId: number, studentId = 1) =>
-	(await readTraces(small.database, [studentId])).find((row) => row.skillId === skillId)!;
+const keptSkill = async (skillId: number, studentId = 1) =>
+	(await keptOf(small.database, [studentId])).find((row) => row.skillId === skillId)!;
 
 async function itemAt(sittingId: number, position = 0) {
 	const place = (await sittingItems(small.database, sittingId))[position];
@@ -108,14 +111,14 @@ describe('answers', () => {
 
 	it('count the first try only, and bring the standing up to date in the same step', async () => {
 		const { skill, sittingId } = await openSet();
-		const before = await traceOf(skill.id);
+		const before = await keptSkill(skill.id);
 		const item = await itemAt(sittingId);
 		await small.answer(1, sittingId, { response: item.expectedErrors[0].answer });
-		const failed = await traceOf(skill.id);
+		const failed = await keptSkill(skill.id);
 		expect(failed.answers).toBe(before.answers + 1);
-		expect(failed.correct).toBe(before.correct);
+		expect(failed.level.mean).toBeLessThan(before.level.mean);
 		await small.answer(1, sittingId, { response: item.key, attempt: 2 });
-		expect(await traceOf(skill.id)).toEqual(failed);
+		expect(await keptSkill(skill.id)).toEqual(failed);
 	});
 
 	it('name the wrong idea in the log', async () => {
@@ -204,40 +207,40 @@ describe('answers', () => {
 		await send(1, 30, true);
 		await send(2, 10, false);
 		await send(3, 40, true);
-		const found = await traceOf(skill.id, 4);
-		await rebuildTraces(small.database, [4], small.skills, small.school.timeZone);
-		const rebuilt = await traceOf(skill.id, 4);
-		expect(found.probability).toBeCloseTo(rebuilt.probability, 9);
-		expect({ ...found, probability: 0 }).toEqual({ ...rebuilt, probability: 0 });
+		const found = await keptSkill(skill.id, 4);
+		expect(await remakeFields(small.database, [4])).toBe(0);
+		expect(found.answers).toBe(4);
+		// In the order they were given: two wrong, then two right.
+		const school = await schoolField(small.database, small.school.id);
+		const given = (await answersOf(small.database, school, [4], small.school.timeZone)).get(4)!;
+		expect(given.filter(({ skill: code }) => code === fieldCode(skill.id)).map(({ correct }) => correct)).toEqual([
+			false,
+			false,
+			true,
+			true
+		]);
 	});
 
-	it('to two sittings at once on a skill without a trace both count', async () => {
+	it('to two sittings at once on a skill both count', async () => {
 		const skill = small.skills[9];
 		const open = await Promise.all([openSet(3, skill), openSet(3, skill)]);
 		for (let round = 0; round < 5; round++) {
-			await small.database.run('DELETE FROM skill_trace WHERE student_id = 3 AND skill_id = ?', [skill.id]);
-			await Promise.all(
-				open.map(async ({ sittingId }) =>
+			await Promise.all([
+				...open.map(async ({ sittingId }) =>
 					small.answer(3, sittingId, { position: round, response: (await itemAt(sittingId, round)).key })
-				)
-			);
-			expect((await traceOf(skill.id, 3)).answers).toBe(2 * (round + 1));
+				),
+				// Whoever reads meanwhile makes nothing fresh that is not.
+				keptSkill(skill.id, 3)
+			]);
+			expect((await keptSkill(skill.id, 3)).answers).toBe(2 * (round + 1));
 		}
 	});
 
 	it('give the same standings when everything is worked out anew from the log', async () => {
 		const ids = [1, 2, 3, 4];
-		const sorted = async () =>
-			(await readTraces(small.database, ids)).sort((a, b) => a.studentId - b.studentId || a.skillId - b.skillId);
-		const before = await sorted();
-		await rebuildTraces(small.database, ids, small.skills, small.school.timeZone);
-		const after = await sorted();
-		expect(after.length).toBe(before.length);
-		after.forEach((row, i) =>
-			expect({ ...row, probability: row.probability.toFixed(9) }).toEqual({
-				...before[i],
-				probability: before[i].probability.toFixed(9)
-			})
-		);
+		const before = await keptOf(small.database, ids);
+		expect(before.reduce((sum, { answers }) => sum + answers, 0)).toBeGreaterThan(10);
+		expect(await remakeFields(small.database, ids)).toBe(0);
+		expect(await keptOf(small.database, ids)).toEqual(before);
 	});
 });

@@ -1,20 +1,12 @@
-import { schoolDateOf } from '../../../core/calendar';
 import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
-import type { ResponseFormat } from '../../../core/measurement';
+import type { SittingKind } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from '../../screen';
-import type { SittingKind } from '../../../core/mastery';
+
 import { itemsAsked, type Skill, skillList } from '../../library';
-import {
-	addToTraces,
-	formatFrom,
-	refreshStudents,
-	STORED_TRACE,
-	type StoredFormat,
-	type StoredTrace
-} from '../../standing';
+import { markStale, refreshStudents } from '../../standing';
 
 export interface IncomingAnswer {
 	/** Made by the client, so that sending again stores nothing twice. */
@@ -55,7 +47,7 @@ interface Judged {
 	index: number;
 }
 
-interface AskedQuestion extends StoredTrace, ItemKey {
+interface AskedQuestion extends ItemKey {
 	sittingId: number;
 	studentId: number;
 	schoolId: number;
@@ -66,28 +58,23 @@ interface AskedQuestion extends StoredTrace, ItemKey {
 	answeredBefore: number;
 	startedAt: Date;
 	skillId: number;
-	/** How it is answered, as evidence takes it. */
-	format: ResponseFormat;
 	/** As it was asked. */
 	item: Item;
 }
 
 /**
- * The questions that answers are to, with the traces they bear on. All are locked until the end, in order of their keys,
- * so that two transactions seldom wait for each other in a circle. The student is locked too: of a student's two
- * sittings on a skill that has no trace yet, each would otherwise miss the other's answers.
+ * The questions that answers are to. All are locked until the end with their students, in order of their keys, so that two
+ * transactions seldom wait for each other in a circle.
  */
 async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Promise<Map<string, AskedQuestion>> {
-	const rows = await transaction.rows<Omit<AskedQuestion, 'format' | 'item'> & StoredFormat>(
+	const rows = await transaction.rows<Omit<AskedQuestion, 'item'>>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, student.school_id AS schoolId,
 			sitting.kind, sitting.adaptive, sitting.started_at AS startedAt,
 			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
-			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition,
-			item.kind AS answerKind, item.options, ${STORED_TRACE}
+			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
 		JOIN student ON student.id = sitting.student_id
-		LEFT JOIN skill_trace AS trace ON trace.student_id = sitting.student_id AND trace.skill_id = item.skill_id
 		WHERE (item.sitting_id, item.position) IN (?)
 		ORDER BY item.sitting_id, item.position
 		FOR UPDATE`,
@@ -95,9 +82,7 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	);
 	// The questions themselves never change, and many students share one: they are read without a lock.
 	const places = await itemsAsked(transaction, rows);
-	return new Map(
-		places.map((place) => [`${place.sittingId} ${place.position}`, { ...place, format: formatFrom(place) }])
-	);
+	return new Map(places.map((place) => [`${place.sittingId} ${place.position}`, place]));
 }
 
 /**
@@ -187,8 +172,8 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 }
 
 /**
- * Stores answers, in one transaction, and brings what follows from them up to date: progress of the sittings, traces,
- * and the scores of a diagnostic that ends. Sending the same answer again changes nothing. Only first tries count, and
+ * Stores answers, in one transaction, and brings what follows from them up to date: progress of the sittings
+ * and the scores of a diagnostic that ends; standings are marked to be made anew. Sending the same answer again changes nothing. Only first tries count, and
  * only while the sitting is open.
  *
  * @returns what became of each answer, in their order
@@ -236,25 +221,9 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 
 		const firstTries = fresh.filter(({ answer }) => answer.attempt === 1);
 		if (firstTries.length === 0) return results;
-		await addToTraces(
+		await markStale(
 			transaction,
-			firstTries
-				.filter(({ place }) => place.kind !== 'diagnostic')
-				.map(({ answer, place, judged, given }) => ({
-					studentId: answer.studentId,
-					skillId: place.skillId,
-					timeZone: answer.timeZone,
-					before: place,
-					evidence: {
-						correct: judged.correct,
-						on: schoolDateOf(given, answer.timeZone),
-						at: given,
-						format: place.format,
-						notYet: answer.response === null,
-						source: place.kind,
-						sittingId: answer.sittingId
-					}
-				}))
+			firstTries.filter(({ place }) => place.kind !== 'diagnostic').map(({ answer }) => answer.studentId)
 		);
 		await moveOn(transaction, firstTries);
 		return results;

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { remakeFields } from '../../standing/store/studentFields';
+import { keptOf } from '../../../../../tests/keptOf';
 import { addDays } from '../../../core/calendar';
 import { itemFrom } from '../../../core/items';
 import { storeAnswers, type Stored } from './answers';
@@ -12,7 +14,6 @@ import { assignSet, queuedSets, withdrawSet } from '../../practice/store/practic
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../gaps/store/skillChecks';
-import { readTraces, rebuildTraces } from '../../standing/store/standings';
 import { moveWindow, noteStudents } from '../../screen/store/windows';
 
 let small: SmallSchool;
@@ -120,9 +121,9 @@ describe('work outside its time', () => {
 		for (let i = 0; i < 6; i++) await answerNext(3, sittingId, NOW, NOW);
 		await endSitting(small.database, specialist, sittingId, small.skills, small.school, later(1));
 		await expectClosed(3, sittingId, 'ended by staff', later(1));
-		const [before] = [await readTraces(small.database, [3])];
-		await rebuildTraces(small.database, [3], small.skills, small.school.timeZone);
-		expect(await readTraces(small.database, [3])).toEqual(before);
+		const before = await keptOf(small.database, [3]);
+		expect(await remakeFields(small.database, [3])).toBe(0);
+		expect(await keptOf(small.database, [3])).toEqual(before);
 	});
 
 	it('is refused once a set or a check is taken back', async () => {

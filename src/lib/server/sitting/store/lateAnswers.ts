@@ -2,7 +2,7 @@ import type { Given, ItemKey } from '../../../core/items';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { ClosedBy } from './closings';
-import type { SittingKind } from '../../../core/mastery';
+import type { SittingKind } from '../../../core/measurement';
 
 /** An answer that came after its work was closed, though the device says that it was given before. */
 interface LateAnswer extends ItemKey {

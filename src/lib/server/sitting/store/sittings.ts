@@ -1,7 +1,7 @@
 import { PROBE_ITEMS } from '../../../core/growth';
 import { itemsForSkill, probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
 import type { Doubt } from '../../../core/measurement';
-import type { SittingKind } from '../../../core/mastery';
+import type { SittingKind } from '../../../core/measurement';
 import type { Trust } from '../../../core/screening';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
@@ -101,11 +101,11 @@ export async function writeItems(
 ): Promise<void> {
 	const kept = await keepItems(transaction, items);
 	await transaction.insertMany(
-		`INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed, edition, kind, options)
+		`INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed, edition, kind, options, digits)
 		VALUES ?`,
-		kept.map(({ skillId, familyId, seed, edition, kind, options }, i) => [
+		kept.map(({ skillId, familyId, seed, edition, kind, options, digits }, i) => [
 			...[sittingId, from + i, skillId],
-			...[familyId, seed, edition, kind, options]
+			...[familyId, seed, edition, kind, options, digits]
 		])
 	);
 }

@@ -9,7 +9,7 @@ import { visibleAmong } from '$lib/server/people';
 import { CHECK_ITEMS } from '$lib/core/items';
 import { assignChecks, MOST_CHECKED, openChecks, withdrawChecks } from '$lib/server/gaps';
 import { skillGraph, skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/standing';
+import { readStandings, schoolImportance } from '$lib/server/standing';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'assign skill checks');
@@ -21,9 +21,10 @@ export async function load({ locals, url }) {
 	const ids = students.map((student) => student.id);
 	const all = await skillList(database, school.id);
 	const skills = all.filter(({ code }) => hasItems(code));
-	const [graph, standings, open] = await Promise.all([
-		skillGraph(database, school.id, all),
-		readStandings(database, ids, school.today),
+	const graph = await skillGraph(database, school.id, all);
+	const [importance, standings, open] = await Promise.all([
+		schoolImportance(database, school, all, graph),
+		readStandings(database, ids),
 		openChecks(database, ids)
 	]);
 	const asked = idIn(url, 'skill');
@@ -32,7 +33,12 @@ export async function load({ locals, url }) {
 		students: students.map((student) => {
 			const own = standings.get(student.id)!;
 			const waiting = open.filter(({ studentId }) => studentId === student.id).flatMap(({ skillIds }) => skillIds);
-			const proposed = asked !== null ? [asked] : skillsToCheck(own, graph, student.tier === 3 ? 3 : 2, MOST_CHECKED);
+			const needs = {
+				standings: own,
+				importance: importance(student.grade),
+				tier: student.tier === 3 ? (3 as const) : (2 as const)
+			};
+			const proposed = asked !== null ? [asked] : skillsToCheck(graph, needs, MOST_CHECKED);
 			return {
 				...student,
 				proposed: proposed.filter((skillId) => can.has(skillId) && !waiting.includes(skillId)),

@@ -16,7 +16,7 @@ export async function load({ locals, url }) {
 	const [domains, skills, standings] = await Promise.all([
 		domainList(database, school.id),
 		skillList(database, school.id),
-		readStandings(database, ids, school.today)
+		readStandings(database, ids)
 	]);
 	if (domains.length === 0) error(404, 'There are no domains to show a progression of.');
 	const domain = domains.find(({ id }) => String(id) === url.searchParams.get('domain')) ?? domains[0];

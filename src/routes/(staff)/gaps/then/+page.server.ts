@@ -21,10 +21,7 @@ export async function load({ locals, url }) {
 	const asked = dayIn(url, 'then');
 	const start = cycle && cycle.startsOn < school.today ? cycle.startsOn : addDays(school.today, -28);
 	const then = asked && asked < school.today ? asked : start;
-	const [now, earlier] = await Promise.all([
-		readStandings(database, ids, school.today),
-		standingsOnDays(database, ids, skills, [then], school.timeZone)
-	]);
+	const [now, earlier] = await Promise.all([readStandings(database, ids), standingsOnDays(database, ids, [then])]);
 	const before = earlier.get(then)!;
 	const counts: Record<StandingChange, number> = {
 		risen: 0,

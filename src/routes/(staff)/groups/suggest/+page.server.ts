@@ -8,7 +8,7 @@ import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
 import { MOST_CHECKED, openChecks } from '$lib/server/gaps';
 import { skillGraph } from '$lib/server/library';
-import { readStandings } from '$lib/server/standing';
+import { readStandings, schoolImportance } from '$lib/server/standing';
 import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url }) {
@@ -19,10 +19,11 @@ export async function load({ locals, url }) {
 	const choices = draft?.choices ?? choicesOf(url);
 	const setting = await groupingFor(database, staff, school, choices);
 	const ids = setting.students.map((student) => student.id);
-	const [cycle, graph, standings, waiting] = await Promise.all([
+	const graph = await skillGraph(database, school.id, setting.skills);
+	const [cycle, importance, standings, waiting] = await Promise.all([
 		currentCycle(database, school.id, school.today),
-		skillGraph(database, school.id, setting.skills),
-		readStandings(database, ids, school.today),
+		schoolImportance(database, school, setting.skills, graph),
+		readStandings(database, ids),
 		openChecks(database, ids)
 	]);
 	const { endsOn, reviewOn } = cycleDates(cycle, school.today);
@@ -43,7 +44,12 @@ export async function load({ locals, url }) {
 		},
 		/** Students whose needs rest on little evidence, with the skills that a short check would confirm. */
 		thin: setting.students.flatMap((student) => {
-			const skillIds = skillsToCheck(standings.get(student.id)!, graph, student.tier === 3 ? 3 : 2, MOST_CHECKED);
+			const needs = {
+				standings: standings.get(student.id)!,
+				importance: importance(student.grade),
+				tier: student.tier === 3 ? (3 as const) : (2 as const)
+			};
+			const skillIds = skillsToCheck(graph, needs, MOST_CHECKED);
 			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
 		}),
 		waiting: waiting.map(({ studentId }) => studentId),

@@ -32,7 +32,7 @@ export async function load({ locals, url }) {
 		visibleAmong(database, staff, ids, school.today),
 		meetingRecords(database, staff, groupIds, { from: on, until: on, today: school.today }),
 		groupPauses(database, groupIds),
-		readStandings(database, ids, school.today)
+		readStandings(database, ids)
 	]);
 	const visible = new Map(students.map((student) => [student.id, student]));
 	return {

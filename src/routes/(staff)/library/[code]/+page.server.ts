@@ -42,7 +42,7 @@ export async function load({ locals, url, params }) {
 	const [domains, graph, standings, sets, materials, standards, shelf, choices] = await Promise.all([
 		domainList(database, school.id),
 		skillGraph(database, school.id, skills),
-		readStandings(database, ids, school.today),
+		readStandings(database, ids),
 		practiceSets(database, scope.roster, { from: 0, most: SETS_SHOWN, skillId: skill.id }),
 		materialsFor(database, school.id, skill.id),
 		standardsOfSkill(database, school.id, skill.id),

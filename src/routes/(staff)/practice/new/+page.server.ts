@@ -10,7 +10,7 @@ import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffP
 import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
 import { assignSet, practiceDue } from '$lib/server/practice';
-import { readStandings } from '$lib/server/standing';
+import { readStandings, schoolImportance } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';
 
@@ -51,17 +51,17 @@ export async function load({ locals, url }) {
 		skillList(database, school.id)
 	]);
 	const graph = await skillGraph(database, school.id, allSkills);
+	const importance = await schoolImportance(database, school, allSkills, graph);
 	const standings = await readStandings(
 		database,
-		students.map((student) => student.id),
-		school.today
+		students.map((student) => student.id)
 	);
 	const skills = allSkills.filter(({ code }) => hasItems(code));
 	// Skills most needed by these students come first; a group's own focus before all.
 	const total = new Map<number, number>();
 	for (const student of students) {
-		for (const [skillId, value] of needsOf(standings.get(student.id)!, graph, 2))
-			total.set(skillId, (total.get(skillId) ?? 0) + value);
+		const needs = { standings: standings.get(student.id)!, importance: importance(student.grade), tier: 2 as const };
+		for (const [skillId, value] of needsOf(graph, needs)) total.set(skillId, (total.get(skillId) ?? 0) + value);
 	}
 	const practiced = new Set(skills.map((skill) => skill.id));
 	const offered = [...total]

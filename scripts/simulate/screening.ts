@@ -3,7 +3,7 @@
  * shipped item bank. Prints whether scores are as good as they claim, how long sittings are, how often each kind of
  * question is seen, and what the trust checks find.
  */
-import { shippedFramework } from '../framework/shipped';
+import { shippedFramework } from '../../framework/shipped';
 import {
 	ADAPTIVE_RULES,
 	rapidThreshold,
@@ -13,10 +13,10 @@ import {
 	type PoolItem,
 	type Profile,
 	type TrustFlag
-} from '../src/lib/core/measurement';
-import { itemFrom } from '../src/lib/core/items';
-import { seededRandom } from '../src/lib/core/random';
-import { drawAbilities, itemPool, simulateSitting, type SimulatedSitting } from '../src/lib/core/screening';
+} from '../../src/lib/core/measurement';
+import { itemFrom } from '../../src/lib/core/items';
+import { seededRandom } from '../../src/lib/core/random';
+import { drawAbilities, itemPool, simulateSitting, type SimulatedSitting } from '../../src/lib/core/screening';
 
 const STUDENTS = Number(process.argv[2] ?? 1_000);
 const GRADES = [2, 3, 4, 5, 6, 7];

@@ -1,8 +1,13 @@
-import { daysBetween, type SchoolDate } from '../calendar';
-import { guessingChance, type ResponseFormat } from '../measurement';
-
-/** Where an answer was given. Only practice teaches: it shows at once whether the answer was right, and why. */
-export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
+/** Knowledge tracing (Corbett & Anderson 1994): what the field is compared with. */
+import { daysBetween, type SchoolDate } from '../../src/lib/core/calendar';
+import {
+	type AbilityEstimate,
+	expectedTheta,
+	type GradeTerm,
+	guessingChance,
+	type ResponseFormat,
+	type SittingKind
+} from '../../src/lib/core/measurement';
 
 /** One first-try answer to an item of the skill. `sittingId` tells answers given in one go. */
 export interface Evidence {
@@ -33,33 +38,27 @@ export interface Trace {
 	onceSecure: boolean;
 }
 
-/**
- * Which edition of this rule it is. Whoever changes what `trace` comes to, or a summary that is kept with traces,
- * raises it: what is stored is then worked out anew when the app is started.
- */
-export const TRACE_RULE = 4;
-
 /** Chance of a wrong answer by a student who knows the skill. */
 export const SLIP = 0.08;
 /** Chance that a practice item, with its feedback, turns not knowing into knowing. */
-export const LEARN = 0.1;
+const LEARN = 0.1;
 /** Chance of a right answer by a student who does not know the skill as a whole: luck or half an idea, whichever is more. */
 export function guess(format: ResponseFormat): number {
 	return Math.max(0.1, guessingChance(format));
 }
 /** Chance that what was known in one sitting is not kept to the next day. */
-export const FORGET_OVERNIGHT = 0.03;
+const FORGET_OVERNIGHT = 0.03;
 /** Chance a day that a known skill is forgotten, while it is not met. */
-export const FORGET_PER_DAY = 0.0015;
+const FORGET_PER_DAY = 0.0015;
 /** As sure as answers can make us: exactly 1 would be a number that no later answer could change. */
 const ALMOST_SURE = 1 - 1e-9;
 /** P(known) from which a skill is Secure, if there is evidence enough. */
-export const SECURE_LINE = 0.85;
+const SECURE_LINE = 0.85;
 /** Under this P(known) a skill is a Gap. */
-export const GAP_LINE = 0.35;
+const GAP_LINE = 0.35;
 
 /** P(known) after days without an answer: something is lost overnight, then known skills fade at a constant daily rate. */
-export function afterDays(probability: number, days: number): number {
+function afterDays(probability: number, days: number): number {
 	return days <= 0 ? probability : probability * (1 - FORGET_OVERNIGHT) * (1 - FORGET_PER_DAY) ** days;
 }
 
@@ -67,7 +66,7 @@ export function afterDays(probability: number, days: number): number {
  * P(known) once an answer is seen, by Bayes' rule, then the chance of having learned from it: knowledge tracing
  * (Corbett & Anderson 1994) with guessing by response format.
  */
-export function afterAnswer(
+function afterAnswer(
 	probability: number,
 	{ correct, format, notYet, source }: Omit<Evidence, 'on' | 'sittingId'>
 ): number {
@@ -104,7 +103,7 @@ function begin(prior: number): Trace {
 }
 
 /** The trace after one more answer, which must not be older than those before it. */
-export function advance(before: Trace, answer: Evidence): Trace {
+function advance(before: Trace, answer: Evidence): Trace {
 	const newDay = before.lastOn !== answer.on;
 	const kept =
 		newDay && before.lastOn ? afterDays(before.probability, daysBetween(before.lastOn, answer.on)) : before.probability;
@@ -132,4 +131,21 @@ export function advance(before: Trace, answer: Evidence): Trace {
  */
 export function trace(evidence: Evidence[], prior: number): Trace {
 	return evidence.reduce(advance, begin(prior));
+}
+
+/** How steeply knowing a skill goes with ability: the usual bridge from logistic to normal metric. */
+const LINK_SLOPE = 1.7;
+
+/**
+ * P(known) of a skill before any answer to it: the chance that a student of this domain ability has reached the
+ * median of the skill's term, with the uncertainty of the ability flattening the curve
+ * (logistic–normal approximation, MacKay 1992), kept within 0.05…0.9 so that answers can always overrule it.
+ *
+ * @param ability of the skill's domain; null where nothing is known of the student, giving 0.5
+ */
+export function priorKnown(ability: AbilityEstimate | null, level: GradeTerm): number {
+	if (!ability) return 0.5;
+	const flattening = Math.sqrt(1 + (Math.PI / 8) * (LINK_SLOPE * ability.standardError) ** 2);
+	const logit = (LINK_SLOPE * (ability.theta - expectedTheta(level))) / flattening;
+	return Math.min(0.9, Math.max(0.05, 1 / (1 + Math.exp(-logit))));
 }

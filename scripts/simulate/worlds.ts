@@ -1,0 +1,215 @@
+/** Worlds in which students answer: that of the field, that of knowledge tracing, and one that is neither. */
+import { levelFor, shareAt, type FieldSkill, type SkillField } from '../../src/lib/core/mastery';
+import { invertSymmetric, probabilityCorrect, type ItemParameters } from '../../src/lib/core/measurement';
+import type { Random } from '../../src/lib/core/random';
+import { guess, SLIP } from './knowledgeTracing';
+
+/** A question of a skill: its parameters, and the kind of question that its family is. */
+export interface SimulatedItem extends ItemParameters {
+	family: number;
+}
+
+/** A student of a world. */
+export interface Learner {
+	/** Answers a question on a day (counted from the first), in practice or not, which may teach. */
+	answer(skill: number, item: SimulatedItem, day: number, isPractice: boolean): boolean;
+	/** The share of first tries on the skill's usual question that would be right now, luck left out. */
+	share(skill: number): number;
+}
+
+/** @param mean the expected median of the student's grade and term, in logits */
+export type World = (mean: number, random: Random) => Learner;
+
+/** Levels are as the field believes them, and change as it believes: now and then one starts afresh, near its neighbors. */
+export function fieldWorld(field: SkillField): World {
+	const factor = lowerFactor(field.covariance);
+	const { change } = field.constants;
+	const precision = invertSymmetric(field.covariance)!;
+	return (mean, random) => {
+		const levels = drawLevels(factor, mean, random);
+		const learner = fieldLearner(field.skills, levels, random);
+		const lastDay = new Map<number, number>();
+		return {
+			...learner,
+			answer(skill, item, day, isPractice) {
+				const before = lastDay.get(skill);
+				lastDay.set(skill, day);
+				const isAfresh = random.chance(before === undefined ? 0 : before === day ? change.sameDay : change.anotherDay);
+				if (isAfresh) {
+					const row = precision[skill];
+					const pull = row.reduce((sum, value, k) => (k === skill ? sum : sum - value * (levels[k] - mean)), 0);
+					levels[skill] = mean + pull / row[skill] + random.normal() / Math.sqrt(row[skill]);
+				}
+				return learner.answer(skill, item, day, isPractice);
+			}
+		};
+	};
+}
+
+/** Levels of all skills, drawn from a prior. @param factor its lower Cholesky factor */
+export function drawLevels(factor: Float64Array[], mean: number, random: Random): Float64Array {
+	const free = factor.map(() => random.normal());
+	return Float64Array.from(factor, (row, k) => {
+		let sum = mean;
+		for (let j = 0; j <= k; j++) sum += row[j] * free[j];
+		return sum;
+	});
+}
+
+export function fieldLearner(skills: FieldSkill[], levels: Float64Array, random: Random): Learner {
+	return {
+		answer: (skill, item) => random.chance(probabilityCorrect(levels[skill], item)),
+		share: (skill) => shareAt(levels[skill], skills[skill].difficulty)
+	};
+}
+
+/** How steeply knowing a skill goes with ability, and how much easier it is for who knows what comes before. */
+const KNOWING = { slope: 1, easier: 0.2 };
+/** Chance that practice on a question teaches its skill to who knows what comes before. */
+const TAUGHT = 0.1;
+
+/** Each skill is known or not, and only where all that comes before it is; answers slip or are lucky. */
+export function knownWorld(skills: FieldSkill[]): World {
+	const before = prerequisitePlaces(skills);
+	const order = inOrder(before);
+	return (mean, random) => {
+		const ability = mean + 1.1 * random.normal();
+		const known: boolean[] = [];
+		for (const k of order)
+			known[k] =
+				before[k].every((one) => known[one]) &&
+				random.chance(1 / (1 + Math.exp(-KNOWING.slope * (ability - skills[k].difficulty + KNOWING.easier))));
+		return {
+			answer(skill, _, __, isPractice) {
+				const correct = random.chance(known[skill] ? 1 - SLIP : LUCK);
+				if (isPractice && !known[skill] && before[skill].every((one) => known[one]))
+					known[skill] = random.chance(TAUGHT);
+				return correct;
+			},
+			share: (skill) => (known[skill] ? 1 - SLIP : LUCK)
+		};
+	};
+}
+
+const LUCK = guess({ kind: 'number' });
+
+/** How things go in the third world. */
+const THIRD = {
+	/** What a practiced question adds to the skill's level, where it teaches, in logits; and how often it does. */
+	step: 0.5,
+	taught: 0.08,
+	/** How far below its difficulty a prerequisite must be to stand in the way half of the time, in logits. */
+	slack: 1.6,
+	/** A day's form, and what a family's questions are like beside others, in logits. */
+	form: 0.3,
+	family: 0.3,
+	/** Logits that are lost over a summer, on average; each skill's own rate is up to twice that. */
+	forgotten: 0.35
+};
+
+/**
+ * Each skill has a level of its own that rises in steps by teaching, falls by a rate of its own, and shows only as far as
+ * what comes before it is there: chances multiply. Each day has its form, each family of questions its own difficulty.
+ */
+export function thirdWorld(skills: FieldSkill[]): World {
+	const before = prerequisitePlaces(skills);
+	return (mean, random) => {
+		const general = mean + 0.9 * random.normal();
+		const domains = new Map(
+			[...new Set(skills.map(({ domain }) => domain))].map((one) => [one, 0.5 * random.normal()])
+		);
+		const level = skills.map(({ domain, difficulty }) => {
+			const gained = general + domains.get(domain)! + 0.9 * random.normal() + 0.5;
+			// What lies far behind has been met again and again; what was learned is partly lost again.
+			const forgotten = 2 * THIRD.forgotten * random.unit() * Math.max(0, Math.min(2, mean - difficulty));
+			return gained - 0.5 * forgotten;
+		});
+		const families = new Map<number, number>();
+		const forms = new Map<number, number>();
+		const drawn = (kept: Map<number, number>, key: number, spread: number) => {
+			if (!kept.has(key)) kept.set(key, spread * random.normal());
+			return kept.get(key)!;
+		};
+		const way = (skill: number) =>
+			before[skill].reduce(
+				(product, one) => product / (1 + Math.exp(-1.7 * (level[one] - skills[one].difficulty + THIRD.slack))),
+				1
+			);
+		return {
+			answer(skill, item, day, isPractice) {
+				const form = drawn(forms, day, THIRD.form);
+				const harder = drawn(families, item.family, THIRD.family);
+				const shown = probabilityCorrect(level[skill] + form - harder, { ...item, guessing: 0 }) * way(skill);
+				const lucky = item.guessing ?? 0;
+				const correct = random.chance(lucky + (1 - lucky) * shown);
+				if (isPractice && random.chance(THIRD.taught * way(skill))) level[skill] += THIRD.step;
+				return correct;
+			},
+			share: (skill) => averageShare(level[skill], skills[skill].difficulty) * way(skill)
+		};
+	};
+}
+
+/** The share over days and families: form and family spread the level. */
+function averageShare(level: number, difficulty: number): number {
+	const spread = Math.hypot(THIRD.form, THIRD.family);
+	// Gauss–Hermite with three nodes.
+	return (
+		(2 / 3) * shareAt(level, difficulty) +
+		(1 / 6) * (shareAt(level + Math.sqrt(3) * spread, difficulty) + shareAt(level - Math.sqrt(3) * spread, difficulty))
+	);
+}
+
+/**
+ * A student of the field's world whose share on one skill is as wanted.
+ *
+ * @param goesAlong whether all else is drawn to go with it, or as if nothing were known: the skill is a hole then, or an island
+ */
+export function learnerWithShare(
+	field: SkillField,
+	factor: Float64Array[],
+	{ skill, share, goesAlong }: { skill: number; share: number; goesAlong: boolean },
+	mean: number,
+	random: Random
+): { learner: Learner; setShare: (share: number) => void } {
+	const levels = drawLevels(factor, mean, random);
+	const setShare = (wanted: number) => {
+		levels[skill] = levelFor(wanted, field.skills[skill].difficulty);
+	};
+	if (goesAlong) {
+		const off = levelFor(share, field.skills[skill].difficulty) - levels[skill];
+		const row = field.covariance[skill];
+		for (let k = 0; k < levels.length; k++) levels[k] += (row[k] / row[skill]) * off;
+	}
+	setShare(share);
+	return { learner: fieldLearner(field.skills, levels, random), setShare };
+}
+
+/** Lower Cholesky factor of a covariance. */
+export function lowerFactor(covariance: Float64Array[]): Float64Array[] {
+	const factor = covariance.map((row) => Float64Array.from(row));
+	for (let k = 0; k < factor.length; k++)
+		for (let j = 0; j <= k; j++) {
+			let sum = covariance[k][j];
+			for (let i = 0; i < j; i++) sum -= factor[k][i] * factor[j][i];
+			factor[k][j] = k === j ? Math.sqrt(sum) : sum / factor[j][j];
+		}
+	return factor;
+}
+
+function prerequisitePlaces(skills: FieldSkill[]): number[][] {
+	const placeOf = new Map(skills.map(({ code }, place) => [code, place]));
+	return skills.map(({ prerequisites }) => prerequisites.map((code) => placeOf.get(code)!));
+}
+
+/** Places of all skills, each after its prerequisites. */
+function inOrder(before: number[][]): number[] {
+	const order = new Set<number>();
+	const add = (skill: number) => {
+		if (order.has(skill)) return;
+		before[skill].forEach(add);
+		order.add(skill);
+	};
+	before.forEach((_, skill) => add(skill));
+	return [...order];
+}

@@ -1,0 +1,213 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { beginningOf, addDays, type SchoolDate } from '../../../core/calendar';
+import {
+	keepField,
+	packField,
+	unpackField,
+	type FieldPrior,
+	type PackedSkill,
+	type SittingAnswer,
+	type SkillField
+} from '../../../core/mastery';
+import { expectedTheta, termOfYear, yearOf } from '../../../core/measurement';
+import type { Database } from '../../database';
+import { schoolYears } from '../../school';
+import { schoolField, type SchoolField } from '../schoolField';
+import { answersOf, outsideScores } from './evidence';
+
+/** Says that what is kept of students must be made anew. Belongs into the transaction of what changes it. */
+export async function markStale(transaction: Database, studentIds: number[]): Promise<void> {
+	await transaction.insertMany(
+		'INSERT INTO student_field (student_id, revision) VALUES ? ON DUPLICATE KEY UPDATE revision = revision + 1',
+		[...new Set(studentIds)].sort((a, b) => a - b).map((id) => [id, 1])
+	);
+}
+
+interface StudentRow {
+	id: number;
+	schoolId: number;
+	timeZone: string;
+	grade: number;
+	revision: number | null;
+	isFresh: boolean;
+	packed: Buffer | null;
+}
+
+/** Students of which fields are made at once: their answers are in memory meanwhile. */
+const CHUNK = 40;
+
+/**
+ * What is kept of students on every skill that their school teaches; made anew first where it is stale. Whoever else
+ * makes it anew at the same time does no harm: it says which answers it was made of.
+ */
+export async function studentFields(database: Database, studentIds: number[]): Promise<Map<number, PackedSkill[]>> {
+	const found = new Map<number, PackedSkill[]>();
+	for (const { school, rows } of await bySchool(database, studentIds)) {
+		const stale = rows.filter(({ isFresh }) => !isFresh);
+		for (const { id, packed, isFresh } of rows) if (isFresh) found.set(id, unpackField(packed!));
+		for (let from = 0; from < stale.length; from += CHUNK) {
+			const some = stale.slice(from, from + CHUNK);
+			const made = await makeFields(database, school, some);
+			await keepFields(database, school, some, made);
+			for (const [id, packed] of made) found.set(id, unpackField(packed));
+		}
+	}
+	return found;
+}
+
+/** Students with what is kept of them, school by school, and whether that is as it should be. */
+async function bySchool(database: Database, studentIds: number[]) {
+	if (studentIds.length === 0) return [];
+	const rows = await database.rows<Omit<StudentRow, 'isFresh'> & { madeOf: number; madeBy: Buffer | null }>(
+		`SELECT student.id, student.school_id AS schoolId, school.time_zone AS timeZone, student.grade, field.revision,
+			field.made_of AS madeOf, field.made_by AS madeBy, field.packed
+		FROM student
+		JOIN school ON school.id = student.school_id
+		LEFT JOIN student_field AS field ON field.student_id = student.id
+		WHERE student.id IN (?)`,
+		[studentIds]
+	);
+	const schools = [];
+	for (const schoolId of new Set(rows.map((row) => row.schoolId))) {
+		const school = await schoolField(database, schoolId);
+		schools.push({
+			school: { ...school, id: schoolId },
+			rows: rows
+				.filter((row) => row.schoolId === schoolId)
+				.map(({ madeOf, madeBy, ...row }) => ({
+					...row,
+					isFresh: row.packed !== null && row.revision === madeOf && Boolean(madeBy?.equals(school.madeBy))
+				}))
+		});
+	}
+	return schools;
+}
+
+type School = SchoolField & { id: number };
+
+type Asked = Pick<StudentRow, 'id' | 'grade' | 'timeZone'>;
+
+/** What the fields of students follow from. @param until only what is of a day and before */
+async function inputsOf(
+	database: Database,
+	school: School,
+	students: Asked[],
+	until?: SchoolDate
+): Promise<Map<number, { answers: SittingAnswer[]; prior: FieldPrior }>> {
+	const [{ timeZone }] = students;
+	const ids = students.map(({ id }) => id);
+	const end = until === undefined ? undefined : beginningOf(addDays(until, 1), timeZone);
+	const [answers, years] = await Promise.all([
+		answersOf(database, school, ids, timeZone, end),
+		schoolYears(database, school.id)
+	]);
+	const scores = await outsideScores(database, students, years, until);
+	return new Map(
+		students.map(({ id, grade }) => {
+			const own = answers.get(id)!;
+			const known = scores.get(id) ?? [];
+			const last =
+				own.at(-1)?.on ??
+				known
+					.map(({ takenOn }) => takenOn)
+					.sort()
+					.at(-1);
+			const term = last ? termOfYear(last, yearOf(last, years)) : MIDDLE_TERM;
+			return [id, { answers: own, prior: { mean: expectedTheta({ grade, term }), scores: known } }];
+		})
+	);
+}
+
+/** The term that stands for all of a year, of students of whom nothing is known. */
+const MIDDLE_TERM = 2;
+
+/** What the field of one student follows from. */
+export async function fieldInputs(
+	database: Database,
+	studentId: number
+): Promise<{ field: SkillField; answers: SittingAnswer[]; prior: FieldPrior }> {
+	const [{ school, rows }] = await bySchool(database, [studentId]);
+	return { field: school.field, ...(await inputsOf(database, school, rows)).get(studentId)! };
+}
+
+/** What is believed of students by their answers and scores, packed. @param until by those of a day and before */
+async function makeFields(
+	database: Database,
+	school: School,
+	students: Asked[],
+	until?: SchoolDate
+): Promise<Map<number, Uint8Array>> {
+	const inputs = await inputsOf(database, school, students, until);
+	const made = new Map<number, Uint8Array>();
+	for (const [id, { answers, prior }] of inputs) {
+		const kept = keepField(school.field, answers, prior);
+		const skills = school.field.skills.map(({ code, difficulty }, k) => ({
+			...kept[k],
+			skillId: Number(code),
+			difficulty
+		}));
+		made.set(id, packField(skills));
+		// So that others are heard in between.
+		await nextTurn();
+	}
+	return made;
+}
+
+async function keepFields(
+	database: Database,
+	{ madeBy }: School,
+	students: Pick<StudentRow, 'id' | 'revision'>[],
+	made: Map<number, Uint8Array>
+): Promise<void> {
+	// Of who has nothing that it could follow from, nothing need be marked before.
+	await database.insertMany(
+		`INSERT INTO student_field (student_id, revision, made_of, made_by, packed) VALUES ?
+		ON DUPLICATE KEY UPDATE made_of = VALUES(made_of), made_by = VALUES(made_by), packed = VALUES(packed)`,
+		students.map(({ id, revision }) => [id, revision ?? 0, revision ?? 0, madeBy, Buffer.from(made.get(id)!)])
+	);
+}
+
+/** Some students of a school of whom what is kept is stale, or nothing is kept. */
+export async function staleStudents(
+	database: Database,
+	schoolId: number,
+	madeBy: Buffer,
+	most: number
+): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		`SELECT student.id FROM student
+		LEFT JOIN student_field AS field ON field.student_id = student.id
+		WHERE student.school_id = ?
+			AND (field.packed IS NULL OR field.revision <> field.made_of OR field.made_by <> ?)
+		ORDER BY student.id LIMIT ${Number(most)}`,
+		[schoolId, madeBy]
+	);
+	return rows.map(({ id }) => id);
+}
+
+/** Makes what is kept of students anew, stale or not. @returns of how many it was different, though it seemed fresh */
+export async function remakeFields(database: Database, studentIds: number[]): Promise<number> {
+	let different = 0;
+	for (const { school, rows } of await bySchool(database, studentIds))
+		for (let from = 0; from < rows.length; from += CHUNK) {
+			const some = rows.slice(from, from + CHUNK);
+			const made = await makeFields(database, school, some);
+			await keepFields(database, school, some, made);
+			different += some.filter(({ id, isFresh, packed }) => isFresh && !packed!.equals(made.get(id)!)).length;
+		}
+	return different;
+}
+
+/** What would have been kept of students at the end of an earlier day, from the log. */
+export async function fieldsOn(
+	database: Database,
+	studentIds: number[],
+	day: SchoolDate
+): Promise<Map<number, PackedSkill[]>> {
+	const found = new Map<number, PackedSkill[]>();
+	for (const { school, rows } of await bySchool(database, studentIds))
+		for (let from = 0; from < rows.length; from += CHUNK)
+			for (const [id, packed] of await makeFields(database, school, rows.slice(from, from + CHUNK), day))
+				found.set(id, unpackField(packed));
+	return found;
+}
