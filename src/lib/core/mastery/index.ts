@@ -6,6 +6,7 @@ export * from './packedField';
 export * from './levelGrid';
 export * from './share';
 export * from './standing';
+export * from './explainLevel';
 export * from './cell';
 export * from './skillGraph';
 export * from './rootCause';

@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../core/calendar';
 import { misconceptionById } from '../../core/items';
-import { ownOrInferred, shareBand, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { ownOrInferred, shareAt, type SkillGraph, type StandingNow } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import { needleMap } from './needleMap';
 import { answerHtml, mathHtml } from '../sitting';
@@ -11,8 +11,11 @@ import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { currentGroups } from '../groups';
 import { domainList, itemsAsked, skillGraph, skillList, type Skill } from '../library';
-import { causesOf, evidenceFor } from '../standing';
+import { evidenceFor, levelReasons } from '../standing';
 
+/** Parts of the evidence that are named, and the change of a share from which one is worth a word. */
+const MOST_PARTS = 4;
+const LEAST_CHANGE = 0.05;
 /** Chains that are shown of a gap. */
 const MOST_CAUSES = 3;
 
@@ -86,12 +89,22 @@ async function cellEvidence(
 		};
 	};
 	const prerequisites = graph.prerequisites.get(skill.id)!.map(named);
-	const causes = now && ownOrInferred(now) === 'gap' ? await causesOf(database, studentId, skill.id) : [];
+	const reasons = now ? await levelReasons(database, studentId, skill.id) : null;
+	const causes = now && ownOrInferred(now) === 'gap' ? reasons!.causes : [];
 	return {
 		studentId,
 		skill,
 		now,
-		share: now ? shareBand(now.level, now.difficulty) : null,
+		expected: reasons?.expected ?? null,
+		without: (reasons?.without ?? [])
+			.filter(({ share }) => Math.abs(share - shareAt(now!.level.mean, now!.difficulty)) >= LEAST_CHANGE)
+			.slice(0, MOST_PARTS)
+			.map(({ of, skillId, change, share }) => ({
+				of,
+				name: skillId === null ? null : named(skillId).name,
+				raises: change > 0,
+				share
+			})),
 		prerequisites,
 		causes: causes.slice(0, MOST_CAUSES).map(({ way, share }) => ({
 			share,

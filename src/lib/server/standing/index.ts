@@ -1,7 +1,7 @@
 /** Where each student stands on each skill, worked out from the answers. */
 export { keepFieldsFresh } from './keepFresh';
 export { schoolImportance } from './importance';
-export { causesOf, readStandings, standingsOnDays, type Standings } from './standings';
+export { levelReasons, readStandings, standingsOnDays, type Standings } from './standings';
 export { refreshStudents } from './store/studentSummaries';
 export { evidenceFor } from './store/evidence';
 export { markStale } from './store/studentFields';

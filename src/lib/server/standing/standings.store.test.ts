@@ -10,7 +10,7 @@ import { lockStudents } from '../people';
 import { bringFieldsUpToDate } from './keepFresh';
 import { rebuildEverything, studentsInBatches } from './rebuild';
 import { schoolField } from './schoolField';
-import { causesOf, readStandings, standingsOnDays } from './standings';
+import { levelReasons, readStandings, standingsOnDays } from './standings';
 import { answersOf, outsideScores } from './store/evidence';
 import { fieldInputs, markStale, remakeFields, staleStudents, studentFields } from './store/studentFields';
 
@@ -149,13 +149,22 @@ describe('standings', () => {
 		expect([...found.get(before)!.get(1)!.values()].every(({ answers }) => answers === 0)).toBe(true);
 	});
 
-	it('name what a gap begins with among what comes before it', async () => {
+	it('say what moves a level, and what a gap begins with among what comes before it', async () => {
 		const graph = await schoolField(small.database, 1);
 		const skill = graph.field.skills.find(({ prerequisites }) => prerequisites.length > 0)!;
+		const before = Number(skill.prerequisites[0]);
 		await small.answerAll(5, await checkOf(5, Number(skill.code)), () => false);
-		await small.answerAll(5, await checkOf(5, Number(skill.prerequisites[0])), () => false);
-		const causes = await causesOf(small.database, seen(5)[0], Number(skill.code));
-		expect(causes[0].way.at(-1)).toBe(Number(skill.prerequisites[0]));
+		await small.answerAll(5, await checkOf(5, before), () => false);
+		const { expected, without, causes } = await levelReasons(small.database, seen(5)[0], Number(skill.code));
+		expect(without.map(({ of, skillId }) => [of, skillId])).toEqual([
+			['skill itself', null],
+			['neighbor', before]
+		]);
+		for (const { change, share } of without) {
+			expect(change).toBeLessThan(0);
+			expect(share).toBeLessThan(expected);
+		}
+		expect(causes[0].way.at(-1)).toBe(before);
 		expect(causes[0].share.then).toBeGreaterThan(causes[0].share.now);
 	});
 });

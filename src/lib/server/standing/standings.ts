@@ -1,6 +1,8 @@
 import type { SchoolDate } from '../../core/calendar';
 import {
 	estimateField,
+	explainLevel,
+	type LeftOut,
 	rootCauses,
 	standingOf,
 	type PackedSkill,
@@ -42,15 +44,29 @@ export async function standingsOnDays(
 	return byDay;
 }
 
-/** Why a skill is a gap of a student: prerequisites whose being mastered would raise it most. Skills by id. */
-export async function causesOf(
-	database: Database,
-	studentId: VisibleId,
-	skillId: number
-): Promise<(Omit<RootCause, 'way'> & { way: number[] })[]> {
+/** Why a student's level on a skill is what it is, and where a gap begins. Skills by id. */
+export interface LevelReasons {
+	expected: number;
+	without: { of: LeftOut['of']; skillId: number | null; change: number; share: number }[];
+	/** Prerequisites whose being mastered would raise it most. */
+	causes: { way: number[]; share: RootCause['share'] }[];
+}
+
+export async function levelReasons(database: Database, studentId: VisibleId, skillId: number): Promise<LevelReasons> {
 	const { field, answers, prior } = await fieldInputs(database, studentId);
-	return rootCauses(field, estimateField(field, answers, prior), fieldCode(skillId)).map(({ way, ...cause }) => ({
-		...cause,
-		way: way.map(Number)
-	}));
+	const code = fieldCode(skillId);
+	const { expected, without } = explainLevel(field, answers, prior, code);
+	return {
+		expected,
+		without: without.map(({ leftOut, change, share }) => ({
+			of: leftOut.of,
+			skillId: 'code' in leftOut ? Number(leftOut.code) : null,
+			change,
+			share
+		})),
+		causes: rootCauses(field, estimateField(field, answers, prior), code).map(({ way, share }) => ({
+			way: way.map(Number),
+			share
+		}))
+	};
 }

@@ -14,8 +14,15 @@
 		skill: { shortName: string; code: string; grade: number; term: number; statement: string };
 		now: StandingNow | undefined;
 		prerequisites: NamedSkill[];
-		/** The share of first tries that are right on its usual question, with its 80% band. */
-		share: { value: number; lower: number; upper: number } | null;
+		/** The share of first tries that are right on its usual question, by grade and term alone. */
+		expected: number | null;
+		/** What that share would be without a part of the evidence; only parts that change it. */
+		without: {
+			of: 'skill itself' | 'neighbor' | 'domain' | 'other domains';
+			name: string | null;
+			raises: boolean;
+			share: number;
+		}[];
 		/** Prerequisites that would raise it most were they mastered, each with the way up from it, and the share now and then. */
 		causes: { share: { now: number; then: number }; skills: NamedSkill[] }[];
 		answers: {
@@ -34,22 +41,29 @@
 </script>
 
 <script lang="ts">
-	import { sayLevel, sayShare, sayShareBand } from '$lib/core/words';
+	import { sayLevel, sayShare } from '$lib/core/words';
 	import Needle from '../glyphs/Needle.svelte';
-	import { describeStanding } from '../glyphs/standings';
+	import { page } from '$app/state';
+	import { sayStanding } from '../glyphs/standings';
 	import { withState } from '../shell/address';
 	import { sayDay } from '$lib/core/calendar';
 
+	const PARTS = {
+		'skill itself': () => 'Its own answers',
+		neighbor: (name: string | null) => `Answers on ${name}`,
+		domain: () => 'Answers on the rest of the domain',
+		'other domains': () => 'Answers on other domains'
+	};
+
 	let { evidence }: { evidence: CellEvidence } = $props();
-	const { skill, now, share, prerequisites, causes, answers } = $derived(evidence);
+	const { skill, now, expected, without, prerequisites, causes, answers } = $derived(evidence);
 </script>
 
 <section class="evidence">
 	<h3>{skill.shortName} <span class="soft">{skill.code} · {sayLevel(skill)}</span></h3>
 	<p>{skill.statement}.</p>
 	<p>
-		<strong>{describeStanding(now)}.</strong>
-		{#if share}<span class="soft">Right on its usual questions: {sayShareBand(share)}.</span>{/if}
+		<strong>{sayStanding(now, page.data.school.today)}.</strong>
 	</p>
 	{#if prerequisites.length}
 		<p class="soft before">
@@ -57,6 +71,17 @@
 					><Needle state={one.state} inferred={one.inferred} size={16} />{one.name}</span
 				>{/each}
 		</p>
+	{/if}
+	{#if expected !== null}
+		<details class="moves">
+			<summary>What moves it</summary>
+			<ul>
+				{#each without as part (`${part.of} ${part.name}`)}
+					<li>{PARTS[part.of](part.name)} {part.raises ? 'raise' : 'lower'} it: without, {sayShare(part.share)}</li>
+				{/each}
+				<li>By grade and term alone: {sayShare(expected)}</li>
+			</ul>
+		</details>
 	{/if}
 	{#if causes.length}
 		<div class="causes">
@@ -94,14 +119,19 @@
 			</ol>
 		</div>
 	{:else}
-		<p class="soft">
-			No answers to this skill yet. What is shown comes from the domain as a whole and is never evidence.
-		</p>
+		<p class="soft">No answers to this skill yet. What is shown comes from what is near it and is never evidence.</p>
 	{/if}
 	<a href={withState({ cell: null })}>Hide the answers</a>
 </section>
 
 <style>
+	.moves {
+		margin: 6px 0;
+	}
+	.moves ul {
+		margin: 4px 0 0;
+		padding-left: 18px;
+	}
 	.causes h4 {
 		margin: 4px 0 2px;
 		font-size: 0.95rem;

@@ -1,11 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { describeCell, describeStanding, standingWords } from './standings';
+import { standingNow } from '../../../../tests/standingNow';
+import { describeCell, describeStanding, sayStanding, standingWords } from './standings';
 
 describe('a standing in words', () => {
 	it('says what it rests on', () => {
 		expect(describeStanding({ standing: 'secure', inferred: null, answers: 9 })).toBe('Secure, from 9 answers');
 		expect(describeStanding({ standing: 'gap', inferred: null, answers: 2 })).toBe('Gap, from 2 answers');
 		expect(describeStanding(undefined)).toBe('Unseen: nothing is known yet');
+	});
+
+	it('says in full the share with its band, and how old the answers are once that is long', () => {
+		const now = standingNow('gap', 0.02, { answers: 9, lastOn: '2026-11-18' });
+		expect(sayStanding(now, '2026-11-23')).toMatch(
+			/^Gap: right on about 2 of 10, between 1 and \d; from 9 answers, newest Wed, Nov 18$/
+		);
+		expect(sayStanding({ ...now, lastOn: '2026-09-18' }, '2026-11-23')).toMatch(
+			/newest Fri, Sep 18; not seen for 9 weeks$/
+		);
+		const unseen = standingNow('unseen', 0.3, { answers: 0, inferred: 'forming' });
+		expect(sayStanding(unseen, '2026-11-23')).toMatch(
+			/^Unseen \(0 answers\); could be either.*: right on about 5 of 10/
+		);
+		expect(sayStanding(undefined, '2026-11-23')).toBe('Unseen: nothing is known yet');
 	});
 
 	it('never calls an inferred one Secure, Forming or Gap', () => {

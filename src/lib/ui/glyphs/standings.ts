@@ -1,6 +1,6 @@
-import { plural } from '$lib/core/words';
-import { addDays, sayDay } from '$lib/core/calendar';
-import type { Cell, Standing, StandingNow } from '$lib/core/mastery';
+import { plural, sayShareBand } from '$lib/core/words';
+import { addDays, sayDate, sayDay, weeksBetween } from '$lib/core/calendar';
+import { shareBand, type Cell, type Standing, type StandingNow } from '$lib/core/mastery';
 
 export type NeedleState = Standing;
 
@@ -20,6 +20,21 @@ export function describeStanding(now: Pick<StandingNow, 'standing' | 'inferred' 
 	const answers = `${plural(now.answers, 'answer')}`;
 	if (now.standing !== 'unseen') return `${standingWords[now.standing]}, from ${answers}`;
 	return `Unseen (${answers}); ${inferredWords[now.inferred ?? 'forming']}, going by what is near`;
+}
+
+/** Weeks without an answer from which it is said how old a standing is. */
+const OLD_WEEKS = 6;
+
+/** A standing in full: the share of usual questions that are right, with its band, what it rests on, and how old that is. */
+export function sayStanding(now: StandingNow | undefined, today: string): string {
+	if (!now) return describeStanding(now);
+	const share = sayShareBand(shareBand(now.level, now.difficulty));
+	const weeks = now.lastOn ? Math.floor(weeksBetween(now.lastOn, today)) : 0;
+	const newest = now.lastOn ? `, newest ${sayDate(now.lastOn)}` : '';
+	const old = weeks >= OLD_WEEKS ? `; not seen for ${weeks} weeks` : '';
+	return now.standing === 'unseen'
+		? `${describeStanding(now)}: right on ${share}`
+		: `${standingWords[now.standing]}: right on ${share}; from ${plural(now.answers, 'answer')}${newest}${old}`;
 }
 
 /** Days in words by how long ago they were, for the day they were last asked on: a map asks for thousands. */
