@@ -51,7 +51,7 @@ export async function ribbon(database: Database, staff: Staff, school: School, s
 		{
 			leg: 'track',
 			name: 'Track',
-			waits: `${plural(probes, 'probe')} to take`,
+			waits: `${probes} with probes to take`,
 			list: '/track?show=due'
 		},
 		{ leg: 'decide', name: 'Decide', waits: `${reviews} to review`, list: '/decide' }

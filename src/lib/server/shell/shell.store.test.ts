@@ -70,7 +70,7 @@ describe('the ribbon', () => {
 			gaps: '0 below the line',
 			groups: '0 groups',
 			practice: '0 with work waiting',
-			track: '0 probes to take',
+			track: '0 with probes to take',
 			decide: '0 to review'
 		});
 	});
@@ -105,7 +105,7 @@ describe('the ribbon', () => {
 			gaps: '1 below the line',
 			groups: '1 group',
 			practice: '3 with work waiting',
-			track: '1 probe to take',
+			track: '1 with probes to take',
 			decide: '2 to review'
 		});
 		const secondClass = students.filter(({ classId }) => classId === 2);
@@ -113,7 +113,7 @@ describe('the ribbon', () => {
 			screen: '4 to finish',
 			gaps: '0 below the line',
 			practice: '2 with work waiting',
-			track: '0 probes to take',
+			track: '0 with probes to take',
 			decide: '1 to review'
 		});
 	});

@@ -102,6 +102,13 @@ describe('practice', () => {
 		expect([state.judging, sent.length, state.feedback]).toEqual([false, 1, 'try again']);
 	});
 
+	it('begins the next question without this one’s answer from the moment it can be drawn', () => {
+		const state = begin({ items: [asked(0), asked(1)] });
+		// Nothing is waited for: the page may draw before it is told to go on.
+		void give(state, '7');
+		expect([state.current!.position, state.answer]).toEqual([1, null]);
+	});
+
 	it('asks again for what cannot be read, without counting it', async () => {
 		const state = begin({ items: [practice(0)] });
 		await give(state, 'seven or so');

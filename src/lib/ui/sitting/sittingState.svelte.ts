@@ -157,6 +157,8 @@ export class SittingState {
 			return false;
 		}
 		if (!this.isWarmUp) this.give($state.snapshot(answer));
+		// The next question may be drawn before `next` is called: it must not begin with this one's answer.
+		if (!item.practice) this.answer = null;
 		// Held before it counts as done, or the next question would take its place under its feedback.
 		if (item.practice) this.held = current;
 		if (!this.isWarmUp) this.done = new Set([...this.done, position]);

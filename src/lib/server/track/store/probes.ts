@@ -97,9 +97,9 @@ export async function runningPlans(
 	return rows.map((row) => ({ ...row, due: Boolean(row.due) }));
 }
 
-/** Probes of the week, of running plans, that are still to be taken: those that `probeSeries` calls due. */
+/** Students with a probe of the week, of a running plan, that is still to be taken: those that `probeSeries` calls due. */
 export const dueProbes = (today: SchoolDate): RosterCount => ({
-	sql: `IF(summary.plans > 0, (SELECT COUNT(*) FROM probe_plan AS plan
+	sql: `IF(summary.plans > 0, EXISTS (SELECT 1 FROM probe_plan AS plan
 		WHERE plan.student_id = roster.id AND plan.ended_on IS NULL AND ${isDue}), 0)`,
 	values: [today, today, today],
 	join: SUMMARY

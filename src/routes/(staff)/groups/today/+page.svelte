@@ -48,7 +48,7 @@
 </div>
 
 {#each data.sessions as { group, slot, skill, students, record, plan, isPaused, isAway } (group.id)}
-	<section class="no-print" aria-label="{slot.startsAt} {group.name}">
+	<section class="no-print" aria-label="{slot.startsAt} {group.name}, {slot.staffName}">
 		<div class="what">
 			<p class="time">{slot.startsAt}</p>
 			<h2>
