@@ -417,8 +417,6 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			standardError: 0.3,
 			takenOn: TODAY
 		})),
-		skills,
-		school.timeZone,
 		NOW
 	);
 	await saveMatching(database, specialist, `outside ${base}`, { Number: 'number' } as never, NOW);

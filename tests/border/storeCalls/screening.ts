@@ -185,15 +185,13 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			existingImports: given(({ database, me }) =>
 				scores.existingImports(database, me.windows.diagnostic, `outside ${me.base}`, me.students)
 			),
-			importScores: checks(({ database, me, of, skills }) =>
+			importScores: checks(({ database, me, of }) =>
 				scores.importScores(
 					database,
 					me.staff.specialist,
 					of.windows.diagnostic,
 					'a file',
 					[score(of.students[1])],
-					skills,
-					me.school.timeZone,
 					NOW
 				)
 			),

@@ -31,7 +31,7 @@ export interface NeedInputs {
 	standings: Map<number, StandingNow>;
 	/** By skill, 0 to 1; what is absent is not due and is no need. */
 	importance: Map<number, number>;
-	tier: 2 | 3;
+	tier: 1 | 2 | 3;
 }
 
 /** Need of a student for each skill that is not secure, strongest first; see `need`. */

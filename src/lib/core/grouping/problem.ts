@@ -50,8 +50,8 @@ export interface GroupingResult {
 	unplaced: Unplaced[];
 }
 
-/** Weight of a tier 3 student's need against a tier 2 student's. */
-const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
+/** Weight of a tier 3 student's need against another's. */
+const TIER_WEIGHT = { 1: 1, 2: 1, 3: 1.5 } as const;
 
 /**
  * Need of a student for a focus skill: severity × readiness × importance × tier weight, the first three from 0 to 1.
@@ -59,7 +59,7 @@ const TIER_WEIGHT = { 2: 1, 3: 1.5 } as const;
  * @param mastered the chance that the skill is mastered; severity is what is missing to it
  * @param readiness the product of the chances that its prerequisites are mastered
  */
-export function need(mastered: number, readiness: number, importance: number, tier: 2 | 3): number {
+export function need(mastered: number, readiness: number, importance: number, tier: 1 | 2 | 3): number {
 	return (1 - mastered) * readiness * importance * TIER_WEIGHT[tier];
 }
 

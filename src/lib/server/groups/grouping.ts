@@ -196,7 +196,7 @@ function whyOf(
 	graph: SkillGraph
 ) {
 	const why: Record<string, NeedWhy> = {};
-	const inputs = { standings, importance, tier: student.tier === 3 ? (3 as const) : (2 as const) };
+	const inputs = { standings, importance, tier: student.tier };
 	for (const skillId of needsOf(graph, inputs).keys()) {
 		const { level, difficulty, answers, standing, inferred } = standings.get(skillId)!;
 		why[skillId] = {

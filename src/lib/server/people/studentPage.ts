@@ -62,7 +62,7 @@ export async function studentPage(database: Database, school: School, student: R
 	const needs = needsOf(graph, {
 		standings: own,
 		importance: importance(student.grade),
-		tier: student.tier === 3 ? 3 : 2
+		tier: student.tier
 	});
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
 	return {

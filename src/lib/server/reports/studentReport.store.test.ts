@@ -41,8 +41,6 @@ beforeAll(async () => {
 			standardError: 0.3,
 			takenOn: TODAY
 		})),
-		small.skills,
-		small.school.timeZone,
 		NOW
 	);
 });
@@ -65,10 +63,10 @@ describe('a student’s place among the grade at the school', () => {
 	});
 
 	it('goes by made-up norms where the school has few scores, those of the week the student sat in', async () => {
-		const { database, school, skills } = small;
+		const { database, school } = small;
 		const report = async (takenOn: string) => {
 			const score = { studentId: 1, domainId: 0, theta: 0, standardError: 0.3, takenOn };
-			await importScores(database, staffAs('specialist'), 1, 'elsewhere', [score], skills, school.timeZone, NOW);
+			await importScores(database, staffAs('specialist'), 1, 'elsewhere', [score], NOW);
 			const windows = await screeningWindows(database, 1);
 			const autumn = windows.find(({ id }) => id === 1)!;
 			const students = await (await findScope(database, staffAs('specialist'), 'school', TODAY))!.students();

@@ -57,7 +57,7 @@ describe('what a score follows from', () => {
 
 	it('is the source where the score was brought in, and nothing where there is none', async () => {
 		const score = { studentId: 2, domainId: 0, theta: 0.4, standardError: 0.3, takenOn: TODAY };
-		await importScores(small.database, specialist, 2, 'Harbor test', [score], small.skills, small.school.timeZone, NOW);
+		await importScores(small.database, specialist, 2, 'Harbor test', [score], NOW);
 		const { found } = await evidence(2);
 		expect(found.stored).toMatchObject({ source: 'Harbor test', points: 510, error: 7.5 });
 		expect(found.steps).toEqual([]);

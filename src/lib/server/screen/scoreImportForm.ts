@@ -14,7 +14,7 @@ import { existingImports, importScores, saveMatching, scoreSources } from './sto
 import { windowInView } from './windowPlaces';
 import { refuse, staffAction } from '../shell/staffPage';
 import { studentsByNumber } from '../people';
-import { domainList, skillList } from '../library';
+import { domainList } from '../library';
 
 const MOST_ROWS = 5_000;
 const MOST_BYTES = 2_000_000;
@@ -103,9 +103,8 @@ export const scoreImportAction = staffAction(
 				takenOn: row.takenOn
 			}))
 		);
-		const skills = await skillList(database, school.id);
 		await inOne(database, async (all) => {
-			await importScores(all, staff, window.id, source, scores, skills, school.timeZone, at);
+			await importScores(all, staff, window.id, source, scores, at);
 			await saveMatching(all, staff, source, matchingOf(header, roles, domains), at);
 		});
 		const bad = rows.filter((row) => row.effect === 'bad');

@@ -14,7 +14,7 @@ import type { Scope } from './store/scope';
 type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
 /** Whom the window in view waits for, and who is below its line. */
-async function windowCounts(database: Database, school: School, roster: Roster) {
+async function countInWindow(database: Database, school: School, roster: Roster) {
 	const { window } = await windowInView(database, school);
 	if (!window) return { unfinished: 0, below: 0 };
 	return countRoster(database, roster, {
@@ -28,7 +28,7 @@ export async function ribbon(database: Database, staff: Staff, school: School, s
 	const { roster } = scope;
 	const { today } = school;
 	const [{ unfinished, below }, cycle, groups, { waiting, probes, reviews }] = await Promise.all([
-		windowCounts(database, school, roster),
+		countInWindow(database, school, roster),
 		currentCycle(database, school.id, today),
 		countGroups(database, staff, scope.key === 'school' ? null : roster, today),
 		countRoster(database, roster, {

@@ -22,16 +22,7 @@ describe('imported scores', () => {
 		...change
 	});
 	const bring = (...scores: ReturnType<typeof score>[]) =>
-		importScores(
-			small.database,
-			staffAs('coordinator'),
-			2,
-			'elsewhere',
-			scores,
-			small.skills,
-			small.school.timeZone,
-			NOW
-		);
+		importScores(small.database, staffAs('coordinator'), 2, 'elsewhere', scores, NOW);
 
 	it('stay one a student, source and domain however often they are brought in', async () => {
 		for (const theta of [0.4, 0.4, 0.6]) await bring(score({ theta }));

@@ -2,7 +2,6 @@ import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { markStale } from '../../standing';
-import type { Skill } from '../../library';
 import { refreshPlaces } from './places';
 
 export interface Score {
@@ -120,8 +119,6 @@ export async function importScores(
 	windowId: number,
 	source: string,
 	scores: ImportedScore[],
-	skills: Skill[],
-	timeZone: string,
 	at: Date
 ): Promise<void> {
 	if (scores.length === 0) return;

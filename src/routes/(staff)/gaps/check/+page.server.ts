@@ -36,7 +36,7 @@ export async function load({ locals, url }) {
 			const needs = {
 				standings: own,
 				importance: importance(student.grade),
-				tier: student.tier === 3 ? (3 as const) : (2 as const)
+				tier: student.tier
 			};
 			const proposed = asked !== null ? [asked] : skillsToCheck(graph, needs, MOST_CHECKED);
 			return {

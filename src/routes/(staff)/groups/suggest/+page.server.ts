@@ -47,7 +47,7 @@ export async function load({ locals, url }) {
 			const needs = {
 				standings: standings.get(student.id)!,
 				importance: importance(student.grade),
-				tier: student.tier === 3 ? (3 as const) : (2 as const)
+				tier: student.tier
 			};
 			const skillIds = skillsToCheck(graph, needs, MOST_CHECKED);
 			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
