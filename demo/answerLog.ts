@@ -1,11 +1,11 @@
-import type { SchoolDate } from '../src/lib/core/calendar';
+import { daysBetween, schoolDateOf, type SchoolDate } from '../src/lib/core/calendar';
 import type { ItemSeed } from '../src/lib/core/items';
 import { ADAPTIVE_RULES } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { keepItems } from '../src/lib/server/library';
-import { SEED, type DemoStudent } from './people';
+import { SEED, TIME_ZONE, type DemoStudent } from './people';
 import { simulateAnswer, simulateLearning, type SimulatedAnswer } from './simulatedStudent';
 
 type Row = Record<string, unknown>;
@@ -27,7 +27,7 @@ interface DemoSitting {
 	from: Date;
 	/** Items answered before the student stops; all when absent. */
 	upTo?: number;
-	/** How many answers are right, where a story says so; else the student's hidden state decides. */
+	/** How many answers are right, where a story says so; else the student's hidden levels decide. */
 	right?: number;
 }
 
@@ -47,6 +47,7 @@ export class AnswerLog {
 
 	constructor(
 		private readonly skillIds: Map<string, number>,
+		private readonly yearStart: SchoolDate,
 		private readonly now: Date
 	) {}
 
@@ -60,11 +61,12 @@ export class AnswerLog {
 			right === undefined || !isFixed ? null : new Set(draw.shuffle(items.map((_, i) => i)).slice(0, right));
 		const answered: Answered = [];
 		let time = from.getTime();
+		const day = daysBetween(this.yearStart, schoolDateOf(from, TIME_ZONE));
 		let item: ItemSeed | null;
 		while ((item = isFixed ? (items[answered.length] ?? null) : items(id, answered))) {
 			const position = answered.length;
 			this.items.push(this.itemRow(id, position, item));
-			const answer = simulateAnswer(draw, hidden, item, rightPlaces?.has(position));
+			const answer = simulateAnswer(draw, hidden, item, day, rightPlaces?.has(position));
 			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) break;
 			time += answer.milliseconds;
 			answered.push({ ...item, correct: answer.correct });
@@ -83,7 +85,7 @@ export class AnswerLog {
 				answered_at: new Date(time),
 				received_at: new Date(time)
 			});
-			if (kind === 'practice') simulateLearning(draw, hidden, item.skillCode);
+			if (kind === 'practice') simulateLearning(draw, hidden, item.skillCode, day);
 			time += TURNING_MS;
 		}
 		// A fixed sitting's questions are all there from the start.

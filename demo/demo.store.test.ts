@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
 import { weeksBetween } from '../src/lib/core/calendar';
 import { advise } from '../src/lib/core/growth';
-import { fromPoints } from '../src/lib/core/measurement';
+import { fromPoints, shippedNorm } from '../src/lib/core/measurement';
 import { classwideNeed } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
@@ -94,6 +94,31 @@ describe('the demo school', () => {
 		const { madeBy } = await schoolField(database, SCHOOL_ID);
 		expect(await staleStudents(database, SCHOOL_ID, madeBy, 1_000)).toEqual([]);
 		expect(await remakeFields(database, ids)).toBe(0);
+	});
+});
+
+describe('its simulated students', () => {
+	it('grow at about the pace of the norms from one screening to the next', async () => {
+		const { growth, weeks } = (await database.row<{ growth: number; weeks: number }>(
+			`SELECT AVG(winter.theta - autumn.theta) AS growth, AVG(DATEDIFF(winter.taken_on, autumn.taken_on)) / 7 AS weeks
+			FROM score AS autumn
+			JOIN score AS winter
+				ON winter.student_id = autumn.student_id AND winter.domain_id = 0 AND winter.window_id = 2
+			WHERE autumn.domain_id = 0 AND autumn.window_id = 1
+				AND autumn.student_id NOT IN (SELECT student_id FROM group_membership)`
+		))!;
+		const expected = shippedNorm(4, Number(weeks)).median - shippedNorm(4, 0).median;
+		expect(growth).toBeGreaterThan(0.6 * expected);
+		expect(growth).toBeLessThan(1.6 * expected);
+	});
+
+	it('know many skills in part: right now and then, neither seldom nor nearly always', async () => {
+		const shares = await database.rows<{ share: number }>(
+			`SELECT AVG(correct) AS share FROM answer WHERE attempt = 1 GROUP BY student_id, skill_id HAVING COUNT(*) >= 15`
+		);
+		const inPart = shares.filter(({ share }) => share > 0.3 && share < 0.8).length;
+		expect(shares.length).toBeGreaterThan(30);
+		expect(inPart / shares.length).toBeGreaterThan(0.25);
 	});
 });
 

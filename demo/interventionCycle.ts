@@ -1,5 +1,5 @@
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
-import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
+import { addDays, daysBetween, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { importanceBy, problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
 import { PROBE_ITEMS } from '../src/lib/core/growth';
 import { itemsForSkill, probeSeed } from '../src/lib/core/items';
@@ -14,11 +14,13 @@ import type { VisibleId } from '../src/lib/server/request/viewer';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';
-import { simulateLearning, type SimulatedStudent } from './simulatedStudent';
+import { simulateLearning, tellShare } from './simulatedStudent';
 import type { DemoYear } from './timetable';
 
 /** Weeks of probes before the cycle begins, for the baseline. */
 const EARLY_WEEKS = 2;
+/** A session teaches as much as so many practiced questions. */
+const TAUGHT_A_SESSION = 3;
 /** The cycle's weeks up to the demo's today. */
 const WEEKS = 5;
 
@@ -35,12 +37,13 @@ interface Story {
 	/** Probe results week by week; the last is taken only if this week's probe day has come. */
 	probes: number[];
 	attends: number;
-	learnsFocus: boolean;
+	/** Of first tries on the focus elsewhere. */
+	share: number;
 }
 const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
-	readyToExit: { probes: [3, 4, 5, 7, 8, 8, 8], attends: 1, learnsFocus: true },
-	needsMore: { probes: [1, 2, 1, 1, 2, 1, 1], attends: 1, learnsFocus: false },
-	missedSessions: { probes: [2, 1, 2, 2, 1, 2, 2], attends: 0.35, learnsFocus: false }
+	readyToExit: { probes: [3, 4, 5, 7, 8, 8, 8], attends: 1, share: 0.95 },
+	needsMore: { probes: [1, 2, 1, 1, 2, 1, 1], attends: 1, share: 0.15 },
+	missedSessions: { probes: [2, 1, 2, 2, 1, 2, 2], attends: 0.2, share: 0.2 }
 };
 
 /** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
@@ -164,9 +167,9 @@ export async function liveCycle(
 	);
 	for (const { group, student } of members) {
 		const story = stories.get(student.id);
-		if (story?.learnsFocus) student.hidden.known.add(group.skill.code);
-		else student.hidden.known.delete(group.skill.code);
-		student.hidden.learning = story ? 0 : 0.004 + 0.03 * student.draw.unit();
+		if (!story) continue;
+		tellShare(student.hidden, group.skill.code, story.share);
+		student.hidden.learning = 0;
 	}
 
 	const attendance: Record<string, unknown>[] = [];
@@ -184,7 +187,7 @@ export async function liveCycle(
 					origin: { plan_id: plan, week: week + 1 },
 					items: itemsForSkill(group.skill.code, PROBE_ITEMS, probeSeed(plan, week + 1)),
 					from: atHour(addDays(monday, 1), 10),
-					right: story ? story.probes[week] : partlyRight(student, group.skill.code, week)
+					right: story?.probes[week]
 				});
 			}
 			if (!inCycle) continue;
@@ -193,7 +196,9 @@ export async function liveCycle(
 				for (const student of group.students) {
 					const present = student.draw.chance(stories.get(student.id)?.attends ?? 0.92);
 					attendance.push({ group_id: group.id, student_id: student.id, on_date: day, present });
-					if (present) simulateLearning(student.draw, student.hidden, group.skill.code);
+					if (!present) continue;
+					for (let n = 0; n < TAUGHT_A_SESSION; n++)
+						simulateLearning(student.draw, student.hidden, group.skill.code, daysBetween(year.startsOn, day));
 				}
 			}
 			practice.assign({
@@ -224,12 +229,4 @@ export async function liveCycle(
 function castStories(groups: DemoGroup[]): Map<number, Story> {
 	const tier2 = groups.filter(({ tier }) => tier === 2);
 	return new Map(Object.values(STORIES).map((story, i) => [tier2[i % tier2.length].students[i % 3].id, story]));
-}
-
-/** Items right on a probe by one who is learning the skill but does not know it yet; undefined once it is known. */
-function partlyRight(student: DemoStudent, skillCode: string, week: number): number | undefined {
-	const { known, learning }: SimulatedStudent = student.hidden;
-	if (known.has(skillCode)) return undefined;
-	const share = Math.min(0.7, 0.15 + 4 * learning * week);
-	return Array.from({ length: PROBE_ITEMS }).filter(() => student.draw.chance(share)).length;
 }

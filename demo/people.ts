@@ -52,7 +52,7 @@ export function drawStudents(levels: SkillLevel[]): DemoStudent[] {
 			const id = STUDENT_IDS[c * STUDENTS_A_CLASS + n];
 			const grade = gradeOfClass(c + 1);
 			const draw = seededRandom(seedFrom(SEED, 'student', id));
-			const hidden = simulateStudent(draw, { grade, term: 1 }, levels, -0.15 + 0.85 * draw.normal());
+			const hidden = simulateStudent(draw, grade, levels, -0.25);
 			return { id, grade, classId: c + 1, className, hidden, draw };
 		})
 	);
@@ -116,7 +116,6 @@ function attributesOf({ id }: DemoStudent): { name: string; value: string }[] {
 	];
 }
 
-/** Given and family names, no pair twice. */
 /** Given and family names of the school's students, in the order of their ids. */
 export function drawNames(count: number): [string, string][] {
 	const random = seededRandom(seedFrom(SEED, 'names'));

@@ -1,4 +1,5 @@
-import { addDays, schoolDateOf } from '../src/lib/core/calendar';
+import { mean } from 'simple-statistics';
+import { addDays, daysBetween, schoolDateOf } from '../src/lib/core/calendar';
 import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill, unscoredDiagnostics } from '../src/lib/server/database/seeding';
@@ -29,11 +30,11 @@ import {
 } from './people';
 import { PracticeLog } from './practiceLog';
 import { writeReadingAloud } from './readingAloud';
-import type { SkillLevel } from './simulatedStudent';
+import { tellShare, type SkillLevel } from './simulatedStudent';
 import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
 
 /**
- * Fills an empty database with Saltmarsh Bridge School, in week 5 of cycle 2: simulated students with hidden states
+ * Fills an empty database with Saltmarsh Bridge School, in week 5 of cycle 2: simulated students with hidden levels
  * answer diagnostics, practice sets and probes; groups are formed by the product's own solver from the autumn window.
  * The same instant gives the same school.
  *
@@ -55,7 +56,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await writeTimetable(database, year);
 	await fillLibrary(database, skills, atHour(year.startsOn, 10));
 
-	const log = new AnswerLog(skillIds, now);
+	const log = new AnswerLog(skillIds, year.startsOn, now);
 	const practice = new PracticeLog(log, skillIds, today);
 	const settle = async () => {
 		await practice.write(database);
@@ -74,8 +75,8 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	};
 
 	say('class practice and autumn screening');
-	assignClassPractice(practice, students, levels, year.startsOn);
 	lackTogether(students);
+	assignClassPractice(practice, students, levels, year.startsOn);
 	for (const student of students) {
 		sitForm(log, student, year.autumn, skills, addDays(year.autumn.opensOn, student.classId % 5));
 	}
@@ -87,7 +88,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	say('sessions, practice and probes of the cycle');
 	await liveCycle(database, groups, year, today, log, practice);
 
-	await writeOutcomes(database, students, levels, addDays(today, -6));
+	await writeOutcomes(database, students, levels, { yearStart: year.startsOn, takenOn: addDays(today, -6) });
 	await writeReadingAloud(database, students, year.reading, now);
 
 	say('winter screening');
@@ -97,10 +98,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		students.map(({ id }) => id)
 	);
 	const sitAdaptively = adaptiveSitting(log, year.winter, skills, autumnScores);
-	const inGroups = new Set(groups.flatMap((group) => group.students));
 	students.forEach((student, i) => {
-		if (!inGroups.has(student)) moveOn(student, levels);
-		lackTogether([student]);
 		const absent = i % 41 === 7;
 		if (absent) return;
 		student.hidden.rushing = i % 37 === 5;
@@ -170,7 +168,6 @@ function assignClassPractice(
 ): void {
 	const WEEKS = 10;
 	for (let week = 0; week < WEEKS; week++) {
-		lackTogether(students);
 		classNames.forEach((className, c) => {
 			const classId = c + 1;
 			const grade = gradeOfClass(classId);
@@ -203,31 +200,23 @@ async function writeOutcomes(
 	database: RootDatabase,
 	students: DemoStudent[],
 	levels: SkillLevel[],
-	takenOn: string
+	{ yearStart, takenOn }: { yearStart: string; takenOn: string }
 ): Promise<void> {
 	await fill(
 		database,
 		'outcome',
 		students.map(({ id, grade, hidden, draw }) => {
 			const due = levels.filter((level) => level.grade === grade - 1 || (level.grade === grade && level.term === 1));
-			const share = due.filter(({ code }) => hidden.known.has(code)).length / due.length;
-			const met = share + 0.12 * draw.normal() > 0.42;
+			const shares = due.map(({ code }) => hidden.learner.share(code, daysBetween(yearStart, takenOn)));
+			const met = mean(shares) + 0.08 * draw.normal() > 0.5;
 			return { school_id: SCHOOL_ID, name: 'District check, November', student_id: id, met, taken_on: takenOn };
 		})
 	);
 }
 
-/** One class has not been taught a skill: all but one there lack it. */
+/** One class is not taught a skill: all but one there lack it. */
 function lackTogether(students: DemoStudent[]): void {
 	for (const { className, hidden, id } of students) {
-		if (className === CLASSWIDE.className && id % STUDENTS_A_CLASS !== 0) hidden.known.delete(CLASSWIDE.skillCode);
-	}
-}
-
-/** What a term of lessons brings to those in no group: some learn some of what they are ready for. */
-function moveOn({ hidden, draw, grade }: DemoStudent, levels: SkillLevel[]): void {
-	if (!draw.chance(0.35)) return;
-	for (const { code, prerequisites } of levels.filter((level) => level.grade <= grade)) {
-		if (prerequisites.every((one) => hidden.known.has(one)) && draw.chance(0.15)) hidden.known.add(code);
+		if (className === CLASSWIDE.className && id % STUDENTS_A_CLASS !== 0) tellShare(hidden, CLASSWIDE.skillCode, 0.08);
 	}
 }

@@ -1,6 +1,9 @@
-import { check, formatOf, itemFrom, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
-import { expectedTheta, guessingChance, type GradeTerm } from '../src/lib/core/measurement';
-import type { Random } from '../src/lib/core/random';
+import { check, itemFrom, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
+import { levelFor } from '../src/lib/core/mastery';
+import { expectedTheta, shippedNorm, type GradeTerm } from '../src/lib/core/measurement';
+import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
+import { itemParameters } from '../src/lib/core/screening';
+import { Learner, LEARNING } from './learner';
 
 export interface SkillLevel extends GradeTerm {
 	code: string;
@@ -8,36 +11,53 @@ export interface SkillLevel extends GradeTerm {
 	prerequisites: string[];
 }
 
-/** Chance of a wrong answer by a student who knows the skill. */
-const SLIP = 0.08;
-/** Chance that a practice item teaches its skill. */
-const LEARN = 0.1;
+/** A year of school: what the made-up norms say it brings, and how much of it one student makes of it. */
+const YEAR = { days: 36 * 7, brings: 1, spread: 0.3 };
 
-/** A student with a hidden state: which skills are known. Answers are drawn from it, and practice changes it. */
+/** A student with hidden levels. Answers are drawn from them, and lessons and practice raise them. */
 export interface SimulatedStudent {
-	known: Set<string>;
-	/** Chance that a practice item teaches its skill. */
+	learner: Learner;
+	levels: Map<string, SkillLevel>;
+	/** Chance that a practiced question, or a session of a group, brings a step where what comes before is there. */
 	learning: number;
 	/** Answers without reading, in about a second. */
 	rushing: boolean;
 }
 
-/** Draws a student of a grade: an ability for each domain around a common one, and the skills it has reached. */
-export function simulateStudent(
-	random: Random,
-	level: GradeTerm,
-	skills: SkillLevel[],
-	shift: number
-): SimulatedStudent {
-	const common = expectedTheta(level) + shift;
-	const abilities = new Map<number, number>();
-	const known = new Set<string>();
-	for (const skill of skills) {
-		if (!abilities.has(skill.domainId)) abilities.set(skill.domainId, common + 0.3 * random.normal());
-		const distance = abilities.get(skill.domainId)! - expectedTheta(skill) + 0.9 * random.normal() + 0.5;
-		if (distance > 0 && skill.prerequisites.every((code) => known.has(code))) known.add(skill.code);
-	}
-	return { known, learning: LEARN, rushing: false };
+/** How much harder questions of a family are than their parameters say: the same for all students. */
+const hardness = new Map<string, number>();
+function hardnessOf(family: string): number {
+	const known = hardness.get(family) ?? LEARNING.family * seededRandom(seedFrom('hardness', family)).normal();
+	hardness.set(family, known);
+	return known;
+}
+
+/** Draws a student of a grade as of the year's first day, with what a year of lessons will bring. */
+export function simulateStudent(random: Random, grade: number, skills: SkillLevel[], shift: number): SimulatedStudent {
+	const learned = skills.map(({ code, domainId, grade: taughtIn, term, prerequisites }) => ({
+		code,
+		domain: String(domainId),
+		difficulty: expectedTheta({ grade: taughtIn, term }),
+		prerequisites
+	}));
+	const learner = new Learner(learned, shippedNorm(grade, 0).median + shift, random, hardnessOf);
+	const pace = Math.exp(YEAR.spread * random.normal());
+	learner.attend({ aDay: (pace * YEAR.brings) / YEAR.days, days: YEAR.days });
+	return {
+		learner,
+		levels: new Map(skills.map((skill) => [skill.code, skill])),
+		learning: 0.02 + 0.08 * random.unit(),
+		rushing: false
+	};
+}
+
+/** Makes a skill one of which a share of first tries is right from the year's first day on, whatever the lessons bring. */
+export function tellShare({ learner, levels }: SimulatedStudent, skillCode: string, share: number): void {
+	const { prerequisites } = levels.get(skillCode)!;
+	// What comes before does not stand in the way of who knows it.
+	if (share > 0.5)
+		for (const code of prerequisites) learner.set(code, levelFor(0.97, expectedTheta(levels.get(code)!)));
+	learner.set(skillCode, levelFor(share, expectedTheta(levels.get(skillCode)!)));
 }
 
 export interface SimulatedAnswer {
@@ -48,22 +68,24 @@ export interface SimulatedAnswer {
 }
 
 /**
- * One first try. A student who knows the skill slips now and then; one who does not mostly follows a wrong idea.
+ * One first try on a day of the year, counted from its first. A wrong one mostly follows a wrong idea.
  *
  * @param right whether the answer is right, where a story says so
  */
 export function simulateAnswer(
 	random: Random,
-	student: SimulatedStudent,
+	{ learner, levels, rushing }: SimulatedStudent,
 	{ familyId, seed }: ItemSeed,
+	day: number,
 	right?: boolean
 ): SimulatedAnswer {
 	const item = itemFrom(familyId, seed);
-	const luck = guessingChance(formatOf(item.response));
-	const knows = student.known.has(item.skillCode) && !student.rushing;
-	const drawn = random.chance(knows ? 1 - SLIP : Math.max(luck, student.rushing ? 0 : 0.08));
+	const parameters = itemParameters(item, levels.get(item.skillCode)!);
+	const drawn = random.chance(
+		rushing ? (parameters.guessing ?? 0) : learner.chance(item.skillCode, parameters, familyId, day)
+	);
 	const correct = right ?? drawn;
-	const milliseconds = student.rushing
+	const milliseconds = rushing
 		? random.integer(600, 1_900)
 		: Math.round(1_000 * Math.exp(2.9 + 0.45 * random.normal()));
 	if (correct) return { response: item.key, correct, misconception: null, milliseconds };
@@ -75,9 +97,14 @@ export function simulateAnswer(
 	return { response, correct, misconception: check(item, response).misconception, milliseconds };
 }
 
-/** After a practice item a student may have learned its skill. */
-export function simulateLearning(random: Random, student: SimulatedStudent, skillCode: string): void {
-	if (random.chance(student.learning)) student.known.add(skillCode);
+/** After a practiced question, or a session on a skill, a student may have come a step further. */
+export function simulateLearning(
+	random: Random,
+	{ learner, learning }: SimulatedStudent,
+	skillCode: string,
+	day: number
+): void {
+	if (random.chance(learning * learner.way(skillCode, day))) learner.step(skillCode, day);
 }
 
 function someWrongAnswer(random: Random, { response, key }: Item): Answer {

@@ -291,7 +291,7 @@ const began = performance.now();
 console.log(`${STUDENTS} students a world; ${skills.length} skills, ${edges.length} prerequisites`);
 reportWorld('The field’s world', fieldWorld(field), 1);
 reportWorld('Knowledge tracing’s world', knownWorld(skills), 2);
-reportWorld('A third world', thirdWorld(skills), 3);
+reportWorld('A third world', thirdWorld(skills, 3), 3);
 reportConstant();
 reportChanges();
 console.log(`\n${((performance.now() - began) / 1_000).toFixed(0)} s`);

@@ -1,7 +1,8 @@
 /** Worlds in which students answer: that of the field, that of knowledge tracing, and one that is neither. */
 import { levelFor, shareAt, type FieldSkill, type SkillField } from '../../src/lib/core/mastery';
 import { invertSymmetric, probabilityCorrect, type ItemParameters } from '../../src/lib/core/measurement';
-import type { Random } from '../../src/lib/core/random';
+import { seededRandom, type Random } from '../../src/lib/core/random';
+import { Learner as TaughtLearner, LEARNING } from '../../demo/learner';
 import { guess, SLIP } from './knowledgeTracing';
 
 /** A question of a skill: its parameters, and the kind of question that its family is. */
@@ -93,71 +94,34 @@ export function knownWorld(skills: FieldSkill[]): World {
 
 const LUCK = guess({ kind: 'number' });
 
-/** How things go in the third world. */
-const THIRD = {
-	/** What a practiced question adds to the skill's level, where it teaches, in logits; and how often it does. */
-	step: 0.5,
-	taught: 0.08,
-	/** How far below its difficulty a prerequisite must be to stand in the way half of the time, in logits. */
-	slack: 1.6,
-	/** A day's form, and what a family's questions are like beside others, in logits. */
-	form: 0.3,
-	family: 0.3,
-	/** Logits that are lost over a summer, on average; each skill's own rate is up to twice that. */
-	forgotten: 0.35
-};
+/** How often practice on a question brings a step where what comes before is there. */
+const STEP = 0.08;
 
 /**
- * Each skill has a level of its own that rises in steps by teaching, falls by a rate of its own, and shows only as far as
- * what comes before it is there: chances multiply. Each day has its form, each family of questions its own difficulty.
+ * The demo's students (`demo/learner.ts`): levels that rise in steps, were partly forgotten, and show only as far as what
+ * comes before is there; with forms of a day, and families of questions that are harder than others.
  */
-export function thirdWorld(skills: FieldSkill[]): World {
-	const before = prerequisitePlaces(skills);
+export function thirdWorld(skills: FieldSkill[], seed: number): World {
+	const families = new Map<string, number>();
+	const drawFamily = seededRandom(seed);
+	const hardness = (family: string) => {
+		if (!families.has(family)) families.set(family, LEARNING.family * drawFamily.normal());
+		return families.get(family)!;
+	};
 	return (mean, random) => {
-		const general = mean + 0.9 * random.normal();
-		const domains = new Map(
-			[...new Set(skills.map(({ domain }) => domain))].map((one) => [one, 0.5 * random.normal()])
-		);
-		const level = skills.map(({ domain, difficulty }) => {
-			const gained = general + domains.get(domain)! + 0.9 * random.normal() + 0.5;
-			// What lies far behind has been met again and again; what was learned is partly lost again.
-			const forgotten = 2 * THIRD.forgotten * random.unit() * Math.max(0, Math.min(2, mean - difficulty));
-			return gained - 0.5 * forgotten;
-		});
-		const families = new Map<number, number>();
-		const forms = new Map<number, number>();
-		const drawn = (kept: Map<number, number>, key: number, spread: number) => {
-			if (!kept.has(key)) kept.set(key, spread * random.normal());
-			return kept.get(key)!;
-		};
-		const way = (skill: number) =>
-			before[skill].reduce(
-				(product, one) => product / (1 + Math.exp(-1.7 * (level[one] - skills[one].difficulty + THIRD.slack))),
-				1
-			);
+		const learner = new TaughtLearner(skills, mean, random, hardness);
+		let today = 0;
 		return {
 			answer(skill, item, day, isPractice) {
-				const form = drawn(forms, day, THIRD.form);
-				const harder = drawn(families, item.family, THIRD.family);
-				const shown = probabilityCorrect(level[skill] + form - harder, { ...item, guessing: 0 }) * way(skill);
-				const lucky = item.guessing ?? 0;
-				const correct = random.chance(lucky + (1 - lucky) * shown);
-				if (isPractice && random.chance(THIRD.taught * way(skill))) level[skill] += THIRD.step;
+				today = day;
+				const { code } = skills[skill];
+				const correct = random.chance(learner.chance(code, item, String(item.family), day));
+				if (isPractice && random.chance(STEP * learner.way(code, day))) learner.step(code, day);
 				return correct;
 			},
-			share: (skill) => averageShare(level[skill], skills[skill].difficulty) * way(skill)
+			share: (skill) => learner.share(skills[skill].code, today)
 		};
 	};
-}
-
-/** The share over days and families: form and family spread the level. */
-function averageShare(level: number, difficulty: number): number {
-	const spread = Math.hypot(THIRD.form, THIRD.family);
-	// Gauss–Hermite with three nodes.
-	return (
-		(2 / 3) * shareAt(level, difficulty) +
-		(1 / 6) * (shareAt(level + Math.sqrt(3) * spread, difficulty) + shareAt(level - Math.sqrt(3) * spread, difficulty))
-	);
 }
 
 /**

@@ -98,7 +98,9 @@ test('a student who needs it has questions read aloud, larger type, and fewer a 
 	await expect(page.getByRole('button', { name: 'Read aloud' })).toHaveAttribute('aria-pressed', 'true');
 	const said = () => page.evaluate(() => (window as unknown as { said: string[] }).said);
 	const before = (await said()).length;
-	expect((await said())[before - 1]).toContain((await page.locator('.stem').innerText()).slice(0, 8));
+	// The first word, since formulas are read otherwise than they are written.
+	const firstWord = (await page.locator('.stem').innerText()).match(/^\p{L}+/u)![0];
+	expect((await said())[before - 1]).toContain(firstWord);
 	await page.getByRole('button', { name: 'Stop' }).click();
 	await page.getByRole('button', { name: 'Again' }).click();
 	expect(await said()).toHaveLength(before + 1);

@@ -14,13 +14,31 @@ const graph = makeSkillGraph(
 const levels = new Map([1, 2, 3, 4, 1].map((grade, i) => [i + 1, { grade, term: 2 }]));
 
 describe('importance', () => {
-	it('counts what is due only, and what builds on it up to a year ahead', () => {
-		// In grade 2: on 1 build 2 and 3, on 2 only 3; 4 is two years ahead.
+	it('counts what is due only, and what of the year ahead builds on it, less with every step between', () => {
+		// In grade 2 skill 3 is a year ahead: it builds on 2, and by that on 1. 4 is two years ahead.
 		expect(importanceBy(graph, levels, { grade: 2, term: 2 })).toEqual(
 			new Map([
-				[1, 1],
-				[2, 0.4 + 0.6 / 2],
+				[1, 0.4 + 0.6 / 2],
+				[2, 1],
 				[5, 0.4]
+			])
+		);
+	});
+
+	it('counts a skill by its shortest way to another, and once', () => {
+		const both = makeSkillGraph(
+			[1, 2, 3],
+			[
+				{ prerequisite: 1, skill: 2 },
+				{ prerequisite: 2, skill: 3 },
+				{ prerequisite: 1, skill: 3 }
+			]
+		);
+		const grades = new Map([1, 1, 2].map((grade, i) => [i + 1, { grade, term: 2 }]));
+		expect(importanceBy(both, grades, { grade: 1, term: 2 })).toEqual(
+			new Map([
+				[1, 1],
+				[2, 1]
 			])
 		);
 	});

@@ -8,8 +8,9 @@ const TERMS_A_YEAR = 3;
 const termsOf = ({ grade, term }: GradeTerm) => TERMS_A_YEAR * grade + term;
 
 /**
- * How much depends on each skill that is due by a grade and term, from 0.4 to 1: by how many of the skills up to one year
- * ahead build on it, near or far, against the one that most do. Skills that are not due are absent.
+ * How much depends on each skill that is due by a grade and term, from 0.4 to 1: by the skills of the year ahead that
+ * build on it, against the one that most do. What builds on it directly counts whole, and half as much with every step
+ * between: else the first skills of all would come before everything else for everybody. Skills not due are absent.
  *
  * @param levels grade and term of each skill of the graph
  */
@@ -18,22 +19,23 @@ export function importanceBy(
 	levels: Map<number, GradeTerm>,
 	now: GradeTerm
 ): Map<number, number> {
-	const ahead = termsOf(now) + TERMS_A_YEAR;
+	const termOf = new Map(skills.map((skill) => [skill, termsOf(levels.get(skill)!)]));
+	const today = termsOf(now);
 	const builtOn = new Map<number, number>(skills.map((skill) => [skill, 0]));
 	for (const skill of skills) {
-		if (termsOf(levels.get(skill)!) > ahead) continue;
-		const before = new Set<number>();
-		const visit = (one: number) => {
-			for (const prerequisite of prerequisites.get(one) ?? [])
-				if (!before.has(prerequisite)) {
-					before.add(prerequisite);
-					visit(prerequisite);
-				}
-		};
-		visit(skill);
-		for (const one of before) builtOn.set(one, builtOn.get(one)! + 1);
+		const isAhead = termOf.get(skill)! > today && termOf.get(skill)! <= today + TERMS_A_YEAR;
+		if (!isAhead) continue;
+		const seen = new Set([skill]);
+		let counts = 1;
+		for (let near = [skill]; near.length; counts /= 2) {
+			near = [...new Set(near.flatMap((one) => prerequisites.get(one) ?? []))].filter((one) => !seen.has(one));
+			for (const one of near) {
+				seen.add(one);
+				builtOn.set(one, builtOn.get(one)! + counts);
+			}
+		}
 	}
-	const due = skills.filter((skill) => termsOf(levels.get(skill)!) <= termsOf(now));
+	const due = skills.filter((skill) => termOf.get(skill)! <= today);
 	const most = Math.max(1, ...due.map((skill) => builtOn.get(skill)!));
 	return new Map(due.map((skill) => [skill, LEAST + (1 - LEAST) * (builtOn.get(skill)! / most)]));
 }
