@@ -23,7 +23,7 @@ import { windowScores } from '../src/lib/server/screen/store/scores';
 import { screeningWindows } from '../src/lib/server/screen/store/windows';
 import { windowSittings } from '../src/lib/server/sitting/store/sittings';
 import { skillList } from '../src/lib/server/library/store/skills';
-import { readStandings } from '../src/lib/server/standing/standings';
+import { readCells, readStandings } from '../src/lib/server/standing/standings';
 import { remakeFields, staleStudents } from '../src/lib/server/standing/store/studentFields';
 import { schoolField } from '../src/lib/server/standing/schoolField';
 import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS, TIME_ZONE } from './people';
@@ -172,11 +172,9 @@ describe('its stories', () => {
 
 	it('tell of a class that lacks a skill as a whole', async () => {
 		const skill = (await skillList(database, SCHOOL_ID)).find(({ code }) => code === CLASSWIDE.skillCode)!;
-		const standings = await readStandings(database, ids);
+		const cells = await readCells(database, SCHOOL_ID, ids);
 		const needIn = (className: string) =>
-			classwideNeed(
-				students.filter((one) => one.className === className).map(({ id }) => standings.get(id)!.get(skill.id)!)
-			);
+			classwideNeed(students.filter((one) => one.className === className).map(({ id }) => cells.of(id, skill.id)));
 		expect(needIn(CLASSWIDE.className).advice).toMatch(/^whole class/);
 	});
 

@@ -18,10 +18,9 @@ import { importStandards } from '../../src/lib/server/library/store/library';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { needleMap } from '../../src/lib/server/gaps/needleMap';
 import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
 import { beginPractice, sittingItems } from '../../src/lib/server/sitting/store/sittings';
-import { skillGraph, skillList } from '../../src/lib/server/library/store/skills';
+import { skillList } from '../../src/lib/server/library/store/skills';
 import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';
@@ -169,27 +168,6 @@ async function benchAnswers(): Promise<void> {
 	);
 }
 
-async function benchMap(): Promise<void> {
-	const ids = STUDENT_IDS;
-	const graph = await skillGraph(database, SCHOOL_ID, skills);
-	const forty = skills.slice(0, 40);
-	const whole: number[] = [];
-	const sql: number[] = [];
-	for (let round = 0; round < 25; round++) {
-		const began = performance.now();
-		await needleMap(database, ids, forty, graph, TODAY);
-		const middle = performance.now();
-		await database.rows('SELECT packed FROM student_field WHERE student_id IN (?)', [ids]);
-		if (round >= 5) {
-			whole.push(middle - began);
-			sql.push(performance.now() - middle);
-		}
-	}
-	console.log(
-		`map       264 × 40 in ${median(whole).toFixed(0)} ms, its SQL alone ${median(sql).toFixed(0)} ms: ${(median(whole) / median(sql)).toFixed(2)} times (at most 3)`
-	);
-}
-
 /** Words found among the skills and 20,000 standards that a school has brought in. */
 async function benchLibrary(): Promise<void> {
 	const random = seededRandom(20_000);
@@ -251,7 +229,6 @@ function benchItems(): void {
 const { DEMO_ADDRESS, DEMO_DATABASE } = process.env;
 const parts: Record<string, () => void | Promise<void>> = {
 	answers: benchAnswers,
-	map: benchMap,
 	library: benchLibrary,
 	grouping: benchGrouping,
 	items: benchItems,

@@ -1,6 +1,10 @@
 import { SCHOOL_ID } from '../../demo/people';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
+import { NEEDLE_FILTERS, readCell } from '../../src/lib/core/mastery';
+import { allStudentIds } from '../../src/lib/server/people/store/people';
+import type { VisibleId } from '../../src/lib/server/request/viewer';
+import { readCells, readStandings } from '../../src/lib/server/standing/standings';
 import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
 import { DEMO_CLOCK } from '../demoServer.mjs';
 import { countRows, growDistrict, growSchool, shrinkAgain } from './moreSchools';
@@ -95,6 +99,38 @@ async function costOf(url: string, cookie: string): Promise<Cost> {
 	return { milliseconds: median(times), kilobytes: bytes / 1_000 };
 }
 
+/** The needle map of a whole school on the server, beside the SQL that it cannot do without, and beside standings in full. */
+async function mapCost(database: RootDatabase) {
+	const ids = await allStudentIds(database, SCHOOL_ID);
+	const { placeOf } = await readCells(database, SCHOOL_ID, []);
+	const times = { map: [] as number[], sql: [] as number[], standings: [] as number[] };
+	const time = async (into: number[], work: () => Promise<unknown>) => {
+		const began = performance.now();
+		await work();
+		into.push(performance.now() - began);
+	};
+	for (let round = 0; round <= ROUNDS; round++) {
+		await time(times.map, async () => {
+			const cells = await readCells(database, SCHOOL_ID, ids as VisibleId[]);
+			let gaps = 0;
+			for (const id of ids)
+				for (const place of placeOf.values()) if (NEEDLE_FILTERS.gaps(readCell(cells.packed(id), place))) gaps++;
+			return gaps;
+		});
+		await time(times.sql, () =>
+			database.rows('SELECT student_id, cells FROM student_field WHERE student_id IN (?)', [ids])
+		);
+		await time(times.standings, () => readStandings(database, ids as VisibleId[]));
+	}
+	return {
+		students: ids.length,
+		skills: placeOf.size,
+		map: median(times.map.slice(1)),
+		sql: median(times.sql.slice(1)),
+		standings: median(times.standings.slice(1))
+	};
+}
+
 /** What each page of staff costs in the demo school, in one four times as large, and as one school of a district. */
 export async function benchPages(address: string, databaseUrl: string): Promise<void> {
 	const database = openDatabase(databaseUrl, 1);
@@ -102,10 +138,12 @@ export async function benchPages(address: string, databaseUrl: string): Promise<
 	const pages = await addresses(database);
 	const measure = async () => {
 		await countRows(database);
+		maps.push(await mapCost(database));
 		const costs: Cost[] = [];
 		for (const page of pages) costs.push(await costOf(address + forTheSchool(page), cookie));
 		return costs;
 	};
+	const maps: Awaited<ReturnType<typeof mapCost>>[] = [];
 	const small = await measure();
 	await growSchool(database, 4);
 	const large = await measure();
@@ -136,4 +174,8 @@ export async function benchPages(address: string, databaseUrl: string): Promise<
 		);
 	});
 	console.log(`          ${beyond} of ${pages.length} beyond`);
+	for (const { students, skills, map, sql, standings } of maps.slice(0, 2))
+		console.log(
+			`map       ${students} × ${skills} on the server in ${map.toFixed(0)} ms, its SQL alone ${sql.toFixed(0)} ms: ${(map / sql).toFixed(1)} times (at most 3); all standings in full take ${(standings / map).toFixed(1)} times as long`
+		);
 }

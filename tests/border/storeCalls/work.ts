@@ -175,7 +175,10 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		waiting,
 		{
-			withWork: all
+			withWork: all,
+			studentsWithWork: given(({ database, me }) =>
+				waiting.studentsWithWork(database, { staff: me.staff.specialist, today: TODAY }, TODAY)
+			)
 		}
 	],
 	[
@@ -313,6 +316,8 @@ export const workCalls: [object, Record<string, Call>][] = [
 		{
 			markStale: given(({ database, me }) => studentFields.markStale(database, me.students)),
 			studentFields: given(({ database, me }) => studentFields.studentFields(database, me.students)),
+			studentCells: given(({ database, me }) => studentFields.studentCells(database, me.students)),
+			gapCounts: given(({ database, me }) => studentFields.gapCounts(database, me.students)),
 			fieldInputs: given(({ database, me }) => studentFields.fieldInputs(database, me.students[0])),
 			staleStudents: given(async ({ database, me }) =>
 				studentFields.staleStudents(database, me.base, (await schoolField(database, me.base)).madeBy, 100)

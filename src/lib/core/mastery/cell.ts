@@ -1,52 +1,91 @@
-import { daysBetween, type SchoolDate } from '../calendar';
+import { levelFor, shareBand } from './share';
+import { RATHER_MASTERED } from './skillGraph';
 import type { Standing, StandingNow } from './standing';
+import { dayNumber, NO_DAY } from './storedDay';
 
-const LETTERS = { gap: 'g', forming: 'f', secure: 's', slipping: 'l', unseen: 'u' } as const;
-const STANDINGS = Object.fromEntries(Object.entries(LETTERS).map(([standing, letter]) => [letter, standing])) as Record<
-	string,
-	Standing
->;
-/** The largest evidence count that one character holds. */
-const MOST_ANSWERS = 35;
-/** Days that two characters hold: the last of them stands for no answer, the one before it for longer ago. */
-const NO_DAY = 36 ** 2 - 1;
-/** Characters of a cell. */
-const LENGTH = 5;
-
-/** A cell of the needle map: the standing it shows, and whether that is only inferred. */
+/** A cell of the needle map: the standing it shows, and what else is seen of it at a glance. */
 export interface Cell {
+	/** By the student's own answers, or what is inferred where they are too few. */
 	standing: Standing;
 	inferred: boolean;
-	/** First tries behind it, at most 35. */
+	/** First tries behind it, at most 255. */
 	answers: number;
 	readyNext: boolean;
-	/** Days since the last answer, at most 1,294; null without any. */
-	daysAgo: number | null;
+	/** Whether the share of right first tries is known well enough: its 80% band is at most half of all wide. */
+	isSure: boolean;
+	/** Whether it is rather mastered than not, which what builds on it waits for. */
+	isMastered: boolean;
+	/** Whether rather under half of the usual questions would be right. */
+	lacks: boolean;
+	/** The day of the last answer, as a number of days since 2000; null without any. */
+	lastDay: number | null;
 }
 
-/**
- * A cell as five characters, so that a map of 264 × 200 stays small on its way to the browser: the standing's letter
- * (upper case when inferred), the evidence count in base 36, `1` when ready next, and the days since the last answer.
- *
- * writeCell(undefined, false, '2026-11-23') // 'u00zz'
- */
-export function writeCell(now: StandingNow | undefined, readyNext: boolean, today: SchoolDate): string {
-	const letter = !now ? LETTERS.unseen : now.inferred ? LETTERS[now.inferred].toUpperCase() : LETTERS[now.standing];
-	const days = now?.lastOn ? Math.min(NO_DAY - 1, Math.max(0, daysBetween(now.lastOn, today))) : NO_DAY;
-	const answers = Math.min(MOST_ANSWERS, now?.answers ?? 0).toString(36);
-	return letter + answers + (readyNext ? '1' : '0') + days.toString(36).padStart(2, '0');
-}
+const STANDINGS: Standing[] = ['gap', 'forming', 'secure', 'slipping', 'unseen'];
+/** Bits beside the standing, which takes three. */
+const INFERRED = 8;
+const READY = 16;
+const SURE = 32;
+const LACKS = 64;
+const MASTERED = 128;
+const MOST_ANSWERS = 255;
+/** Of a cell that is packed: bits, answers, and the day of the last in two. */
+const BYTES = 4;
+/** As wide as the band of a share may be that is known well enough. */
+const SURE_BAND = 0.5;
 
-/** The cell at a place of a row of written cells. */
-export function readCell(row: string, place: number): Cell {
-	const [letter, answers, ready, tens, ones] = row.slice(LENGTH * place, LENGTH * (place + 1));
-	const days = parseInt(tens + ones, 36);
-	const lower = letter.toLowerCase();
+export function cellOf(now: StandingNow, readyNext: boolean): Cell {
+	const { lower, upper } = shareBand(now.level, now.difficulty);
+	const lastDay = dayNumber(now.lastOn);
 	return {
-		standing: STANDINGS[lower],
-		inferred: letter !== lower,
-		answers: parseInt(answers, 36),
-		readyNext: ready === '1',
-		daysAgo: days === NO_DAY ? null : days
+		standing: now.inferred ?? now.standing,
+		inferred: now.inferred !== null,
+		answers: Math.min(MOST_ANSWERS, now.answers),
+		readyNext,
+		isSure: upper - lower <= SURE_BAND,
+		isMastered: now.mastered >= RATHER_MASTERED,
+		lacks: now.level.mean < levelFor(0.5, now.difficulty),
+		lastDay: lastDay === NO_DAY ? null : lastDay
 	};
 }
+
+/** Cells as four bytes each, so that those of a whole school are read and sent at once. */
+export function packCells(cells: Cell[]): Uint8Array {
+	const bytes = new Uint8Array(cells.length * BYTES);
+	cells.forEach(({ standing, inferred, answers, readyNext, isSure, isMastered, lacks, lastDay }, place) => {
+		const at = BYTES * place;
+		const day = lastDay ?? NO_DAY;
+		bytes[at] =
+			STANDINGS.indexOf(standing) |
+			(inferred ? INFERRED : 0) |
+			(readyNext ? READY : 0) |
+			(isSure ? SURE : 0) |
+			(lacks ? LACKS : 0) |
+			(isMastered ? MASTERED : 0);
+		bytes[at + 1] = answers;
+		bytes[at + 2] = day >> 8;
+		bytes[at + 3] = day & 0xff;
+	});
+	return bytes;
+}
+
+/** The cell at a place of packed ones. */
+export function readCell(bytes: Uint8Array, place: number): Cell {
+	const at = BYTES * place;
+	const bits = bytes[at];
+	const day = (bytes[at + 2] << 8) | bytes[at + 3];
+	return {
+		standing: STANDINGS[bits & 7],
+		inferred: (bits & INFERRED) !== 0,
+		answers: bytes[at + 1],
+		readyNext: (bits & READY) !== 0,
+		isSure: (bits & SURE) !== 0,
+		isMastered: (bits & MASTERED) !== 0,
+		lacks: (bits & LACKS) !== 0,
+		lastDay: day === NO_DAY ? null : day
+	};
+}
+
+/** Whether a cell shows a standing by the student's own answers. */
+export const isOwn = ({ standing, inferred }: Pick<Cell, 'standing' | 'inferred'>): boolean =>
+	!inferred && standing !== 'unseen';

@@ -1,5 +1,5 @@
-import { addDays, daysBetween, type SchoolDate } from '../calendar';
 import type { KeptSkill } from './keptField';
+import { dayNumber, dayOfNumber } from './storedDay';
 
 /** What is kept of a student and one skill, with what names the skill and how hard its usual question is. */
 export interface PackedSkill extends KeptSkill {
@@ -9,8 +9,6 @@ export interface PackedSkill extends KeptSkill {
 }
 
 const BYTES = 21;
-const FIRST_DAY: SchoolDate = '2000-01-01';
-const NO_DAY = 0xffff;
 const MOST_ANSWERS = 0xffff;
 const ENOUGH = 1;
 const WAS_SECURE = 2;
@@ -28,7 +26,7 @@ export function packField(skills: PackedSkill[]): Uint8Array {
 		view.setFloat32(at + 8, level.standardError);
 		view.setFloat32(at + 12, difficulty);
 		view.setUint16(at + 16, Math.min(MOST_ANSWERS, answers));
-		view.setUint16(at + 18, lastOn === null ? NO_DAY : daysBetween(FIRST_DAY, lastOn));
+		view.setUint16(at + 18, dayNumber(lastOn));
 		view.setUint8(at + 20, (isEnough ? ENOUGH : 0) | (wasSecure ? WAS_SECURE : 0));
 	}
 	return bytes;
@@ -40,14 +38,13 @@ export function unpackField(bytes: Uint8Array): PackedSkill[] {
 	const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 	return Array.from({ length: bytes.length / BYTES }, (_, i) => {
 		const at = i * BYTES;
-		const day = view.getUint16(at + 18);
 		const flags = view.getUint8(at + 20);
 		return {
 			skillId: view.getUint32(at),
 			level: { mean: view.getFloat32(at + 4), standardError: view.getFloat32(at + 8) },
 			difficulty: view.getFloat32(at + 12),
 			answers: view.getUint16(at + 16),
-			lastOn: day === NO_DAY ? null : addDays(FIRST_DAY, day),
+			lastOn: dayOfNumber(view.getUint16(at + 18)),
 			isEnough: (flags & ENOUGH) !== 0,
 			wasSecure: (flags & WAS_SECURE) !== 0
 		};

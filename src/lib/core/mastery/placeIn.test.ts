@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { standingNow } from '../../../../tests/standingNow';
-import { columnsAlong, makeSkillGraph, placeIn } from '.';
+import { cellOf, columnsAlong, makeSkillGraph, placeIn, readyNext } from '.';
 
 const graph = makeSkillGraph(
 	[1, 2, 3, 4, 5],
@@ -12,24 +12,28 @@ const graph = makeSkillGraph(
 		{ prerequisite: 3, skill: 4 }
 	]
 );
-const secure = (...ids: number[]) => new Map(ids.map((id) => [id, standingNow('secure', 0.95)]));
+/** Cells as they are made of chances that skills are mastered; unsaid ones are none. */
+function cells(mastered: Record<number, number>) {
+	const ready = new Set(readyNext(graph, (skill) => mastered[skill] ?? 0));
+	return (skill: number) => cellOf(standingNow('forming', mastered[skill] ?? 0), ready.has(skill));
+}
 
 describe('where a student stands in a domain', () => {
 	it('is the first skill in teaching order that they are ready for', () => {
-		expect(placeIn(graph, [1, 2, 3, 4], secure(1))).toEqual({ at: 2, ready: [2, 3], without: null });
-		expect(placeIn(graph, [3, 2], secure(1)).at).toBe(3);
+		expect(placeIn([1, 2, 3, 4], cells({ 1: 0.95 }))).toEqual({ at: 2, without: null });
+		expect(placeIn([3, 2], cells({ 1: 0.95 })).at).toBe(3);
 	});
 
-	it('is nowhere when all is secure, or when a skill of another domain comes first', () => {
-		expect(placeIn(graph, [1, 2, 3, 4], secure(1, 2, 3, 4))).toEqual({ at: null, ready: [], without: 'beyond' });
-		expect(placeIn(graph, [1, 2, 3, 4], secure(1, 2, 3))).toEqual({ at: null, ready: [], without: 'before' });
+	it('is nowhere when all is mastered, or when a skill of another domain comes first', () => {
+		const all = { 1: 0.95, 2: 0.95, 3: 0.95, 4: 0.95 };
+		expect(placeIn([1, 2, 3, 4], cells(all))).toEqual({ at: null, without: 'beyond' });
+		const but4 = { 1: 0.95, 2: 0.95, 3: 0.95 };
+		expect(placeIn([1, 2, 3, 4], cells(but4))).toEqual({ at: null, without: 'before' });
 	});
 
-	it('goes by what is rather mastered than not, with answers or without', () => {
-		const inferred = new Map([[1, standingNow('unseen', 0.9, { answers: 0, inferred: 'secure' })]]);
-		expect(placeIn(graph, [1, 2, 3], inferred).at).toBe(2);
-		expect(placeIn(graph, [1, 2, 3], new Map([[1, standingNow('forming', 0.55)]])).at).toBe(2);
-		expect(placeIn(graph, [1, 2, 3], new Map([[1, standingNow('forming', 0.45)]])).at).toBe(1);
+	it('goes by what is rather mastered than not', () => {
+		expect(placeIn([1, 2, 3], cells({ 1: 0.55 })).at).toBe(2);
+		expect(placeIn([1, 2, 3], cells({ 1: 0.45 })).at).toBe(1);
 	});
 });
 

@@ -1,12 +1,11 @@
-import { isRatherMastered, readyNext, type SkillGraph } from './skillGraph';
+import type { Cell } from './cell';
+import type { SkillGraph } from './skillGraph';
 import type { StandingNow } from './standing';
 
 /** Where a student stands in a part of the skill graph, such as a domain. */
 export interface ProgressionPlace {
 	/** The skill they stand at: the first in teaching order that they are ready for; null when there is none. */
 	at: number | null;
-	/** All skills of the part that they are ready for. */
-	ready: number[];
 	/** With none: `beyond` when every skill is rather mastered, `before` when something outside comes first. */
 	without: 'beyond' | 'before' | null;
 }
@@ -21,14 +20,15 @@ export const masteredIn =
  * Where a student stands among some skills.
  *
  * @param part ids of the skills, in teaching order
+ * @param cellOf of a skill what the student's cell says
  */
-export function placeIn(graph: SkillGraph, part: number[], standings: Map<number, StandingNow>): ProgressionPlace {
-	const mastered = masteredIn(standings);
-	const next = new Set(readyNext(graph, mastered));
-	const ready = part.filter((skill) => next.has(skill));
-	const at = ready[0] ?? null;
-	const isBeyond = part.every((skill) => isRatherMastered(mastered, skill));
-	return { at, ready, without: at !== null ? null : isBeyond ? 'beyond' : 'before' };
+export function placeIn(
+	part: number[],
+	cellOf: (skill: number) => Pick<Cell, 'readyNext' | 'isMastered'>
+): ProgressionPlace {
+	const at = part.find((skill) => cellOf(skill).readyNext) ?? null;
+	const isBeyond = part.every((skill) => cellOf(skill).isMastered);
+	return { at, without: at !== null ? null : isBeyond ? 'beyond' : 'before' };
 }
 
 /**

@@ -45,11 +45,7 @@ export function findCycle<Id>(prerequisites: Map<Id, Id[]>): Id[] | null {
 }
 
 /** The chance from which a skill is rather mastered than not. */
-const RATHER = 0.5;
-
-/** Whether a student has rather mastered a skill than not. @param mastered the chance of it, by skill; null where nothing is known */
-export const isRatherMastered = (mastered: (skill: number) => number | null, skill: number): boolean =>
-	(mastered(skill) ?? 0) >= RATHER;
+export const RATHER_MASTERED = 0.5;
 
 /**
  * What the student can learn next: skills rather not mastered whose prerequisites each rather are. In a knowledge space
@@ -59,7 +55,7 @@ export const isRatherMastered = (mastered: (skill: number) => number | null, ski
  * @returns skill ids in teaching order
  */
 export function readyNext(graph: SkillGraph, mastered: (skill: number) => number | null): number[] {
-	const isMastered = (skill: number) => isRatherMastered(mastered, skill);
+	const isMastered = (skill: number) => (mastered(skill) ?? 0) >= RATHER_MASTERED;
 	return graph.skills.filter((skill) => !isMastered(skill) && (graph.prerequisites.get(skill) ?? []).every(isMastered));
 }
 
@@ -68,7 +64,10 @@ export function readyNext(graph: SkillGraph, mastered: (skill: number) => number
  * known of one, an even chance.
  */
 export function readiness(graph: SkillGraph, skill: number, mastered: (skill: number) => number | null): number {
-	return (graph.prerequisites.get(skill) ?? []).reduce((product, one) => product * (mastered(one) ?? RATHER), 1);
+	return (graph.prerequisites.get(skill) ?? []).reduce(
+		(product, one) => product * (mastered(one) ?? RATHER_MASTERED),
+		1
+	);
 }
 
 /** The neighborhood of a skill: what leads to it and what it opens, by how many steps away. */

@@ -20,7 +20,7 @@ import {
 	type AdaptiveSitting,
 	type WindowStanding
 } from '.';
-import { standingNow } from '../../../../tests/standingNow';
+import { cellFrom } from '../../../../tests/packedRow';
 import { formLength } from './form';
 
 describe('benchmark', () => {
@@ -40,9 +40,9 @@ describe('benchmark', () => {
 describe('class-wide need', () => {
 	const of = (gaps: number, secure: number, unseen = 0) =>
 		classwideNeed([
-			...Array(gaps).fill(standingNow('gap')),
-			...Array(secure).fill(standingNow('secure')),
-			...Array(unseen).fill(standingNow('unseen'))
+			...Array(gaps).fill(cellFrom('g8')),
+			...Array(secure).fill(cellFrom('s8')),
+			...Array(unseen).fill(cellFrom('U1'))
 		]);
 
 	it('begins at 60% of those with evidence and is firm at 80%', () => {

@@ -1,5 +1,5 @@
 import { fullName, sayLevel } from '../../core/words';
-import { masteredIn, readyNext } from '../../core/mastery';
+import { isOwn, type Standing } from '../../core/mastery';
 import { expectedTheta, workingLevel } from '../../core/measurement';
 import { shareInterval } from '../../core/screening';
 import { classwideNeeds } from './classwideNeeds';
@@ -9,8 +9,8 @@ import type { Database } from '../database';
 import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { currentGroups } from '../groups';
-import { domainList, skillGraph, skillList } from '../library';
-import { readStandings } from '../standing';
+import { domainList, skillList } from '../library';
+import { readCells } from '../standing';
 import { slotList } from '../groups/timetable';
 
 /** Students who lack a skill and are ready for it, fewer than which are taught one by one. */
@@ -31,22 +31,24 @@ export async function classPage(
 	const chosen = classes.find(({ id }) => id === wanted) ?? classes[0] ?? null;
 	const students = inScope.filter(({ classId }) => classId === chosen?.id);
 	const ids = students.map(({ id }) => id);
-	const [skills, domains, standings, { window }, groups, slots, abilities] = await Promise.all([
+	const [skills, domains, cells, { window }, groups, slots, abilities] = await Promise.all([
 		skillList(database, school.id),
 		domainList(database, school.id),
-		readStandings(database, ids),
+		readCells(database, school.id, ids),
 		windowInView(database, school),
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id),
 		overallAbilities(database, ids)
 	]);
-	const graph = await skillGraph(database, school.id, skills);
 	const term = window?.term ?? 3;
 	const grade = students[0]?.grade ?? 1;
 	const reached = expectedTheta({ grade, term });
-	const whole = classwideNeeds(students, skills, standings, term);
+	const whole = classwideNeeds(students, skills, cells, term);
 	const isWhole = new Set(whole.map(({ skillId }) => skillId));
-	const readyOf = new Map(ids.map((id) => [id, new Set(readyNext(graph, masteredIn(standings.get(id)!)))]));
+	const is = (id: number, skillId: number, standing: Standing) => {
+		const cell = cells.of(id, skillId);
+		return isOwn(cell) && cell.standing === standing;
+	};
 	const domainOf = new Map(domains.map(({ id, name }) => [id, name]));
 	const due = skills.filter((skill) => expectedTheta(skill) <= reached);
 	return {
@@ -55,7 +57,7 @@ export async function classPage(
 		grade,
 		term,
 		whole: whole.map((need) => {
-			const unseen = ids.filter((id) => (standings.get(id)!.get(need.skillId)?.answers ?? 0) < 2);
+			const unseen = ids.filter((id) => !isOwn(cells.of(id, need.skillId)));
 			return { ...need, ...shareInterval(need.lacking, need.withEvidence), unseen };
 		}),
 		// What several lack and are ready for, most first; what the whole class lacks stands above.
@@ -63,21 +65,17 @@ export async function classPage(
 			.filter(({ id }) => !isWhole.has(id))
 			.map((skill) => ({
 				skill: { id: skill.id, code: skill.code, name: skill.shortName, domain: domainOf.get(skill.domainId)! },
-				who: ids.filter((id) => {
-					const now = standings.get(id)!.get(skill.id);
-					return now?.standing === 'gap' && readyOf.get(id)!.has(skill.id);
-				}),
-				slipping: ids.filter((id) => standings.get(id)!.get(skill.id)?.standing === 'slipping')
+				who: ids.filter((id) => is(id, skill.id, 'gap') && cells.of(id, skill.id).readyNext),
+				slipping: ids.filter((id) => is(id, skill.id, 'slipping'))
 			}))
 			.filter(({ who, slipping }) => who.length >= LEAST_SHARING || slipping.length >= LEAST_SHARING)
 			.sort((a, b) => b.who.length + b.slipping.length - a.who.length - a.slipping.length),
 		students: students.map((student) => {
-			const own = standings.get(student.id)!;
 			const theta = abilities.get(student.id) ?? null;
 			const level = theta === null ? null : workingLevel(theta);
-			const gaps = due.filter(({ id }) => own.get(id)?.standing === 'gap').length;
+			const gaps = due.filter(({ id }) => is(student.id, id, 'gap')).length;
 			// Ready for what the class meets later, with nothing due that is a gap.
-			const next = skills.filter(({ id }) => readyOf.get(student.id)!.has(id));
+			const next = skills.filter(({ id }) => cells.of(student.id, id).readyNext);
 			return {
 				id: student.id,
 				name: fullName(student),

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { standingNow } from '../../../../tests/standingNow';
-import type { Standing } from '../../core/mastery';
+import { cellFrom } from '../../../../tests/packedRow';
 import { classwideNeeds } from './classwideNeeds';
 import type { RosterStudent } from '../people/store/roster';
 import type { Skill } from '../library/store/skills';
@@ -19,30 +18,27 @@ const student = (id: number, classId: number) =>
 		number: '',
 		tier: 1
 	}) as RosterStudent;
-const now = (standing: Standing) => standingNow(standing);
 /** Ten students a class; the first so many of them have a gap in a skill, the rest are secure. */
 function school(gaps: Record<number, Record<number, number>>) {
 	const students = Object.keys(gaps).flatMap((classId) =>
 		Array.from({ length: 10 }, (_, i) => student(100 * Number(classId) + i, Number(classId)))
 	);
-	const standings = new Map(
-		students.map(({ id, classId }) => [
-			id,
-			new Map(
-				Object.entries(gaps[classId]).map(([skillId, count]) => [
-					Number(skillId),
-					now(id % 100 < count ? 'gap' : 'secure')
-				])
-			)
-		])
-	);
-	return { students, standings };
+	const classOf = new Map(students.map(({ id, classId }) => [id as number, classId]));
+	/** Students of whom nothing is known. */
+	const unknown = new Set<number>();
+	const cells = {
+		of(id: number, skillId: number) {
+			const count = unknown.has(id) ? undefined : gaps[classOf.get(id)!]?.[skillId];
+			return cellFrom(count === undefined ? 'u0' : id % 100 < count ? 'g8' : 's8');
+		}
+	};
+	return { students, cells, unknown };
 }
 
 describe('class-wide needs', () => {
 	it('are told class by class, the largest share first', () => {
-		const { students, standings } = school({ 1: { 1: 6, 2: 9 }, 2: { 1: 7, 2: 2 } });
-		const needs = classwideNeeds(students, skills, standings, 2);
+		const { students, cells } = school({ 1: { 1: 6, 2: 9 }, 2: { 1: 7, 2: 2 } });
+		const needs = classwideNeeds(students, skills, cells, 2);
 		expect(needs.map(({ classId, skillId, lacking, advice }) => [classId, skillId, lacking, advice])).toEqual([
 			[1, 2, 9, 'whole class, firm'],
 			[2, 1, 7, 'whole class'],
@@ -51,18 +47,17 @@ describe('class-wide needs', () => {
 	});
 
 	it('leave out skills that the grade meets only later in the year', () => {
-		const { students, standings } = school({ 1: { 3: 10 } });
-		expect(classwideNeeds(students, skills, standings, 2)).toEqual([]);
-		expect(classwideNeeds(students, skills, standings, 3).map(({ skillName }) => skillName)).toEqual(['Skill 3']);
+		const { students, cells } = school({ 1: { 3: 10 } });
+		expect(classwideNeeds(students, skills, cells, 2)).toEqual([]);
+		expect(classwideNeeds(students, skills, cells, 3).map(({ skillName }) => skillName)).toEqual(['Skill 3']);
 	});
 
 	it('need evidence: students nothing is known of do not count', () => {
-		const { students, standings } = school({ 1: { 1: 10 } });
-		students.slice(5).forEach(({ id }) => standings.set(id, new Map()));
-		expect(classwideNeeds(students, skills, standings, 2)).toMatchObject([{ lacking: 5, withEvidence: 5 }]);
+		const { students, cells, unknown } = school({ 1: { 1: 10 } });
+		students.slice(5).forEach(({ id }) => unknown.add(id));
+		expect(classwideNeeds(students, skills, cells, 2)).toMatchObject([{ lacking: 5, withEvidence: 5 }]);
 		const more = [student(110, 1), student(111, 1)];
-		more.forEach(({ id }) => standings.set(id, new Map()));
-		expect(classwideNeeds([...students, ...more], skills, standings, 2)).toEqual([]);
-		expect(classwideNeeds([], skills, standings, 2)).toEqual([]);
+		expect(classwideNeeds([...students, ...more], skills, cells, 2)).toEqual([]);
+		expect(classwideNeeds([], skills, cells, 2)).toEqual([]);
 	});
 });

@@ -1,8 +1,8 @@
 import { expectedTheta } from '../../core/measurement';
-import type { StandingNow } from '../../core/mastery';
 import { classwideNeed } from '../../core/screening';
 import type { RosterStudent } from '../people';
 import type { Skill } from '../library';
+import type { Cells } from '../standing';
 
 /** A skill that so many of a class lack that it is a lesson for all, not a group. */
 interface ClasswideNeed extends ReturnType<typeof classwideNeed> {
@@ -24,7 +24,7 @@ const EVIDENCE_SHARE = 0.5;
 export function classwideNeeds(
 	students: RosterStudent[],
 	skills: Skill[],
-	standings: Map<number, Map<number, StandingNow>>,
+	cells: Pick<Cells, 'of'>,
 	term: number
 ): ClasswideNeed[] {
 	const needs = [...new Set(students.map(({ classId }) => classId))].flatMap((classId) => {
@@ -38,7 +38,7 @@ export function classwideNeeds(
 					className,
 					skillId: skill.id,
 					skillName: skill.shortName,
-					...classwideNeed(members.map(({ id }) => standings.get(id)?.get(skill.id)))
+					...classwideNeed(members.map(({ id }) => cells.of(id, skill.id)))
 				}))
 				// Questions chosen by what a student can do are asked of those who are weak: few answers are not the class.
 				.filter(({ advice, withEvidence }) => advice !== 'none' && withEvidence >= EVIDENCE_SHARE * members.length)

@@ -1,9 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { assignSet } from '../practice';
 import { findScope } from '../shell';
 import { beginPractice } from '../sitting';
-import { mapPage } from './mapPage';
+import { readCell } from '../../core/mastery';
+import { skillGraph } from '../library';
+import { readStandings } from '../standing';
+import { mapPage, mapRows } from './mapPage';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');
@@ -13,10 +16,58 @@ beforeAll(async () => {
 });
 afterAll(() => small.database.close());
 
-async function cellOf(studentId: number | null, skillId: number | null) {
+async function pageAt(query: string) {
 	const students = await (await findScope(small.database, specialist, 'school', TODAY))!.students();
-	return (await mapPage(small.database, specialist, small.school, students, { studentId, skillId })).evidence;
+	const url = new URL(`http://school.test/gaps?${query}`);
+	return mapPage(small.database, specialist, small.school, students, url);
 }
+const cellOf = async (studentId: number | null, skillId: number | null) =>
+	(await pageAt(`student=${studentId}&cell=${skillId}`)).evidence;
+const bytesFrom = (cells: string) => new Uint8Array(Buffer.from(cells, 'base64'));
+
+describe('the needle map', () => {
+	it('shows the standings as they are read, cell by cell, and rings what is ready next', async () => {
+		const { rows, ids, skills } = await pageAt('columns=all');
+		expect(ids).toEqual([...seen(1, 2, 3, 4, 5, 6, 7, 8)]);
+		const graph = await skillGraph(small.database, small.school.id, small.skills);
+		const standings = await readStandings(small.database, seen(...ids));
+		for (const { id, cells } of rows) {
+			const own = standings.get(id)!;
+			for (const skill of skills) {
+				const cell = readCell(bytesFrom(cells), skill.place);
+				const now = own.get(skill.id)!;
+				expect(cell.standing).toBe(now.inferred ?? now.standing);
+				expect(cell.answers).toBe(now.answers);
+				const isMet = graph.prerequisites.get(skill.id)!.every((one) => own.get(one)!.mastered >= 0.5);
+				expect(cell.readyNext).toBe(isMet && now.mastered < 0.5);
+			}
+		}
+	});
+
+	it('is narrowed and ordered by the address, over all in scope; what is no choice is left out', async () => {
+		const whole = await pageAt('columns=all');
+		expect(await pageAt('columns=wide&needles=red&order=height')).toMatchObject({
+			choice: { skills: 'term', needles: 'all', order: 'class' }
+		});
+		const one = whole.rows[3];
+		const found = await pageAt(`columns=all&find=${encodeURIComponent(`${one.givenName} ${one.familyName}`)}`);
+		expect(found.ids).toContain(one.id);
+		expect(found.inScope).toEqual(whole.inScope);
+		const ready = await pageAt('columns=all&needles=ready&order=ready');
+		const counts = ready.rows.map(
+			({ cells }) => ready.skills.filter(({ place }) => readCell(bytesFrom(cells), place).readyNext).length
+		);
+		expect(counts).toEqual([...counts].sort((a, b) => b - a));
+	});
+
+	it('gives more rows as it is scrolled to, the same that the page would bring', async () => {
+		const [students, { rows }] = [
+			await (await findScope(small.database, specialist, 'school', TODAY))!.students(),
+			await pageAt('')
+		];
+		expect(await mapRows(small.database, small.school, students.slice(2, 5))).toEqual(rows.slice(2, 5));
+	});
+});
 
 describe('the evidence of a cell', () => {
 	it('tells each answer with the school’s day, also of an evening', async () => {

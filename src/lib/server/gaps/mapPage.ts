@@ -1,17 +1,17 @@
 import { schoolDateOf } from '../../core/calendar';
 import { misconceptionById } from '../../core/items';
-import { ownOrInferred, shareAt, type SkillGraph, type StandingNow } from '../../core/mastery';
+import { NEEDLE_FILTERS, ownOrInferred, shareAt, type NeedleFilter } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
-import { needleMap } from './needleMap';
+import { ROW_ORDERS, viewMap, type MapChoice, type SkillChoice } from './mapView';
 import { answerHtml, mathHtml } from '../sitting';
-import type { Staff, VisibleId } from '../request';
+import { FIRST_ROWS, idIn, oneIn, textIn, type Staff, type VisibleId } from '../request';
 import { overallAbilities, windowInView } from '../screen';
 import type { Database } from '../database';
 import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { currentGroups } from '../groups';
 import { domainList, itemsAsked, skillGraph, skillList, type Skill } from '../library';
-import { evidenceFor, levelReasons } from '../standing';
+import { evidenceFor, levelReasons, readCells, readStandings } from '../standing';
 
 /** Parts of the evidence that are named, and the change of a share from which one is worth a word. */
 const MOST_PARTS = 4;
@@ -19,64 +19,101 @@ const LEAST_CHANGE = 0.05;
 /** Chains that are shown of a gap. */
 const MOST_CAUSES = 3;
 
-/**
- * The needle map of some students, and what its chosen cell follows from.
- *
- * @param cell of which student and skill; null where none is chosen
- */
-export async function mapPage(
-	database: Database,
-	staff: Staff,
-	school: School,
-	students: RosterStudent[],
-	cell: { studentId: number | null; skillId: number | null }
-) {
-	const ids = students.map(({ id }) => id);
-	const [domains, skills, { window }] = await Promise.all([
-		domainList(database, school.id),
-		skillList(database, school.id),
-		windowInView(database, school)
-	]);
-	const graph = await skillGraph(database, school.id, skills);
-	const [{ rows, standings }, groups, abilities] = await Promise.all([
-		needleMap(database, ids, skills, graph, school.today),
-		currentGroups(database, staff, school.today),
-		overallAbilities(database, ids)
-	]);
+const LONGEST_FIND = 60;
 
-	const term = window?.term ?? 3;
-	const classwide = classwideNeeds(students, skills, standings, term);
-	/** What the oldest here have been taught by now. */
-	const reached = { grade: Math.max(1, ...students.map(({ grade }) => grade)), term };
-	const chosen = ids.find((id) => id === cell.studentId);
-	const skill = skills.find(({ id }) => id === cell.skillId);
+/** What the address asks of the map; whatever else it says is left out. */
+function choiceIn(url: URL, reached: MapChoice['reached'], focus: ReadonlySet<number>): MapChoice {
+	const asked = (name: string) => url.searchParams.get(name) ?? '';
+	const columns = asked('columns');
 	return {
-		domains,
-		skills,
-		rows: rows.map((row, i) => {
-			const { givenName, familyName, className, tier } = students[i];
-			return { ...row, givenName, familyName, className, tier, ability: abilities.get(row.id) ?? null };
-		}),
+		skills: /^(all|focus|below:\d)$/.test(columns) ? (columns as SkillChoice) : 'term',
+		needles: oneIn(url, 'needles', Object.keys(NEEDLE_FILTERS) as NeedleFilter[]) ?? 'all',
+		order: oneIn(url, 'order', ROW_ORDERS) ?? 'class',
+		find: textIn(url, 'find', LONGEST_FIND),
+		folded: new Set(asked('folded').split(',').map(Number)),
 		reached,
-		classwide,
-		focus: [...new Set(groups.map(({ focusSkillId }) => focusSkillId))],
-		evidence:
-			chosen && skill
-				? await cellEvidence(database, chosen, skill, skills, graph, standings.get(chosen)!, school.timeZone)
-				: null
+		focus
 	};
 }
 
+/** The needle map of some students: who is in it in which order, its first rows, and what its chosen cell follows from. */
+export async function mapPage(database: Database, staff: Staff, school: School, students: RosterStudent[], url: URL) {
+	const ids = students.map(({ id }) => id);
+	const [domains, library, cells, groups, { window }] = await Promise.all([
+		domainList(database, school.id),
+		skillList(database, school.id),
+		readCells(database, school.id, ids),
+		currentGroups(database, staff, school.today),
+		windowInView(database, school)
+	]);
+	const skills = library.map((skill) => ({ ...skill, place: cells.placeOf.get(skill.id)! }));
+	const term = window?.term ?? 3;
+	/** What the oldest here have been taught by now. */
+	const reached = { grade: Math.max(1, ...students.map(({ grade }) => grade)), term };
+	const choice = choiceIn(url, reached, new Set(groups.map(({ focusSkillId }) => focusSkillId)));
+	const abilities = choice.order === 'level' ? await overallAbilities(database, ids) : new Map<number, number>();
+	const view = viewMap(
+		students.map((student) => ({
+			...student,
+			cells: cells.packed(student.id),
+			ability: abilities.get(student.id) ?? null
+		})),
+		skills,
+		choice
+	);
+	const chosen = ids.find((id) => id === idIn(url, 'student'));
+	const skill = skills.find(({ id }) => id === idIn(url, 'cell'));
+	return {
+		domains,
+		skills: skills.map(({ id, domainId, code, shortName, statement, grade, term: taughtIn, place }) => ({
+			id,
+			domainId,
+			code,
+			shortName,
+			statement,
+			grade,
+			term: taughtIn,
+			place
+		})),
+		/** All in scope, in the order of classes and names; of what is shown the order, the first rows and the skills. */
+		inScope: ids,
+		ids: view.students.map(({ id }) => id),
+		rows: view.students.slice(0, FIRST_ROWS).map(mapRow),
+		shownSkills: view.skills.map(({ id }) => id),
+		choice: { skills: choice.skills, needles: choice.needles, order: choice.order },
+		reached,
+		classwide: classwideNeeds(students, skills, cells, term),
+		evidence: chosen && skill ? await cellEvidence(database, chosen, skill, skills, school) : null
+	};
+}
+
+/** More rows of the map, as it is scrolled to. */
+export async function mapRows(database: Database, school: School, students: RosterStudent[]) {
+	const cells = await readCells(
+		database,
+		school.id,
+		students.map(({ id }) => id)
+	);
+	return students.map((student) => mapRow({ ...student, cells: cells.packed(student.id) }));
+}
+
+/** A row as it is sent: cells in base 64. */
+const mapRow = ({ id, givenName, familyName, className, tier, cells }: RosterStudent & { cells: Uint8Array }) => ({
+	id,
+	givenName,
+	familyName,
+	className,
+	tier,
+	cells: Buffer.from(cells).toString('base64')
+});
+
 /** What a student's standing on a skill follows from: answers, what comes before, and where a gap begins. */
-async function cellEvidence(
-	database: Database,
-	studentId: VisibleId,
-	skill: Skill,
-	skills: Skill[],
-	graph: SkillGraph,
-	own: Map<number, StandingNow>,
-	timeZone: string
-) {
+async function cellEvidence(database: Database, studentId: VisibleId, skill: Skill, skills: Skill[], school: School) {
+	const [graph, standings] = await Promise.all([
+		skillGraph(database, school.id, skills),
+		readStandings(database, [studentId])
+	]);
+	const own = standings.get(studentId)!;
 	const now = own.get(skill.id);
 	const answers = await itemsAsked(database, await evidenceFor(database, studentId, skill.id));
 	const named = (id: number) => {
@@ -113,7 +150,7 @@ async function cellEvidence(
 		})),
 		answers: answers.map((answer) => {
 			return {
-				on: schoolDateOf(answer.answeredAt, timeZone),
+				on: schoolDateOf(answer.answeredAt, school.timeZone),
 				kind: answer.kind,
 				stemHtml: mathHtml(answer.item.stem),
 				givenHtml: answerHtml(answer.item, answer.response),

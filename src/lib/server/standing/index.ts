@@ -1,8 +1,8 @@
 /** Where each student stands on each skill, worked out from the answers. */
 export { keepFieldsFresh } from './keepFresh';
 export { schoolImportance } from './importance';
-export { levelReasons, readStandings, standingsOnDays, type Standings } from './standings';
+export { levelReasons, readCells, readStandings, standingsOnDays, type Cells, type Standings } from './standings';
 export { refreshStudents } from './store/studentSummaries';
 export { evidenceFor } from './store/evidence';
-export { markStale } from './store/studentFields';
+export { gapCounts, markStale } from './store/studentFields';
 export { formatFrom, type StoredFormat } from './storedFormat';

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { FIELD_RULE, skillField, type SkillField } from '../../core/mastery';
+import { FIELD_RULE, skillField, type SkillField, type SkillGraph } from '../../core/mastery';
 import { usualDifficulty } from '../../core/screening';
 import type { Database } from '../database';
 import { libraryRevision, skillGraph, type Skill, skillList } from '../library';
@@ -10,6 +10,7 @@ export interface SchoolField {
 	field: SkillField;
 	/** By id. */
 	skills: Map<number, Skill>;
+	graph: SkillGraph;
 	/** Of all that levels follow from but the answers: equal where nothing of it has changed. */
 	madeBy: Buffer;
 }
@@ -36,7 +37,7 @@ export async function schoolField(database: Database, schoolId: number): Promise
 
 async function makeField(database: Database, schoolId: number, version: number | null): Promise<SchoolField> {
 	const skills = await skillList(database, schoolId);
-	const [{ prerequisites }, calibrated] = await Promise.all([
+	const [graph, calibrated] = await Promise.all([
 		skillGraph(database, schoolId, skills),
 		parameterSet(database, version)
 	]);
@@ -44,12 +45,12 @@ async function makeField(database: Database, schoolId: number, version: number |
 		code: fieldCode(skill.id),
 		domain: String(skill.domainId),
 		difficulty: usualDifficulty(skill, calibrated),
-		prerequisites: (prerequisites.get(skill.id) ?? []).map(fieldCode)
+		prerequisites: (graph.prerequisites.get(skill.id) ?? []).map(fieldCode)
 	}));
 	const field = skillField(known);
 	const levels = skills.map(({ code, grade, term }) => [code, grade, term]);
 	const madeBy = createHash('md5')
 		.update(JSON.stringify([FIELD_RULE, field.constants, known, levels]))
 		.digest();
-	return { field, skills: new Map(skills.map((skill) => [skill.id, skill])), madeBy };
+	return { field, skills: new Map(skills.map((skill) => [skill.id, skill])), graph, madeBy };
 }

@@ -7,10 +7,12 @@
 	import { cellsHtml } from './cellsHtml';
 	import { SEGMENT, WIDTHS, type ColumnRange } from './columnWindow';
 	import type { MapColumn } from './columns';
-	import type { MapStudent } from './map';
+	import { cellsOf, type MapStudent } from './map';
 
 	interface Props {
-		student: MapStudent;
+		/** Null until the row has come. */
+		student: MapStudent | null;
+		id: number;
 		/** Its place among all rows. */
 		index: number;
 		columns: MapColumn[];
@@ -21,22 +23,22 @@
 		skillId: number;
 		isShown: (cell: Cell) => boolean;
 		ground: boolean;
-		today: string;
 		/** Whether needles are shown as tiles, so that cells need no picture of their own. */
 		tiled: boolean;
 		isPicked: boolean;
 		onpick: (isPicked: boolean) => void;
 	}
-	let { student, index, columns, range, isCurrent, skillId, isShown, ground, today, tiled, isPicked, onpick }: Props =
+	let { student, id, index, columns, range, isCurrent, skillId, isShown, ground, tiled, isPicked, onpick }: Props =
 		$props();
 
 	const from = $derived(range?.from ?? columns.length);
 	const until = $derived(range?.until ?? columns.length);
+	const cells = $derived(student && cellsOf(student));
 	const segments = $derived(Array.from({ length: Math.ceil((until - from) / SEGMENT) }, (_, i) => from + SEGMENT * i));
-	const name = $derived(fullName(student));
+	const name = $derived(student ? fullName(student) : '');
 </script>
 
-<tr data-student={student.id} class:current={isCurrent} class:tiled aria-rowindex={index + 2}>
+<tr data-student={id} class:current={isCurrent} class:tiled aria-rowindex={index + 2}>
 	<th class="student" scope="row" style:width="{WIDTHS.student}px">
 		<span>
 			<input
@@ -46,24 +48,25 @@
 				tabindex="-1"
 				aria-label="Select {name}"
 			/>
-			<a href={withState({ student: student.id, cell: null })} tabindex="-1">{name}</a>
-			<span class="soft">{student.className}</span>
-			<TierBars tier={student.tier} inColumn />
+			{#if student}
+				<a href={withState({ student: id, cell: null })} tabindex="-1">{name}</a>
+				<span class="soft">{student.className}</span>
+				<TierBars tier={student.tier} inColumn />
+			{:else}<span class="soft coming">…</span>{/if}
 		</span>
 	</th>
 	{#if from > 0}<td colspan={from} aria-hidden="true"></td>{/if}
-	{#each segments as first (first)}
+	{#each cells ? segments : [] as first (first)}
 		<!-- eslint-disable-next-line svelte/no-at-html-tags -- cellsHtml escapes every text -->
 		{@html cellsHtml(columns.slice(first, Math.min(first + SEGMENT, until)), first, {
-			cells: student.cells,
+			cells: cells!,
 			row: index,
 			chosenSkillId: isCurrent ? skillId : null,
 			isShown,
-			ground,
-			today
+			ground
 		})}
 	{/each}
-	{#if range && until < columns.length}<td colspan={columns.length - until} aria-hidden="true"></td>{/if}
+	{#if cells && range && until < columns.length}<td colspan={columns.length - until} aria-hidden="true"></td>{/if}
 </tr>
 
 <style>

@@ -1,16 +1,17 @@
 <!-- What the needles of a map mean. -->
 <script lang="ts">
 	import Needle from '../glyphs/Needle.svelte';
-	import { standingWords, type NeedleState } from '../glyphs/standings';
+	import { standingWords } from '../glyphs/standings';
 
 	let { ground }: { ground: boolean } = $props();
+
+	const SEEN = ['gap', 'forming', 'secure', 'slipping'] as const;
 </script>
 
 <p>
-	{#each Object.entries(standingWords) as [state, name] (state)}<span
-			><Needle state={state as NeedleState} size={18} {ground} />{name}</span
-		>{/each}
-	<span><Needle state="forming" inferred size={18} />inferred, no evidence yet</span>
+	{#each SEEN as state (state)}<span><Needle {state} size={18} {ground} />{standingWords[state]}</span>{/each}
+	<span><Needle state="forming" inferred size={18} />Unseen: as what is near suggests</span>
+	<span><Needle state="forming" quiet size={18} {ground} />pale: known only roughly</span>
 	<span><Needle state="gap" ready size={18} {ground} />ready next</span>
 </p>
 

@@ -4,21 +4,23 @@
 -->
 <script lang="ts">
 	import { createWindowVirtualizer } from '@tanstack/svelte-virtual';
+	import { NEEDLE_FILTERS, type NeedleFilter } from '$lib/core/mastery';
 	import { flushSync, onMount, tick, untrack } from 'svelte';
 	import { get } from 'svelte/store';
 	import { legState } from '../shell/legState.svelte';
 	import { columnsInView, columnStarts, WIDTHS, widthOf } from './columnWindow';
 	import { mapColumns, type MapDomain } from './columns';
+	import type { Rows } from '../table/rows.svelte';
 	import { DrawnCells } from './drawnCells.svelte';
-	import type { MapSkill, MapStudent } from './map';
+	import { cellsOf, type MapSkill, type MapStudent } from './map';
 	import MapHeads from './MapHeads.svelte';
 	import MapRow from './MapRow.svelte';
 	import { stepOf } from './mapKeys';
-	import { NEEDLES, type NeedleFilter } from './mapView';
 	import NeedleTiles from './NeedleTiles.svelte';
 
 	interface Props {
-		students: MapStudent[];
+		/** Students in their order, with what has come of them. */
+		rows: Rows<MapStudent>;
 		/** Those that stand in the map, and all there are. */
 		skills: MapSkill[];
 		allSkills: MapSkill[];
@@ -28,8 +30,6 @@
 		/** Needles that are shown; the others leave their cell empty. */
 		needles: NeedleFilter;
 		ground: boolean;
-		/** For the day of a cell's last answer. */
-		today: string;
 		/** Student whose row is marked, and skill whose cell of it is. */
 		studentId: number;
 		skillId: number;
@@ -39,14 +39,13 @@
 		onfold: (domainId: number) => void;
 	}
 	let {
-		students,
+		rows,
 		skills,
 		allSkills,
 		domains,
 		folded,
 		needles,
 		ground,
-		today,
 		studentId,
 		skillId,
 		selected = $bindable(),
@@ -56,6 +55,8 @@
 
 	/** Height of a row and of the heads, in pixels. */
 	const ROW = 24;
+	/** Rows on either side of those in view that are asked for with them. */
+	const AHEAD = 40;
 	const HEADS = 190;
 	/** Of a landscape page between its margins. */
 	const PAGE_WIDTH = 980;
@@ -73,10 +74,11 @@
 	let tiled = $state(false);
 	let scrollLeft = $state(0);
 	let innerWidth = $state(FIRST_WIDTH);
+	const ids = $derived(rows.ids);
 	const columns = $derived(mapColumns(domains, skills, allSkills, folded));
 	const starts = $derived(columnStarts(columns));
 	const width = $derived(WIDTHS.student + starts[columns.length]);
-	const isShown = $derived(NEEDLES[needles].is);
+	const isShown = $derived(NEEDLE_FILTERS[needles]);
 	const ticked = $derived(new Set(selected));
 
 	const virtualizer = createWindowVirtualizer<HTMLTableRowElement>({
@@ -86,16 +88,16 @@
 		initialRect: { width: FIRST_WIDTH, height: 800 }
 	});
 	$effect.pre(() => {
-		const options = { count: students.length, scrollMargin: place?.offsetTop ?? 0 };
+		const options = { count: ids.length, scrollMargin: place?.offsetTop ?? 0 };
 		untrack(() => get(virtualizer).setOptions(options));
 	});
 	const visible = $derived(
 		isPrinting
-			? students.map((_, index) => index)
-			: $virtualizer.getVirtualItems().flatMap(({ index }) => (index < students.length ? [index] : []))
+			? ids.map((_, index) => index)
+			: $virtualizer.getVirtualItems().flatMap(({ index }) => (index < ids.length ? [index] : []))
 	);
 	const above = $derived((visible[0] ?? 0) * ROW);
-	const below = $derived((students.length - 1 - (visible.at(-1) ?? -1)) * ROW);
+	const below = $derived((ids.length - 1 - (visible.at(-1) ?? -1)) * ROW);
 	const inView = $derived({
 		rows: { from: visible[0] ?? 0, until: (visible.at(-1) ?? -1) + 1 },
 		columns: isPrinting
@@ -131,6 +133,19 @@
 	}
 	onMount(onscroll);
 
+	// Rows are asked for as they come near.
+	$effect(() => {
+		const { from, until } = inView.rows;
+		untrack(() => void rows.need(from - AHEAD, until + AHEAD));
+	});
+
+	/** The map goes to paper as a whole: every row is asked for first. */
+	async function printAll() {
+		await rows.all();
+		print(true);
+		window.print();
+		print(false);
+	}
 	function print(is: boolean) {
 		flushSync(() => (isPrinting = is));
 	}
@@ -163,12 +178,12 @@
 	}
 
 	$effect(() => {
-		legState.order = students.map(({ id }) => id);
+		legState.order = ids;
 		return () => (legState.order = undefined);
 	});
 	// A student chosen elsewhere, by J and K or by name, comes into view even when the row is not drawn.
 	$effect(() => {
-		const row = students.findIndex(({ id }) => id === studentId);
+		const row = ids.indexOf(studentId);
 		if (row >= 0) reveal(row);
 	});
 
@@ -181,7 +196,7 @@
 	}
 
 	async function focusCell(row: number, column: number) {
-		focusRow = Math.max(0, Math.min(students.length - 1, row));
+		focusRow = Math.max(0, Math.min(ids.length - 1, row));
 		focusColumn = Math.max(0, Math.min(columns.length - 1, column));
 		$virtualizer.scrollToIndex(focusRow, { align: 'auto' });
 		const [left, right] = [starts[focusColumn], starts[focusColumn + 1]];
@@ -200,7 +215,7 @@
 	function choose(row: number, column: number) {
 		const chosen = columns[column];
 		if (chosen.kind === 'folded') onfold(chosen.domainId);
-		else onchoose(students[row].id, chosen.skill.id);
+		else onchoose(ids[row], chosen.skill.id);
 	}
 
 	function onkeydown(event: KeyboardEvent) {
@@ -209,7 +224,7 @@
 		const step = stepOf(event.key, columns.length);
 		if (step) focusCell(focusRow + step.rows, focusColumn + step.columns);
 		else if (event.key === 'Enter') choose(focusRow, focusColumn);
-		else if (event.key === ' ') pick(students[focusRow].id, !ticked.has(students[focusRow].id));
+		else if (event.key === ' ') pick(ids[focusRow], !ticked.has(ids[focusRow]));
 		else return;
 		event.preventDefault();
 	}
@@ -225,7 +240,10 @@
 	<div class="map" bind:this={place} style:--width="{width}px" style:--page-zoom={Math.min(1, PAGE_WIDTH / width)}>
 		<div class="pictures" style:top="{HEADS}px" style:left="{WIDTHS.student}px">
 			<NeedleTiles
-				rows={students.map((student) => student.cells)}
+				rows={ids.map((id) => {
+					const row = rows.at(id);
+					return row ? cellsOf(row) : null;
+				})}
 				{columns}
 				{starts}
 				height={ROW}
@@ -239,7 +257,7 @@
 		<table
 			role="grid"
 			aria-label="Needle map: students and skills"
-			aria-rowcount={students.length + 1}
+			aria-rowcount={ids.length + 1}
 			aria-colcount={columns.length + 1}
 			bind:this={map}
 			{onkeydown}
@@ -253,24 +271,24 @@
 					<col style:width="{widthOf(column)}px" />
 				{/each}
 			</colgroup>
-			<MapHeads {columns} {domains} students={students.length} {onfold} />
+			<MapHeads {columns} {domains} students={ids.length} {onfold} />
 			<tbody>
 				{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
-				{#each visible as index (students[index].id)}
-					{@const student = students[index]}
+				{#each visible as index (ids[index])}
+					{@const id = ids[index]}
 					<MapRow
-						{student}
+						student={rows.at(id) ?? null}
+						{id}
 						{index}
 						{columns}
 						range={cells.of(index)}
-						isCurrent={student.id === studentId}
+						isCurrent={id === studentId}
 						{skillId}
 						{isShown}
 						{ground}
-						{today}
 						{tiled}
-						isPicked={ticked.has(student.id)}
-						onpick={(isPicked) => pick(student.id, isPicked)}
+						isPicked={ticked.has(id)}
+						onpick={(isPicked) => pick(id, isPicked)}
 					/>
 				{/each}
 				{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
@@ -278,6 +296,15 @@
 		</table>
 	</div>
 </div>
+<p class="no-print foot">
+	<button class="plain" onclick={printAll}>Print all {ids.length} rows</button>
+	{#if rows.failed}<span role="alert"
+			>Some rows could not be loaded. <button
+				class="plain"
+				onclick={() => rows.need(inView.rows.from - AHEAD, inView.rows.until + AHEAD)}>Try again</button
+			></span
+		>{/if}
+</p>
 
 <style>
 	.map {
@@ -292,6 +319,9 @@
 		.map {
 			width: var(--width);
 		}
+	}
+	.foot {
+		margin-top: 6px;
 	}
 	.pictures {
 		position: absolute;

@@ -9,12 +9,12 @@
 	import { SPRITE_COLUMNS, SPRITE_ROWS, spritePlace } from '../glyphs/needleShape';
 	import type { ColumnRange } from './columnWindow';
 	import type { MapColumn } from './columns';
-	import { foldDomain } from './mapView';
+	import { foldDomain } from './map';
 	import { copySquare, type Pixels } from './pixels';
 
 	interface Props {
-		/** Written cells of each row. */
-		rows: string[];
+		/** Packed cells of each row; null of one that has not come yet. */
+		rows: (Uint8Array | null)[];
 		columns: MapColumn[];
 		/** Where each column begins, in pixels. */
 		starts: number[];
@@ -47,7 +47,7 @@
 			scale = Math.max(1, Math.round(window.devicePixelRatio));
 			const canvas = document.createElement('canvas');
 			canvas.width = scale * NEEDLE * SPRITE_COLUMNS.length;
-			canvas.height = scale * NEEDLE * 2 * SPRITE_ROWS.length;
+			canvas.height = scale * NEEDLE * SPRITE_ROWS;
 			const context = canvas.getContext('2d', { willReadFrequently: true })!;
 			context.drawImage(image, 0, 0, canvas.width, canvas.height);
 			const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
@@ -92,10 +92,10 @@
 			if (column.kind === 'folded') return;
 			const x = times * (lefts[c + 1] - RIGHT - NEEDLE);
 			shown.forEach((cells, r) => {
+				if (!cells) return;
 				const cell = readCell(cells, column.skill.place);
 				if (!is(cell)) return;
-				const kind = cell.inferred ? 'hollow' : tinted ? 'ground' : 'bare';
-				const from = spritePlace(cell.standing, kind, cell.readyNext);
+				const from = spritePlace(cell, tinted);
 				const y = times * (r * line + (line - NEEDLE) / 2);
 				copySquare(needles, { x: times * from.x, y: times * from.y }, picture, { x, y }, times * NEEDLE);
 			});
@@ -103,7 +103,9 @@
 		context.putImageData(image, 0, 0);
 		own.forEach((column, c) => {
 			if (column.kind !== 'folded') return;
-			shown.forEach((cells, r) => drawBar(context, foldDomain(cells, column.skills), lefts[c] + BAR.left, r * line));
+			shown.forEach((cells, r) => {
+				if (cells) drawBar(context, foldDomain(cells, column.skills), lefts[c] + BAR.left, r * line);
+			});
 		});
 	}
 

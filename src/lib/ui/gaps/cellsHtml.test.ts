@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cellsHtml } from './cellsHtml';
+import { packedRow } from '../../../../tests/packedRow';
 import type { MapColumn } from './columns';
 import type { MapSkill } from './map';
 
@@ -20,12 +21,11 @@ const column = (place: number, shortName?: string): MapColumn => ({
 	isFirst: place === 0
 });
 const row = {
-	cells: 'g5105s60zzF001zu00zz',
+	cells: packedRow('g5r@2026-11-18 s6 F0? u0'),
 	row: 7,
 	chosenSkillId: null,
 	isShown: () => true,
-	ground: true,
-	today: '2026-11-23'
+	ground: true
 };
 const cellsOf = (html: string) => html.match(/<td .*?<\/td>/g)!;
 
@@ -39,9 +39,9 @@ describe('cells of the needle map as HTML', () => {
 			)
 		);
 		expect(gap).toContain('aria-label="Skill 0: Gap, from 5 answers, last on Nov 18; ready next"');
-		expect(gap).toContain('class="first needle" style="background-position:-0px -60px"');
+		expect(gap).toContain('class="first needle" style="background-position:-0px -120px"');
 		expect(secure).toContain('class="needle" style="background-position:-40px -0px"');
-		expect(inferred).toMatch(/position:-20px -40px".*aria-label="Skill 2: Unseen \(0 answers\); could be either/);
+		expect(inferred).toMatch(/position:-20px -100px".*aria-label="Skill 2: Unseen \(0 answers\); could be either/);
 		expect(unseen).toContain('position:-80px -0px"');
 	});
 

@@ -3,21 +3,20 @@ import { readCell, type Cell } from '$lib/core/mastery';
 import { spritePlace } from '../glyphs/needleShape';
 import { describeCell } from '../glyphs/standings';
 import type { MapColumn } from './columns';
-import { foldDomain } from './mapView';
+import { foldDomain } from './map';
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
 const escapeHtml = (text: string) => text.replace(/[&<>"]/g, (character) => escapes[character]);
 
 interface RowCells {
-	/** The student's written cells. */
-	cells: string;
+	/** The student's packed cells. */
+	cells: Uint8Array;
 	/** Place of the row. */
 	row: number;
 	/** Skill whose cell is chosen, if one of this row's is. */
 	chosenSkillId: number | null;
 	isShown: (cell: Cell) => boolean;
 	ground: boolean;
-	today: string;
 }
 
 /**
@@ -30,7 +29,7 @@ interface RowCells {
 export function cellsHtml(
 	columns: MapColumn[],
 	first: number,
-	{ cells, row, chosenSkillId, isShown, ground, today }: RowCells
+	{ cells, row, chosenSkillId, isShown, ground }: RowCells
 ): string {
 	let html = '';
 	columns.forEach((column, i) => {
@@ -47,13 +46,13 @@ export function cellsHtml(
 			return;
 		}
 		const cell = readCell(cells, column.skill.place);
-		const said = escapeHtml(`${column.skill.shortName}: ${describeCell(cell, today)}`);
+		const said = escapeHtml(`${column.skill.shortName}: ${describeCell(cell)}`);
 		const classes = `${column.isFirst ? 'first ' : ''}${column.skill.id === chosenSkillId ? 'chosen ' : ''}`;
 		if (!isShown(cell)) {
 			html += `<td class="${classes}blank" ${at} aria-label="${said}"></td>`;
 			return;
 		}
-		const { x, y } = spritePlace(cell.standing, cell.inferred ? 'hollow' : ground ? 'ground' : 'bare', cell.readyNext);
+		const { x, y } = spritePlace(cell, ground);
 		html += `<td class="${classes}needle" style="background-position:-${x}px -${y}px" ${at} aria-label="${said}"></td>`;
 	});
 	return html;

@@ -1,23 +1,25 @@
 <!--
 	A standing as a needle: up secure, right forming, down gap, down-right with a dashed tail slipping, a dot unseen.
-	Hollow when inferred; ringed when ready next. Its shape is in NeedleSheet, which the page must hold.
+	Hollow when inferred; quiet when it is known only roughly; ringed when ready next. Its shape is in NeedleSheet, which the page must hold.
 	<Needle state="gap" ready />
 -->
 <script lang="ts">
+	import { QUIET } from './needleShape';
 	import type { NeedleState } from './standings';
 
 	interface Props {
 		state: NeedleState;
 		inferred?: boolean;
 		ready?: boolean;
+		quiet?: boolean;
 		ground?: boolean;
 		size?: number;
 	}
-	let { state, inferred = false, ready = false, ground = true, size = 20 }: Props = $props();
+	let { state, inferred = false, ready = false, quiet = false, ground = true, size = 20 }: Props = $props();
 </script>
 
 <svg class:flat={!ground} width={size} height={size} aria-hidden="true">
-	<use href="#{inferred ? 'hollow' : 'needle'}-{state}" />
+	<use href="#{inferred ? 'hollow' : 'needle'}-{state}" opacity={quiet ? QUIET : null} />
 	{#if ready}<use href="#ready-ring" />{/if}
 </svg>
 

@@ -11,10 +11,16 @@ describe('the sheet of needles', () => {
 	});
 
 	it('gives every needle a place of its own', () => {
-		const places = [false, true].flatMap((ready) =>
-			SPRITE_ROWS.flatMap((row) => SPRITE_COLUMNS.map((state) => spritePlace(state, row, ready)))
+		const both = [false, true];
+		const places = SPRITE_COLUMNS.flatMap((standing) =>
+			both.flatMap((readyNext) =>
+				both.flatMap((isSure) => [
+					spritePlace({ standing, readyNext, isSure, inferred: true }, true),
+					...both.map((ground) => spritePlace({ standing, readyNext, isSure, inferred: false }, ground))
+				])
+			)
 		);
-		expect(new Set(places.map(({ x, y }) => `${x} ${y}`)).size).toBe(30);
-		expect(places.every(({ x, y }) => x >= 0 && y >= 0 && x < 100 && y < 120)).toBe(true);
+		expect(new Set(places.map(({ x, y }) => `${x} ${y}`)).size).toBe(5 * SPRITE_ROWS);
+		expect(places.every(({ x, y }) => x >= 0 && y >= 0 && x < 100 && y < 20 * SPRITE_ROWS)).toBe(true);
 	});
 });

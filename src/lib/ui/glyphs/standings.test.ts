@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { standingNow } from '../../../../tests/standingNow';
+import { cellFrom } from '../../../../tests/packedRow';
 import { describeCell, describeStanding, sayStanding, standingWords } from './standings';
 
 describe('a standing in words', () => {
@@ -41,20 +42,15 @@ describe('a standing in words', () => {
 });
 
 describe('a cell in words', () => {
-	it('is the standing, and ready next where it is', () => {
-		const cell = { standing: 'gap' as const, inferred: false, answers: 4, readyNext: true, daysAgo: 5 };
-		expect(describeCell(cell)).toBe('Gap, from 4 answers; ready next');
-		expect(describeCell({ ...cell, readyNext: false })).toBe('Gap, from 4 answers');
-		expect(describeCell(cell, '2026-11-23')).toBe('Gap, from 4 answers, last on Nov 18; ready next');
+	it('is the standing with the day of its last answer, ready next where it is, and roughly known where it is', () => {
+		expect(describeCell(cellFrom('g4r'))).toBe('Gap, from 4 answers; ready next');
+		expect(describeCell(cellFrom('g4'))).toBe('Gap, from 4 answers');
+		expect(describeCell(cellFrom('g4r@2026-11-18'))).toBe('Gap, from 4 answers, last on Nov 18; ready next');
+		expect(describeCell(cellFrom('f2?'))).toBe('Forming, from 2 answers; known only roughly');
 	});
 
-	it('is the inference where nothing was answered, and nothing where nothing is known', () => {
-		expect(describeCell({ standing: 'gap', inferred: true, answers: 0, readyNext: false, daysAgo: null })).toMatch(
-			/probably not yet there/
-		);
-		expect(describeCell({ standing: 'unseen', inferred: false, answers: 0, readyNext: false, daysAgo: null })).toBe(
-			'Unseen: nothing is known yet'
-		);
+	it('is the inference where too little was answered', () => {
+		expect(describeCell(cellFrom('G0?'))).toBe('Unseen (0 answers); probably not yet there, going by what is near');
 	});
 
 	it('has a word for every standing', () => {

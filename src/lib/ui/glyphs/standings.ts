@@ -1,6 +1,6 @@
 import { plural, sayShareBand } from '$lib/core/words';
-import { addDays, sayDate, sayDay, weeksBetween } from '$lib/core/calendar';
-import { shareBand, type Cell, type Standing, type StandingNow } from '$lib/core/mastery';
+import { sayDate, sayDay, weeksBetween } from '$lib/core/calendar';
+import { dayOfNumber, shareBand, type Cell, type Standing, type StandingNow } from '$lib/core/mastery';
 
 export type NeedleState = Standing;
 
@@ -37,21 +37,20 @@ export function sayStanding(now: StandingNow | undefined, today: string): string
 		: `${standingWords[now.standing]}: right on ${share}; from ${plural(now.answers, 'answer')}${newest}${old}`;
 }
 
-/** Days in words by how long ago they were, for the day they were last asked on: a map asks for thousands. */
-const said = { today: '', days: new Map<number, string>() };
-function sayDaysAgo(today: string, daysAgo: number): string {
-	if (said.today !== today) Object.assign(said, { today, days: new Map() });
-	const known = said.days.get(daysAgo) ?? sayDay(addDays(today, -daysAgo));
-	said.days.set(daysAgo, known);
+/** Days in words by their number, since a map asks for thousands. */
+const daysSaid = new Map<number, string>();
+function sayDayNumber(number: number): string {
+	const known = daysSaid.get(number) ?? sayDay(dayOfNumber(number)!);
+	daysSaid.set(number, known);
 	return known;
 }
 
-/** A cell of the needle map in words; with the day of its last answer where today is told. */
-export function describeCell({ standing, inferred, answers, readyNext, daysAgo }: Cell, today?: string): string {
+/** A cell of the needle map in words, with the day of its last answer. */
+export function describeCell({ standing, inferred, answers, readyNext, isSure, lastDay }: Cell): string {
 	const now = inferred
 		? { standing: 'unseen' as const, inferred: standing as StandingNow['inferred'], answers }
 		: { standing, inferred: null, answers };
-	const nothingKnown = standing === 'unseen' && !inferred;
-	const last = today && daysAgo !== null ? `, last on ${sayDaysAgo(today, daysAgo)}` : '';
-	return describeStanding(nothingKnown ? undefined : now) + last + (readyNext ? '; ready next' : '');
+	const last = lastDay === null ? '' : `, last on ${sayDayNumber(lastDay)}`;
+	const rough = isSure || inferred ? '' : '; known only roughly';
+	return describeStanding(now) + last + rough + (readyNext ? '; ready next' : '');
 }

@@ -1,10 +1,8 @@
 import { mapPage } from '$lib/server/gaps/mapPage';
-import { idIn } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const scope = await scopeOf(locals, url, staff, school);
-	const cell = { studentId: idIn(url, 'student'), skillId: idIn(url, 'cell') };
-	return mapPage(locals.database, staff, school, await scope.students(), cell);
+	return mapPage(locals.database, staff, school, await scope.students(), url);
 }

@@ -4,14 +4,9 @@
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
 	import Evidence from '$lib/ui/gaps/Evidence.svelte';
 	import NeedleKey from '$lib/ui/gaps/NeedleKey.svelte';
-	import {
-		NEEDLES,
-		ROW_ORDERS,
-		viewMap,
-		type NeedleFilter,
-		type RowOrder,
-		type SkillChoice
-	} from '$lib/ui/gaps/mapView';
+	import { NEEDLES, ROW_ORDERS } from '$lib/ui/gaps/mapChoices';
+	import type { MapStudent } from '$lib/ui/gaps/map';
+	import { Rows } from '$lib/ui/table/rows.svelte';
 	import NeedleMap from '$lib/ui/gaps/NeedleMap.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
@@ -20,12 +15,7 @@
 	let { data } = $props();
 
 	const asked = $derived((name: string) => page.url.searchParams.get(name));
-	const needles = $derived(
-		(asked('needles') ?? 'all') in NEEDLES ? ((asked('needles') ?? 'all') as NeedleFilter) : 'all'
-	);
-	const order = $derived(
-		(asked('order') ?? 'class') in ROW_ORDERS ? ((asked('order') ?? 'class') as RowOrder) : 'class'
-	);
+	const { needles, order } = $derived(data.choice);
 	const skillChoices = $derived([
 		{ value: 'term', says: 'up to this term' },
 		{ value: 'all', says: 'all' },
@@ -34,25 +24,12 @@
 			.filter((grade) => grade <= data.reached.grade)
 			.map((grade) => ({ value: `below:${grade}`, says: `below grade ${grade}` }))
 	]);
-	const chosenSkills = $derived(
-		(skillChoices.find(({ value }) => value === asked('columns'))?.value ?? 'term') as SkillChoice
-	);
 	const folded = $derived(new Set((asked('folded') ?? '').split(',').map(Number)));
 	const find = $derived(asked('find') ?? '');
 	const ground = $derived(asked('ground') !== 'off');
-	const allSkills = $derived(data.skills.map((skill, place) => ({ ...skill, place })));
-	const view = $derived(
-		viewMap(data.rows, allSkills, {
-			skills: chosenSkills,
-			needles,
-			find,
-			folded,
-			order,
-			reached: data.reached,
-			focus: new Set(data.focus)
-		})
-	);
-	const students = $derived(view.students);
+	const isShown = $derived(new Set(data.shownSkills));
+	const skills = $derived(data.skills.filter(({ id }) => isShown.has(id)));
+	const rows = new Rows<MapStudent>(() => ({ ids: data.ids, first: data.rows }));
 
 	function fold(domainId: number) {
 		const next = new Set([...folded].filter(Boolean));
@@ -62,7 +39,7 @@
 
 	let selected = $state<number[]>([]);
 	const inScope = $derived.by(() => {
-		const there = new Set<number>(data.rows.map(({ id }) => id));
+		const there = new Set<number>(data.inScope);
 		return selected.filter((id) => there.has(id));
 	});
 
@@ -100,14 +77,15 @@
 		<label>
 			Skills
 			<select onchange={({ currentTarget: { value } }) => setState({ columns: value === 'term' ? null : value })}>
-				{#each skillChoices as { value, says } (value)}<option {value} selected={chosenSkills === value}>{says}</option
+				{#each skillChoices as { value, says } (value)}<option {value} selected={data.choice.skills === value}
+						>{says}</option
 					>{/each}
 			</select>
 		</label>
 		<label>
 			Only
 			<select onchange={({ currentTarget: { value } }) => setState({ needles: value === 'all' ? null : value })}>
-				{#each Object.entries(NEEDLES) as [value, { says }] (value)}<option {value} selected={needles === value}
+				{#each Object.entries(NEEDLES) as [value, says] (value)}<option {value} selected={needles === value}
 						>{says}</option
 					>{/each}
 			</select>
@@ -151,23 +129,22 @@
 	<p class="soft">And {data.classwide.length - 3} more such skills in these classes; choose a class to see its own.</p>
 {/if}
 
-{#if data.rows.length === 0}
+{#if data.inScope.length === 0}
 	<p>Nobody is in this scope.</p>
-{:else if students.length === 0 || (view.skills.length === 0 && folded.size < 2)}
+{:else if data.ids.length === 0 || (skills.length === 0 && folded.size < 2)}
 	<p>
 		{find ? `Nobody and no skill here is called “${find}”.` : 'No needle here fits this choice.'}
 		<a href={withState({ find: null, needles: null, columns: 'all' })}>Show all</a>
 	</p>
 {:else}
 	<NeedleMap
-		{students}
-		skills={view.skills}
-		{allSkills}
+		{rows}
+		{skills}
+		allSkills={data.skills}
 		domains={data.domains}
 		{folded}
 		{needles}
 		{ground}
-		today={data.school.today}
 		studentId={Number(asked('student'))}
 		skillId={Number(asked('cell'))}
 		bind:selected

@@ -1,43 +1,13 @@
 import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { currentGroups } from '$lib/server/groups';
-import { practiceSets, queuedSets, restoreSet, withdrawSet } from '$lib/server/practice';
-import { skillList } from '$lib/server/library';
-import { readStandings } from '$lib/server/standing';
-import { formCheck, id, numberIn } from '$lib/server/request';
-
-/** Sets that are shown at once. */
-const AT_ONCE = 40;
+import { restoreSet, withdrawSet } from '$lib/server/practice';
+import { practicePage } from '$lib/server/practice/practicePage';
+import { formCheck, id } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
-	const scope = await scopeOf(locals, url, staff, school);
-	const { database } = locals;
-	const part = { from: numberIn(url, 'sets'), most: AT_ONCE };
-	const students = await scope.students();
-	const ids = students.map((student) => student.id);
-	const [sets, queued, skills, standings, groups] = await Promise.all([
-		practiceSets(database, scope.roster, part),
-		queuedSets(database, ids, school.today),
-		skillList(database, school.id),
-		readStandings(database, ids),
-		currentGroups(database, staff, school.today)
-	]);
-	const waiting = new Map<number, number>();
-	for (const { studentId } of queued) waiting.set(studentId, (waiting.get(studentId) ?? 0) + 1);
-	return {
-		...part,
-		...sets,
-		skills,
-		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),
-		queues: students.map((student) => ({
-			...student,
-			waiting: waiting.get(student.id) ?? 0,
-			late: queued.filter((set) => set.studentId === student.id && set.dueOn < school.today).length,
-			gaps: [...standings.get(student.id)!.values()].filter((now) => now.standing === 'gap').length
-		}))
-	};
+	return practicePage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url);
 }
 
 const withdrawForm = formCheck(Type.Object({ set: id }));

@@ -1,25 +1,18 @@
 <script lang="ts">
 	import Pager from '$lib/ui/table/Pager.svelte';
+	import { Rows } from '$lib/ui/table/rows.svelte';
+	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
-	import { fullName, plural } from '$lib/core/words';
+	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
-	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
+	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { sayDate } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const finishedWithGaps = $derived(data.queues.filter(({ waiting, gaps }) => waiting === 0 && gaps > 0));
-	const show = $derived(page.url.searchParams.get('queue') ?? 'all');
-	const queued = $derived(
-		data.queues
-			.filter(({ waiting, gaps }) =>
-				show === 'waiting' ? waiting > 0 : show !== 'clear' || (waiting === 0 && gaps > 0)
-			)
-			.sort((a, b) => b.gaps - a.gaps)
-	);
-	const selectedId = $derived(Number(page.url.searchParams.get('student')));
+	const rows = new Rows(() => ({ ids: data.ids, first: data.rows }));
 	const assigned = $derived.by(() => {
 		const set = Number(page.url.searchParams.get('assigned'));
 		const found = data.sets.find(({ id }) => id === set);
@@ -93,32 +86,30 @@
 						setState({ queue: event.currentTarget.value === 'all' ? null : event.currentTarget.value })}
 				>
 					<option value="all">everyone</option>
-					<option value="waiting" selected={show === 'waiting'}>with work waiting</option>
-					<option value="clear" selected={show === 'clear'}>clear queue with open gaps</option>
+					<option value="waiting" selected={data.show === 'waiting'}>with work waiting</option>
+					<option value="clear" selected={data.show === 'clear'}>clear queue with open gaps</option>
 				</select></label
 			>
 		</p>
-		{#if finishedWithGaps.length}
+		{#if data.clear}
 			<p class="notice">
-				{plural(finishedWithGaps.length, 'student has', 'students have')} a clear queue although gaps are open.
+				{plural(data.clear, 'student has', 'students have')} a clear queue although gaps are open.
 			</p>
 		{/if}
-		<Table
+		<StudentTable
+			{rows}
 			says="Queues"
-			columns={[{ label: 'Student' }, { label: 'Waiting' }, { label: 'Open gaps', isNumber: true }]}
-			rows={queued}
-			key={({ id }) => id}
-			attributes={(row) => ({ 'data-student': row.id, class: { current: row.id === selectedId } })}
+			columns={[{ label: 'Class' }, { label: 'Waiting' }, { label: 'Open gaps', isNumber: true }]}
 		>
 			{#snippet cells(row)}
-				<th scope="row"
-					><a href={withState({ student: row.id })}>{fullName(row)}</a>
-					<span class="soft">{row.className}</span></th
-				>
+				<td class="soft">{row.className}</td>
 				<td>{row.waiting ? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}` : 'clear queue'}</td>
 				<td class="number">{row.gaps || 'none seen'}</td>
 			{/snippet}
-		</Table>
+			{#snippet empty()}
+				{data.show === 'waiting' ? 'Nobody here has work waiting.' : 'Nobody here has a clear queue and open gaps.'}
+			{/snippet}
+		</StudentTable>
 	</section>
 </div>
 <Notice outcome={form ?? assigned} />

@@ -1,9 +1,17 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { beginningOf, addDays, type SchoolDate } from '../../../core/calendar';
 import {
+	cellOf,
+	isOwn,
 	keepField,
+	masteredIn,
+	packCells,
 	packField,
+	readyNext,
+	standingOf,
 	unpackField,
+	type Cell,
+	type SkillGraph,
 	type FieldPrior,
 	type PackedSkill,
 	type SittingAnswer,
@@ -30,37 +38,71 @@ interface StudentRow {
 	grade: number;
 	revision: number | null;
 	isFresh: boolean;
-	packed: Buffer | null;
+	/** What of it was asked for, as it is kept. */
+	kept: Partial<Kept>;
 }
+
+/** What is kept of a student: all that standings follow from, the cells of the needle map, and how many of them are gaps. */
+interface Kept {
+	packed: Buffer;
+	cells: Buffer;
+	gaps: number;
+}
+type Part = keyof Kept;
+const COLUMNS: Record<Part, string> = { packed: 'field.packed', cells: 'field.cells', gaps: 'field.gaps' };
 
 /** Students of which fields are made at once: their answers are in memory meanwhile. */
 const CHUNK = 40;
 
-/**
- * What is kept of students on every skill that their school teaches; made anew first where it is stale. Whoever else
- * makes it anew at the same time does no harm: it says which answers it was made of.
- */
+/** What is kept of students on every skill that their school teaches. */
 export async function studentFields(database: Database, studentIds: number[]): Promise<Map<number, PackedSkill[]>> {
-	const found = new Map<number, PackedSkill[]>();
-	for (const { school, rows } of await bySchool(database, studentIds)) {
+	const kept = await keptParts(database, studentIds, 'packed');
+	return new Map([...kept].map(([id, packed]) => [id, unpackField(packed)]));
+}
+
+/** Packed cells of students, in the order of their school's skills. */
+export const studentCells = (database: Database, studentIds: number[]): Promise<Map<number, Uint8Array>> =>
+	keptParts(database, studentIds, 'cells');
+
+/** Of how many skills students' own answers say Gap. */
+export const gapCounts = (database: Database, studentIds: number[]): Promise<Map<number, number>> =>
+	keptParts(database, studentIds, 'gaps');
+
+/**
+ * A part of what is kept of students; made anew first where it is stale. Whoever else makes it anew at the same time does
+ * no harm: it says which answers it was made of.
+ */
+async function keptParts<P extends Part>(
+	database: Database,
+	studentIds: number[],
+	part: P
+): Promise<Map<number, Kept[P]>> {
+	const found = new Map<number, Kept[P]>();
+	for (const { school, rows } of await bySchool(database, studentIds, [part])) {
 		const stale = rows.filter(({ isFresh }) => !isFresh);
-		for (const { id, packed, isFresh } of rows) if (isFresh) found.set(id, unpackField(packed!));
+		for (const { id, kept, isFresh } of rows) if (isFresh) found.set(id, kept[part]!);
 		for (let from = 0; from < stale.length; from += CHUNK) {
 			const some = stale.slice(from, from + CHUNK);
 			const made = await makeFields(database, school, some);
 			await keepFields(database, school, some, made);
-			for (const [id, packed] of made) found.set(id, unpackField(packed));
+			for (const [id, parts] of made) found.set(id, parts[part]);
 		}
 	}
 	return found;
 }
 
-/** Students with what is kept of them, school by school, and whether that is as it should be. */
-async function bySchool(database: Database, studentIds: number[]) {
+/** Students with parts of what is kept of them, school by school, and whether that is as it should be. */
+async function bySchool(database: Database, studentIds: number[], parts: Part[]) {
 	if (studentIds.length === 0) return [];
-	const rows = await database.rows<Omit<StudentRow, 'isFresh'> & { madeOf: number; madeBy: Buffer | null }>(
+	const rows = await database.rows<
+		Omit<StudentRow, 'isFresh' | 'kept'> & { madeOf: number; madeBy: Buffer | null; isMade: number } & Record<
+				Part,
+				unknown
+			>
+	>(
 		`SELECT student.id, student.school_id AS schoolId, school.time_zone AS timeZone, student.grade, field.revision,
-			field.made_of AS madeOf, field.made_by AS madeBy, field.packed
+			field.made_of AS madeOf, field.made_by AS madeBy, field.cells IS NOT NULL AS isMade
+			${parts.map((part) => `, ${COLUMNS[part]}`).join('')}
 		FROM student
 		JOIN school ON school.id = student.school_id
 		LEFT JOIN student_field AS field ON field.student_id = student.id
@@ -74,9 +116,10 @@ async function bySchool(database: Database, studentIds: number[]) {
 			school: { ...school, id: schoolId },
 			rows: rows
 				.filter((row) => row.schoolId === schoolId)
-				.map(({ madeOf, madeBy, ...row }) => ({
+				.map((row): StudentRow => ({
 					...row,
-					isFresh: row.packed !== null && row.revision === madeOf && Boolean(madeBy?.equals(school.madeBy))
+					kept: Object.fromEntries(parts.map((part) => [part, row[part]])),
+					isFresh: Boolean(row.isMade) && row.revision === row.madeOf && Boolean(row.madeBy?.equals(school.madeBy))
 				}))
 		});
 	}
@@ -126,19 +169,19 @@ export async function fieldInputs(
 	database: Database,
 	studentId: number
 ): Promise<{ field: SkillField; answers: SittingAnswer[]; prior: FieldPrior }> {
-	const [{ school, rows }] = await bySchool(database, [studentId]);
+	const [{ school, rows }] = await bySchool(database, [studentId], []);
 	return { field: school.field, ...(await inputsOf(database, school, rows)).get(studentId)! };
 }
 
-/** What is believed of students by their answers and scores, packed. @param until by those of a day and before */
+/** What is believed of students by their answers and scores. @param until by those of a day and before */
 async function makeFields(
 	database: Database,
 	school: School,
 	students: Asked[],
 	until?: SchoolDate
-): Promise<Map<number, Uint8Array>> {
+): Promise<Map<number, Kept>> {
 	const inputs = await inputsOf(database, school, students, until);
-	const made = new Map<number, Uint8Array>();
+	const made = new Map<number, Kept>();
 	for (const [id, { answers, prior }] of inputs) {
 		const kept = keepField(school.field, answers, prior);
 		const skills = school.field.skills.map(({ code, difficulty }, k) => ({
@@ -146,24 +189,38 @@ async function makeFields(
 			skillId: Number(code),
 			difficulty
 		}));
-		made.set(id, packField(skills));
+		const packed = packField(skills);
+		// From what is read again later, so that both say the same.
+		const cells = cellsOf(school.graph, unpackField(packed));
+		const gaps = cells.filter((cell) => isOwn(cell) && cell.standing === 'gap').length;
+		made.set(id, { packed: Buffer.from(packed), cells: Buffer.from(packCells(cells)), gaps });
 		// So that others are heard in between.
 		await nextTurn();
 	}
 	return made;
 }
 
+function cellsOf(graph: SkillGraph, skills: PackedSkill[]): Cell[] {
+	const standings = new Map(skills.map((skill) => [skill.skillId, standingOf(skill, skill.difficulty)]));
+	const ready = new Set(readyNext(graph, masteredIn(standings)));
+	return skills.map(({ skillId }) => cellOf(standings.get(skillId)!, ready.has(skillId)));
+}
+
 async function keepFields(
 	database: Database,
 	{ madeBy }: School,
 	students: Pick<StudentRow, 'id' | 'revision'>[],
-	made: Map<number, Uint8Array>
+	made: Map<number, Kept>
 ): Promise<void> {
 	// Of who has nothing that it could follow from, nothing need be marked before.
 	await database.insertMany(
-		`INSERT INTO student_field (student_id, revision, made_of, made_by, packed) VALUES ?
-		ON DUPLICATE KEY UPDATE made_of = VALUES(made_of), made_by = VALUES(made_by), packed = VALUES(packed)`,
-		students.map(({ id, revision }) => [id, revision ?? 0, revision ?? 0, madeBy, Buffer.from(made.get(id)!)])
+		`INSERT INTO student_field (student_id, revision, made_of, made_by, packed, cells, gaps) VALUES ?
+		ON DUPLICATE KEY UPDATE made_of = VALUES(made_of), made_by = VALUES(made_by), packed = VALUES(packed),
+			cells = VALUES(cells), gaps = VALUES(gaps)`,
+		students.map(({ id, revision }) => {
+			const { packed, cells, gaps } = made.get(id)!;
+			return [id, revision ?? 0, revision ?? 0, madeBy, packed, cells, gaps];
+		})
 	);
 }
 
@@ -178,7 +235,7 @@ export async function staleStudents(
 		`SELECT student.id FROM student
 		LEFT JOIN student_field AS field ON field.student_id = student.id
 		WHERE student.school_id = ?
-			AND (field.packed IS NULL OR field.revision <> field.made_of OR field.made_by <> ?)
+			AND (field.cells IS NULL OR field.revision <> field.made_of OR field.made_by <> ?)
 		ORDER BY student.id LIMIT ${Number(most)}`,
 		[schoolId, madeBy]
 	);
@@ -188,12 +245,15 @@ export async function staleStudents(
 /** Makes what is kept of students anew, stale or not. @returns of how many it was different, though it seemed fresh */
 export async function remakeFields(database: Database, studentIds: number[]): Promise<number> {
 	let different = 0;
-	for (const { school, rows } of await bySchool(database, studentIds))
+	for (const { school, rows } of await bySchool(database, studentIds, ['packed', 'cells']))
 		for (let from = 0; from < rows.length; from += CHUNK) {
 			const some = rows.slice(from, from + CHUNK);
 			const made = await makeFields(database, school, some);
 			await keepFields(database, school, some, made);
-			different += some.filter(({ id, isFresh, packed }) => isFresh && !packed!.equals(made.get(id)!)).length;
+			different += some.filter(({ id, isFresh, kept }) => {
+				const { packed, cells } = made.get(id)!;
+				return isFresh && !(packed.equals(kept.packed!) && cells.equals(kept.cells!));
+			}).length;
 		}
 	return different;
 }
@@ -205,9 +265,9 @@ export async function fieldsOn(
 	day: SchoolDate
 ): Promise<Map<number, PackedSkill[]>> {
 	const found = new Map<number, PackedSkill[]>();
-	for (const { school, rows } of await bySchool(database, studentIds))
+	for (const { school, rows } of await bySchool(database, studentIds, []))
 		for (let from = 0; from < rows.length; from += CHUNK)
-			for (const [id, packed] of await makeFields(database, school, rows.slice(from, from + CHUNK), day))
+			for (const [id, { packed }] of await makeFields(database, school, rows.slice(from, from + CHUNK), day))
 				found.set(id, unpackField(packed));
 	return found;
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
+	import type { Cell } from '$lib/core/mastery';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
@@ -10,40 +11,51 @@
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 
 	let { data } = $props();
+	type Named = (typeof data.before.students)[number];
+
+	const RESTS = {
+		before: 'Something in another domain comes first',
+		beyond: 'Every skill of the domain is rather mastered'
+	};
 
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
 	const all = $derived(page.url.searchParams.get('columns') === 'all');
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
-	const at = $derived.by(() => {
-		const map = new Map<number, typeof data.places>();
-		for (const place of data.places) if (place.at !== null) map.set(place.at, [...(map.get(place.at) ?? []), place]);
-		return map;
-	});
 	/** From the first to the last column where somebody stands, one more either way. */
 	const columns = $derived.by(() => {
-		const used = data.columns.flatMap((ids, column) => (ids.some((id) => at.has(id)) ? [column] : []));
+		const used = data.columns.flatMap((ids, column) => (ids.some((id) => hereAt(id).ids.length) ? [column] : []));
 		if (all || used.length === 0) return data.columns;
 		return data.columns.slice(Math.max(0, used[0] - 1), used[used.length - 1] + 2);
 	});
+	const hereAt = (skill: number) => skillOf.get(skill)!.here;
 	/** Pixels of a student's line in a box, and below the last. */
 	const [LINE, FOOT] = [26, 8];
 	const boxHeight = (skill: number) => {
-		const count = at.get(skill)?.length ?? 0;
-		return BOX.head + (count ? count * LINE + FOOT : 0);
+		const { ids, students } = hereAt(skill);
+		const lines = students.length + (hasMore(skill, ids, students) ? 1 : 0);
+		return BOX.head + (lines ? lines * LINE + FOOT : 0);
 	};
-	const beyond = $derived(data.places.filter(({ without }) => without === 'beyond'));
-	const before = $derived(data.places.filter(({ without }) => without === 'before'));
+	/** Whether there is a line that leads to more of those who stand at a place, or back to fewer. */
+	const hasMore = (place: number | string, ids: number[], shown: unknown[]) =>
+		ids.length > shown.length || data.open === String(place);
 
+	/** The skill that each student stands at; null for those who stand at none. */
+	const placeOf = $derived(
+		new Map<number, number | null>([
+			...data.skills.flatMap(({ id: skill, here }) => here.ids.map((id) => [id, skill] as const)),
+			...[...data.before.ids, ...data.beyond.ids].map((id) => [id, null] as const)
+		])
+	);
 	let chosen = $state<number[]>([]);
-	const selected = $derived(chosen.filter((id) => data.places.some((place) => place.id === id)));
+	const selected = $derived(chosen.filter((id) => placeOf.has(id)));
 	/** The skill they all stand at, for practice. */
 	const common = $derived.by(() => {
-		const skills = new Set(selected.map((id) => data.places.find((place) => place.id === id)!.at));
+		const skills = new Set(selected.map((id) => placeOf.get(id)!));
 		const [only] = skills;
 		return skills.size === 1 && only !== null ? only : null;
 	});
 	function toggleAll(skill: number) {
-		const ids: number[] = at.get(skill)!.map(({ id }) => id);
+		const { ids } = hereAt(skill);
 		chosen = ids.every((id) => chosen.includes(id))
 			? chosen.filter((id) => !ids.includes(id))
 			: [...new Set([...chosen, ...ids])];
@@ -52,19 +64,29 @@
 
 <svelte:head><title>Progression · Orderly Compass</title></svelte:head>
 
-{#snippet student(place: (typeof data.places)[number])}
-	<li class:current={place.id === studentId} data-student={place.id}>
-		<input type="checkbox" value={place.id} bind:group={chosen} aria-label="Select {place.name}" />
-		<a href={withState({ student: place.id })} title="{place.name}, {place.className}, {place.score ?? 'no score'}"
-			>{place.name}</a
+{#snippet student(one: Named, state?: Pick<Cell, 'standing' | 'inferred' | 'isSure'>)}
+	<li class:current={one.id === studentId} data-student={one.id}>
+		<input type="checkbox" value={one.id} bind:group={chosen} aria-label="Select {one.name}" />
+		<a href={withState({ student: one.id })} title="{one.name}, {one.className}, {one.score ?? 'no score'}"
+			>{one.name}</a
 		>
 		<span class="glyphs"
-			>{#if place.at !== null}<Needle state={place.state} inferred={place.inferred} size={16} />{/if}<TierBars
-				tier={place.tier}
-				inColumn
-			/></span
+			>{#if state}<Needle
+					state={state.standing}
+					inferred={state.inferred}
+					quiet={!state.isSure}
+					size={16}
+				/>{/if}<TierBars tier={one.tier} inColumn /></span
 		>
 	</li>
+{/snippet}
+{#snippet more(place: string, ids: number[], shown: unknown[])}
+	{#if hasMore(place, ids, shown)}<li class="more">
+			{#if data.open === place}<a href={withState({ open: null })}>fewer names</a>
+				{#if ids.length > shown.length}<span class="soft">and {ids.length - shown.length} more: narrow the scope</span
+					>{/if}
+			{:else}<a href={withState({ open: place })}>and {ids.length - shown.length} more</a>{/if}
+		</li>{/if}
 {/snippet}
 
 <GapViews />
@@ -87,8 +109,8 @@
 	>
 </div>
 <p class="soft">
-	Skills from left to right as one leads to the next. Each of the {data.places.length} students stands at the first skill
-	in teaching order that they are ready for.
+	Skills from left to right as one leads to the next. Each of the {data.students} students stands at the first skill in teaching
+	order that they are ready for.
 	<a href={keepingScope('/screen', { window: page.url.searchParams.get('window'), on: data.domain.id })}
 		>Scores in this domain</a
 	>
@@ -102,37 +124,40 @@
 	</p>
 {/each}
 
-{#if data.places.length === 0}
+{#if data.students === 0}
 	<p>Nobody is in this scope.</p>
 {:else}
 	<ProgressionDrawing label="Progression of {data.domain.name}" {columns} edges={data.edges} heightOf={boxHeight}>
 		{#snippet box(id)}
 			{@const skill = skillOf.get(id)!}
-			{@const here = at.get(id) ?? []}
+			{@const { ids, students } = skill.here}
 			<h2>
-				<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title={skill.shortName}
+				<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title="{skill.code} · {skill.shortName}"
 					>{skill.shortName}</a
 				>
 				<span class="soft"
-					>{skill.code} · {skill.level} · {skill.gaps} gap, {skill.secure} secure
-					{#if here.length > 1}<button
+					>{skill.level} · {skill.gaps} gap, {skill.secure} secure
+					{#if ids.length > 1}<button
 							class="plain"
 							onclick={() => toggleAll(id)}
-							aria-label="Select all at {skill.shortName}">all {here.length}</button
+							aria-label="Select all at {skill.shortName}">all {ids.length}</button
 						>{/if}</span
 				>
 			</h2>
-			{#if here.length}<ul aria-label={skill.shortName}>
-					{#each here as place (place.id)}{@render student(place)}{/each}
+			{#if ids.length}<ul aria-label={skill.shortName}>
+					{#each students as one (one.id)}{@render student(one, one)}{/each}
+					{@render more(String(id), ids, students)}
 				</ul>{/if}
 		{/snippet}
 	</ProgressionDrawing>
-	{#each [{ says: 'Something in another domain comes first', who: before }, { says: 'Every skill of the domain is secure', who: beyond }] as { says, who } (says)}
-		{#if who.length}
+	{#each ['before', 'beyond'] as const as place (place)}
+		{@const { ids, students } = data[place]}
+		{#if ids.length}
 			<section class="rest">
-				<h2>{says}: {who.length}</h2>
+				<h2>{RESTS[place]}: {ids.length}</h2>
 				<ul>
-					{#each who as place (place.id)}{@render student(place)}{/each}
+					{#each students as one (one.id)}{@render student(one)}{/each}
+					{@render more(place, ids, students)}
 				</ul>
 			</section>
 		{/if}
@@ -216,6 +241,12 @@
 		white-space: nowrap;
 		overflow: hidden;
 		text-overflow: ellipsis;
+	}
+	li.more a {
+		flex: none;
+		color: var(--verdigris);
+		font-size: 0.9rem;
+		text-decoration: underline;
 	}
 	.glyphs {
 		display: flex;

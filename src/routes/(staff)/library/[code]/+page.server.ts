@@ -17,7 +17,7 @@ import {
 import { scopeChoices } from '$lib/server/shell';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/shell/staffPage';
 import { practiceSets } from '$lib/server/practice';
-import { readStandings } from '$lib/server/standing';
+import { studentsOnSkill } from '$lib/server/gaps/skillPage';
 import { formCheck, oneOf, id } from '$lib/server/request';
 import type { Database } from '$lib/server/database';
 
@@ -38,11 +38,10 @@ export async function load({ locals, url, params }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const { skill, skills } = await skillByCode(database, school.id, params.code);
 	const students = await scope.students();
-	const ids = students.map((student) => student.id);
-	const [domains, graph, standings, sets, materials, standards, shelf, choices] = await Promise.all([
+	const [domains, graph, onSkill, sets, materials, standards, shelf, choices] = await Promise.all([
 		domainList(database, school.id),
 		skillGraph(database, school.id, skills),
-		readStandings(database, ids),
+		studentsOnSkill(database, school, students, skill.id),
 		practiceSets(database, scope.roster, { from: 0, most: SETS_SHOWN, skillId: skill.id }),
 		materialsFor(database, school.id, skill.id),
 		standardsOfSkill(database, school.id, skill.id),
@@ -52,10 +51,16 @@ export async function load({ locals, url, params }) {
 	return {
 		skill,
 		domain: domains.find(({ id: domainId }) => domainId === skill.domainId)!,
-		skills,
+		skills: skills.map(({ id: skillId, code, shortName, grade, term }) => ({
+			id: skillId,
+			code,
+			shortName,
+			grade,
+			term
+		})),
 		progression: progression(graph, skill.id, STEPS),
 		samples: hasItems(skill.code) ? sampleItems(skill.code) : [],
-		standings: students.map((student) => ({ student, now: standings.get(student.id)!.get(skill.id) ?? null })),
+		...onSkill,
 		sets: sets.sets,
 		materials,
 		standards,

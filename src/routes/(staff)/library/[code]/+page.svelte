@@ -1,34 +1,25 @@
 <script lang="ts">
-	import { fullName, plural, sayLevel } from '$lib/core/words';
+	import { plural, sayLevel } from '$lib/core/words';
 	import { enhance } from '$app/forms';
-	import type { Standing } from '$lib/core/mastery';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import { describeStanding, standingWords } from '$lib/ui/glyphs/standings';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import Materials from '$lib/ui/library/Materials.svelte';
 	import Progression from '$lib/ui/library/Progression.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
-	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDay } from '$lib/core/calendar';
+	import { Rows } from '$lib/ui/table/rows.svelte';
+	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
 
-	/** Those who need it most come first. */
-	const ORDER: Standing[] = ['gap', 'slipping', 'forming', 'unseen', 'secure'];
-	const byStanding = $derived(
-		ORDER.map((standing) => ({
-			standing,
-			members: data.standings.filter(({ now }) => (now?.standing ?? 'unseen') === standing)
-		})).filter(({ members }) => members.length)
-	);
+	const columns = [{ label: 'Class' }, { label: 'Standing' }];
+
+	const rows = new Rows(() => ({ ids: data.ids, first: data.rows }));
 	let selected = $state<number[]>([]);
-	const chosen = $derived(selected.filter((id) => data.standings.some(({ student }) => student.id === id)));
-	const lacking = $derived(
-		data.standings
-			.filter(({ now }) => now?.standing === 'gap' || now?.standing === 'slipping')
-			.map(({ student }) => student.id)
-	);
+	const chosen = $derived(selected.filter((id) => data.ids.includes(id)));
 </script>
 
 <svelte:head><title>{data.skill.shortName} · Orderly Compass</title></svelte:head>
@@ -47,10 +38,10 @@
 			<a class="button primary" href={keepingScope('/practice/new', { skill: data.skill.id, for: 'all' })}
 				>Assign to {data.scope.inWords}</a
 			>
-			{#if lacking.length}<a
+			{#if data.lacking.length}<a
 					class="button"
-					href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${lacking.join(',')}` })}
-					>Assign to the {lacking.length} who lack it</a
+					href={keepingScope('/practice/new', { skill: data.skill.id, scope: `list:${data.lacking.join(',')}` })}
+					>Assign to the {data.lacking.length} who lack it</a
 				>{/if}
 			{#if data.groups.length}
 				<details class="menu">
@@ -101,32 +92,7 @@
 	</section>
 
 	<section>
-		<h2>Students in {data.scope.inWords}</h2>
-		{#each byStanding as { standing, members } (standing)}
-			<details open={standing === 'gap' || standing === 'slipping'}>
-				<summary><Needle state={standing} size={16} /> {standingWords[standing]}: {members.length}</summary>
-				<ul>
-					{#each members as { student, now } (student.id)}
-						<li data-student={student.id}>
-							{#if data.can.practice}
-								<input
-									type="checkbox"
-									value={student.id}
-									bind:group={selected}
-									aria-label="Choose {fullName(student)}"
-								/>
-							{/if}
-							<a href={withState({ student: student.id })}>{fullName(student)}</a>
-							<span class="soft">{student.className}; {describeStanding(now ?? undefined)}</span>
-						</li>
-					{/each}
-				</ul>
-			</details>
-		{:else}
-			<p class="soft">Nobody is in this scope.</p>
-		{/each}
-
-		<h2 class="gap">Sets that used it</h2>
+		<h2>Sets that used it</h2>
 		<ul>
 			{#each data.sets as set (set.id)}
 				<li>
@@ -148,6 +114,19 @@
 		</ul>
 	</section>
 </div>
+<section class="gap">
+	<h2>Students in {data.scope.inWords}</h2>
+	<p class="counts">
+		{#each data.counts as { standing, count } (standing)}<span
+				><Needle state={standing} size={16} />{standingWords[standing]}: {count}</span
+			>{/each}
+	</p>
+	{#if data.can.practice}
+		<StudentTable {rows} says="Students on this skill" {columns} {cells} {empty} bind:selected />
+	{:else}
+		<StudentTable {rows} says="Students on this skill" {columns} {cells} {empty} />
+	{/if}
+</section>
 {#if chosen.length && data.samples.length}
 	<ActionBar says="{plural(chosen.length, 'student')} chosen">
 		<a
@@ -159,6 +138,12 @@
 	</ActionBar>
 {/if}
 <Notice outcome={form} />
+
+{#snippet empty()}Nobody is in this scope.{/snippet}
+{#snippet cells(row: (typeof data.rows)[number])}
+	<td class="soft">{row.className}</td>
+	<td>{describeStanding(row.now)}</td>
+{/snippet}
 
 <style>
 	.head {
@@ -213,22 +198,23 @@
 	.gap {
 		margin-top: 20px;
 	}
-	summary {
+	.counts,
+	.counts span {
 		display: flex;
-		gap: 6px;
+		flex-wrap: wrap;
+		gap: 4px 16px;
 		align-items: center;
-		cursor: pointer;
-		padding: 3px 0;
+	}
+	.counts {
+		margin: 4px 0 8px;
+	}
+	.counts span {
+		gap: 6px;
 	}
 	ul {
 		list-style: none;
 		margin: 4px 0;
 		padding: 0;
-	}
-	details ul {
-		max-height: 240px;
-		overflow-y: auto;
-		padding-left: 22px;
 	}
 	li {
 		padding: 2px 0;

@@ -1,0 +1,103 @@
+import { columnsAlong, isOwn, placeIn, type ProgressionPlace } from '../../core/mastery';
+import { toPoints, workingLevel } from '../../core/measurement';
+import { fullName, sayLevel } from '../../core/words';
+import type { Database } from '../database';
+import { skillGraph, skillList, type Domain } from '../library';
+import type { RosterStudent } from '../people';
+import type { School } from '../school';
+import { windowScores, type ScreeningWindow } from '../screen';
+import { readCells } from '../standing';
+import { classwideNeeds } from './classwideNeeds';
+
+/** Students that are named at one place of the drawing until all there are asked for. */
+const NAMED = 8;
+/** As many as are named then. */
+const MOST_NAMED = 200;
+
+/** Who stands at one place: all of them by id, and the first by name. */
+interface Here {
+	ids: number[];
+	students: { id: number; name: string; className: string; tier: number; score: string | null }[];
+}
+
+/**
+ * The skills of a domain along the graph, and where students stand among them.
+ *
+ * @param open the skill at which all students are named, or where it says that something comes before or nothing after
+ */
+export async function progressionPage(
+	database: Database,
+	school: School,
+	students: RosterStudent[],
+	{ domain, window, open }: { domain: Domain; window: ScreeningWindow | null; open: string | null }
+) {
+	const ids = students.map(({ id }) => id);
+	const [skills, cells] = await Promise.all([skillList(database, school.id), readCells(database, school.id, ids)]);
+	const graph = await skillGraph(database, school.id, skills);
+	const own = skills.filter(({ domainId }) => domainId === domain.id);
+	const part = own.map(({ id }) => id);
+	const byPlace = new Map<string, RosterStudent[]>();
+	for (const student of students) {
+		const key = placeKey(placeIn(part, (skill) => cells.of(student.id, skill)));
+		byPlace.set(key, [...(byPlace.get(key) ?? []), student]);
+	}
+	const named = new Map(
+		[...byPlace].map(([key, here]) => [key, here.slice(0, key === open ? MOST_NAMED : NAMED)] as const)
+	);
+	const shown = [...named.values()].flat().map(({ id }) => id);
+	const scores = window ? await windowScores(database, window.id, shown) : null;
+	const scoreOf = (id: number) => {
+		const score = scores?.get(id)?.find(({ domainId }) => domainId === domain.id);
+		return score ? sayScore(score.theta) : null;
+	};
+	const at = (key: string): Here => ({
+		ids: (byPlace.get(key) ?? []).map(({ id }) => id),
+		students: (named.get(key) ?? []).map((student) => ({
+			id: student.id,
+			name: fullName(student),
+			className: student.className,
+			tier: student.tier,
+			score: scoreOf(student.id)
+		}))
+	});
+	const cellsOf = (skill: number) => ids.map((id) => cells.of(id, skill)).filter(isOwn);
+	return {
+		students: students.length,
+		needs: classwideNeeds(students, own, cells, window?.term ?? 3),
+		columns: columnsAlong(graph, part),
+		edges: part.flatMap((skill) =>
+			(graph.prerequisites.get(skill) ?? [])
+				.filter((one) => part.includes(one))
+				.map((prerequisite) => ({ prerequisite, skill }))
+		),
+		skills: own.map(({ id, code, shortName, grade, term }) => {
+			const seen = cellsOf(id);
+			const here = at(String(id));
+			return {
+				id,
+				code,
+				shortName,
+				level: sayLevel({ grade, term }),
+				gaps: seen.filter(({ standing }) => standing === 'gap').length,
+				secure: seen.filter(({ standing }) => standing === 'secure').length,
+				here: {
+					...here,
+					students: here.students.map((student) => {
+						const { standing, inferred, isSure } = cells.of(student.id, id);
+						return { ...student, standing, inferred, isSure };
+					})
+				}
+			};
+		}),
+		before: at('before'),
+		beyond: at('beyond'),
+		open
+	};
+}
+
+const placeKey = ({ at, without }: ProgressionPlace): string => (at === null ? without! : String(at));
+
+function sayScore(theta: number): string {
+	const { grade, term } = workingLevel(theta);
+	return `${Math.round(toPoints(theta))} points, works at ${sayLevel({ grade, term })}`;
+}
