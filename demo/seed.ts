@@ -66,7 +66,8 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		}
 		await markStale(
 			database,
-			students.map(({ id }) => id)
+			students.map(({ id }) => id),
+			{ reachesBack: true }
 		);
 		await refreshSummaries(
 			database,

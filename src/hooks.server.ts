@@ -4,14 +4,12 @@ import { SIGN_IN_COOKIE, viewerOf } from '$lib/server/auth';
 import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs';
-import { keepFieldsFresh } from '$lib/server/standing';
 
 // On the error output, which whoever serves the app keeps and shows.
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
 export const init: ServerInit = () => {
 	startJobs(log);
-	keepFieldsFresh(database(), (error) => log.error({ err: error }, 'standings could not be made anew'));
 };
 
 const isStaffRoute = (id: string | null) => id?.startsWith('/(staff)') ?? false;

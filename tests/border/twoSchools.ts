@@ -32,6 +32,8 @@ import { importScores, saveMatching } from '../../src/lib/server/screen/store/sc
 import { beginPractice, beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
+import { setEmphasis } from '../../src/lib/server/library/store/emphasis';
+import { earlierCells } from '../../src/lib/server/standing/store/earlierCells';
 import { remakeFields } from '../../src/lib/server/standing/store/studentFields';
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
@@ -257,6 +259,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	]);
 	const block = await database.row<{ id: number }>('SELECT id FROM class_block WHERE class_id = ?', [classes.b]);
 	await remakeFields(database, students);
+	await earlierCells(database, { id: base, today: TODAY }, students, addDays(TODAY, -10), Infinity);
+	const emphasis = { domainId: skills[1].domainId, grade: 4, emphasis: 'none' as const };
+	await setEmphasis(database, staff.specialist, [emphasis], NOW);
 
 	const group = (name: string, slot: number, ids: number[]): NewGroup => ({
 		name,

@@ -19,6 +19,7 @@ for (const path of [
 	'/groups/today?whose=all',
 	'/groups/timetable',
 	'/groups/drafts',
+	'/groups/emphasis',
 	'/gaps/progression?scope=class:7&domain=2',
 	'/gaps/then?scope=class:7',
 	'/gaps/class?scope=class:9',

@@ -14,6 +14,8 @@ test('students move between groups by menu, by drag and by keyboard, and the cos
 	const before = await members.count();
 	await members.first().getByRole('combobox').selectOption('');
 	await expect(members).toHaveCount(before - 1);
+	await expect(page.locator('.said')).toContainText(/meets \d+% less of what these students need/);
+	await page.getByText('Why these').click();
 	await expect(page.locator('.proof')).toContainText('less than the suggestion');
 	// By drag, from the place for those in no group into another group: one of several students that is not the last.
 	const columns = page.locator('section.column');
@@ -227,5 +229,26 @@ test('mixed groups have somebody who can help in each', async ({ page }) => {
 	const groups = page.locator('section.column:not(.out)');
 	expect(await groups.count()).toBeGreaterThan(0);
 	for (const group of await groups.all()) expect(await group.getByText('· helps').count()).toBeGreaterThan(0);
+	await page.getByText('Why these').click();
 	await expect(page.locator('.proof')).toContainText(/Sums of need in the groups go from/);
+});
+
+test('the school’s emphasis is set by domain and grade, followed by suggestions, and taken back', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/groups/emphasis?scope=school`);
+	const cell = page.getByLabel('Measurement, grade 4');
+	await expect(cell).toHaveValue(/less$/);
+	await cell.selectOption('none');
+	await page.getByRole('button', { name: 'Keep this emphasis' }).click();
+	await expect(page.getByText('1 place of the table changed.')).toBeVisible();
+	await page.reload();
+	await expect(cell).toHaveValue(/none$/);
+	await cell.selectOption('less');
+	await page.getByRole('button', { name: 'Keep this emphasis' }).click();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await page.reload();
+	await expect(cell).toHaveValue(/none$/);
+	await cell.selectOption('less');
+	await page.getByRole('button', { name: 'Keep this emphasis' }).click();
+	await expect(page.getByText('1 place of the table changed.')).toBeVisible();
 });

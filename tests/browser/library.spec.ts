@@ -53,7 +53,7 @@ test('every student in scope stands on the skill page, and those who lack it can
 }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/library/W43?scope=class:7`);
-	await expect(page.locator('li[data-student]')).toHaveCount(22);
+	await expect(page.locator('tr[data-student]')).toHaveCount(22);
 	const button = page.getByRole('link', { name: /^Assign to the \d+ who lack it/ });
 	const lacking = /\d+/.exec(await button.innerText())![0];
 	await button.click();
@@ -142,7 +142,7 @@ test('the search at the top of every leg finds students and skills, by keyboard'
 	await expect(page).toHaveURL(/\/library\/M(33|51)\?scope=class:5/);
 	await expect(page.getByRole('heading', { level: 1, name: 'Elapsed time' })).toBeVisible();
 	await page.waitForLoadState('networkidle');
-	const row = page.locator('li[data-student] a').first();
+	const row = page.locator('tr[data-student] a').first();
 	const name = (await row.textContent())!;
 	await page.getByLabel('Find a student or a skill').fill(name);
 	await page.keyboard.press('Enter');
@@ -192,9 +192,9 @@ test('several students are chosen on a skill’s page and given just this skill'
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/library/W43?scope=class:7`);
 	await page.waitForLoadState('networkidle');
-	for (const details of await page.locator('details:not([open]) > summary').filter({ hasText: /: \d+/ }).all())
-		await details.click();
-	const boxes = page.getByRole('checkbox', { name: /^Choose / });
+	const boxes = page
+		.getByRole('table', { name: 'Students on this skill' })
+		.getByRole('checkbox', { name: /^Select [^0-9]+$/ });
 	await boxes.nth(0).check();
 	await boxes.nth(1).check();
 	const bar = page.getByRole('region', { name: 'Actions for the selection' });

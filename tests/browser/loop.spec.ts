@@ -36,6 +36,8 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await page.getByRole('link', { name: 'Suggest groups' }).click();
 	await page.getByLabel('Smallest tier 2 group').fill('2');
 	await page.getByRole('button', { name: 'Suggest groups' }).click();
+	await expect(page.getByText(/^Places \d+ of \d+ students|^Places all \d+/)).toBeVisible();
+	await page.getByText('Why these').click();
 	await expect(page.getByText(/proven\s+within\s+\d+\.\d%\s+of\s+the\s+best|that\s+is\s+proven/)).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Suggest again' })).toBeVisible();
 	const adopt = page.getByRole('button', { name: /^Adopt \d+ groups with \d+ students/ });

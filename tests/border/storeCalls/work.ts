@@ -5,6 +5,7 @@ import * as answers from '../../../src/lib/server/sitting/store/answers';
 import * as closings from '../../../src/lib/server/sitting/store/closings';
 import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
+import * as emphasis from '../../../src/lib/server/library/store/emphasis';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
@@ -17,6 +18,7 @@ import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
 import { schoolField } from '../../../src/lib/server/standing/schoolField';
 import * as evidence from '../../../src/lib/server/standing/store/evidence';
+import * as earlierCells from '../../../src/lib/server/standing/store/earlierCells';
 import * as studentFields from '../../../src/lib/server/standing/store/studentFields';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
@@ -90,6 +92,20 @@ export const workCalls: [object, Record<string, Call>][] = [
 				const taught = await frameworks.taughtFramework(database, me.base);
 				const skills = taught.skills.map((skill) => ({ ...skill, statement: `${skill.statement}!` }));
 				return frameworks.changeFramework(database, me.staff.specialist, { ...taught, skills }, NOW);
+			})
+		}
+	],
+	[
+		emphasis,
+		{
+			schoolEmphasis: given(({ database, me }) => emphasis.schoolEmphasis(database, me.base)),
+			setEmphasis: checks(async ({ database, me, ownSkillId }) => {
+				const { domainId } = (await database.row<{ domainId: number }>(
+					'SELECT domain_id AS domainId FROM framework_skill WHERE skill_id = ?',
+					[ownSkillId]
+				))!;
+				const change = { domainId, grade: 4, emphasis: 'none' as const };
+				return emphasis.setEmphasis(database, me.staff.specialist, [change], NOW);
 			})
 		}
 	],
@@ -314,7 +330,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		studentFields,
 		{
-			markStale: given(({ database, me }) => studentFields.markStale(database, me.students)),
+			markStale: given(({ database, me }) => studentFields.markStale(database, me.students, { reachesBack: true })),
 			studentFields: given(({ database, me }) => studentFields.studentFields(database, me.students)),
 			studentCells: given(({ database, me }) => studentFields.studentCells(database, me.students)),
 			gapCounts: given(({ database, me }) => studentFields.gapCounts(database, me.students)),
@@ -324,6 +340,15 @@ export const workCalls: [object, Record<string, Call>][] = [
 			),
 			remakeFields: given(({ database, me }) => studentFields.remakeFields(database, me.students)),
 			fieldsOn: given(({ database, me }) => studentFields.fieldsOn(database, me.students, TODAY))
+		}
+	],
+	[
+		earlierCells,
+		{
+			earlierCells: given(({ database, me }) =>
+				earlierCells.earlierCells(database, { id: me.base, today: TODAY }, me.students, '2026-11-10', 60_000)
+			),
+			forgetEarlierCells: all
 		}
 	]
 ];

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { makeSkillGraph } from '../mastery';
-import { importanceBy } from '.';
+import { EMPHASES, importanceBy, usualEmphasis } from '.';
 
 /** 1 → 2 → 3 → 4 a year apart each, and 5 on its own beside 1. */
 const graph = makeSkillGraph(
@@ -52,5 +52,25 @@ describe('importance', () => {
 		const apart = makeSkillGraph([1, 2], []);
 		const both = new Map([1, 2].map((id) => [id, { grade: 1, term: 1 }]));
 		expect([...importanceBy(apart, both, { grade: 4, term: 1 }).values()]).toEqual([0.4, 0.4]);
+	});
+
+	it('is multiplied by the weight that a school gives, and what has none is absent', () => {
+		const weights = new Map([
+			[1, 0.6],
+			[2, 1],
+			[5, 0]
+		]);
+		expect(importanceBy(graph, levels, { grade: 2, term: 2 }, (skill) => weights.get(skill)!)).toEqual(
+			new Map([
+				[1, 0.6 * 0.7],
+				[2, 1]
+			])
+		);
+	});
+
+	it('ships with full weight on numbers and algebra, less on the rest of ours, and full on what is not ours', () => {
+		expect(['W', 'F', 'P', 'M', 'S', 'D', 'XQ'].map((code) => EMPHASES[usualEmphasis(code)])).toEqual([
+			1, 1, 1, 0.6, 0.6, 0.6, 1
+		]);
 	});
 });

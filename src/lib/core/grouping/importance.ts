@@ -10,14 +10,17 @@ const termsOf = ({ grade, term }: GradeTerm) => TERMS_A_YEAR * grade + term;
 /**
  * How much depends on each skill that is due by a grade and term, from 0.4 to 1: by the skills of the year ahead that
  * build on it, against the one that most do. What builds on it directly counts whole, and half as much with every step
- * between: else the first skills of all would come before everything else for everybody. Skills not due are absent.
+ * between: else the first skills of all would come before everything else for everybody. What the school puts less weight
+ * on is multiplied down. Skills that are not due, or of no weight, are absent.
  *
  * @param levels grade and term of each skill of the graph
+ * @param weightOf what importance is multiplied by, 0…1, by skill
  */
 export function importanceBy(
 	{ skills, prerequisites }: SkillGraph,
 	levels: Map<number, GradeTerm>,
-	now: GradeTerm
+	now: GradeTerm,
+	weightOf: (skill: number) => number = () => 1
 ): Map<number, number> {
 	const termOf = new Map(skills.map((skill) => [skill, termsOf(levels.get(skill)!)]));
 	const today = termsOf(now);
@@ -37,5 +40,9 @@ export function importanceBy(
 	}
 	const due = skills.filter((skill) => termOf.get(skill)! <= today);
 	const most = Math.max(1, ...due.map((skill) => builtOn.get(skill)!));
-	return new Map(due.map((skill) => [skill, LEAST + (1 - LEAST) * (builtOn.get(skill)! / most)]));
+	return new Map(
+		due
+			.map((skill) => [skill, weightOf(skill) * (LEAST + (1 - LEAST) * (builtOn.get(skill)! / most))] as const)
+			.filter(([, importance]) => importance > 0)
+	);
 }

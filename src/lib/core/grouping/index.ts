@@ -3,6 +3,7 @@ export type { BrokenLimit } from './brokenLimit';
 export { brokenLimits, needMet, worthOf } from './limits';
 export { solveGrouping } from './solve';
 export * from './fromStandings';
+export * from './emphasis';
 export * from './importance';
 export * from './moves';
 export * from './moreSlots';

@@ -89,3 +89,7 @@ export function readCell(bytes: Uint8Array, place: number): Cell {
 /** Whether a cell shows a standing by the student's own answers. */
 export const isOwn = ({ standing, inferred }: Pick<Cell, 'standing' | 'inferred'>): boolean =>
 	!inferred && standing !== 'unseen';
+
+/** The standing by the student's own answers: Unseen where there are too few. */
+export const ownStanding = (cell: Pick<Cell, 'standing' | 'inferred'>): Standing =>
+	isOwn(cell) ? cell.standing : 'unseen';

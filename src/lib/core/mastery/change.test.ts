@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { standingNow } from '../../../../tests/standingNow';
-import { standingChange, type Standing } from '.';
+import { cellFrom } from '../../../../tests/packedRow';
+import { standingChange } from '.';
 
-const now = (standing: Standing) => standingNow(standing);
-const from = (a: Standing, b: Standing) => standingChange(now(a), now(b));
+const LETTERS = { gap: 'g', forming: 'f', secure: 's', slipping: 'l' };
+const now = (standing: keyof typeof LETTERS) => cellFrom(`${LETTERS[standing]}8`);
+const from = (a: keyof typeof LETTERS, b: keyof typeof LETTERS) => standingChange(now(a), now(b));
 
 describe('how a standing has gone', () => {
 	it('rises from gap through forming to secure, and falls the other way', () => {
@@ -23,10 +24,9 @@ describe('how a standing has gone', () => {
 	});
 
 	it('is first seen when answers come, and what is only inferred is not seen', () => {
-		const inferred = standingNow('unseen', 0.1, { answers: 0, inferred: 'gap' });
-		expect(standingChange(undefined, now('gap'))).toBe('first seen');
+		const inferred = cellFrom('G0');
 		expect(standingChange(inferred, now('secure'))).toBe('first seen');
 		expect(standingChange(now('gap'), inferred)).toBe('no longer seen');
-		expect(standingChange(undefined, inferred)).toBe('same');
+		expect(standingChange(cellFrom('S1'), inferred)).toBe('same');
 	});
 });

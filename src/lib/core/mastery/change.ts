@@ -1,4 +1,5 @@
-import type { Standing, StandingNow } from './standing';
+import { ownStanding, type Cell } from './cell';
+import type { Standing } from './standing';
 
 /** How a standing has gone between two days. */
 export type StandingChange = 'risen' | 'fallen' | 'first seen' | 'no longer seen' | 'same';
@@ -6,11 +7,11 @@ export type StandingChange = 'risen' | 'fallen' | 'first seen' | 'no longer seen
 const RANK: Record<Exclude<Standing, 'unseen'>, number> = { gap: 0, forming: 1, slipping: 1, secure: 2 };
 
 /**
- * How a standing has gone: only what answers say counts. A skill that slips has fallen from secure; to be forming or
- * slipping is the same height. `no longer seen` comes of a sitting that was set aside.
+ * How a standing has gone from one cell to another: only what answers say counts. A skill that slips has fallen from secure;
+ * to be forming or slipping is the same height. `no longer seen` comes of a sitting that was set aside.
  */
-export function standingChange(before: StandingNow | undefined, now: StandingNow | undefined): StandingChange {
-	const [from, to] = [before?.standing ?? 'unseen', now?.standing ?? 'unseen'];
+export function standingChange(before: Cell, now: Cell): StandingChange {
+	const [from, to] = [ownStanding(before), ownStanding(now)];
 	if (from === to) return 'same';
 	if (from === 'unseen') return 'first seen';
 	if (to === 'unseen') return 'no longer seen';

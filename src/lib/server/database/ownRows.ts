@@ -11,6 +11,9 @@ const OWN = {
 	slot: `SELECT COUNT(*) AS n
 		FROM slot JOIN account ON account.id = slot.staff_id
 		WHERE slot.id IN (?) AND account.school_id = ?`,
+	domain: `SELECT COUNT(*) AS n
+		FROM framework_domain AS taught JOIN school ON school.framework_id = taught.framework_id
+		WHERE taught.domain_id IN (?) AND school.id = ?`,
 	skill: `SELECT COUNT(*) AS n
 		FROM framework_skill AS taught JOIN school ON school.framework_id = taught.framework_id
 		WHERE taught.skill_id IN (?) AND school.id = ?`

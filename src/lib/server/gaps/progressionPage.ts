@@ -9,9 +9,10 @@ import { windowScores, type ScreeningWindow } from '../screen';
 import { readCells } from '../standing';
 import { classwideNeeds } from './classwideNeeds';
 
-/** Students that are named at one place of the drawing until all there are asked for. */
+/** Of more students than these, not all are named at once. */
+const ALL_NAMED = 120;
+/** As many are named at one place of the drawing then, until those there are asked for, and at most so many of them. */
 const NAMED = 8;
-/** As many as are named then. */
 const MOST_NAMED = 200;
 
 /** Who stands at one place: all of them by id, and the first by name. */
@@ -42,7 +43,10 @@ export async function progressionPage(
 		byPlace.set(key, [...(byPlace.get(key) ?? []), student]);
 	}
 	const named = new Map(
-		[...byPlace].map(([key, here]) => [key, here.slice(0, key === open ? MOST_NAMED : NAMED)] as const)
+		[...byPlace].map(
+			([key, here]) =>
+				[key, here.slice(0, key === open ? MOST_NAMED : students.length <= ALL_NAMED ? ALL_NAMED : NAMED)] as const
+		)
 	);
 	const shown = [...named.values()].flat().map(({ id }) => id);
 	const scores = window ? await windowScores(database, window.id, shown) : null;

@@ -1,4 +1,4 @@
-import { isOwn, type Cell, type Standing } from '../../core/mastery';
+import { ownStanding, type Standing } from '../../core/mastery';
 import type { Database } from '../database';
 import type { RosterStudent } from '../people';
 import { FIRST_ROWS } from '../request';
@@ -7,8 +7,6 @@ import { readCells, readStandings } from '../standing';
 
 /** Those who need a skill most come first. */
 const ORDER: Standing[] = ['gap', 'slipping', 'forming', 'unseen', 'secure'];
-
-const ownStanding = (cell: Cell): Standing => (isOwn(cell) ? cell.standing : 'unseen');
 
 /** How students stand on a skill: how many each way, the order of their rows and the first of them. */
 export async function studentsOnSkill(database: Database, school: School, students: RosterStudent[], skillId: number) {

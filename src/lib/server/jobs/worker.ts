@@ -1,8 +1,9 @@
-/** The thread that works on jobs, so that no request waits for them. Bundled by vite.threads.config.ts, begun by start.ts. */
+/** The thread that works on jobs and keeps standings fresh, so that no request waits for them. Bundled by vite.threads.config.ts, begun by start.ts. */
 import { parentPort } from 'node:worker_threads';
 import pino from 'pino';
 import { now } from '../request/clock';
 import { openDatabase } from '../database';
+import { keepFieldsFresh } from '../standing';
 import { keepRecurring } from './store/jobs';
 import { workJob } from './workJob';
 
@@ -11,7 +12,8 @@ const IDLE_MS = 1_000;
 const TROUBLE_MS = 5_000;
 
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' });
-const database = openDatabase(process.env.DATABASE_URL!, 2);
+const database = openDatabase(process.env.DATABASE_URL!, 4);
+keepFieldsFresh(database, (error) => log.error({ err: error }, 'standings could not be made anew'));
 let stopping = false;
 let wake = () => {};
 parentPort!.once('message', () => {

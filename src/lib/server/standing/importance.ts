@@ -1,8 +1,8 @@
-import { importanceBy } from '../../core/grouping';
+import { EMPHASES, importanceBy } from '../../core/grouping';
 import type { SkillGraph } from '../../core/mastery';
 import { termOfYear, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
-import type { Skill } from '../library';
+import { EMPHASIS_GRADES, schoolEmphasis, type Skill } from '../library';
 import { schoolYears, type School } from '../school';
 
 /** How much depends on each skill for students of a grade today, by skill; each grade is worked out once. */
@@ -12,11 +12,15 @@ export async function schoolImportance(
 	skills: Skill[],
 	graph: SkillGraph
 ): Promise<(grade: number) => Map<number, number>> {
-	const term = termOfYear(school.today, yearOf(school.today, await schoolYears(database, school.id)));
+	const [years, emphasis] = await Promise.all([schoolYears(database, school.id), schoolEmphasis(database, school.id)]);
+	const term = termOfYear(school.today, yearOf(school.today, years));
 	const levels = new Map(skills.map((skill) => [skill.id, skill]));
+	const onDomain = new Map(emphasis.map(({ id, byGrade }) => [id, byGrade]));
 	const found = new Map<number, Map<number, number>>();
 	return (grade) => {
-		const known = found.get(grade) ?? importanceBy(graph, levels, { grade, term });
+		const weightOf = (skillId: number) =>
+			EMPHASES[onDomain.get(levels.get(skillId)!.domainId)?.[EMPHASIS_GRADES.indexOf(grade)] ?? 'full'];
+		const known = found.get(grade) ?? importanceBy(graph, levels, { grade, term }, weightOf);
 		found.set(grade, known);
 		return known;
 	};

@@ -1,7 +1,16 @@
 /** Where each student stands on each skill, worked out from the answers. */
+export { keepEarlierCells } from './keepEarlier';
 export { keepFieldsFresh } from './keepFresh';
 export { schoolImportance } from './importance';
-export { levelReasons, readCells, readStandings, standingsOnDays, type Cells, type Standings } from './standings';
+export {
+	levelReasons,
+	readCells,
+	readEarlierCells,
+	readStandings,
+	standingsOnDays,
+	type Cells,
+	type Standings
+} from './standings';
 export { refreshStudents } from './store/studentSummaries';
 export { evidenceFor } from './store/evidence';
 export { gapCounts, markStale } from './store/studentFields';

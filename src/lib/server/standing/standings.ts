@@ -7,13 +7,16 @@ import {
 	rootCauses,
 	type Cell,
 	standingOf,
+	unpackField,
 	type PackedSkill,
 	type RootCause,
+	type SkillField,
 	type StandingNow
 } from '../../core/mastery';
 import type { Database } from '../database';
 import type { VisibleId } from '../request';
 import { fieldCode, schoolField } from './schoolField';
+import { earlierCells } from './store/earlierCells';
 import { fieldInputs, fieldsOn, studentCells, studentFields } from './store/studentFields';
 
 /** Standings: by student, then by skill. */
@@ -44,12 +47,35 @@ export interface Cells {
 /** Standings as a map shows them: what pages over many students read, a quarter of what `readStandings` does. */
 export async function readCells(database: Database, schoolId: number, studentIds: VisibleId[]): Promise<Cells> {
 	const [{ field }, packed] = await Promise.all([schoolField(database, schoolId), studentCells(database, studentIds)]);
+	return cellsFrom(field, packed);
+}
+
+function cellsFrom(field: SkillField, packed: Map<number, Uint8Array>): Cells {
 	const placeOf = new Map(field.skills.map(({ code }, place) => [Number(code), place]));
 	return {
 		of: (studentId, skillId) => readCell(packed.get(studentId)!, placeOf.get(skillId)!),
 		packed: (studentId) => packed.get(studentId)!,
 		placeOf
 	};
+}
+
+/**
+ * Cells as they were at the end of an earlier day, from the answer log. What was set aside or sat again since counts as it
+ * does today.
+ *
+ * @param most milliseconds from which on no more are worked out
+ * @returns with the students of whom they have not been worked out yet: asked again, there are fewer
+ */
+export async function readEarlierCells(
+	database: Database,
+	school: { id: number; today: SchoolDate },
+	studentIds: VisibleId[],
+	day: SchoolDate,
+	most: number
+): Promise<{ cells: Cells; missing: Set<number> }> {
+	const { field } = await schoolField(database, school.id);
+	const { cells, missing } = await earlierCells(database, school, studentIds, day, most);
+	return { cells: cellsFrom(field, cells), missing: new Set(missing) };
 }
 
 /**
@@ -62,7 +88,13 @@ export async function standingsOnDays(
 	days: SchoolDate[]
 ): Promise<Map<SchoolDate, Standings>> {
 	const byDay = new Map<SchoolDate, Standings>();
-	for (const day of days) byDay.set(day, standingsFrom(await fieldsOn(database, studentIds, day), studentIds));
+	for (const day of days) {
+		const fields = await fieldsOn(database, studentIds, day);
+		byDay.set(
+			day,
+			standingsFrom(new Map([...fields].map(([id, { packed }]) => [id, unpackField(packed)])), studentIds)
+		);
+	}
 	return byDay;
 }
 

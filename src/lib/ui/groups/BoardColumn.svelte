@@ -9,6 +9,7 @@
 		sayChange,
 		sayCloseCall,
 		sayNeed,
+		sayShares,
 		type BoardNames,
 		type BoardSlot,
 		type BoardStudent,
@@ -34,6 +35,9 @@
 	const close = $derived(
 		column ? draft.closeCalls.filter(({ studentId }) => column.chips.some(({ id }) => id === studentId)) : []
 	);
+	const shares = $derived(
+		column ? sayShares(column.chips.filter(({ id }) => !draft.canHelp(id)).map(({ id }) => why[id]?.[column.focusId])) : ''
+	);
 	const focusAt = (slotId: string) => names.skill(draft.columns.find((one) => one.slotId === slotId)?.focusId ?? '');
 </script>
 
@@ -45,7 +49,7 @@
 	{#if column && slot}
 		<h2><TierBars tier={column.tier} /> {names.skill(column.focusId)}</h2>
 		<p class="soft">{sayMeeting(slot)}, {slot.minutes} min<br />{slot.staffName}, {slot.room}</p>
-		<p>{people(column.chips.length)}, need {draft.worth(column).toFixed(2)}</p>
+		<p>{[people(column.chips.length), shares].filter(Boolean).join(', ')}</p>
 	{:else}
 		<h2>In no group</h2>
 		<p class="soft">{people(draft.out.length)}</p>
@@ -65,6 +69,7 @@
 	{#if column && column.chips.length}
 		<details>
 			<summary tabindex={draft.carrying ? -1 : 0}>Why this group</summary>
+			<p class="soft">Need met here: {draft.worth(column).toFixed(2)}.</p>
 			<ul>
 				{#each column.chips as { id } (id)}
 					<li>

@@ -16,6 +16,7 @@
 	import DraftLimits from './DraftLimits.svelte';
 	import MoreTimes from './MoreTimes.svelte';
 	import { sayBroken } from './sayBroken';
+	import { sayDraft } from './sayDraft';
 
 	interface Props {
 		data: BoardContent;
@@ -77,6 +78,7 @@
 		).length
 	);
 	const met = $derived(loads.reduce((sum, load) => sum + load, 0));
+	const timeOf = new Map(openTimes.map(({ id, label }) => [id, label]));
 	const two = (value: number) => value.toFixed(2);
 	const people = (count: number) => `${plural(count, 'student')}`;
 </script>
@@ -143,31 +145,49 @@
 	secure={data.secure}
 />
 
-<p class="proof" aria-live="polite">
+<p class="said" aria-live="polite">
 	{#if draft.failure}
 		<span class="problem">No grouping could be found: {draft.failure}.</span>
 	{:else if draft.result}
-		{#if staying && draft.limits.keepWorth > 0}Worth {two(worth)}: a need of {two(met)} met, and {people(staying)} left where
-			they are, at {two(draft.limits.keepWorth)} each{:else}Meets a need of {two(
-				met
-			)}{/if}{#if draft.edited && Math.abs(cost) > 0.004}, {two(Math.abs(cost))}
-			{cost > 0 ? 'less' : 'more'} than {kept ? 'the draft' : 'the suggestion'}{/if}. {#if !draft.isProven}What was
-			asked has changed since: how far from the best it is now, a new search shows.{:else if two(draft.result.bound) === two(worth)}No
-			grouping can reach more: that is proven.{:else}No grouping can reach more than {two(draft.result.bound)}: proven
-			within
-			{fromBest.toFixed(1)}% of the best.{/if}
-		{#if mixing && loads.length}Sums of need in the groups go from {two(Math.min(...loads))} to {two(
-				Math.max(...loads)
-			)}.{/if}
-		{#if draft.solving}Still looking…{/if}
+		{sayDraft({
+			students: students.length,
+			placed: draft.placed,
+			groups: draft.groups.length,
+			more: draft.more,
+			sayTime: (id) => timeOf.get(id) ?? id,
+			worth: { now: worth, suggested: draft.edited ? draft.result.objective : worth }
+		})}
+		{#if draft.solving}Still looking for better ones…{/if}
 	{:else if draft.solving}
 		Looking for groups…
 	{:else}
-		<span class="soft"
-			>Need is severity × readiness for the focus, weighted by tier. Choose limits, then ask for a suggestion.</span
-		>
+		<span class="soft">Choose limits, then ask for a suggestion.</span>
 	{/if}
 </p>
+{#if draft.result}
+	<details class="proof">
+		<summary>Why these</summary>
+		<p>
+			Each student’s need for a skill is how much of it is missing × how ready the student is for it × how much depends
+			on it (<a href={keepingScope('/groups/emphasis')}>with the school’s emphasis</a>), each from 0 to 1, and one and a
+			half times that in tier 3. Groups are chosen so that the needs met add up to most.
+		</p>
+		<p>
+			{#if staying && draft.limits.keepWorth > 0}Worth {two(worth)}: a need of {two(met)} met, and {people(staying)} left
+				where they are, at {two(draft.limits.keepWorth)} each{:else}Meets a need of {two(
+					met
+				)}{/if}{#if draft.edited && Math.abs(cost) > 0.004}, {two(Math.abs(cost))}
+				{cost > 0 ? 'less' : 'more'} than {kept ? 'the draft' : 'the suggestion'}{/if}. {#if !draft.isProven}What was
+				asked has changed since: how far from the best it is now, a new search shows.{:else if two(draft.result.bound) === two(worth)}No
+				grouping can reach more: that is proven.{:else}No grouping can reach more than {two(draft.result.bound)}: proven
+				within
+				{fromBest.toFixed(1)}% of the best.{/if}
+			{#if mixing && loads.length}Sums of need in the groups go from {two(Math.min(...loads))} to {two(
+					Math.max(...loads)
+				)}.{/if}
+		</p>
+	</details>
+{/if}
 {#each broken as text (text)}<p class="broken">{text}</p>{/each}
 
 {#if draft.result}
@@ -204,9 +224,19 @@
 		justify-content: space-between;
 		gap: 16px;
 	}
+	.said {
+		font-size: 1.05rem;
+	}
 	.proof {
 		font-variant-numeric: tabular-nums;
 		margin-bottom: 8px;
+	}
+	.proof summary {
+		cursor: pointer;
+	}
+	.proof p {
+		max-width: 90ch;
+		margin: 4px 0;
 	}
 	.thin {
 		border-left: 3px solid var(--forming-ink);

@@ -12,6 +12,11 @@
 		{ path: '/groups', name: 'Groups' },
 		{ path: '/groups/today', name: 'Sessions today' },
 		{ path: '/groups/timetable', name: 'Timetable' },
-		...(page.data.can.group ? [{ path: '/groups/drafts', name: drafts ? `Drafts (${drafts})` : 'Drafts' }] : [])
+		...(page.data.can.group
+			? [
+					{ path: '/groups/drafts', name: drafts ? `Drafts (${drafts})` : 'Drafts' },
+					{ path: '/groups/emphasis', name: 'Emphasis' }
+				]
+			: [])
 	]}
 />

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sayChange, sayCloseCall, sayNeed, type NeedWhy } from './board';
+import { sayChange, sayCloseCall, sayNeed, sayShares, type NeedWhy } from './board';
 
 const share = { value: 0.31, lower: 0.12, upper: 0.52 };
 const why: NeedWhy = { share, readiness: 0.9, answers: 6, standing: 'gap', inferred: null };
@@ -22,5 +22,15 @@ describe('what the board says', () => {
 		const call = { studentId: '1', slotId: '5', loss: 0.08 };
 		expect(sayCloseCall(call, names, 'Area')).toBe('Ana Wick could as well be in Area (Tue 10:05): 0.08 less');
 		expect(sayCloseCall({ ...call, loss: 0 }, names, 'Area')).toContain('the need met would be the same');
+	});
+});
+
+describe('the members of a group on its focus', () => {
+	const why = (value: number) => ({ share: { value, lower: 0, upper: 1 } }) as NeedWhy;
+
+	it('are told from who does least to who does most', () => {
+		expect(sayShares([why(0.18), why(0.42), undefined])).toBe('right on about 2 to 4 of 10 now');
+		expect(sayShares([why(0.31), why(0.29)])).toBe('right on about 3 of 10 now');
+		expect(sayShares([undefined])).toBe('');
 	});
 });

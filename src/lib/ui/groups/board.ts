@@ -94,3 +94,11 @@ export function sayNeed(why: NeedWhy | undefined, tier: number): string {
 /** Who was close to another group, in a sentence. */
 export const sayCloseCall = ({ studentId, slotId, loss }: CloseCall, names: BoardNames, focus: string) =>
 	`${names.student(studentId)} could as well be in ${focus} (${names.slot(slotId)}): ${loss < 0.005 ? 'the need met would be the same' : `${loss.toFixed(2)} less`}`;
+
+/** How the members of a group do on its focus now, from who does least to who does most; empty where it is not known of anybody. */
+export function sayShares(known: (NeedWhy | undefined)[]): string {
+	const ofTen = known.flatMap((why) => (why ? [Math.round(10 * why.share.value)] : []));
+	if (ofTen.length === 0) return '';
+	const [low, high] = [Math.min(...ofTen), Math.max(...ofTen)];
+	return `right on about ${low === high ? low : `${low} to ${high}`} of 10 now`;
+}

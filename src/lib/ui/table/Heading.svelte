@@ -16,6 +16,7 @@
 	scope="col"
 	class:number={column.isNumber}
 	class:no-print={column.isSilent}
+	class:upright={column.isUpright}
 	aria-sort={column.sort !== undefined && column.sort === sort ? 'ascending' : undefined}
 >
 	{#if head}{@render head()}{:else if column.sort !== undefined}<a href={withState({ sort: column.sort })} {title}
@@ -24,6 +25,17 @@
 </th>
 
 <style>
+	.upright {
+		vertical-align: bottom;
+	}
+	.upright span {
+		writing-mode: vertical-rl;
+		transform: rotate(180deg);
+		max-height: 158px;
+		overflow: hidden;
+		font-weight: 400;
+		font-size: 0.85rem;
+	}
 	a {
 		color: var(--ink);
 		text-decoration: none;

@@ -28,6 +28,8 @@
 		cells: Snippet<[Row]>;
 		/** Said where there are no rows. */
 		empty: Snippet;
+		/** Stands above the heads. */
+		above?: Snippet;
 		/** Of a row, in pixels. */
 		height?: number;
 		/** What rows are sorted by now. */
@@ -35,7 +37,7 @@
 		/** Ids of students that are ticked; absent where none can be. */
 		selected?: number[];
 	}
-	let { rows, columns, says, cells, empty, height = 34, sort, selected = $bindable() }: Props = $props();
+	let { rows, columns, says, cells, empty, above, height = 34, sort, selected = $bindable() }: Props = $props();
 
 	/** Rows drawn beyond the window, each way. */
 	const BEYOND = 12;
@@ -98,6 +100,7 @@
 	<div class="wide-table">
 		<table class="roster" aria-rowcount={rows.ids.length + 1} aria-label={says}>
 			<thead>
+				{@render above?.()}
 				<tr>
 					{#if selected}<th
 							><input

@@ -8,6 +8,8 @@ export interface Column {
 	/** Said in full where the label is short. */
 	title?: string;
 	isNumber?: boolean;
+	/** Whether its label stands upright, where there are many. */
+	isUpright?: boolean;
 	/** What the address sorts by; absent where it cannot. */
 	sort?: string;
 	/** Stands for the label. */

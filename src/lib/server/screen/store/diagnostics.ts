@@ -112,7 +112,7 @@ export async function finishDiagnostic(
 	if (diagnostic.baseId !== sittingId) await setTrust(database, diagnostic.baseId, 'kept');
 	await writeScores(database, diagnostic, found, school);
 	await refreshPlaces(database, diagnostic.windowId, [diagnostic.studentId]);
-	await markStale(database, [diagnostic.studentId]);
+	await markStale(database, [diagnostic.studentId], { reachesBack: true });
 }
 
 async function writeScores(
@@ -196,7 +196,7 @@ export async function decideTrust(
 			await transaction.run('DELETE FROM score WHERE sitting_id = ?', [baseId]);
 		}
 		await refreshPlaces(transaction, diagnostic.windowId, [studentId]);
-		await markStale(transaction, [studentId]);
+		await markStale(transaction, [studentId], { reachesBack: true });
 		await audit(transaction, staff, at, `sitting ${decision}`, { sitting: sittingId, domain: domainId ?? undefined });
 		return { studentId, windowId: diagnostic.windowId };
 	});

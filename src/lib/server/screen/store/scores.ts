@@ -139,7 +139,7 @@ export async function importScores(
 			])
 		);
 		await refreshPlaces(transaction, windowId, studentIds);
-		await markStale(transaction, studentIds);
+		await markStale(transaction, studentIds, { reachesBack: true });
 		await audit(transaction, staff, at, 'import scores', {
 			window: windowId,
 			source,

@@ -221,14 +221,18 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 
 		const firstTries = fresh.filter(({ answer }) => answer.attempt === 1);
 		if (firstTries.length === 0) return results;
+		const counted = firstTries.filter(({ place }) => place.kind !== 'diagnostic');
 		await markStale(
 			transaction,
-			firstTries.filter(({ place }) => place.kind !== 'diagnostic').map(({ answer }) => answer.studentId)
+			counted.map(({ answer }) => answer.studentId),
+			{ reachesBack: counted.some(({ answer, given }) => answer.receivedAt.getTime() - given.getTime() > A_DAY_MS) }
 		);
 		await moveOn(transaction, firstTries);
 		return results;
 	});
 }
+
+const A_DAY_MS = 24 * 60 * 60_000;
 
 /** Puts answers into the log; what is there already, by id or by place, is left as it is. @returns ids of those that are new */
 async function insertAnswers(transaction: Database, answers: Judged[]): Promise<Set<string>> {

@@ -23,12 +23,23 @@ import { schoolYears } from '../../school';
 import { schoolField, type SchoolField } from '../schoolField';
 import { answersOf, outsideScores } from './evidence';
 
-/** Says that what is kept of students must be made anew. Belongs into the transaction of what changes it. */
-export async function markStale(transaction: Database, studentIds: number[]): Promise<void> {
+/**
+ * Says that what is kept of students must be made anew. Belongs into the transaction of what changes it.
+ *
+ * @param reachesBack whether what changes may be of more than a day ago: then earlier days are worked out anew, too
+ */
+export async function markStale(
+	transaction: Database,
+	studentIds: number[],
+	{ reachesBack }: { reachesBack: boolean }
+): Promise<void> {
+	if (studentIds.length === 0) return;
+	const ids = [...new Set(studentIds)].sort((a, b) => a - b);
 	await transaction.insertMany(
 		'INSERT INTO student_field (student_id, revision) VALUES ? ON DUPLICATE KEY UPDATE revision = revision + 1',
-		[...new Set(studentIds)].sort((a, b) => a - b).map((id) => [id, 1])
+		ids.map((id) => [id, 1])
 	);
+	if (reachesBack) await transaction.run('DELETE FROM student_field_then WHERE student_id IN (?)', [ids]);
 }
 
 interface StudentRow {
@@ -258,16 +269,18 @@ export async function remakeFields(database: Database, studentIds: number[]): Pr
 	return different;
 }
 
-/** What would have been kept of students at the end of an earlier day, from the log. */
+/** What would have been kept of students at the end of an earlier day, from the log, and at which revision that was found. */
 export async function fieldsOn(
 	database: Database,
 	studentIds: number[],
 	day: SchoolDate
-): Promise<Map<number, PackedSkill[]>> {
-	const found = new Map<number, PackedSkill[]>();
+): Promise<Map<number, { revision: number; packed: Buffer; cells: Buffer }>> {
+	const found = new Map<number, { revision: number; packed: Buffer; cells: Buffer }>();
 	for (const { school, rows } of await bySchool(database, studentIds, []))
-		for (let from = 0; from < rows.length; from += CHUNK)
-			for (const [id, { packed }] of await makeFields(database, school, rows.slice(from, from + CHUNK), day))
-				found.set(id, unpackField(packed));
+		for (let from = 0; from < rows.length; from += CHUNK) {
+			const some = rows.slice(from, from + CHUNK);
+			const made = await makeFields(database, school, some, day);
+			for (const { id, revision } of some) found.set(id, { revision: revision ?? 0, ...made.get(id)! });
+		}
 	return found;
 }

@@ -1,44 +1,45 @@
 <script lang="ts">
-	import { fullName, plural } from '$lib/core/words';
-	import { page } from '$app/state';
+	import { invalidateAll } from '$app/navigation';
+	import { plural } from '$lib/core/words';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
 	import { standingWords } from '$lib/ui/glyphs/standings';
-	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
+	import { Rows } from '$lib/ui/table/rows.svelte';
+	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
 	import { setState, withState } from '$lib/ui/shell/address';
 
 	let { data } = $props();
 
 	const KINDS = {
-		moved: { says: 'what rose or fell', is: (change: string) => change === 'risen' || change === 'fallen' },
-		risen: { says: 'what rose', is: (change: string) => change === 'risen' },
-		fallen: { says: 'what fell', is: (change: string) => change === 'fallen' },
-		all: { says: 'all changes', is: () => true }
+		moved: 'what rose or fell',
+		risen: 'what rose',
+		fallen: 'what fell',
+		all: 'all changes'
 	} as const;
-	type Kind = keyof typeof KINDS;
-	const asked = $derived(page.url.searchParams.get('changes') ?? 'moved');
-	const kind = $derived((asked in KINDS ? asked : 'moved') as Kind);
-	const studentId = $derived(Number(page.url.searchParams.get('student')));
-	const changesOf = $derived(
-		new Map(
-			data.changes.map(({ id, changed }) => [
-				id,
-				new Map(changed.filter(({ change }) => KINDS[kind].is(change)).map((one) => [one.skillId, one]))
-			])
-		)
+	type Row = (typeof data.rows)[number];
+	const rows = new Rows<Row>(() => ({ ids: data.ids, first: data.rows }));
+	const { skills } = $derived(data);
+	const columns = $derived(
+		skills.map(({ code, shortName, level }) => ({
+			label: shortName,
+			title: `${code} · ${shortName} (${level})`,
+			isUpright: true
+		}))
 	);
-	const columns = $derived.by(() => {
-		const used = new Set([...changesOf.values()].flatMap((own) => [...own.keys()]));
-		return data.skills.filter(({ id }) => used.has(id));
-	});
 	const heads = $derived(
 		data.domains
-			.map(({ id, name }) => ({ id, name, span: columns.filter(({ domainId }) => domainId === id).length }))
+			.map(({ id, name }) => ({ id, name, span: skills.filter(({ domainId }) => domainId === id).length }))
 			.filter(({ span }) => span)
 	);
 	const { counts } = $derived(data);
-	const skills = (count: number) => plural(count, 'skill');
+	const times = (count: number) => plural(count, 'skill');
+	const changeOn = (row: Row, skillId: number) => row.changed.find((one) => one.skillId === skillId);
+
+	// Who has not been worked out yet is asked for again, until all are there.
+	$effect(() => {
+		if (data.missing) void invalidateAll();
+	});
 </script>
 
 <svelte:head><title>Then and now · Orderly Compass</title></svelte:head>
@@ -61,101 +62,66 @@
 			onchange={(event) =>
 				setState({ changes: event.currentTarget.value === 'moved' ? null : event.currentTarget.value })}
 		>
-			{#each Object.entries(KINDS) as [value, { says }] (value)}<option {value} selected={kind === value}>{says}</option
+			{#each Object.entries(KINDS) as [value, says] (value)}<option {value} selected={data.kind === value}
+					>{says}</option
 				>{/each}
 		</select></label
 	>
 </div>
 <p>
-	Since {sayDate(data.then)}, counted by student and skill: {skills(counts.risen)} rose, {skills(counts.fallen)} fell, {skills(
+	Since {sayDate(data.then)}, counted by student and skill: {times(counts.risen)} rose, {times(counts.fallen)} fell, {times(
 		counts['first seen']
-	)} were first seen{counts['no longer seen'] ? `, ${skills(counts['no longer seen'])} rest on nothing any more` : ''}; {counts.same.toLocaleString(
+	)} were first seen{counts['no longer seen'] ? `, ${times(counts['no longer seen'])} rest on nothing any more` : ''}; {counts.same.toLocaleString(
 		'en-US'
 	)}
 	are as they were.
 </p>
 <p class="soft">
-	In each cell the left needle is then and the right one now. Standings then are worked out from the answers up to the
-	end of that day; a skill that is not met fades a little by itself.
+	In each cell the left needle is then and the right one now.
+	{#if data.byOthers}{data.byOthers} of those that rose or fell did so without an answer on the skill itself, by what was
+		answered near it: they are pale.{/if}
+	{#if data.missing}<strong role="status"
+			>Worked out for {data.students - data.missing} of {data.students} students so far.</strong
+		>{/if}
 </p>
 
-{#if data.changes.length === 0}
+{#if data.students === 0}
 	<p>Nobody is in this scope.</p>
-{:else if columns.length === 0}
+{:else if skills.length === 0}
 	<p>
 		Nothing of this kind has changed since {sayDate(data.then)}. <a href={withState({ changes: 'all' })}>All changes</a>
 	</p>
 {:else}
-	<div class="wide-table">
-		<table>
-			<thead>
-				<tr class="domains">
-					<td></td>
-					{#each heads as { id, name, span } (id)}<th colspan={span} scope="colgroup" title={name}
-							><span>{name}</span></th
-						>{/each}
-				</tr>
-				<tr>
-					<th scope="col" class="student">{data.changes.length} students</th>
-					{#each columns as { id, code, shortName, level } (id)}
-						<th scope="col" title="{code} · {shortName} ({level})"><span class="skill">{shortName}</span></th>
-					{/each}
-				</tr>
-			</thead>
-			<tbody>
-				{#each data.changes as student (student.id)}
-					{@const own = changesOf.get(student.id)!}
-					<tr data-student={student.id} class:current={student.id === studentId}>
-						<th scope="row" class="student"
-							><span
-								><a href={withState({ student: student.id })}>{fullName(student)}</a>
-								<span class="soft">{own.size || ''}</span><TierBars tier={student.tier} inColumn /></span
-							></th
-						>
-						{#each columns as { id, shortName } (id)}
-							{@const one = own.get(id)}
-							<td
-								>{#if one}<span
-										class="pair {one.change.replaceAll(' ', '-')}"
-										role="img"
-										aria-label="{shortName}: {standingWords[one.from]}, now {standingWords[one.to]}"
-										title="{shortName}: {standingWords[one.from]}, now {standingWords[
-											one.to
-										]}, {one.answers} answers since"
-										><Needle state={one.from} size={16} /><Needle state={one.to} size={16} /></span
-									>{/if}</td
-							>
-						{/each}
-					</tr>
-				{/each}
-			</tbody>
-		</table>
-	</div>
+	<StudentTable {rows} {columns} {cells} {empty} {above} says="What has changed, by student and skill" height={26} />
 {/if}
 
+{#snippet above()}
+	<tr class="domains">
+		<td></td>
+		{#each heads as { id, name, span } (id)}<th colspan={span} scope="colgroup" title={name}><span>{name}</span></th
+			>{/each}
+	</tr>
+{/snippet}
+{#snippet empty()}Nobody has been worked out yet.{/snippet}
+{#snippet cells(row: Row)}
+	{#each skills as { id, shortName } (id)}
+		{@const one = changeOn(row, id)}
+		<td>
+			{#if one}
+				{@const said = `${shortName}: ${standingWords[one.from]}, now ${standingWords[one.to]}; ${one.answers ? `${plural(one.answers, 'answer')} on it since` : 'no answer on it since, but on what is near'}`}
+				<span class="pair" class:by-others={one.answers === 0} role="img" aria-label={said} title={said}
+					><Needle state={one.from} size={16} /><Needle state={one.to} size={16} /></span
+				>
+			{/if}
+		</td>
+	{/each}
+{/snippet}
+
 <style>
-	table {
-		border-collapse: separate;
-		border-spacing: 0;
-		margin-top: 10px;
-	}
-	th,
-	td {
-		border: 0;
-		padding: 2px;
-		height: 24px;
-	}
-	thead th {
-		vertical-align: bottom;
-		position: sticky;
-		top: var(--bars);
-		z-index: 4;
-		background: var(--paper);
-	}
 	.domains th {
-		position: static;
 		max-width: 0;
 		font: 600 0.9rem var(--head);
+		text-align: left;
 		border-left: 1px solid var(--rule);
 		padding-left: 4px;
 	}
@@ -165,59 +131,15 @@
 		white-space: nowrap;
 		text-overflow: ellipsis;
 	}
-	.skill {
-		writing-mode: vertical-rl;
-		transform: rotate(180deg);
-		font-weight: 400;
-		font-size: 0.85rem;
-		max-height: 158px;
-		white-space: nowrap;
-		overflow: hidden;
-		margin: auto;
-	}
-	thead tr:nth-child(2) th {
-		height: 164px;
-		box-shadow: 0 1px 0 var(--rule);
-	}
-	.student {
-		position: sticky;
-		left: 0;
-		z-index: 3;
-		background: var(--paper);
-		text-align: left;
-		font-weight: 400;
-		min-width: 230px;
-	}
-	thead .student {
-		z-index: 6;
-	}
-	.student > span {
-		display: flex;
-		gap: 8px;
-		align-items: center;
-	}
-	.student a {
-		color: var(--ink);
-		text-decoration: none;
-	}
-	.student .soft {
-		margin-left: auto;
-	}
-	.current .student,
-	.current td {
-		background: var(--verdigris-wash);
-	}
-	tbody td {
+	td {
+		padding: 2px;
 		min-width: 40px;
 	}
 	.pair {
 		display: inline-flex;
 		gap: 2px;
 	}
-	@media print {
-		.student,
-		thead th {
-			position: static;
-		}
+	.by-others {
+		opacity: 0.5;
 	}
 </style>
