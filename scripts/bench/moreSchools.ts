@@ -7,15 +7,17 @@ const STEP = 1_000_000;
 
 /** What is copied when a school has more students: staff and their meeting times, classes, students, and all that is theirs. */
 const OF_STUDENTS = [
+	// Before the students, so that nobody finds one of whom there is none and makes it.
+	...['student_field', 'student_field_then'],
 	...['account', 'slot', 'staff_absence', 'adoption'],
 	...['class', 'student', 'class_membership', 'tier_interval', 'student_attribute', 'student_pair', 'accommodation'],
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
 	...['class_block', 'window_class', 'window_student', 'practice_set', 'practice_set_student', 'probe_plan'],
-	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'student_field', 'review'],
+	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'review'],
 	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];
 /** What is copied besides for another school; skills and what ships with them are shared. */
-const OF_A_SCHOOL = ['school', 'school_year', 'cycle', 'screening_window', 'cut_score', 'group_draft'];
+const OF_A_SCHOOL = ['school', 'school_year', 'cycle', 'screening_window', 'cut_score', 'emphasis', 'group_draft'];
 
 /** Columns that must differ in copies although they are no ids. */
 const DIFFERS: Record<string, string> = {
@@ -103,7 +105,7 @@ export const growDistrict = (database: RootDatabase, schools: number) =>
 export async function shrinkAgain(database: RootDatabase): Promise<void> {
 	const tables = [...OF_A_SCHOOL, ...OF_STUDENTS];
 	const copied = new Set(tables);
-	for (const table of tables) {
+	for (const table of tables.toReversed()) {
 		const ids = (await columnsOf(database, table)).filter(({ isKey, of }) => isKey || (of && copied.has(of)));
 		await unchecked(database, [
 			{

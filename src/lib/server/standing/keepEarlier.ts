@@ -22,10 +22,10 @@ export async function* keepEarlierCells(
 		const cycle = await currentCycle(database, schoolId, today);
 		if (!cycle || cycle.startsOn >= today) continue;
 		const ids = await allStudentIds(database, schoolId);
-		for (let made = 0, missing = ids; missing.length;) {
+		let missing = ids;
+		while (missing.length) {
 			({ missing } = await earlierCells(database, { id: schoolId, today }, missing, cycle.startsOn, AT_ONCE_MS));
-			made = ids.length - missing.length;
-			yield { progress: { made, students: ids.length }, checkpoint: null };
+			yield { progress: { made: ids.length - missing.length, students: ids.length }, checkpoint: null };
 		}
 		total += ids.length;
 	}

@@ -36,7 +36,9 @@
 		column ? draft.closeCalls.filter(({ studentId }) => column.chips.some(({ id }) => id === studentId)) : []
 	);
 	const shares = $derived(
-		column ? sayShares(column.chips.filter(({ id }) => !draft.canHelp(id)).map(({ id }) => why[id]?.[column.focusId])) : ''
+		column
+			? sayShares(column.chips.filter(({ id }) => !draft.canHelp(id)).map(({ id }) => why[id]?.[column.focusId]))
+			: ''
 	);
 	const focusAt = (slotId: string) => names.skill(draft.columns.find((one) => one.slotId === slotId)?.focusId ?? '');
 </script>
