@@ -1,4 +1,4 @@
-import type { SkillGraph, StandingNow } from '../mastery';
+import { checkGain, type SkillGraph, type StandingNow } from '../mastery';
 import { needsOf, type NeedInputs } from './fromStandings';
 
 /** Under so many answers a standing is thin. */
@@ -10,11 +10,25 @@ export function isThin(now: Pick<StandingNow, 'answers' | 'inferred'> | undefine
 }
 
 /**
- * Skills worth a short check before groups are formed: those a student seems to need although little evidence says so.
- * A group rests most on the strongest needs, so these come first.
+ * Skills worth a short check before groups are formed: those a student seems to need although little evidence says so. First
+ * come those of which a check would most lessen the loss of deciding wrongly: what is at stake (ready for it, much depends on
+ * it) times the chance of a wrong decision that it takes away.
  *
  * @param most skills for one student, at most
+ * @param questions that a check asks on a skill
  */
-export function skillsToCheck(graph: SkillGraph, inputs: NeedInputs, most: number): number[] {
-	return [...needsOf(graph, inputs).keys()].filter((skillId) => isThin(inputs.standings.get(skillId))).slice(0, most);
+export function skillsToCheck(
+	graph: SkillGraph,
+	inputs: NeedInputs,
+	{ most, questions }: { most: number; questions: number }
+): number[] {
+	return [...needsOf(graph, inputs)]
+		.flatMap(([skillId, value]) => {
+			const now = inputs.standings.get(skillId)!;
+			const stake = value / (1 - now.mastered);
+			return isThin(now) ? [{ skillId, gain: stake * checkGain(now.level, now.difficulty, questions) }] : [];
+		})
+		.sort((a, b) => b.gain - a.gain)
+		.slice(0, most)
+		.map(({ skillId }) => skillId);
 }

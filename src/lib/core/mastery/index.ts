@@ -7,6 +7,7 @@ export * from './levelGrid';
 export * from './share';
 export * from './standing';
 export * from './explainLevel';
+export * from './checkGain';
 export * from './storedDay';
 export * from './cell';
 export * from './needleFilter';

@@ -38,7 +38,8 @@ export async function load({ locals, url }) {
 				importance: importance(student.grade),
 				tier: student.tier
 			};
-			const proposed = asked !== null ? [asked] : skillsToCheck(graph, needs, MOST_CHECKED);
+			const proposed =
+				asked !== null ? [asked] : skillsToCheck(graph, needs, { most: MOST_CHECKED, questions: CHECK_ITEMS });
 			return {
 				...student,
 				proposed: proposed.filter((skillId) => can.has(skillId) && !waiting.includes(skillId)),

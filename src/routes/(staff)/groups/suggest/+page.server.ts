@@ -6,6 +6,7 @@ import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$li
 import { cycleDates, groupingFor } from '$lib/server/groups';
 import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentCycle } from '$lib/server/school';
+import { CHECK_ITEMS } from '$lib/core/items';
 import { MOST_CHECKED, openChecks } from '$lib/server/gaps';
 import { skillGraph } from '$lib/server/library';
 import { readStandings, schoolImportance } from '$lib/server/standing';
@@ -49,7 +50,7 @@ export async function load({ locals, url }) {
 				importance: importance(student.grade),
 				tier: student.tier
 			};
-			const skillIds = skillsToCheck(graph, needs, MOST_CHECKED);
+			const skillIds = skillsToCheck(graph, needs, { most: MOST_CHECKED, questions: CHECK_ITEMS });
 			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
 		}),
 		waiting: waiting.map(({ studentId }) => studentId),

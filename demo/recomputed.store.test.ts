@@ -1,0 +1,169 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { emptyDatabase, migrations, NOW, staffAs } from '../tests/smallSchool';
+import { shippedFramework } from '../framework/shipped';
+import { daysBetween, schoolDateOf } from '../src/lib/core/calendar';
+import { itemFrom } from '../src/lib/core/items';
+import { estimateField, isOwn, skillField, type FieldAnswer } from '../src/lib/core/mastery';
+import { expectedTheta } from '../src/lib/core/measurement';
+import { seededRandom } from '../src/lib/core/random';
+import { itemParameters } from '../src/lib/core/screening';
+import { migrate } from '../src/lib/server/database/migrate';
+import type { RootDatabase } from '../src/lib/server/database/pool';
+import { groupingFor } from '../src/lib/server/groups/grouping';
+import { findSchool } from '../src/lib/server/school/store/school';
+import { readCells, readStandings } from '../src/lib/server/standing/standings';
+import { SCHOOL_ID, STUDENT_IDS, TIME_ZONE } from './people';
+import { seedDemoSchool } from './seed';
+
+/** What is on a student's page, in a cell of the map and behind a group, worked out once more from the log and nothing else. */
+const framework = shippedFramework();
+const skillOf = new Map(framework.skills.map((skill) => [skill.code, skill]));
+const before = (code: string) => framework.edges.filter(({ skill }) => skill === code).map((edge) => edge.prerequisite);
+const field = skillField(
+	framework.skills.map((skill) => ({
+		code: skill.code,
+		domain: skill.domain,
+		difficulty: expectedTheta(skill),
+		prerequisites: before(skill.code)
+	}))
+);
+const drawn = seededRandom(4_071)
+	.shuffle([...STUDENT_IDS])
+	.slice(0, 10);
+
+let database: RootDatabase;
+beforeAll(async () => {
+	database = await emptyDatabase('recomputed');
+	await migrate(database, migrations);
+	await seedDemoSchool(database, NOW, () => {});
+});
+afterAll(() => database.close());
+
+/** The chance that a normal level is over a line, by the trapezoid rule. */
+function chanceOver(line: number, mean: number, sd: number): number {
+	const steps = 4_000;
+	let sum = 0;
+	for (let i = 0; i <= steps; i++) {
+		const x = line + (i / steps) * (mean + 9 * sd - line);
+		const density = Math.exp(-0.5 * ((x - mean) / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
+		sum += density * (i === 0 || i === steps ? 0.5 : 1);
+	}
+	return Math.max(0, (sum * (mean + 9 * sd - line)) / steps);
+}
+
+/** A student as the log tells: levels, answers by skill, and the chance that each skill is mastered or under an even share. */
+async function fromTheLog(studentId: number) {
+	const { grade } = (await database.row<{ grade: number }>('SELECT grade FROM student WHERE id = ?', [studentId]))!;
+	const { start, end } = (await database.row<{ start: string; end: string }>(
+		'SELECT starts_on AS start, ends_on AS end FROM school_year WHERE school_id = ?',
+		[SCHOOL_ID]
+	))!;
+	const rows = await database.rows<{
+		family: string;
+		seed: number;
+		correct: boolean;
+		at: Date;
+		kind: string;
+		trust: string;
+	}>(
+		`SELECT item.family_id AS family, item.seed, answer.correct, answer.answered_at AS at, sitting.kind, sitting.trust
+		FROM answer
+		JOIN sitting ON sitting.id = answer.sitting_id
+		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+		WHERE answer.student_id = ? AND answer.attempt = 1
+		ORDER BY answer.answered_at`,
+		[studentId]
+	);
+	const answers: FieldAnswer[] = rows
+		.filter(({ kind, trust }) => kind !== 'diagnostic' || trust === 'trusted' || trust === 'kept')
+		.map(({ family, seed, correct, at }) => {
+			const item = itemFrom(family, seed);
+			const skill = skillOf.get(item.skillCode)!;
+			return {
+				skill: skill.code,
+				item: itemParameters(item, { ...skill, domainId: 0, code: skill.code }),
+				correct: Boolean(correct),
+				on: schoolDateOf(at, TIME_ZONE)
+			};
+		});
+	const share = daysBetween(start, answers.at(-1)!.on) / daysBetween(start, end);
+	const term = Math.min(3, 1 + Math.floor(3 * share)) as 1 | 2 | 3;
+	const { mean, standardError } = estimateField(field, answers, { mean: expectedTheta({ grade, term }) });
+	return new Map(
+		field.skills.map(({ code, difficulty }, k) => {
+			const mastered = chanceOver(difficulty + Math.log(0.7 / 0.3) / 1.2, mean[k], standardError[k]);
+			const even = chanceOver(difficulty, mean[k], standardError[k]);
+			const own = answers.filter(({ skill }) => skill === code);
+			return [code, { mean: mean[k], standardError: standardError[k], mastered, under: 1 - even, own }];
+		})
+	);
+}
+
+describe('ten students of the demo, drawn by a seed', () => {
+	it('stand where the log says: level, error, chance, answers, and the cell of the map', async () => {
+		const [standings, cells] = [await readStandings(database, drawn), await readCells(database, SCHOOL_ID, drawn)];
+		const ids = await database.rows<{ id: number; code: string }>('SELECT id, code FROM skill');
+		const seen = new Set<string>();
+		for (const student of drawn) {
+			const told = await fromTheLog(student);
+			for (const { id, code } of ids) {
+				const now = standings.get(student)!.get(id)!;
+				const { mean, standardError, mastered, under, own } = told.get(code)!;
+				expect(Math.abs(now.level.mean - mean), `${student} ${code}`).toBeLessThan(1e-5);
+				expect(Math.abs(now.level.standardError - standardError)).toBeLessThan(1e-5);
+				expect(Math.abs(now.mastered - mastered)).toBeLessThan(1e-3);
+				expect(now.answers).toBe(own.length);
+				const days = new Set(own.map(({ on }) => on)).size;
+				const looks = mastered >= 0.85 ? 'secure' : under >= 0.8 ? 'gap' : 'forming';
+				const cell = cells.of(student, id);
+				expect(isOwn(cell)).toBe(own.length >= 2);
+				// Where the chance is right at a line, or the evidence is too little to be called Secure, nothing is asked here.
+				const isClose = Math.abs(mastered - 0.85) < 0.002 || Math.abs(under - 0.8) < 0.002;
+				const isEnough = own.length < 2 || (own.length >= 4 && days >= 2);
+				if (isClose || cell.standing === 'slipping' || (looks === 'secure' && !isEnough)) continue;
+				expect(cell.standing, `${student} ${code}`).toBe(looks);
+				seen.add(`${looks} ${isOwn(cell)}`);
+				const met = before(code).every((one) => told.get(one)!.mastered >= 0.5);
+				const isOpen = [code, ...before(code)].some((one) => Math.abs(told.get(one)!.mastered - 0.5) < 0.002);
+				if (!isOpen) expect(cell.readyNext).toBe(met && mastered < 0.5);
+			}
+		}
+		expect([...seen].sort()).toEqual([
+			'forming false',
+			'forming true',
+			'gap false',
+			'gap true',
+			'secure false',
+			'secure true'
+		]);
+	});
+
+	it('need for a group what is missing × ready × important, one and a half times in tier 3', async () => {
+		const school = await findSchool(database, SCHOOL_ID, NOW);
+		const choices = { kind: 'same need' as const, focusId: null, regroups: [] };
+		const { problem, skills, students } = await groupingFor(database, staffAs('specialist'), school, {
+			...choices,
+			studentIds: drawn
+		});
+		const codeOf = new Map(skills.map(({ id, code }) => [String(id), code]));
+		let needs = 0;
+		for (const student of problem.students) {
+			const told = await fromTheLog(Number(student.id));
+			const { grade } = students.find(({ id }) => String(id) === student.id)!;
+			// Winter of the demo is the second term for all, reached or not yet.
+			for (const [skillId, need] of Object.entries(student.needs)) {
+				const code = codeOf.get(skillId)!;
+				const { grade: taughtIn } = skillOf.get(code)!;
+				expect(taughtIn).toBeLessThanOrEqual(grade);
+				const ready = before(code).reduce((product, one) => product * told.get(one)!.mastered, 1);
+				const most = (1 - told.get(code)!.mastered) * ready * (student.tier === 3 ? 1.5 : 1);
+				const importance = need / most;
+				const [least, full] = ['M', 'S', 'D'].includes(code[0]) ? [0.24, 0.6] : [0.4, 1];
+				expect(importance, `${student.id} ${code}`).toBeGreaterThan(least - 0.002);
+				expect(importance).toBeLessThan(full + 0.002);
+				needs++;
+			}
+		}
+		expect(needs).toBeGreaterThan(20);
+	});
+});
