@@ -38,6 +38,13 @@ describe('needs from standings', () => {
 		expect([...needsOf(graph as never, { standings: own, importance, tier: 2 })]).toEqual([]);
 	});
 
+	it('are none for a skill that is rather mastered, however much depends on it', () => {
+		const rather = (mastered: number) => new Map([[1, standingNow('forming', mastered)]]);
+		const inputs = { importance: new Map([[1, 1]]), tier: 3 as const };
+		expect(needsOf(graph as never, { ...inputs, standings: rather(0.51) }).size).toBe(0);
+		expect(needsOf(graph as never, { ...inputs, standings: rather(0.49) }).get(1)).toBeCloseTo(0.51 * 1.5, 6);
+	});
+
 	it('may rest on what is only inferred, so that a new student can be placed', () => {
 		const own = standings([4, standingNow('unseen', 0.2, { answers: 0, inferred: 'gap' })]);
 		expect(needsOf(graph as never, { standings: own, importance, tier: 2 }).get(4)).toBeCloseTo(0.8, 12);

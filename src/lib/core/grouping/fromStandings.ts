@@ -1,4 +1,4 @@
-import { masteredIn, ownOrInferred, readiness, type SkillGraph, type StandingNow } from '../mastery';
+import { masteredIn, RATHER_MASTERED, readiness, type SkillGraph, type StandingNow } from '../mastery';
 import { need, type GroupingProblem } from './problem';
 
 /** What a grouping problem is made from. */
@@ -34,12 +34,12 @@ export interface NeedInputs {
 	tier: 1 | 2 | 3;
 }
 
-/** Need of a student for each skill that is not secure, strongest first; see `need`. */
+/** Need of a student for each skill that is rather not mastered, strongest first; see `need`. */
 export function needsOf(graph: SkillGraph, { standings, importance, tier }: NeedInputs): Map<number, number> {
 	const mastered = masteredIn(standings);
 	const needs = graph.skills.flatMap((skillId) => {
 		const now = standings.get(skillId);
-		if (!now || ownOrInferred(now) === 'secure') return [];
+		if (!now || now.mastered >= RATHER_MASTERED) return [];
 		const value = need(now.mastered, readiness(graph, skillId, mastered), importance.get(skillId) ?? 0, tier);
 		return value >= LEAST_NEED ? [[skillId, value] as const] : [];
 	});

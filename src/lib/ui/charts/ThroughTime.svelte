@@ -1,5 +1,6 @@
 <!-- How many skills stood secure, between, and as gaps on some days: a bar a day, each part labeled. -->
 <script lang="ts">
+	import { plural } from '$lib/core/words';
 	import { sayDay } from '$lib/core/calendar';
 	import { stackUp } from './stackUp';
 
@@ -18,7 +19,7 @@
 	const most = $derived(Math.max(1, ...moments.map(({ secure, between, gap }) => secure + between + gap)));
 	const tall = (count: number) => (count / most) * HEIGHT;
 	const parts = ({ secure, between, gap }: Moment) => [
-		{ kind: 'gap', says: 'gaps', count: gap, y: HEIGHT - tall(gap) },
+		{ kind: 'gap', says: gap === 1 ? 'gap' : 'gaps', count: gap, y: HEIGHT - tall(gap) },
 		{ kind: 'between', says: 'forming or slipping', count: between, y: HEIGHT - tall(gap) - tall(between) },
 		{ kind: 'secure', says: 'secure', count: secure, y: HEIGHT - tall(gap) - tall(between) - tall(secure) }
 	];
@@ -43,7 +44,7 @@
 		viewBox="0 {-LINE} {moments.length * WIDTH + 150} {LINE + HEIGHT + 24}"
 		role="img"
 		aria-label="Skills with answers: {moments
-			.map(({ day, secure, between, gap }) => `${sayDay(day)}: ${secure} secure, ${between} between, ${gap} gaps`)
+			.map(({ day, secure, between, gap }) => `${sayDay(day)}: ${secure} secure, ${between} between, ${plural(gap, 'gap')}`)
 			.join('; ')}"
 	>
 		<line x1="0" x2={moments.length * WIDTH} y1={HEIGHT} y2={HEIGHT} />
