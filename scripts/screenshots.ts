@@ -31,6 +31,23 @@ async function take(page: Page, name: string, path?: string) {
 	console.log(name);
 }
 
+const today = DEMO_CLOCK.slice(0, 10);
+const database = openDatabase(process.env.DEMO_DATABASE!, 1);
+const series = await probeSeries(database, STUDENT_IDS, { today, timeZone: TIME_ZONE });
+const sets = await queuedSets(database, STUDENT_IDS, today);
+await database.close();
+/** Whose growth is in the pictures: from half of it to nearly all. */
+const tracked = series.find(({ probes }) => probes.length > 5 && probes[0].y < 5 && probes.at(-1)!.y > 6)!.studentId;
+
+/** A student with a probe to take and a set begun, so that the pictures show both. */
+function busyStudent(): { id: number; name: string; classCode: string } {
+	const { studentId } = sets.find(
+		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)
+	)!;
+	const classCode = classCodeOf(Math.ceil(studentId / STUDENTS_A_CLASS));
+	return { id: studentId, name: drawNames(studentId)[studentId - 1].join(' '), classCode };
+}
+
 const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await staff.goto(`${base}/sign-in`);
 await staff.getByLabel('User name').fill('specialist');
@@ -44,10 +61,10 @@ await staff.getByRole('button', { name: 'Start' }).click();
 for (const place of [9, 27, 31]) await staff.locator(`[data-place="${place}"]`).click();
 await take(staff, 'give-measure');
 await staff.getByRole('button', { name: 'Start over' }).click();
-await take(staff, 'student-report', '/screen/report?scope=list:138');
+await take(staff, 'student-report', `/screen/report?scope=list:${tracked}`);
 await take(staff, 'gaps', '/gaps?scope=grade:4');
 await take(staff, 'progression', '/gaps/progression?scope=grade:5&domain=2');
-await take(staff, 'student', '/students/133?scope=class:7');
+await take(staff, 'student', `/students/${tracked}`);
 await take(staff, 'groups', '/groups');
 await take(staff, 'group', '/groups/3');
 await take(staff, 'timetable', '/groups/timetable');
@@ -73,26 +90,12 @@ await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30
 await keepDraft('Two groups');
 await take(staff, 'drafts', '/groups/drafts');
 await take(staff, 'practice', '/practice?scope=class:7');
-await take(staff, 'track', '/track?student=47&scope=school');
+await take(staff, 'track', `/track?student=${tracked}&scope=school`);
 await take(staff, 'decide', '/decide');
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
 await take(staff, 'skill', '/library/F52?scope=grade:5');
 
-/** A student with a probe to take and a set begun, so that the pictures show both. */
-async function busyStudent(): Promise<{ id: number; name: string; classCode: string }> {
-	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
-	const today = DEMO_CLOCK.slice(0, 10);
-	const sets = await queuedSets(database, STUDENT_IDS, today);
-	const series = await probeSeries(database, STUDENT_IDS, { today, timeZone: TIME_ZONE });
-	await database.close();
-	const { studentId } = sets.find(
-		(set) => set.answered && series.some((plan) => plan.due && plan.studentId === set.studentId)
-	)!;
-	const classCode = classCodeOf(Math.ceil(studentId / STUDENTS_A_CLASS));
-	return { id: studentId, name: drawNames(studentId)[studentId - 1].join(' '), classCode };
-}
-
-const student = await busyStudent();
+const student = busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
 await phone.goto(`${base}/sign-in?as=student&class=${student.classCode}`);
 await phone.getByLabel('Your name').selectOption({ label: student.name });
