@@ -25,6 +25,7 @@ import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';
 import { benchPages } from './pages';
+import { benchRebuild } from './rebuild';
 
 const TODAY = '2026-11-23';
 const at = new Date('2026-11-23T15:00:00Z');
@@ -233,6 +234,7 @@ const parts: Record<string, () => void | Promise<void>> = {
 	grouping: benchGrouping,
 	items: benchItems,
 	measurement: () => benchMeasurement(skills),
+	rebuild: () => benchRebuild(database),
 	pages: () => benchPages(DEMO_ADDRESS!, DEMO_DATABASE!),
 	// Last, since it adds skills.
 	browser: () => benchNeedleMap(DEMO_ADDRESS!, DEMO_DATABASE!)
