@@ -44,7 +44,9 @@
 		viewBox="0 {-LINE} {moments.length * WIDTH + 150} {LINE + HEIGHT + 24}"
 		role="img"
 		aria-label="Skills with answers: {moments
-			.map(({ day, secure, between, gap }) => `${sayDay(day)}: ${secure} secure, ${between} between, ${plural(gap, 'gap')}`)
+			.map(
+				({ day, secure, between, gap }) => `${sayDay(day)}: ${secure} secure, ${between} between, ${plural(gap, 'gap')}`
+			)
 			.join('; ')}"
 	>
 		<line x1="0" x2={moments.length * WIDTH} y1={HEIGHT} y2={HEIGHT} />
