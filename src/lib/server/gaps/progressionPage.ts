@@ -12,7 +12,7 @@ import { classwideNeeds } from './classwideNeeds';
 /** Of more students than these, not all are named at once. */
 const ALL_NAMED = 120;
 /** As many are named at one place of the drawing then, until those there are asked for, and at most so many of them. */
-const NAMED = 8;
+const NAMED = 6;
 const MOST_NAMED = 200;
 
 /** Who stands at one place: all of them by id, and the first by name. */

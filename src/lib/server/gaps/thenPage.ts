@@ -5,12 +5,14 @@ import { sayLevel } from '../../core/words';
 import type { Database } from '../database';
 import { domainList, skillList } from '../library';
 import type { RosterStudent } from '../people';
-import { dayIn, FIRST_ROWS, oneIn, type VisibleId } from '../request';
+import { dayIn, oneIn, type VisibleId } from '../request';
 import { currentCycle, type School } from '../school';
 import { readCells, readEarlierCells, type Cells } from '../standing';
 
 /** Without a cycle that has begun, so many days ago stand for then. */
 const WITHOUT_CYCLE = 28;
+/** Rows of the first response: each has a cell for every skill that changed for anybody. */
+const FIRST_ROWS = 20;
 /** As long (ms) as standings of an earlier day are worked out for one page; whoever still waits is worked out for the next. */
 const MOST_MS = 600;
 

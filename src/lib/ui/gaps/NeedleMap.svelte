@@ -3,20 +3,20 @@
 	their cells are made once the map rests (DrawnCells). One cell has the focus; keys move it (stepOf), Enter, Space act.
 -->
 <script lang="ts">
-	import { createWindowVirtualizer } from '@tanstack/svelte-virtual';
 	import { NEEDLE_FILTERS, type NeedleFilter } from '$lib/core/mastery';
-	import { flushSync, onMount, tick, untrack } from 'svelte';
-	import { get } from 'svelte/store';
+	import { onMount, tick, untrack } from 'svelte';
 	import { legState } from '../shell/legState.svelte';
 	import { columnsInView, columnStarts, WIDTHS, widthOf } from './columnWindow';
 	import { mapColumns, type MapDomain } from './columns';
 	import type { Rows } from '../table/rows.svelte';
 	import { DrawnCells } from './drawnCells.svelte';
 	import { cellsOf, type MapSkill, type MapStudent } from './map';
+	import MapFoot from './MapFoot.svelte';
 	import MapHeads from './MapHeads.svelte';
 	import MapRow from './MapRow.svelte';
 	import { stepOf } from './mapKeys';
 	import NeedleTiles from './NeedleTiles.svelte';
+	import { RowsInView } from './rowsInView.svelte';
 
 	interface Props {
 		/** Students in their order, with what has come of them. */
@@ -70,7 +70,6 @@
 	let map = $state<HTMLTableElement>();
 	let focusRow = $state(0);
 	let focusColumn = $state(0);
-	let isPrinting = $state(false);
 	let tiled = $state(false);
 	let scrollLeft = $state(0);
 	let innerWidth = $state(FIRST_WIDTH);
@@ -81,26 +80,16 @@
 	const isShown = $derived(NEEDLE_FILTERS[needles]);
 	const ticked = $derived(new Set(selected));
 
-	const virtualizer = createWindowVirtualizer<HTMLTableRowElement>({
-		count: 0,
-		estimateSize: () => ROW,
-		overscan: 8,
-		initialRect: { width: FIRST_WIDTH, height: 800 }
+	const drawn = new RowsInView({
+		count: () => ids.length,
+		height: ROW,
+		top: () => place?.offsetTop ?? 0,
+		firstWindow: { width: FIRST_WIDTH, height: 800 }
 	});
-	$effect.pre(() => {
-		const options = { count: ids.length, scrollMargin: place?.offsetTop ?? 0 };
-		untrack(() => get(virtualizer).setOptions(options));
-	});
-	const visible = $derived(
-		isPrinting
-			? ids.map((_, index) => index)
-			: $virtualizer.getVirtualItems().flatMap(({ index }) => (index < ids.length ? [index] : []))
-	);
-	const above = $derived((visible[0] ?? 0) * ROW);
-	const below = $derived((ids.length - 1 - (visible.at(-1) ?? -1)) * ROW);
+	const { visible } = $derived(drawn);
 	const inView = $derived({
 		rows: { from: visible[0] ?? 0, until: (visible.at(-1) ?? -1) + 1 },
-		columns: isPrinting
+		columns: drawn.isPrinting
 			? { from: 0, until: columns.length }
 			: columnsInView(starts, scrollLeft, scrollLeft + innerWidth - WIDTHS.student)
 	});
@@ -134,21 +123,11 @@
 	onMount(onscroll);
 
 	// Rows are asked for as they come near.
+	const askForRows = () => void rows.need(inView.rows.from - AHEAD, inView.rows.until + AHEAD);
 	$effect(() => {
-		const { from, until } = inView.rows;
-		untrack(() => void rows.need(from - AHEAD, until + AHEAD));
+		void inView.rows;
+		untrack(askForRows);
 	});
-
-	/** The map goes to paper as a whole: every row is asked for first. */
-	async function printAll() {
-		await rows.all();
-		print(true);
-		window.print();
-		print(false);
-	}
-	function print(is: boolean) {
-		flushSync(() => (isPrinting = is));
-	}
 
 	// One cell can be reached by Tab: the one that had the focus, or the first that is drawn.
 	$effect(() => {
@@ -191,14 +170,14 @@
 	async function reveal(row: number) {
 		await tick();
 		const find = () => map?.querySelector(`[aria-rowindex="${row + 2}"]`);
-		if (!find()) get(virtualizer).scrollToIndex(row, { align: 'auto' });
+		if (!find()) drawn.scrollTo(row);
 		requestAnimationFrame(() => find()?.scrollIntoView({ block: 'nearest' }));
 	}
 
 	async function focusCell(row: number, column: number) {
 		focusRow = Math.max(0, Math.min(ids.length - 1, row));
 		focusColumn = Math.max(0, Math.min(columns.length - 1, column));
-		$virtualizer.scrollToIndex(focusRow, { align: 'auto' });
+		drawn.scrollTo(focusRow);
 		const [left, right] = [starts[focusColumn], starts[focusColumn + 1]];
 		const room = scroller!.clientWidth - WIDTHS.student;
 		if (left < scrolledBy()) scrollSideways(left);
@@ -230,12 +209,7 @@
 	}
 </script>
 
-<svelte:window
-	bind:innerWidth
-	onscrollcapture={onscroll}
-	onbeforeprint={() => print(true)}
-	onafterprint={() => print(false)}
-/>
+<svelte:window bind:innerWidth onscrollcapture={onscroll} />
 <div class="scroller" bind:this={scroller}>
 	<div class="map" bind:this={place} style:--width="{width}px" style:--page-zoom={Math.min(1, PAGE_WIDTH / width)}>
 		<div class="pictures" style:top="{HEADS}px" style:left="{WIDTHS.student}px">
@@ -273,7 +247,7 @@
 			</colgroup>
 			<MapHeads {columns} {domains} students={ids.length} {onfold} />
 			<tbody>
-				{#if above}<tr aria-hidden="true"><td style:height="{above}px"></td></tr>{/if}
+				{#if drawn.above}<tr aria-hidden="true"><td style:height="{drawn.above}px"></td></tr>{/if}
 				{#each visible as index (ids[index])}
 					{@const id = ids[index]}
 					<MapRow
@@ -291,20 +265,12 @@
 						onpick={(isPicked) => pick(id, isPicked)}
 					/>
 				{/each}
-				{#if below}<tr aria-hidden="true"><td style:height="{below}px"></td></tr>{/if}
+				{#if drawn.below}<tr aria-hidden="true"><td style:height="{drawn.below}px"></td></tr>{/if}
 			</tbody>
 		</table>
 	</div>
 </div>
-<p class="no-print foot">
-	<button class="plain" onclick={printAll}>Print all {ids.length} rows</button>
-	{#if rows.failed}<span role="alert"
-			>Some rows could not be loaded. <button
-				class="plain"
-				onclick={() => rows.need(inView.rows.from - AHEAD, inView.rows.until + AHEAD)}>Try again</button
-			></span
-		>{/if}
-</p>
+<MapFoot {rows} bind:isPrinting={drawn.isPrinting} onretry={askForRows} />
 
 <style>
 	.map {
@@ -319,9 +285,6 @@
 		.map {
 			width: var(--width);
 		}
-	}
-	.foot {
-		margin-top: 6px;
 	}
 	.pictures {
 		position: absolute;
