@@ -245,7 +245,10 @@ test('the school’s emphasis is set by domain and grade, followed by suggestion
 	await expect(cell).toHaveValue(/none$/);
 	await cell.selectOption('less');
 	await page.getByRole('button', { name: 'Keep this emphasis' }).click();
+	await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
+	const undone = page.waitForResponse((response) => response.url().includes('?/set') && response.ok());
 	await page.getByRole('button', { name: 'Undo' }).click();
+	await undone;
 	await page.reload();
 	await expect(cell).toHaveValue(/none$/);
 	await cell.selectOption('less');

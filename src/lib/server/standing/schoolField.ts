@@ -1,9 +1,11 @@
 import { createHash } from 'node:crypto';
 import { FIELD_RULE, skillField, type SkillField, type SkillGraph } from '../../core/mastery';
+import type { SchoolYear } from '../../core/measurement';
 import { usualDifficulty } from '../../core/screening';
 import type { Database } from '../database';
 import { libraryRevision, skillGraph, type Skill, skillList } from '../library';
 import { parameterSet, versionInUse } from '../screen';
+import { schoolYears } from '../school';
 
 /** The field of a school's skills, with what tells one from another. */
 export interface SchoolField {
@@ -18,24 +20,30 @@ export interface SchoolField {
 /** What the field calls a skill: its id, which no other framework's skill has. */
 export const fieldCode = (skillId: number) => String(skillId);
 
-/** One field a school in this process, made anew when its library or its parameters have changed. */
+/** One field a school in this process, made anew when its library, its parameters or its years have changed. */
 const fields = new Map<number, { key: string; made: Promise<SchoolField> }>();
 
 export async function schoolField(database: Database, schoolId: number): Promise<SchoolField> {
-	const [revision, version] = await Promise.all([
+	const [revision, version, years] = await Promise.all([
 		libraryRevision(database, schoolId),
-		versionInUse(database, schoolId)
+		versionInUse(database, schoolId),
+		schoolYears(database, schoolId)
 	]);
-	const key = `${revision} ${version}`;
+	const key = JSON.stringify([revision, version, years]);
 	const known = fields.get(schoolId);
 	if (known?.key === key) return known.made;
-	const made = makeField(database, schoolId, version);
+	const made = makeField(database, schoolId, version, years);
 	fields.set(schoolId, { key, made });
 	made.catch(() => fields.delete(schoolId));
 	return made;
 }
 
-async function makeField(database: Database, schoolId: number, version: number | null): Promise<SchoolField> {
+async function makeField(
+	database: Database,
+	schoolId: number,
+	version: number | null,
+	years: SchoolYear[]
+): Promise<SchoolField> {
 	const skills = await skillList(database, schoolId);
 	const [graph, calibrated] = await Promise.all([
 		skillGraph(database, schoolId, skills),
@@ -50,7 +58,7 @@ async function makeField(database: Database, schoolId: number, version: number |
 	const field = skillField(known);
 	const levels = skills.map(({ code, grade, term }) => [code, grade, term]);
 	const madeBy = createHash('md5')
-		.update(JSON.stringify([FIELD_RULE, field.constants, known, levels]))
+		.update(JSON.stringify([FIELD_RULE, field.constants, known, levels, years]))
 		.digest();
 	return { field, skills: new Map(skills.map((skill) => [skill.id, skill])), graph, madeBy };
 }

@@ -114,6 +114,16 @@ describe('what is kept of a student', () => {
 		expect(said.at(-1)).toBeGreaterThanOrEqual(8);
 		expect(await stale()).toEqual([]);
 	});
+
+	it('is made anew where the school year is told otherwise, since what is expected goes by its terms', async () => {
+		await bringFieldsUpToDate(small.database, () => {});
+		await small.database.run(
+			"INSERT INTO school_year (school_id, starts_on, ends_on) VALUES (1, '2026-08-20', '2027-06-10')"
+		);
+		expect(await stale()).toEqual(STUDENTS.slice(0, 8));
+		await small.database.run('DELETE FROM school_year WHERE school_id = 1');
+		expect(await stale()).toEqual([]);
+	});
 });
 
 describe('working it all out anew', () => {
