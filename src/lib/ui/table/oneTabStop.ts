@@ -45,8 +45,11 @@ export function oneTabStop(body: HTMLElement): () => void {
 			End: () => inColumn(all.at(-1))
 		};
 		const next = goes[event.key]?.();
-		if (!next) return;
+		// Before a row that has not come yet the focus stays, and the page, too: scrolled on, it would lose the focus.
+		const beside = { ArrowDown: row.nextElementSibling, ArrowUp: row.previousElementSibling }[event.key];
+		if (!next && !beside) return;
 		event.preventDefault();
+		if (!next) return;
 		next.focus();
 		next.scrollIntoView({ block: 'nearest' });
 	}
