@@ -60,6 +60,16 @@ describe('the needle map', () => {
 		expect(counts).toEqual([...counts].sort((a, b) => b - a));
 	});
 
+	it('of nobody is empty', async () => {
+		const url = new URL('http://school.test/gaps');
+		expect(await mapPage(small.database, specialist, small.school, [], url)).toMatchObject({
+			inScope: [],
+			ids: [],
+			rows: [],
+			classwide: []
+		});
+	});
+
 	it('gives more rows as it is scrolled to, the same that the page would bring', async () => {
 		const [students, { rows }] = [
 			await (await findScope(small.database, specialist, 'school', TODAY))!.students(),

@@ -2,7 +2,7 @@
 export { findInLibrary } from './finder';
 export { type SampleItem, sampleItems } from './sampleItems';
 export { itemsAsked, keepItems } from './store/askedItems';
-export { type DomainEmphasis, EMPHASIS_GRADES, schoolEmphasis, setEmphasis } from './store/emphasis';
+export { EMPHASIS_GRADES, schoolEmphasis, setEmphasis } from './store/emphasis';
 export { changeFramework, taughtFramework } from './store/frameworks';
 export {
 	addMaterial,

@@ -51,6 +51,7 @@ describe('a cell in words', () => {
 
 	it('is the inference where too little was answered', () => {
 		expect(describeCell(cellFrom('G0?'))).toBe('Unseen (0 answers); probably not yet there, going by what is near');
+		expect(describeCell(cellFrom('u0'))).toBe('Unseen: nothing is known yet');
 	});
 
 	it('has a word for every standing', () => {

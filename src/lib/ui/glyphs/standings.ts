@@ -52,5 +52,6 @@ export function describeCell({ standing, inferred, answers, readyNext, isSure, l
 		: { standing, inferred: null, answers };
 	const last = lastDay === null ? '' : `, last on ${sayDayNumber(lastDay)}`;
 	const rough = isSure || inferred ? '' : '; known only roughly';
-	return describeStanding(now) + last + rough + (readyNext ? '; ready next' : '');
+	const isUnknown = standing === 'unseen' && !inferred;
+	return describeStanding(isUnknown ? undefined : now) + last + rough + (readyNext ? '; ready next' : '');
 }

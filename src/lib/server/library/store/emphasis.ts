@@ -7,7 +7,7 @@ import { domainList, type Domain } from './skills';
 export const EMPHASIS_GRADES = [1, 2, 3, 4, 5, 6, 7, 8];
 
 /** A domain with a school's emphasis on it: by grade, and what it is as shipped. */
-export interface DomainEmphasis extends Domain {
+interface DomainEmphasis extends Domain {
 	byGrade: Emphasis[];
 	usual: Emphasis;
 }

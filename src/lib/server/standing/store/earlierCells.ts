@@ -37,16 +37,17 @@ export async function earlierCells(
 		await studentCells(database, some);
 		const made = await fieldsOn(database, some, day);
 		for (const [id, field] of made) cells.set(id, field.cells);
-		if (isKept(day, today)) await keep(database, { day, madeBy, until: addDays(today, KEPT_DAYS) }, made);
+		const kept = { day, madeBy, until: addDays(today, KEPT_DAYS), isSettled: isSettled(day, today) };
+		await keep(database, kept, made);
 	}
 	return { cells, missing };
 }
 
 /**
- * What is of the last two days may still change by answers on their way, which do not say so: whatever reaches further back
- * does (`markStale`).
+ * What is of the last two days may still change by answers on their way, which do not say so, and holds until anything has
+ * changed for the student; whatever reaches further back does say so (`markStale`).
  */
-const isKept = (day: SchoolDate, today: SchoolDate) => day <= addDays(today, -2);
+const isSettled = (day: SchoolDate, today: SchoolDate) => day <= addDays(today, -2);
 
 async function keptCells(
 	database: Database,
@@ -56,8 +57,11 @@ async function keptCells(
 ): Promise<Map<number, Uint8Array>> {
 	if (studentIds.length === 0) return new Map();
 	const rows = await database.rows<{ id: number; cells: Buffer }>(
-		`SELECT student_id AS id, cells FROM student_field_then
-		WHERE student_id IN (?) AND on_date = ? AND made_by = ?`,
+		`SELECT earlier.student_id AS id, earlier.cells
+		FROM student_field_then AS earlier
+		JOIN student_field AS field ON field.student_id = earlier.student_id
+		WHERE earlier.student_id IN (?) AND earlier.on_date = ? AND earlier.made_by = ?
+			AND (earlier.of_revision IS NULL OR earlier.of_revision = field.revision)`,
 		[studentIds, day, madeBy]
 	);
 	return new Map(rows.map(({ id, cells }) => [id, cells]));
@@ -66,15 +70,16 @@ async function keptCells(
 /** Keeps cells of students of whom nothing has changed since they were begun. */
 async function keep(
 	database: Database,
-	{ day, madeBy, until }: { day: SchoolDate; madeBy: Buffer; until: SchoolDate },
+	{ day, madeBy, until, isSettled }: { day: SchoolDate; madeBy: Buffer; until: SchoolDate; isSettled: boolean },
 	made: Map<number, { revision: number; cells: Buffer }>
 ): Promise<void> {
 	for (const [id, { revision, cells }] of made)
 		await database.run(
-			`INSERT INTO student_field_then (student_id, on_date, made_by, cells, until_on)
-			SELECT student_id, ?, ?, ?, ? FROM student_field WHERE student_id = ? AND revision = ?
-			ON DUPLICATE KEY UPDATE made_by = VALUES(made_by), cells = VALUES(cells), until_on = VALUES(until_on)`,
-			[day, madeBy, cells, until, id, revision]
+			`INSERT INTO student_field_then (student_id, on_date, made_by, cells, until_on, of_revision)
+			SELECT student_id, ?, ?, ?, ?, ? FROM student_field WHERE student_id = ? AND revision = ?
+			ON DUPLICATE KEY UPDATE made_by = VALUES(made_by), cells = VALUES(cells), until_on = VALUES(until_on),
+				of_revision = VALUES(of_revision)`,
+			[day, madeBy, cells, until, isSettled ? null : revision, id, revision]
 		);
 }
 
