@@ -45,7 +45,8 @@
 	const FIRST = 40;
 
 	let body: HTMLElement;
-	let [from, to] = $state([0, FIRST]);
+	let from = $state(0);
+	let to = $state(FIRST);
 	let onPaper = $state(false);
 	const drawn = $derived(onPaper ? rows.ids : rows.ids.slice(from, to));
 	const studentId = $derived(Number(page.url.searchParams.get('student')));
@@ -57,12 +58,13 @@
 		const top = -body.getBoundingClientRect().top;
 		const first = Math.max(0, Math.floor(top / height) - BEYOND);
 		const count = Math.ceil(window.innerHeight / height) + 2 * BEYOND;
-		[from, to] = [Math.min(first, Math.max(0, rows.ids.length - count)), first + count];
+		from = Math.min(first, Math.max(0, rows.ids.length - count));
+		to = first + count;
 		void rows.need(from, to);
 	}
 	$effect(() => {
 		legState.order = rows.ids;
-		look();
+		untrack(look);
 		return () => (legState.order = undefined);
 	});
 	// Whoever is selected by J and K is brought into view, drawn or not; a page that opens begins at its top.
@@ -158,6 +160,10 @@
 		.whole {
 			min-width: 0;
 		}
+	}
+	/* Rows come and go beyond the window, which must not move what is in it. */
+	tbody {
+		overflow-anchor: none;
 	}
 	tbody tr:not(.none, .skipped) {
 		height: var(--row);
