@@ -3,6 +3,7 @@ import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
 import { itemFrom } from '../../src/lib/core/items';
+import { FIELD_CONSTANTS } from '../../src/lib/core/mastery';
 import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { countTry } from '../../src/lib/server/auth/store/tries';
@@ -34,6 +35,7 @@ import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillC
 import { skillList } from '../../src/lib/server/library/store/skills';
 import { setEmphasis } from '../../src/lib/server/library/store/emphasis';
 import { earlierCells } from '../../src/lib/server/standing/store/earlierCells';
+import { applyConstants } from '../../src/lib/server/standing/store/fieldVersions';
 import { remakeFields } from '../../src/lib/server/standing/store/studentFields';
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
@@ -91,6 +93,8 @@ export interface FilledSchool {
 	job: number;
 	/** Of parameters, by that job. */
 	version: number;
+	search: number;
+	fieldVersion: number;
 	slots: number[];
 	blocks: number[];
 	absence: number;
@@ -452,6 +456,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	await database.run(`UPDATE job SET state = 'done' WHERE id = ?`, [job]);
 	const parameters = { familyId: 'number-after', discrimination: 1, difficulty: 0, medianMs: 9_000 };
 	const version = (await applyParameters(database, staff.coordinator, job, [parameters as never], NOW))!.id;
+	const search = (await askForJob(database, staff.coordinator, 'field constants', NOW))!;
+	await database.run(`UPDATE job SET state = 'done' WHERE id = ?`, [search]);
+	const fieldVersion = (await applyConstants(database, staff.coordinator, search, FIELD_CONSTANTS, NOW))!.id;
 	const [absence] = await addAbsences(
 		database,
 		specialist,
@@ -567,6 +574,8 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		material,
 		job,
 		version,
+		search,
+		fieldVersion,
 		slots,
 		blocks: [block!.id],
 		absence,

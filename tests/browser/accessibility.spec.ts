@@ -24,6 +24,7 @@ for (const path of [
 	'/gaps/then?scope=class:7',
 	'/gaps/class?scope=class:9',
 	'/gaps/check?scope=class:7',
+	'/gaps/assumptions',
 	'/students/140?scope=class:7',
 	'/practice?scope=class:7',
 	'/practice/new?for=group:2',

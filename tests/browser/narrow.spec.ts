@@ -6,6 +6,7 @@ const PATHS = [
 	...['/screen?scope=class:1', '/screen?scope=class:1&student=3', '/screen?view=classes', '/screen/sittings'],
 	...['/screen/windows', '/screen/cuts', '/screen/import', '/screen/report?scope=list:30', '/screen/score?of=30'],
 	...['/gaps?scope=class:1', '/gaps/class?scope=class:4', '/gaps/progression', '/gaps/then?scope=class:1'],
+	'/gaps/assumptions',
 	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable'],
 	...['/practice', '/track', '/decide', '/library/F41'],
 	...['/students/101', '/account']

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { addDays } from '../../../src/lib/core/calendar';
+import { FIELD_CONSTANTS } from '../../../src/lib/core/mastery';
 import * as askedItems from '../../../src/lib/server/library/store/askedItems';
 import * as answers from '../../../src/lib/server/sitting/store/answers';
 import * as closings from '../../../src/lib/server/sitting/store/closings';
@@ -19,6 +20,7 @@ import * as skillStore from '../../../src/lib/server/library/store/skills';
 import { schoolField } from '../../../src/lib/server/standing/schoolField';
 import * as evidence from '../../../src/lib/server/standing/store/evidence';
 import * as earlierCells from '../../../src/lib/server/standing/store/earlierCells';
+import * as fieldVersions from '../../../src/lib/server/standing/store/fieldVersions';
 import * as studentFields from '../../../src/lib/server/standing/store/studentFields';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
@@ -335,11 +337,27 @@ export const workCalls: [object, Record<string, Call>][] = [
 			studentCells: given(({ database, me }) => studentFields.studentCells(database, me.students)),
 			gapCounts: given(({ database, me }) => studentFields.gapCounts(database, me.students)),
 			fieldInputs: given(({ database, me }) => studentFields.fieldInputs(database, me.students[0])),
+			knownStudents: given(({ database, me }) => studentFields.knownStudents(database, me.students)),
 			staleStudents: given(async ({ database, me }) =>
 				studentFields.staleStudents(database, me.base, (await schoolField(database, me.base)).madeBy, 100)
 			),
 			remakeFields: given(({ database, me }) => studentFields.remakeFields(database, me.students)),
 			fieldsOn: given(({ database, me }) => studentFields.fieldsOn(database, me.students, TODAY))
+		}
+	],
+	[
+		fieldVersions,
+		{
+			fieldVersionInUse: given(({ database, me }) => fieldVersions.fieldVersionInUse(database, me.base)),
+			applyConstants: checks(
+				({ database, me, of }) =>
+					fieldVersions.applyConstants(database, me.staff.coordinator, of.search, FIELD_CONSTANTS, NOW),
+				({ database, of }) =>
+					database.run('UPDATE field_version SET withdrawn_at = ? WHERE id = ?', [NOW, of.fieldVersion])
+			),
+			withdrawConstants: checks(({ database, me, of }) =>
+				fieldVersions.withdrawConstants(database, me.staff.coordinator, of.fieldVersion, true, NOW)
+			)
 		}
 	],
 	[

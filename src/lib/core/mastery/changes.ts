@@ -78,8 +78,16 @@ export function followAnswers(
 	return message;
 }
 
-/** What is said of the level by answers so far, after one more. */
-function carryOn(message: Float64Array, weights: Float64Array, chance: number, likelihood: Float64Array): void {
+/** The logarithm of how likely a trail of answers is, all of it together, for a level that has these weights at its start. */
+export function logLikelihoodOf({ likelihoods, changes }: AnswerTrail, weights: Float64Array): number {
+	const message = new Float64Array(weights.length).fill(1);
+	let scale = 0;
+	for (let t = 0; t < likelihoods.length; t++) scale += Math.log(carryOn(message, weights, changes[t], likelihoods[t]));
+	return scale + Math.log(message.reduce((sum, value, node) => sum + value * weights[node], 0));
+}
+
+/** What is said of the level by answers so far, after one more. @returns what it was divided by */
+function carryOn(message: Float64Array, weights: Float64Array, chance: number, likelihood: Float64Array): number {
 	let afresh = 0;
 	if (chance > 0) for (let node = 0; node < message.length; node++) afresh += message[node] * weights[node];
 	afresh *= chance;
@@ -90,4 +98,5 @@ function carryOn(message: Float64Array, weights: Float64Array, chance: number, l
 		if (message[node] > peak) peak = message[node];
 	}
 	for (let node = 0; node < message.length; node++) message[node] /= peak;
+	return peak;
 }

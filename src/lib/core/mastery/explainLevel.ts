@@ -1,5 +1,6 @@
 import type { FieldAnswer } from './changes';
-import { estimateField, type FieldPrior } from './estimateField';
+import { estimateField } from './estimateField';
+import type { FieldPrior } from './fieldSites';
 import type { SkillField } from './field';
 import { shareAt } from './share';
 

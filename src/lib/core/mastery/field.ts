@@ -13,6 +13,8 @@ export interface FieldSkill {
 
 /** What is believed of students before any answer; variances are in logits². */
 export interface FieldConstants {
+	/** How far a school's students are above the expected median of the norms, in logits. */
+	above: number;
 	/** Of what a student is like in everything. */
 	general: number;
 	/** Of what is a domain's own. */
@@ -32,6 +34,7 @@ export const FIELD_RULE = 1;
 
 /** General and domain together make the diagnostic's prior: standard deviation 1.1, correlation of domains 0.8. */
 export const FIELD_CONSTANTS: FieldConstants = {
+	above: 0,
 	general: 0.97,
 	domain: 0.24,
 	skill: 0.49,

@@ -1,6 +1,10 @@
 export * from './field';
 export * from './changes';
+export type { FieldPrior, OutsideScore } from './fieldSites';
 export * from './estimateField';
+export * from './fieldEvidence';
+export * from './fieldConstants';
+export * from './constantQuantities';
 export * from './keptField';
 export * from './packedField';
 export * from './levelGrid';

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../calendar';
 import { answerTrail, followAnswers, type FieldAnswer } from './changes';
-import { estimateField, type FieldPrior } from './estimateField';
+import { estimateField } from './estimateField';
+import type { FieldPrior } from './fieldSites';
 import type { SkillField } from './field';
 import { GRID, levelOf, weigh, type Level } from './levelGrid';
 import { SURE, shareAtLeast, MASTERED_SHARE } from './share';

@@ -1,12 +1,10 @@
-import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { sitAutumn } from '../../../../tests/autumnSittings';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
 import { itemFrom } from '../../core/items';
-import { expectedTheta, probabilityCorrect } from '../../core/measurement';
-import { familyParameters, fixedForm, itemParameters, type BankCalibration } from '../../core/screening';
-import { seededRandom } from '../../core/random';
+import { expectedTheta } from '../../core/measurement';
+import { familyParameters, type BankCalibration } from '../../core/screening';
 import { beginDiagnostic } from '../sitting/store/adaptiveSittings';
-import { fill } from '../database/seeding';
 import { decideTrust } from '../screen/store/diagnostics';
 import { askForJob, cancelJob, claimJob, CLAIM_MS, endJob, keepRecurring, newestJob, renewClaim } from './store/jobs';
 import {
@@ -19,7 +17,7 @@ import {
 	withdrawParameters
 } from '../screen/store/parameters';
 import { windowScores } from '../screen/store/scores';
-import { openItem, windowSittings, withSkillIds, writeItems } from '../sitting/store/sittings';
+import { openItem, windowSittings } from '../sitting/store/sittings';
 import type { CalibrationProgress, CalibrationResult } from '../screen/calibration';
 import { workJob } from './workJob';
 
@@ -36,77 +34,9 @@ const newest = () =>
 		NonNullable<Awaited<ReturnType<typeof newestJob<CalibrationProgress, BankCalibration>>>>
 	>;
 
-/** Many students of grade 4 sit the autumn form; one of its families is harder than it starts. */
-async function sitAutumn(): Promise<void> {
-	const { database, skills } = small;
-	const byCode = new Map(skills.map((skill) => [skill.code, skill]));
-	const items = fixedForm(skills, { grade: 4, term: 1 }, 10_000);
-	odd = items[7].familyId;
-	const random = seededRandom(11);
-	const ids = Array.from({ length: STUDENTS }, (_, n) => 100 + n);
-	await fill(
-		database,
-		'student',
-		ids.map((id) => ({
-			id,
-			school_id: 1,
-			number: `S${id}`,
-			given_name: 'Given',
-			family_name: `Family${id}`,
-			grade: 4,
-			pin_hash: 'none'
-		}))
-	);
-	await fill(
-		database,
-		'sitting',
-		ids.map((id) => ({
-			id,
-			student_id: id,
-			kind: 'diagnostic',
-			window_id: 1,
-			attempt: 1,
-			item_count: items.length,
-			answered: items.length,
-			adaptive: false,
-			started_at: NOW,
-			finished_at: NOW,
-			trust: id === 100 ? 'flagged' : 'trusted'
-		}))
-	);
-	const places = ids.flatMap((id) => items.map((item, position) => ({ id, position, item })));
-	for (const id of ids) await writeItems(database, id, 0, withSkillIds(items, small.skills));
-	const abilities = new Map(ids.map((id) => [id, expectedTheta({ grade: 4, term: 1 }) + random.normal()]));
-	await fill(
-		database,
-		'answer',
-		places.map(({ id, position, item }) => {
-			const parameters = itemParameters(itemFrom(item.familyId, item.seed), byCode.get(item.skillCode)!);
-			const harder = item.familyId === odd ? 1 : 0;
-			const chance = probabilityCorrect(abilities.get(id)!, {
-				...parameters,
-				difficulty: parameters.difficulty + harder
-			});
-			return {
-				id: randomUUID(),
-				sitting_id: id,
-				position,
-				attempt: 1,
-				student_id: id,
-				skill_id: byCode.get(item.skillCode)!.id,
-				response: '"1"',
-				correct: random.chance(chance),
-				milliseconds: 8_000 + position * 100,
-				answered_at: NOW,
-				received_at: NOW
-			};
-		})
-	);
-}
-
 beforeAll(async () => {
 	small = await smallSchool('jobs');
-	await sitAutumn();
+	odd = await sitAutumn(small, { students: STUDENTS });
 });
 afterAll(() => small.database.close());
 

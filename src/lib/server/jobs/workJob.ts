@@ -2,7 +2,7 @@ import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { calibrateSchool } from '../screen';
-import { keepEarlierCells } from '../standing';
+import { findConstants, keepEarlierCells } from '../standing';
 
 /** How often a job says how far it is. */
 const TELL_MS = 500;
@@ -16,6 +16,8 @@ function stepsOf(
 	switch (job.kind) {
 		case 'calibration':
 			return calibrateSchool(database, job.schoolId!, job.checkpoint as Parameters<typeof calibrateSchool>[2]);
+		case 'field constants':
+			return findConstants(database, job.schoolId!);
 		case 'clear sign-ins':
 			return atOnce(async () => ({ cleared: await clearSignIns(database, now()) }));
 		case 'keep earlier cells':

@@ -1,4 +1,5 @@
 /** Where each student stands on each skill, worked out from the answers. */
+export { findConstants, type ConstantsSearchProgress, type ConstantsSearchResult } from './findConstants';
 export { keepEarlierCells } from './keepEarlier';
 export { keepFieldsFresh } from './keepFresh';
 export { schoolImportance } from './importance';
@@ -11,7 +12,9 @@ export {
 	type Cells,
 	type Standings
 } from './standings';
+export { applyConstants, fieldVersionInUse, withdrawConstants } from './store/fieldVersions';
 export { refreshStudents } from './store/studentSummaries';
 export { evidenceFor } from './store/evidence';
 export { gapCounts, markStale } from './store/studentFields';
+export { schoolField } from './schoolField';
 export { formatFrom, type StoredFormat } from './storedFormat';

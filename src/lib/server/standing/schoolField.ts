@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto';
-import { FIELD_RULE, skillField, type SkillField, type SkillGraph } from '../../core/mastery';
+import { FIELD_CONSTANTS, FIELD_RULE, skillField, type SkillField, type SkillGraph } from '../../core/mastery';
 import type { SchoolYear } from '../../core/measurement';
 import { usualDifficulty } from '../../core/screening';
 import type { Database } from '../database';
 import { libraryRevision, skillGraph, type Skill, skillList } from '../library';
 import { parameterSet, versionInUse } from '../screen';
 import { schoolYears } from '../school';
+import { fieldVersionInUse, type FieldVersion } from './store/fieldVersions';
 
 /** The field of a school's skills, with what tells one from another. */
 export interface SchoolField {
@@ -20,19 +21,20 @@ export interface SchoolField {
 /** What the field calls a skill: its id, which no other framework's skill has. */
 export const fieldCode = (skillId: number) => String(skillId);
 
-/** One field a school in this process, made anew when its library, its parameters or its years have changed. */
+/** One field a school in this process, made anew when its library, its parameters, its constants or its years have changed. */
 const fields = new Map<number, { key: string; made: Promise<SchoolField> }>();
 
 export async function schoolField(database: Database, schoolId: number): Promise<SchoolField> {
-	const [revision, version, years] = await Promise.all([
+	const [revision, version, constants, years] = await Promise.all([
 		libraryRevision(database, schoolId),
 		versionInUse(database, schoolId),
+		fieldVersionInUse(database, schoolId),
 		schoolYears(database, schoolId)
 	]);
-	const key = JSON.stringify([revision, version, years]);
+	const key = JSON.stringify([revision, version, constants?.id, years]);
 	const known = fields.get(schoolId);
 	if (known?.key === key) return known.made;
-	const made = makeField(database, schoolId, version, years);
+	const made = makeField(database, schoolId, { version, constants, years });
 	fields.set(schoolId, { key, made });
 	made.catch(() => fields.delete(schoolId));
 	return made;
@@ -41,8 +43,7 @@ export async function schoolField(database: Database, schoolId: number): Promise
 async function makeField(
 	database: Database,
 	schoolId: number,
-	version: number | null,
-	years: SchoolYear[]
+	{ version, constants, years }: { version: number | null; constants: FieldVersion | null; years: SchoolYear[] }
 ): Promise<SchoolField> {
 	const skills = await skillList(database, schoolId);
 	const [graph, calibrated] = await Promise.all([
@@ -55,7 +56,7 @@ async function makeField(
 		difficulty: usualDifficulty(skill, calibrated),
 		prerequisites: (graph.prerequisites.get(skill.id) ?? []).map(fieldCode)
 	}));
-	const field = skillField(known);
+	const field = skillField(known, { ...FIELD_CONSTANTS, ...constants?.constants });
 	const levels = skills.map(({ code, grade, term }) => [code, grade, term]);
 	const madeBy = createHash('md5')
 		.update(JSON.stringify([FIELD_RULE, field.constants, known, levels, years]))

@@ -1,5 +1,6 @@
 <!-- The pages of the Gaps leg, one line above each. -->
 <script lang="ts">
+	import { page } from '$app/state';
 	import Views from '../shell/Views.svelte';
 </script>
 
@@ -9,6 +10,7 @@
 		{ path: '/gaps', name: 'Needle map' },
 		{ path: '/gaps/progression', name: 'Progression' },
 		{ path: '/gaps/then', name: 'Then and now' },
-		{ path: '/gaps/class', name: 'For the class' }
+		{ path: '/gaps/class', name: 'For the class' },
+		...(page.data.can.screen ? [{ path: '/gaps/assumptions', name: 'Assumptions' }] : [])
 	]}
 />

@@ -3,7 +3,7 @@ import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
 /** What a school asks for. */
-type AskedKind = 'calibration';
+type AskedKind = 'calibration' | 'field constants';
 /** What comes again by itself, for all schools: how often (minutes). */
 const RECURRING = { 'clear sign-ins': 60, 'keep earlier cells': 60 } as const;
 type JobKind = AskedKind | keyof typeof RECURRING;

@@ -7,12 +7,14 @@ import {
 	masteredIn,
 	packCells,
 	packField,
+	raisePrior,
 	readyNext,
 	standingOf,
 	unpackField,
 	type Cell,
 	type SkillGraph,
 	type FieldPrior,
+	type KnownStudent,
 	type PackedSkill,
 	type SittingAnswer,
 	type SkillField
@@ -141,13 +143,13 @@ type School = SchoolField & { id: number };
 
 type Asked = Pick<StudentRow, 'id' | 'grade' | 'timeZone'>;
 
-/** What the fields of students follow from. @param until only what is of a day and before */
+/** What the fields of students follow from, but for the constants of their school. @param until only what is of a day and before */
 async function inputsOf(
 	database: Database,
 	school: School,
 	students: Asked[],
 	until?: SchoolDate
-): Promise<Map<number, { answers: SittingAnswer[]; prior: FieldPrior }>> {
+): Promise<Map<number, KnownStudent>> {
 	const [{ timeZone }] = students;
 	const ids = students.map(({ id }) => id);
 	const end = until === undefined ? undefined : beginningOf(addDays(until, 1), timeZone);
@@ -181,7 +183,16 @@ export async function fieldInputs(
 	studentId: number
 ): Promise<{ field: SkillField; answers: SittingAnswer[]; prior: FieldPrior }> {
 	const [{ school, rows }] = await bySchool(database, [studentId], []);
-	return { field: school.field, ...(await inputsOf(database, school, rows)).get(studentId)! };
+	const { answers, prior } = (await inputsOf(database, school, rows)).get(studentId)!;
+	return { field: school.field, answers, prior: raisePrior(prior, school.field.constants.above) };
+}
+
+/** What is known of students, but for the constants of their school. */
+export async function knownStudents(database: Database, studentIds: number[]): Promise<KnownStudent[]> {
+	const known: KnownStudent[] = [];
+	for (const { school, rows } of await bySchool(database, studentIds, []))
+		known.push(...(await inputsOf(database, school, rows)).values());
+	return known;
 }
 
 /** What is believed of students by their answers and scores. @param until by those of a day and before */
@@ -194,7 +205,7 @@ async function makeFields(
 	const inputs = await inputsOf(database, school, students, until);
 	const made = new Map<number, Kept>();
 	for (const [id, { answers, prior }] of inputs) {
-		const kept = keepField(school.field, answers, prior);
+		const kept = keepField(school.field, answers, raisePrior(prior, school.field.constants.above));
 		const skills = school.field.skills.map(({ code, difficulty }, k) => ({
 			...kept[k],
 			skillId: Number(code),
