@@ -1,11 +1,21 @@
 /**
  * npm run simulate:mastery [-- students]: the field beside knowledge tracing, on the same answers of simulated students of
  * grades 2–7 in three worlds: that of the field, that of knowledge tracing, and one that is neither. Each student sits a
- * diagnostic of 36 questions, then practices three skills, 20 questions each over ten days.
+ * diagnostic of 36 questions, then practices three skills, 20 questions each over ten days. “Learned” is the field with
+ * constants that were found in the answers of other students of the world.
  */
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
-import { estimateField, MASTERED_SHARE, shareAtLeast, skillField, type FieldAnswer } from '../../src/lib/core/mastery';
+import {
+	estimateConstants,
+	estimateField,
+	FIELD_CONSTANTS,
+	MASTERED_SHARE,
+	shareAtLeast,
+	skillField,
+	type FieldAnswer,
+	type SkillField
+} from '../../src/lib/core/mastery';
 import { estimateProfile, expectedTheta, type ScoredResponse } from '../../src/lib/core/measurement';
 import { seededRandom, type Random } from '../../src/lib/core/random';
 import { isSecure, priorKnown, trace, type Evidence } from './knowledgeTracing';
@@ -21,6 +31,8 @@ import {
 } from './worlds';
 
 const STUDENTS = Number(process.argv[2] ?? 300);
+/** Students of a world in whose answers constants are found, others than those that are judged. */
+const LEARNED_FROM = 150;
 const GRADES = [2, 3, 4, 5, 6, 7];
 const framework = shippedFramework();
 const skills = framework.skills.map((skill) => ({
@@ -104,9 +116,9 @@ const toField = (given: Given[]): FieldAnswer[] =>
 		on: addDays(FIRST, day)
 	}));
 
-/** The chance that each skill is mastered, by the field. */
-function byField(given: Given[], middle: number): number[] {
-	const { mean: levels, standardError } = estimateField(field, toField(given), { mean: middle });
+/** The chance that each skill is mastered, by a field. */
+function byField(given: Given[], middle: number, by = field): number[] {
+	const { mean: levels, standardError } = estimateField(by, toField(given), { mean: middle });
 	return places.map((k) =>
 		shareAtLeast({ mean: levels[k], standardError: standardError[k] }, skills[k].difficulty, MASTERED_SHARE)
 	);
@@ -143,29 +155,62 @@ interface Judged {
 	answers: number;
 }
 
-/** All that is said of students in a world. */
+/** The nth student of a world: a diagnostic, then practice of three skills. */
+function studentOf(world: World, n: number, random: Random) {
+	const middle = expectedTheta({ grade: GRADES[n % GRADES.length], term: 2 });
+	const learner = world(middle, random);
+	const due = dueBy(middle);
+	const given = sitDiagnostic(learner, middle, random);
+	const focus = random.shuffle(due.filter((k) => skills[k].difficulty > middle - 2)).slice(0, 3);
+	for (const skill of focus) given.push(...practice(learner, skill, random, 7, 1));
+	return { learner, middle, due, given };
+}
+
+/** A field with constants that are found in the answers of other students of the world. */
+function learnField(world: World, seed: number): SkillField {
+	const random = seededRandom(1_000 + seed);
+	const students = Array.from({ length: LEARNED_FROM }, (_, n) => {
+		const { given, middle } = studentOf(world, n, random);
+		return {
+			answers: toField(given).map((answer, i) => ({ ...answer, sittingId: given[i].sitting })),
+			prior: { mean: middle }
+		};
+	});
+	const steps = estimateConstants(skills, students, FIELD_CONSTANTS);
+	for (;;) {
+		const step = steps.next();
+		if (!step.done) continue;
+		const found = Object.entries(step.value.constants).map(([name, value]) => `${name} ${value.toFixed(2)}`);
+		line('constants found', found.join(', '));
+		return skillField(skills, { ...FIELD_CONSTANTS, ...step.value.constants });
+	}
+}
+
+const WAYS = ['field', 'learned', 'tracing'] as const;
+type Way = (typeof WAYS)[number];
+
+/** All that is said of students in a world: by the field, by one whose constants were found there, and by tracing. */
 function live(world: World, seed: number) {
+	const learned = learnField(world, seed);
 	const random = seededRandom(seed);
-	const said: Record<'field' | 'tracing', Judged[]> = { field: [], tracing: [] };
-	const contradicted = { field: 0, tracing: 0 };
+	const said: Record<Way, Judged[]> = { field: [], learned: [], tracing: [] };
+	const contradicted: Record<Way, number> = { field: 0, learned: 0, tracing: 0 };
 	let seen = 0;
 	for (let n = 0; n < STUDENTS; n++) {
-		const grade = GRADES[n % GRADES.length];
-		const middle = expectedTheta({ grade, term: 2 });
-		const learner = world(middle, random);
-		const due = dueBy(middle);
-		const given = sitDiagnostic(learner, middle, random);
-		const focus = random.shuffle(due.filter((k) => skills[k].difficulty > middle - 2)).slice(0, 3);
-		for (const skill of focus) given.push(...practice(learner, skill, random, 7, 1));
+		const { learner, middle, due, given } = studentOf(world, n, random);
 		const counts = new Map<number, number>();
 		for (const { skill } of given) counts.set(skill, (counts.get(skill) ?? 0) + 1);
 		const traces = byTracing(given, middle);
-		const chances = { field: byField(given, middle), tracing: traces.map(({ probability }) => probability) };
-		for (const way of ['field', 'tracing'] as const) {
+		const chances = {
+			field: byField(given, middle),
+			learned: byField(given, middle + learned.constants.above, learned),
+			tracing: traces.map(({ probability }) => probability)
+		};
+		for (const way of WAYS) {
 			for (const k of due)
 				said[way].push({
 					said: chances[way][k],
-					isSecure: way === 'field' ? chances.field[k] >= 0.85 : isSecure(traces[k]),
+					isSecure: way === 'tracing' ? isSecure(traces[k]) : chances[way][k] >= 0.85,
 					share: learner.share(k),
 					isMastered: learner.share(k) >= MASTERED_SHARE,
 					answers: counts.get(k) ?? 0
@@ -191,11 +236,10 @@ function farthest(judged: Judged[]): number {
 }
 
 function reportWorld(name: string, world: World, seed: number) {
+	console.log(`\n${name}`);
 	const { said, contradicted, edges: seen } = live(world, seed);
-	console.log(
-		`\n${name} (mastered: ${percent(mean(said.field.map(({ isMastered }) => Number(isMastered))))} of skills due)`
-	);
-	const both = (of: (judged: Judged[]) => string) => `field ${of(said.field)}  tracing ${of(said.tracing)}`;
+	line('mastered, of skills due', percent(mean(said.field.map(({ isMastered }) => Number(isMastered)))));
+	const both = (of: (judged: Judged[]) => string) => WAYS.map((way) => `${way} ${of(said[way])}`).join('  ');
 	line(
 		'Brier score',
 		both((judged) => brier(judged).toFixed(3))
@@ -219,7 +263,8 @@ function reportWorld(name: string, world: World, seed: number) {
 		'farthest from what is, in a tenth of what is said',
 		both((judged) => percent(farthest(judged)))
 	);
-	line('prerequisite edges contradicted', `field ${contradicted.field}  tracing ${contradicted.tracing} of ${seen}`);
+	const counts = WAYS.map((way) => `${way} ${contradicted[way]}`).join('  ');
+	line('prerequisite edges contradicted', `${counts} of ${seen}`);
 }
 
 /** Whether each way calls a skill Secure after answers on it: enough of them, and sure enough. */
