@@ -1,7 +1,7 @@
 import { SCHOOL_ID } from '../../demo/people';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
-import { NEEDLE_FILTERS, readCell } from '../../src/lib/core/mastery';
+import { NEEDLE_FILTERS, packedTest } from '../../src/lib/core/mastery';
 import { allStudentIds } from '../../src/lib/server/people/store/people';
 import type { VisibleId } from '../../src/lib/server/request/viewer';
 import { readCells, readStandings } from '../../src/lib/server/standing/standings';
@@ -112,9 +112,12 @@ async function mapCost(database: RootDatabase) {
 	for (let round = 0; round <= ROUNDS; round++) {
 		await time(times.map, async () => {
 			const cells = await readCells(database, SCHOOL_ID, ids as VisibleId[]);
+			const isGap = packedTest(NEEDLE_FILTERS.gaps);
 			let gaps = 0;
-			for (const id of ids)
-				for (const place of placeOf.values()) if (NEEDLE_FILTERS.gaps(readCell(cells.packed(id), place))) gaps++;
+			for (const id of ids) {
+				const own = cells.packed(id);
+				for (let place = 0; place < placeOf.size; place++) if (isGap(own, place)) gaps++;
+			}
 			return gaps;
 		});
 		await time(times.sql, () =>

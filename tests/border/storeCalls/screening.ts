@@ -140,7 +140,6 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 		parameters,
 		{
 			parameterSet: given(({ database }) => parameters.parameterSet(database, null)),
-			versionInUse: given(({ database, me }) => parameters.versionInUse(database, me.base)),
 			versionFor: given(({ database, me }) => parameters.versionFor(database, me.students[0])),
 			parameterVersions: given(({ database, me }) => parameters.parameterVersions(database, me.base)),
 			applyParameters: checks(

@@ -20,6 +20,7 @@ import * as skillStore from '../../../src/lib/server/library/store/skills';
 import { schoolField } from '../../../src/lib/server/standing/schoolField';
 import * as evidence from '../../../src/lib/server/standing/store/evidence';
 import * as earlierCells from '../../../src/lib/server/standing/store/earlierCells';
+import * as fieldState from '../../../src/lib/server/standing/store/fieldState';
 import * as fieldVersions from '../../../src/lib/server/standing/store/fieldVersions';
 import * as studentFields from '../../../src/lib/server/standing/store/studentFields';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
@@ -315,7 +316,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 		evidence,
 		{
 			answersOf: given(async ({ database, me }) =>
-				evidence.answersOf(database, await schoolField(database, me.base), me.students, me.school.timeZone)
+				evidence.answersOf(database, await schoolField(database, me.base), me.students)
 			),
 			outsideScores: given(({ database, me }) =>
 				evidence.outsideScores(
@@ -334,7 +335,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 		{
 			markStale: given(({ database, me }) => studentFields.markStale(database, me.students, { reachesBack: true })),
 			studentFields: given(({ database, me }) => studentFields.studentFields(database, me.students)),
-			studentCells: given(({ database, me }) => studentFields.studentCells(database, me.students)),
+			studentCells: given(async ({ database, me }) =>
+				studentFields.studentCells(database, await schoolField(database, me.base), me.students)
+			),
 			gapCounts: given(({ database, me }) => studentFields.gapCounts(database, me.students)),
 			fieldInputs: given(({ database, me }) => studentFields.fieldInputs(database, me.students[0])),
 			knownStudents: given(({ database, me }) => studentFields.knownStudents(database, me.students)),
@@ -345,6 +348,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			fieldsOn: given(({ database, me }) => studentFields.fieldsOn(database, me.students, TODAY))
 		}
 	],
+	[fieldState, { fieldState: given(({ database, me }) => fieldState.fieldState(database, me.base)) }],
 	[
 		fieldVersions,
 		{

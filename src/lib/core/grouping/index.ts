@@ -8,6 +8,7 @@ export * from './importance';
 export * from './moves';
 export * from './moreSlots';
 export * from './mixed';
+export { HELPERS } from './mixedSeating';
 export * from './confirm';
 export * from './changes';
 export * from './draftLimits';

@@ -8,13 +8,15 @@ import { overallAbilities, windowInView } from '../screen';
 import type { Database } from '../database';
 import type { RosterStudent } from '../people';
 import type { School } from '../school';
-import { currentGroups } from '../groups';
-import { domainList, skillList } from '../library';
+import { currentGroups, type SmallGroup } from '../groups';
+import { domainList, type Skill, skillList } from '../library';
 import { readCells } from '../standing';
-import { slotList } from '../groups/timetable';
+import { type Slot, slotList } from '../groups/timetable';
 
 /** Students who lack a skill and are ready for it, fewer than which are taught one by one. */
 const LEAST_SHARING = 2;
+/** Logits above what the class has been taught by now from which on a student is ahead of it. */
+const FAR_AHEAD = 1;
 
 /** What a class needs: what is for all of it, who shares a need, and each student; of the scope's classes the wanted or first one. */
 export async function classPage(
@@ -74,32 +76,28 @@ export async function classPage(
 			const theta = abilities.get(student.id) ?? null;
 			const level = theta === null ? null : workingLevel(theta);
 			const gaps = due.filter(({ id }) => is(student.id, id, 'gap')).length;
-			// Ready for what the class meets later, with nothing due that is a gap.
-			const next = skills.filter(({ id }) => cells.of(student.id, id).readyNext);
+			const later = skills.filter((skill) => expectedTheta(skill) > reached);
 			return {
 				id: student.id,
 				name: fullName(student),
 				tier: student.tier,
 				level: level && sayLevel(level),
-				isAhead: theta !== null && theta > reached + 1 && gaps === 0,
+				// Ready for what the class meets later, with nothing due that is a gap.
+				isAhead: theta !== null && theta > reached + FAR_AHEAD && gaps === 0,
 				gaps,
-				ahead: next
-					.filter((skill) => expectedTheta(skill) > reached)
+				ahead: later
+					.filter(({ id }) => cells.of(student.id, id).readyNext)
 					.slice(0, 2)
 					.map(({ shortName }) => shortName),
 				groups: groups
 					.filter(({ studentIds }) => studentIds.includes(student.id))
-					.map((group) => {
-						const slot = slots.find(({ id }) => id === group.slotId)!;
-						return {
-							id: group.id,
-							focus: skills.find(({ id }) => id === group.focusSkillId)!.shortName,
-							days: slot.days,
-							startsAt: slot.startsAt,
-							staffName: slot.staffName
-						};
-					})
+					.map((group) => groupRow(group, slots, skills))
 			};
 		})
 	};
+}
+
+function groupRow({ id, slotId, focusSkillId }: SmallGroup, slots: Slot[], skills: Skill[]) {
+	const { days, startsAt, staffName } = slots.find((slot) => slot.id === slotId)!;
+	return { id, focus: skills.find((skill) => skill.id === focusSkillId)!.shortName, days, startsAt, staffName };
 }

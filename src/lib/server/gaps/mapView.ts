@@ -1,4 +1,4 @@
-import { isOwn, NEEDLE_FILTERS, readCell, type NeedleFilter, type Standing } from '../../core/mastery';
+import { isOwn, NEEDLE_FILTERS, packedTest, type CellTest, type NeedleFilter, type Standing } from '../../core/mastery';
 import { expectedTheta } from '../../core/measurement';
 import { fullName } from '../../core/words';
 import type { RosterStudent } from '../people';
@@ -44,7 +44,7 @@ export function viewMap(
 	skills: PlacedSkill[],
 	{ skills: wanted, needles, find, folded, order, reached, focus }: MapChoice
 ): { students: ViewStudent[]; skills: PlacedSkill[] } {
-	const is = NEEDLE_FILTERS[needles];
+	const is = packedTest(NEEDLE_FILTERS[needles]);
 	const typed = find.trim().toLowerCase();
 	const holds = (text: string) => text.toLowerCase().includes(typed);
 	const namedStudents = students.filter((student) => holds(fullName(student)));
@@ -57,9 +57,9 @@ export function viewMap(
 		({ id, grade, term, domainId }) => !folded.has(domainId) && isWanted({ id, grade, term })
 	);
 	const shownSkills =
-		needles === 'all' ? columns : columns.filter(({ place }) => rows.some(({ cells }) => is(readCell(cells, place))));
+		needles === 'all' ? columns : columns.filter(({ place }) => rows.some(({ cells }) => is(cells, place)));
 	const shownRows =
-		needles === 'all' ? rows : rows.filter(({ cells }) => shownSkills.some(({ place }) => is(readCell(cells, place))));
+		needles === 'all' ? rows : rows.filter(({ cells }) => shownSkills.some(({ place }) => is(cells, place)));
 	return { students: ordered(shownRows, shownSkills, order), skills: shownSkills };
 
 	function isWanted({ id, grade, term }: { id: number; grade: number; term: number }): boolean {
@@ -70,19 +70,25 @@ export function viewMap(
 	}
 }
 
+const own =
+	(wanted: Standing): CellTest =>
+	(cell) =>
+		isOwn(cell) && cell.standing === wanted;
+const OWN = { secure: own('secure'), forming: own('forming'), slipping: own('slipping') };
+
 /** Rows by an order; those that are equal stay as they come. */
 function ordered(rows: ViewStudent[], skills: PlacedSkill[], order: RowOrder): ViewStudent[] {
 	if (order === 'class') return rows;
-	const count = (cells: Uint8Array, is: (cell: ReturnType<typeof readCell>) => boolean) =>
-		-skills.filter(({ place }) => is(readCell(cells, place))).length;
-	const own = (wanted: Standing) => (row: ViewStudent) =>
-		count(row.cells, (cell) => isOwn(cell) && cell.standing === wanted);
+	const count = (test: CellTest) => {
+		const is = packedTest(test);
+		return ({ cells }: ViewStudent) => -skills.filter(({ place }) => is(cells, place)).length;
+	};
 	const key: Record<Exclude<RowOrder, 'class'>, (row: ViewStudent) => number> = {
-		gaps: own('gap'),
-		ready: (row) => count(row.cells, NEEDLE_FILTERS.ready),
-		secure: own('secure'),
-		forming: own('forming'),
-		slipping: own('slipping'),
+		gaps: count(NEEDLE_FILTERS.gaps),
+		ready: count(NEEDLE_FILTERS.ready),
+		secure: count(OWN.secure),
+		forming: count(OWN.forming),
+		slipping: count(OWN.slipping),
 		level: ({ ability }) => ability ?? Infinity,
 		tier: ({ tier }) => -tier
 	};

@@ -1,3 +1,4 @@
+import type { SchoolDate } from '../../core/calendar';
 import { fullName } from '../../core/words';
 import { isWithin, meetingDays } from '../../core/timetable';
 import { groupHistory, groupPauses } from './store/groupHistory';
@@ -57,10 +58,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		isAway: isWithin(on, away),
 		record: records.find((one) => one.on === on) ?? null
 	}));
-	const past = days.filter(({ on }) => on <= today);
-	const meets = days.filter(({ isPaused }) => !isPaused);
-	// The session that attendance is taken for: today's, else the last one.
-	const session = past.findLast(({ isPaused, record }) => !isPaused || record) ?? null;
+	const meetings = meetingsAround(days, today);
 	// Names of those who have left, for the history.
 	const members = new Set<number>(ids);
 	const others = history.flatMap(({ studentIds }) => studentIds).filter((id) => !members.has(id));
@@ -85,15 +83,12 @@ export async function groupPage(database: Database, staff: Staff, school: School
 				notes: notes.filter(({ studentId }) => studentId === student.id).slice(0, 3)
 			};
 		}),
-		session,
-		past: past.slice(-SHOWN - 1),
-		coming: meets.filter(({ on }) => on > today).slice(0, SHOWN),
-		meetings: {
-			held: records.filter(({ held }) => held).length,
-			planned: past.filter(({ isPaused }) => !isPaused).length,
-			all: meets.length
-		},
-		plan: session || meets.length ? sessionPlan(skill, group.id, session?.on ?? today) : { samples: [], ticket: [] },
+		...meetings,
+		meetings: { ...meetings.meetings, held: records.filter(({ held }) => held).length },
+		plan:
+			meetings.session || meetings.meetings.all
+				? sessionPlan(skill, group.id, meetings.session?.on ?? today)
+				: { samples: [], ticket: [] },
 		sets: sets.sets,
 		history,
 		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map((one) => ({
@@ -103,5 +98,24 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		/** Groups that a member could move to. */
 		others: groupChoices({ groups, slots }, skills, group.id, today),
 		changesOn: changeDay(group.endsOn, today)
+	};
+}
+
+interface Meeting {
+	on: SchoolDate;
+	isPaused: boolean;
+	isAway: boolean;
+	record: Awaited<ReturnType<typeof meetingRecords>>[number] | null;
+}
+
+/** A group's meetings before and after today, and the one that attendance is taken for: today's, else the last one. */
+function meetingsAround(days: Meeting[], today: SchoolDate) {
+	const past = days.filter(({ on }) => on <= today);
+	const meets = days.filter(({ isPaused }) => !isPaused);
+	return {
+		session: past.findLast(({ isPaused, record }) => !isPaused || record) ?? null,
+		past: past.slice(-SHOWN - 1),
+		coming: meets.filter(({ on }) => on > today).slice(0, SHOWN),
+		meetings: { planned: past.filter(({ isPaused }) => !isPaused).length, all: meets.length }
 	};
 }

@@ -123,20 +123,7 @@ export async function groupingFor(
 				whyOf(student, standings.get(student.id)!, importance(student.grade), graph)
 			])
 		),
-		openTimes: openTimes(slots, []).flatMap((time) => {
-			const holders = groupStaff.filter(({ id }) => !slots.some((slot) => slot.staffId === id && overlaps(slot, time)));
-			if (holders.length === 0) return [];
-			const busy = new Set(busyAt(time));
-			return [
-				{
-					id: `${time.days.join('')} ${time.startsAt} ${time.minutes}`,
-					label: `${sayMeeting(time)}, ${holders.map(({ displayName }) => displayName).join(' or ')}`,
-					availableIds: students
-						.filter(({ id, classId }) => time.classIds.includes(classId) && !busy.has(id))
-						.map(({ id }) => String(id))
-				}
-			];
-		}),
+		openTimes: timesNobodyHolds(slots, groupStaff, students, busyAt),
 		regrouped,
 		alsoIn: Object.fromEntries(
 			students.map(({ id }) => [id, staying.filter((group) => group.studentIds.includes(id)).map(({ name }) => name)])
@@ -161,6 +148,29 @@ export function judgeDraft(
 	return kind === 'mixed' && focusId !== null
 		? judgeMixed(mixedFrom(posed, String(focusId), helperIds))
 		: judgeOf(posed);
+}
+
+/** Meeting times that somebody could hold and nobody does. */
+function timesNobodyHolds(
+	slots: Slot[],
+	staff: { id: number; displayName: string }[],
+	students: RosterStudent[],
+	busyAt: (time: Slot) => number[]
+): OpenTime[] {
+	return openTimes(slots, []).flatMap((time) => {
+		const holders = staff.filter(({ id }) => !slots.some((slot) => slot.staffId === id && overlaps(slot, time)));
+		if (holders.length === 0) return [];
+		const busy = new Set(busyAt(time));
+		return [
+			{
+				id: `${time.days.join('')} ${time.startsAt} ${time.minutes}`,
+				label: `${sayMeeting(time)}, ${holders.map(({ displayName }) => displayName).join(' or ')}`,
+				availableIds: students
+					.filter(({ id, classId }) => time.classIds.includes(classId) && !busy.has(id))
+					.map(({ id }) => String(id))
+			}
+		];
+	});
 }
 
 /** Who sits in a group that stays at a time. */

@@ -1,7 +1,7 @@
 import { sayLevel } from '../../core/words';
 import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
 import { needsOf } from '../../core/grouping';
-import { masteredIn, readyNext } from '../../core/mastery';
+import { masteredIn, readyNext, type Standing, type StandingNow } from '../../core/mastery';
 import { POINTS_PER_LOGIT, toPoints, workingLevel } from '../../core/measurement';
 import type { Database } from '../database';
 import { answerHtml, lateAnswers, mathHtml } from '../sitting';
@@ -13,7 +13,7 @@ import { recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
 import { scoreHistory } from '../screen';
-import { domainList, itemsAsked, skillGraph, skillList } from '../library';
+import { type Domain, domainList, itemsAsked, skillGraph, type Skill, skillList } from '../library';
 import { readStandings, schoolImportance, standingsOnDays } from '../standing';
 
 /** Days on which standings of the past are shown, and how many days lie between them. */
@@ -31,6 +31,36 @@ const inPoints = ({ theta, standardError, window, takenOn }: Awaited<ReturnType<
 	window,
 	takenOn
 });
+
+/** A domain with its scores and the student's standings on its skills. */
+function domainRow(
+	{ id, name }: Domain,
+	scores: Awaited<ReturnType<typeof scoreHistory>>,
+	skills: Skill[],
+	standings: Map<number, StandingNow>,
+	ready: Set<number>
+) {
+	const latest = scores.at(-1) ?? null;
+	return {
+		id,
+		name,
+		level: latest && workingLevel(latest.theta),
+		scores: scores.map(inPoints),
+		skills: skills.map((skill) => ({
+			id: skill.id,
+			code: skill.code,
+			shortName: skill.shortName,
+			level: sayLevel(skill),
+			now: standings.get(skill.id) ?? null,
+			isReady: ready.has(skill.id)
+		}))
+	};
+}
+
+function countStandings(standings: StandingNow[]): { secure: number; between: number; gap: number } {
+	const count = (...wanted: Standing[]) => standings.filter(({ standing }) => wanted.includes(standing)).length;
+	return { secure: count('secure'), between: count('forming', 'slipping'), gap: count('gap') };
+}
 
 /** Everything on one student's page. */
 export async function studentPage(database: Database, school: School, student: RosterStudent) {
@@ -65,60 +95,42 @@ export async function studentPage(database: Database, school: School, student: R
 		tier: student.tier
 	});
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	const nameOf = (skillId: number) => skillOf.get(skillId)?.shortName ?? '';
+	const standingsOn = (day: SchoolDate) => (day === school.today ? own : (past.get(day)?.get(student.id) ?? new Map()));
 	return {
 		// The most needed first: what is missing, can be learned next, and much depends on.
 		steps: [...needs.keys()].slice(0, STEPS).map((skillId) => {
 			const { code, shortName, statement } = skillOf.get(skillId)!;
 			return { id: skillId, code, shortName, statement, now: own.get(skillId)! };
 		}),
-		domains: domains.map(({ id, name }) => {
-			const series = scores.filter(({ domainId }) => domainId === id);
-			const latest = series.at(-1) ?? null;
-			return {
-				id,
-				name,
-				level: latest && workingLevel(latest.theta),
-				scores: series.map(inPoints),
-				skills: skills
-					.filter(({ domainId }) => domainId === id)
-					.map((skill) => ({
-						id: skill.id,
-						code: skill.code,
-						shortName: skill.shortName,
-						level: sayLevel(skill),
-						now: own.get(skill.id) ?? null,
-						isReady: ready.has(skill.id)
-					}))
-			};
+		domains: domains.map((domain) => {
+			const inDomain = <Of extends { domainId: number }>(all: Of[]) => all.filter((one) => one.domainId === domain.id);
+			return domainRow(domain, inDomain(scores), inDomain(skills), own, ready);
 		}),
 		overall: scores.filter(({ domainId }) => domainId === 0).map(inPoints),
-		through: days.map((day, i) => {
-			const standings = [...(i === days.length - 1 ? own : (past.get(day)?.get(student.id) ?? new Map())).values()];
-			const count = (...wanted: string[]) => standings.filter(({ standing }) => wanted.includes(standing)).length;
-			return { day, secure: count('secure'), between: count('forming', 'slipping'), gap: count('gap') };
-		}),
-		late: late.map(({ item, response, skillId, answeredAt, receivedAt, kind, correct, closedBy }) => {
-			return {
-				...{ kind, correct, closedBy },
-				skill: skillOf.get(skillId)?.shortName ?? '',
-				stemHtml: mathHtml(item.stem),
-				givenHtml: answerHtml(item, response),
-				answeredAt: sayInstant(answeredAt, school.timeZone),
-				receivedAt: sayInstant(receivedAt, school.timeZone)
-			};
-		}),
+		through: days.map((day) => ({ day, ...countStandings([...standingsOn(day).values()]) })),
+		late: late.map(({ item, response, skillId, answeredAt, receivedAt, kind, correct, closedBy }) => ({
+			kind,
+			correct,
+			closedBy,
+			skill: nameOf(skillId),
+			stemHtml: mathHtml(item.stem),
+			givenHtml: answerHtml(item, response),
+			answeredAt: sayInstant(answeredAt, school.timeZone),
+			receivedAt: sayInstant(receivedAt, school.timeZone)
+		})),
 		notes,
 		groups: groups.map((group) => ({
 			...group,
-			focus: skillOf.get(group.focusSkillId)?.shortName ?? '',
+			focus: nameOf(group.focusSkillId),
 			sessions: sessions.get(`${student.id} ${group.id}`) ?? null
 		})),
 		probes: series.map((plan) => ({
 			...readSeries(plan),
-			skill: skillOf.get(plan.skillId)?.shortName ?? '',
+			skill: nameOf(plan.skillId),
 			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
 		})),
-		results: results.map(({ skillId, ...result }) => ({ ...result, skill: skillOf.get(skillId)?.shortName ?? '' })),
+		results: results.map(({ skillId, ...result }) => ({ ...result, skill: nameOf(skillId) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
 		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
 			id,

@@ -16,7 +16,6 @@ export {
 	type ParameterSet,
 	parameterVersions,
 	versionFor,
-	versionInUse,
 	withdrawParameters
 } from './store/parameters';
 export {

@@ -3,13 +3,16 @@ import { FIELD_CONSTANTS, FIELD_RULE, skillField, type SkillField, type SkillGra
 import type { SchoolYear } from '../../core/measurement';
 import { usualDifficulty } from '../../core/screening';
 import type { Database } from '../database';
-import { libraryRevision, skillGraph, type Skill, skillList } from '../library';
-import { parameterSet, versionInUse } from '../screen';
-import { schoolYears } from '../school';
-import { fieldVersionInUse, type FieldVersion } from './store/fieldVersions';
+import { skillGraph, type Skill, skillList } from '../library';
+import { parameterSet } from '../screen';
+import { fieldState, type FieldState } from './store/fieldState';
+import { fieldVersionInUse } from './store/fieldVersions';
 
 /** The field of a school's skills, with what tells one from another. */
 export interface SchoolField {
+	schoolId: number;
+	timeZone: string;
+	years: SchoolYear[];
 	field: SkillField;
 	/** By id. */
 	skills: Map<number, Skill>;
@@ -21,20 +24,16 @@ export interface SchoolField {
 /** What the field calls a skill: its id, which no other framework's skill has. */
 export const fieldCode = (skillId: number) => String(skillId);
 
-/** One field a school in this process, made anew when its library, its parameters, its constants or its years have changed. */
+/** One field a school in this process, made anew when anything of its state has changed. */
 const fields = new Map<number, { key: string; made: Promise<SchoolField> }>();
 
+/** @throws RangeError when there is no such school */
 export async function schoolField(database: Database, schoolId: number): Promise<SchoolField> {
-	const [revision, version, constants, years] = await Promise.all([
-		libraryRevision(database, schoolId),
-		versionInUse(database, schoolId),
-		fieldVersionInUse(database, schoolId),
-		schoolYears(database, schoolId)
-	]);
-	const key = JSON.stringify([revision, version, constants?.id, years]);
+	const state = await fieldState(database, schoolId);
+	const key = JSON.stringify(state);
 	const known = fields.get(schoolId);
 	if (known?.key === key) return known.made;
-	const made = makeField(database, schoolId, { version, constants, years });
+	const made = makeField(database, schoolId, state);
 	fields.set(schoolId, { key, made });
 	made.catch(() => fields.delete(schoolId));
 	return made;
@@ -43,12 +42,13 @@ export async function schoolField(database: Database, schoolId: number): Promise
 async function makeField(
 	database: Database,
 	schoolId: number,
-	{ version, constants, years }: { version: number | null; constants: FieldVersion | null; years: SchoolYear[] }
+	{ parametersId, constantsId, years, timeZone }: FieldState
 ): Promise<SchoolField> {
 	const skills = await skillList(database, schoolId);
-	const [graph, calibrated] = await Promise.all([
+	const [graph, calibrated, version] = await Promise.all([
 		skillGraph(database, schoolId, skills),
-		parameterSet(database, version)
+		parameterSet(database, parametersId),
+		constantsId === null ? null : fieldVersionInUse(database, schoolId)
 	]);
 	const known = skills.map((skill) => ({
 		code: fieldCode(skill.id),
@@ -56,10 +56,11 @@ async function makeField(
 		difficulty: usualDifficulty(skill, calibrated),
 		prerequisites: (graph.prerequisites.get(skill.id) ?? []).map(fieldCode)
 	}));
-	const field = skillField(known, { ...FIELD_CONSTANTS, ...constants?.constants });
+	const field = skillField(known, { ...FIELD_CONSTANTS, ...version?.constants });
 	const levels = skills.map(({ code, grade, term }) => [code, grade, term]);
 	const madeBy = createHash('md5')
 		.update(JSON.stringify([FIELD_RULE, field.constants, known, levels, years]))
 		.digest();
-	return { field, skills: new Map(skills.map((skill) => [skill.id, skill])), graph, madeBy };
+	const byId = new Map(skills.map((skill) => [skill.id, skill]));
+	return { schoolId, timeZone, years, field, skills: byId, graph, madeBy };
 }

@@ -43,7 +43,7 @@ describe('what is kept of a student', () => {
 		const [kept] = [await keptOf(small.database, [1])];
 		expect(kept.map((one) => one.skillId)).toEqual(small.skills.map(({ id }) => id));
 		const school = await schoolField(small.database, 1);
-		const answers = (await answersOf(small.database, school, [1], small.school.timeZone)).get(1)!;
+		const answers = (await answersOf(small.database, school, [1])).get(1)!;
 		expect(answers).toHaveLength(5);
 		// No school year is told here, so that the middle term stands for the day.
 		const expected = keepField(school.field, answers, { mean: expectedTheta({ grade: 4, term: 2 }) });

@@ -46,8 +46,8 @@ export interface Cells {
 
 /** Standings as a map shows them: what pages over many students read, a quarter of what `readStandings` does. */
 export async function readCells(database: Database, schoolId: number, studentIds: VisibleId[]): Promise<Cells> {
-	const [{ field }, packed] = await Promise.all([schoolField(database, schoolId), studentCells(database, studentIds)]);
-	return cellsFrom(field, packed);
+	const school = await schoolField(database, schoolId);
+	return cellsFrom(school.field, await studentCells(database, school, studentIds));
 }
 
 function cellsFrom(field: SkillField, packed: Map<number, Uint8Array>): Cells {

@@ -17,6 +17,7 @@
 	import { stepOf } from './mapKeys';
 	import NeedleTiles from './NeedleTiles.svelte';
 	import { RowsInView } from './rowsInView.svelte';
+	import { Sideways } from './sideways.svelte';
 
 	interface Props {
 		/** Students in their order, with what has come of them. */
@@ -71,7 +72,6 @@
 	let focusRow = $state(0);
 	let focusColumn = $state(0);
 	let tiled = $state(false);
-	let scrollLeft = $state(0);
 	let innerWidth = $state(FIRST_WIDTH);
 	const ids = $derived(rows.ids);
 	const columns = $derived(mapColumns(domains, skills, allSkills, folded));
@@ -80,6 +80,7 @@
 	const isShown = $derived(NEEDLE_FILTERS[needles]);
 	const ticked = $derived(new Set(selected));
 
+	const sideways = new Sideways(() => scroller);
 	const drawn = new RowsInView({
 		count: () => ids.length,
 		height: ROW,
@@ -91,7 +92,7 @@
 		rows: { from: visible[0] ?? 0, until: (visible.at(-1) ?? -1) + 1 },
 		columns: drawn.isPrinting
 			? { from: 0, until: columns.length }
-			: columnsInView(starts, scrollLeft, scrollLeft + innerWidth - WIDTHS.student)
+			: columnsInView(starts, sideways.left, sideways.left + innerWidth - WIDTHS.student)
 	});
 
 	const cells = new DrawnCells({
@@ -107,18 +108,9 @@
 		if (!isScrolling) untrack(() => cells.fill(rows, range));
 	});
 
-	/** How far the map is scrolled sideways: by the page, or in its own place where the page is narrow. */
-	const scrolledBy = () => window.scrollX + (scroller?.scrollLeft ?? 0);
-	function scrollSideways(left: number) {
-		if (scroller!.scrollWidth > scroller!.clientWidth) scroller!.scrollTo({ left });
-		else window.scrollTo({ left });
-	}
-
-	/** Reads where the page stands before anything changes: read later, it would have to be laid out for that. */
 	function onscroll() {
 		cells.scrolled();
-		const now = scrolledBy();
-		if (now !== scrollLeft) requestAnimationFrame(() => (scrollLeft = now));
+		sideways.follow();
 	}
 	onMount(onscroll);
 
@@ -179,9 +171,7 @@
 		focusColumn = Math.max(0, Math.min(columns.length - 1, column));
 		drawn.scrollTo(focusRow);
 		const [left, right] = [starts[focusColumn], starts[focusColumn + 1]];
-		const room = scroller!.clientWidth - WIDTHS.student;
-		if (left < scrolledBy()) scrollSideways(left);
-		else if (right > scrolledBy() + room) scrollSideways(right - room);
+		sideways.show({ left, right }, scroller!.clientWidth - WIDTHS.student);
 		for (let frame = 0; frame < MOST_FRAMES; frame++) {
 			cells.add(focusRow, inView.columns);
 			await tick();

@@ -2,36 +2,17 @@
 	import { fullName } from '$lib/core/words';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
-	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { sayDate, sayDay } from '$lib/core/calendar';
-	import VerdictGroup from '$lib/ui/decide/VerdictGroup.svelte';
+	import VerdictForm from '$lib/ui/decide/VerdictForm.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Pager from '$lib/ui/table/Pager.svelte';
 
 	let { data, form } = $props();
 	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
 	const open = $derived(Number(page.url.searchParams.get('review')));
-	const verdicts = {
-		continue: 'same plan, look again later',
-		adjust: 'same tier, another plan',
-		intensify: 'more: a higher tier',
-		fade: 'less often, watch whether it holds',
-		exit: 'leaves the group; tier 1'
-	} as const;
-	let verdict = $state<keyof typeof verdicts | ''>('');
-	/** The tier, where another than the verdict's usual one was chosen. */
-	let newTier = $state<number | null>(null);
-	const tierAfter = (tier: number) =>
-		verdict === 'exit'
-			? 1
-			: verdict === 'intensify'
-				? Math.min(3, tier + 1)
-				: verdict === 'fade'
-					? Math.max(1, tier - 1)
-					: tier;
 	const name = (id: number) => {
 		const student = studentOf.get(id);
 		return student ? fullName(student) : '';
@@ -69,77 +50,17 @@
 			<a href={keepingScope('/track', { student: review.studentId })}>See the probes</a>
 			<a href={keepingScope('/gaps', { student: review.studentId })}>See the gaps</a>
 			{#if data.can.decide && open !== review.id}
-				<a
-					class="button primary"
-					href={withState({ review: review.id, student: review.studentId })}
-					onclick={() => {
-						verdict = advice === 'not enough yet' ? 'continue' : advice;
-						newTier = null;
-					}}>Record a verdict</a
+				<a class="button primary" href={withState({ review: review.id, student: review.studentId })}>Record a verdict</a
 				>
 			{/if}
 		</p>
 		{#if data.can.decide && open === review.id && data.form}
-			<form
-				method="POST"
-				action="?/verdict&{page.url.searchParams.toString()}"
-				use:enhance={() =>
-					async ({ update }) => {
-						await update();
-						verdict = '';
-						newTier = null;
-					}}
-			>
-				<input type="hidden" name="review" value={review.id} />
-				<fieldset>
-					<legend>Verdict</legend>
-					{#each Object.entries(verdicts) as [value, meaning] (value)}
-						<label
-							><input
-								type="radio"
-								name="verdict"
-								{value}
-								bind:group={verdict}
-								onchange={() => (newTier = null)}
-								required
-							/>
-							{value} <span class="soft">{meaning}</span></label
-						>
-					{/each}
-				</fieldset>
-				<label
-					>Tier from then on
-					<select name="newTier" bind:value={() => newTier ?? tierAfter(student.tier), (tier) => (newTier = tier)}>
-						{#each [1, 2, 3] as tier (tier)}<option value={tier}
-								>tier {tier}{tier === student.tier ? ' (as now)' : ''}</option
-							>{/each}
-					</select>
-				</label>
-				<VerdictGroup
-					groupName={review.groupName}
-					tier={newTier ?? tierAfter(student.tier)}
-					isExit={verdict === 'exit'}
-					{...data.form}
-				/>
-				<label>From <input type="date" name="effectiveOn" defaultValue={data.form.dates.effectiveOn} required /></label>
-				{#if verdict !== 'exit'}<label
-						>Look again on <input
-							type="date"
-							name="nextReviewOn"
-							defaultValue={data.form.dates.nextReviewOn}
-							required
-						/></label
-					>{/if}
-				<label class="note"
-					>Who was there and what was agreed <textarea name="note" rows="3" maxlength="2000"></textarea></label
-				>
-				<p>
-					<button class="primary" disabled={!verdict}
-						>Record {verdict || 'a verdict'} for {name(review.studentId)}</button
-					>
-					<a class="button" href={withState({ review: null })}>Not now</a>
-				</p>
-			</form>
+			<VerdictForm
+				{review}
+				student={{ name: name(review.studentId), tier: student.tier }}
+				choices={data.form}
+				advised={advice === 'not enough yet' ? 'continue' : advice}
+			/>
 		{/if}
 	</article>
 {/each}
@@ -237,32 +158,6 @@
 	}
 	.links .button {
 		margin-left: auto;
-	}
-	form {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 10px 20px;
-		align-items: center;
-	}
-	article form {
-		border-top: 1px solid var(--rule);
-		padding-top: 10px;
-	}
-	fieldset {
-		border: 0;
-		padding: 0;
-		margin: 0;
-		width: 100%;
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 20px;
-	}
-	legend {
-		font-weight: 600;
-	}
-	.note {
-		width: 100%;
-		display: grid;
 	}
 	.two {
 		display: grid;

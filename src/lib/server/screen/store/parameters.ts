@@ -26,15 +26,6 @@ export async function parameterSet(database: Database, versionId: number | null)
 	return set;
 }
 
-/** The version of a school that is in use, the newest; null for what questions start with. */
-export async function versionInUse(database: Database, schoolId: number): Promise<number | null> {
-	const row = await database.row<{ id: number | null }>(
-		'SELECT MAX(id) AS id FROM parameter_version WHERE school_id = ? AND withdrawn_at IS NULL',
-		[schoolId]
-	);
-	return row?.id ?? null;
-}
-
 /** The version that a student's next diagnostic begins with: their school's newest; of a resit, that of its sitting. */
 export async function versionFor(database: Database, studentId: number, resitsId?: number): Promise<number | null> {
 	const row = resitsId

@@ -212,7 +212,7 @@ describe('answers', () => {
 		expect(found.answers).toBe(4);
 		// In the order they were given: two wrong, then two right.
 		const school = await schoolField(small.database, small.school.id);
-		const given = (await answersOf(small.database, school, [4], small.school.timeZone)).get(4)!;
+		const given = (await answersOf(small.database, school, [4])).get(4)!;
 		expect(given.filter(({ skill: code }) => code === fieldCode(skill.id)).map(({ correct }) => correct)).toEqual([
 			false,
 			false,

@@ -28,13 +28,14 @@ export async function earlierCells(
 	most: number
 ): Promise<EarlierCells> {
 	const began = performance.now();
-	const { madeBy } = await schoolField(database, schoolId);
+	const school = await schoolField(database, schoolId);
+	const { madeBy } = school;
 	const cells = await keptCells(database, madeBy, studentIds, day);
 	const missing = studentIds.filter((id) => !cells.has(id));
 	while (missing.length && performance.now() - began < most) {
 		const some = missing.splice(0, CHUNK);
 		// Whose field is not there yet has no revision to go by.
-		await studentCells(database, some);
+		await studentCells(database, school, some);
 		const made = await fieldsOn(database, some, day);
 		for (const [id, field] of made) cells.set(id, field.cells);
 		const kept = { day, madeBy, until: addDays(today, KEPT_DAYS), isSettled: isSettled(day, today) };

@@ -46,9 +46,8 @@ interface AnswerRow extends StoredFormat {
  */
 export async function answersOf(
 	database: Database,
-	{ skills }: SchoolField,
+	{ skills, timeZone }: SchoolField,
 	studentIds: number[],
-	timeZone: string,
 	before?: Date
 ): Promise<Map<number, SittingAnswer[]>> {
 	const rows = await database.rows<AnswerRow>(

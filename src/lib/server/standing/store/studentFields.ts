@@ -21,7 +21,6 @@ import {
 } from '../../../core/mastery';
 import { expectedTheta, termOfYear, yearOf } from '../../../core/measurement';
 import type { Database } from '../../database';
-import { schoolYears } from '../../school';
 import { schoolField, type SchoolField } from '../schoolField';
 import { answersOf, outsideScores } from './evidence';
 
@@ -44,15 +43,12 @@ export async function markStale(
 	if (reachesBack) await transaction.run('DELETE FROM student_field_then WHERE student_id IN (?)', [ids]);
 }
 
-interface StudentRow {
+/** A student with what of the kept was asked for. */
+interface StudentRow extends Partial<Kept> {
 	id: number;
-	schoolId: number;
-	timeZone: string;
 	grade: number;
 	revision: number | null;
 	isFresh: boolean;
-	/** What of it was asked for, as it is kept. */
-	kept: Partial<Kept>;
 }
 
 /** What is kept of a student: all that standings follow from, the cells of the needle map, and how many of them are gaps. */
@@ -69,17 +65,20 @@ const CHUNK = 40;
 
 /** What is kept of students on every skill that their school teaches. */
 export async function studentFields(database: Database, studentIds: number[]): Promise<Map<number, PackedSkill[]>> {
-	const kept = await keptParts(database, studentIds, 'packed');
+	const kept = await keptParts(database, await schoolsOf(database, studentIds), studentIds, 'packed');
 	return new Map([...kept].map(([id, packed]) => [id, unpackField(packed)]));
 }
 
-/** Packed cells of students, in the order of their school's skills. */
-export const studentCells = (database: Database, studentIds: number[]): Promise<Map<number, Uint8Array>> =>
-	keptParts(database, studentIds, 'cells');
+/** Packed cells of students of a school, in the order of its skills. */
+export const studentCells = (
+	database: Database,
+	school: SchoolField,
+	studentIds: number[]
+): Promise<Map<number, Uint8Array>> => keptParts(database, [school], studentIds, 'cells');
 
 /** Of how many skills students' own answers say Gap. */
-export const gapCounts = (database: Database, studentIds: number[]): Promise<Map<number, number>> =>
-	keptParts(database, studentIds, 'gaps');
+export const gapCounts = async (database: Database, studentIds: number[]): Promise<Map<number, number>> =>
+	keptParts(database, await schoolsOf(database, studentIds), studentIds, 'gaps');
 
 /**
  * A part of what is kept of students; made anew first where it is stale. Whoever else makes it anew at the same time does
@@ -87,13 +86,17 @@ export const gapCounts = (database: Database, studentIds: number[]): Promise<Map
  */
 async function keptParts<P extends Part>(
 	database: Database,
+	schools: SchoolField[],
 	studentIds: number[],
 	part: P
 ): Promise<Map<number, Kept[P]>> {
 	const found = new Map<number, Kept[P]>();
-	for (const { school, rows } of await bySchool(database, studentIds, [part])) {
-		const stale = rows.filter(({ isFresh }) => !isFresh);
-		for (const { id, kept, isFresh } of rows) if (isFresh) found.set(id, kept[part]!);
+	for (const school of schools) {
+		const stale: StudentRow[] = [];
+		for (const row of await studentRows(database, school, studentIds, [part])) {
+			if (row.isFresh) found.set(row.id, row[part] as Kept[P]);
+			else stale.push(row);
+		}
 		for (let from = 0; from < stale.length; from += CHUNK) {
 			const some = stale.slice(from, from + CHUNK);
 			const made = await makeFields(database, school, some);
@@ -104,59 +107,49 @@ async function keptParts<P extends Part>(
 	return found;
 }
 
-/** Students with parts of what is kept of them, school by school, and whether that is as it should be. */
-async function bySchool(database: Database, studentIds: number[], parts: Part[]) {
+/** The schools of students, with their fields. */
+async function schoolsOf(database: Database, studentIds: number[]): Promise<SchoolField[]> {
 	if (studentIds.length === 0) return [];
-	const rows = await database.rows<
-		Omit<StudentRow, 'isFresh' | 'kept'> & { madeOf: number; madeBy: Buffer | null; isMade: number } & Record<
-				Part,
-				unknown
-			>
-	>(
-		`SELECT student.id, student.school_id AS schoolId, school.time_zone AS timeZone, student.grade, field.revision,
-			field.made_of AS madeOf, field.made_by AS madeBy, field.cells IS NOT NULL AS isMade
-			${parts.map((part) => `, ${COLUMNS[part]}`).join('')}
-		FROM student
-		JOIN school ON school.id = student.school_id
-		LEFT JOIN student_field AS field ON field.student_id = student.id
-		WHERE student.id IN (?)`,
+	const rows = await database.rows<{ schoolId: number }>(
+		'SELECT DISTINCT school_id AS schoolId FROM student WHERE id IN (?)',
 		[studentIds]
 	);
-	const schools = [];
-	for (const schoolId of new Set(rows.map((row) => row.schoolId))) {
-		const school = await schoolField(database, schoolId);
-		schools.push({
-			school: { ...school, id: schoolId },
-			rows: rows
-				.filter((row) => row.schoolId === schoolId)
-				.map((row): StudentRow => ({
-					...row,
-					kept: Object.fromEntries(parts.map((part) => [part, row[part]])),
-					isFresh: Boolean(row.isMade) && row.revision === row.madeOf && Boolean(row.madeBy?.equals(school.madeBy))
-				}))
-		});
-	}
-	return schools;
+	return Promise.all(rows.map(({ schoolId }) => schoolField(database, schoolId)));
 }
 
-type School = SchoolField & { id: number };
+/** Those of the students who are of a school, with parts of what is kept of them, and whether that is as it should be. */
+async function studentRows(
+	database: Database,
+	{ schoolId, madeBy }: SchoolField,
+	studentIds: number[],
+	parts: Part[]
+): Promise<StudentRow[]> {
+	if (studentIds.length === 0) return [];
+	const rows = await database.rows<Omit<StudentRow, 'isFresh'> & { isFresh: number | null }>(
+		`SELECT student.id, student.grade, field.revision,
+			field.cells IS NOT NULL AND field.revision = field.made_of AND field.made_by = ? AS isFresh
+			${parts.map((part) => `, ${COLUMNS[part]}`).join('')}
+		FROM student
+		LEFT JOIN student_field AS field ON field.student_id = student.id
+		WHERE student.id IN (?) AND student.school_id = ?`,
+		[madeBy, studentIds, schoolId]
+	);
+	return rows.map((row) => ({ ...row, isFresh: row.isFresh === 1 }));
+}
 
-type Asked = Pick<StudentRow, 'id' | 'grade' | 'timeZone'>;
+type Asked = Pick<StudentRow, 'id' | 'grade'>;
 
 /** What the fields of students follow from, but for the constants of their school. @param until only what is of a day and before */
 async function inputsOf(
 	database: Database,
-	school: School,
+	school: SchoolField,
 	students: Asked[],
 	until?: SchoolDate
 ): Promise<Map<number, KnownStudent>> {
-	const [{ timeZone }] = students;
+	const { timeZone, years } = school;
 	const ids = students.map(({ id }) => id);
 	const end = until === undefined ? undefined : beginningOf(addDays(until, 1), timeZone);
-	const [answers, years] = await Promise.all([
-		answersOf(database, school, ids, timeZone, end),
-		schoolYears(database, school.id)
-	]);
+	const answers = await answersOf(database, school, ids, end);
 	const scores = await outsideScores(database, students, years, until);
 	return new Map(
 		students.map(({ id, grade }) => {
@@ -182,7 +175,8 @@ export async function fieldInputs(
 	database: Database,
 	studentId: number
 ): Promise<{ field: SkillField; answers: SittingAnswer[]; prior: FieldPrior }> {
-	const [{ school, rows }] = await bySchool(database, [studentId], []);
+	const [school] = await schoolsOf(database, [studentId]);
+	const rows = await studentRows(database, school, [studentId], []);
 	const { answers, prior } = (await inputsOf(database, school, rows)).get(studentId)!;
 	return { field: school.field, answers, prior: raisePrior(prior, school.field.constants.above) };
 }
@@ -190,15 +184,17 @@ export async function fieldInputs(
 /** What is known of students, but for the constants of their school. */
 export async function knownStudents(database: Database, studentIds: number[]): Promise<KnownStudent[]> {
 	const known: KnownStudent[] = [];
-	for (const { school, rows } of await bySchool(database, studentIds, []))
+	for (const school of await schoolsOf(database, studentIds)) {
+		const rows = await studentRows(database, school, studentIds, []);
 		known.push(...(await inputsOf(database, school, rows)).values());
+	}
 	return known;
 }
 
 /** What is believed of students by their answers and scores. @param until by those of a day and before */
 async function makeFields(
 	database: Database,
-	school: School,
+	school: SchoolField,
 	students: Asked[],
 	until?: SchoolDate
 ): Promise<Map<number, Kept>> {
@@ -230,7 +226,7 @@ function cellsOf(graph: SkillGraph, skills: PackedSkill[]): Cell[] {
 
 async function keepFields(
 	database: Database,
-	{ madeBy }: School,
+	{ madeBy }: SchoolField,
 	students: Pick<StudentRow, 'id' | 'revision'>[],
 	made: Map<number, Kept>
 ): Promise<void> {
@@ -267,16 +263,18 @@ export async function staleStudents(
 /** Makes what is kept of students anew, stale or not. @returns of how many it was different, though it seemed fresh */
 export async function remakeFields(database: Database, studentIds: number[]): Promise<number> {
 	let different = 0;
-	for (const { school, rows } of await bySchool(database, studentIds, ['packed', 'cells']))
+	for (const school of await schoolsOf(database, studentIds)) {
+		const rows = await studentRows(database, school, studentIds, ['packed', 'cells']);
 		for (let from = 0; from < rows.length; from += CHUNK) {
 			const some = rows.slice(from, from + CHUNK);
 			const made = await makeFields(database, school, some);
 			await keepFields(database, school, some, made);
-			different += some.filter(({ id, isFresh, kept }) => {
-				const { packed, cells } = made.get(id)!;
-				return isFresh && !(packed.equals(kept.packed!) && cells.equals(kept.cells!));
+			different += some.filter(({ id, isFresh, packed, cells }) => {
+				const now = made.get(id)!;
+				return isFresh && !(now.packed.equals(packed!) && now.cells.equals(cells!));
 			}).length;
 		}
+	}
 	return different;
 }
 
@@ -287,11 +285,13 @@ export async function fieldsOn(
 	day: SchoolDate
 ): Promise<Map<number, { revision: number; packed: Buffer; cells: Buffer }>> {
 	const found = new Map<number, { revision: number; packed: Buffer; cells: Buffer }>();
-	for (const { school, rows } of await bySchool(database, studentIds, []))
+	for (const school of await schoolsOf(database, studentIds)) {
+		const rows = await studentRows(database, school, studentIds, []);
 		for (let from = 0; from < rows.length; from += CHUNK) {
 			const some = rows.slice(from, from + CHUNK);
 			const made = await makeFields(database, school, some, day);
 			for (const { id, revision } of some) found.set(id, { revision: revision ?? 0, ...made.get(id)! });
 		}
+	}
 	return found;
 }

@@ -1,18 +1,16 @@
 <script lang="ts">
-	import Table from '$lib/ui/table/Table.svelte';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { sayDate, sayDay, sayMeeting } from '$lib/core/calendar';
-	import Needle from '$lib/ui/glyphs/Needle.svelte';
-	import { describeStanding } from '$lib/ui/glyphs/standings';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import ChangeGroup from '$lib/ui/groups/ChangeGroup.svelte';
 	import ExitTicket from '$lib/ui/groups/ExitTicket.svelte';
+	import GroupMembers from '$lib/ui/groups/GroupMembers.svelte';
 	import GroupViews from '$lib/ui/groups/GroupViews.svelte';
 	import MeetingCard from '$lib/ui/groups/MeetingCard.svelte';
 	import { sayGroupChange } from '$lib/ui/groups/sayGroupChange';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
-	import { keepingScope, withState } from '$lib/ui/shell/address';
+	import { keepingScope } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
@@ -66,46 +64,7 @@
 
 <div class="columns">
 	<div class="main">
-		<Table
-			says="Members"
-			columns={[
-				{ label: 'Member' },
-				{ label: 'On the focus' },
-				{ label: 'Sessions', isNumber: true },
-				{ label: 'Probes' },
-				{ label: 'Next review' },
-				{ label: 'Note' }
-			]}
-			rows={data.students}
-			key={({ id }) => id}
-			attributes={(student) => ({ 'data-student': student.id, class: { current: student.id === chosen } })}
-		>
-			{#snippet cells(student)}
-				<th scope="row"
-					><a href={withState({ student: student.id })}>{student.name}</a>
-					<span class="soft">{student.className}{student.helps ? ', helps' : ''}</span>
-					{#if student.tier !== group.tier && !student.helps}<strong>now tier {student.tier}</strong>{/if}</th
-				>
-				<td class="standing" title={describeStanding(student.now ?? undefined)}
-					><Needle
-						state={student.now?.inferred ?? student.now?.standing ?? 'unseen'}
-						inferred={Boolean(student.now?.inferred)}
-						size={18}
-					/>
-					{student.now?.inferred ? 'inferred' : (student.now?.standing ?? 'unseen')}
-					<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
-				>
-				<td class="number">{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td>
-				<td
-					>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
-							>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
-						>{:else}<span class="soft">none planned</span>{/if}</td
-				>
-				<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>
-				<td class="soft">{student.notes[0] ? `${sayDay(student.notes[0].on)}: ${student.notes[0].text}` : ''}</td>
-			{/snippet}
-			{#snippet empty()}The group has no members {isOver ? 'on record' : 'now'}.{/snippet}
-		</Table>
+		<GroupMembers members={data.students} tier={group.tier} {isOver} {chosen} />
 
 		<section>
 			<h2>Session plan</h2>
@@ -252,13 +211,6 @@
 	}
 	aside > section:first-child {
 		margin-top: 0;
-	}
-	.standing {
-		white-space: nowrap;
-	}
-	.standing :global(svg) {
-		display: inline-block;
-		vertical-align: -4px;
 	}
 	.steps {
 		margin: 0;
