@@ -4,18 +4,18 @@ import { remakeFields } from './store/studentFields';
 import { refreshSummaries, storedSummaries } from './summaries';
 
 const CHUNK = 100;
+/** Batches that are worked on at once. */
+const AT_ONCE = 2;
 
-/** All students of a database, a hundred of a school at a time, and how many those are up to then. */
+/** All students of a database, a hundred of a school at a time, and how many there are. */
 export async function* studentsInBatches(database: Database) {
 	const schools = await schoolTimeZones(database);
 	const idsOf = await Promise.all(schools.map(({ schoolId }) => allStudentIds(database, schoolId)));
 	const total = idsOf.reduce((sum, ids) => sum + ids.length, 0);
-	let done = 0;
 	for (const ids of idsOf) {
 		for (let from = 0; from < ids.length; from += CHUNK) {
 			const some = ids.slice(from, from + CHUNK);
-			done += some.length;
-			yield { ids: some, done, total };
+			yield { ids: some, total };
 		}
 	}
 }
@@ -32,17 +32,32 @@ export async function rebuildEverything(
 	say: (done: number, total: number) => void = () => {}
 ): Promise<{ students: number; different: number; summariesChanged: number }> {
 	let [students, different, summariesChanged] = [0, 0, 0];
-	for await (const { ids, done, total } of studentsInBatches(database)) {
-		different += await remakeFields(database, ids);
-		summariesChanged += await database.transaction(async (transaction) => {
-			await lockStudents(transaction, ids);
-			const before = await storedSummaries(transaction, ids);
-			await refreshSummaries(transaction, ids);
-			const now = await storedSummaries(transaction, ids);
-			return [...new Set([...before.keys(), ...now.keys()])].filter((key) => before.get(key) !== now.get(key)).length;
-		});
-		students = done;
-		say(done, total);
-	}
+	const batches = studentsInBatches(database);
+	// While one is worked out, the answers of the next are read.
+	const work = async () => {
+		for (;;) {
+			const batch = await batches.next();
+			if (batch.done) return;
+			const { ids, total } = batch.value;
+			const fields = await remakeFields(database, ids);
+			const summaries = await remakeSummaries(database, ids);
+			different += fields;
+			summariesChanged += summaries;
+			students += ids.length;
+			say(students, total);
+		}
+	};
+	await Promise.all(Array.from({ length: AT_ONCE }, work));
 	return { students, different, summariesChanged };
+}
+
+/** Works out the summaries of students anew. @returns how many were different */
+async function remakeSummaries(database: RootDatabase, ids: number[]): Promise<number> {
+	return database.transaction(async (transaction) => {
+		await lockStudents(transaction, ids);
+		const before = await storedSummaries(transaction, ids);
+		await refreshSummaries(transaction, ids);
+		const now = await storedSummaries(transaction, ids);
+		return [...new Set([...before.keys(), ...now.keys()])].filter((key) => before.get(key) !== now.get(key)).length;
+	});
 }

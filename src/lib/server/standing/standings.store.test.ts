@@ -134,10 +134,8 @@ describe('working it all out anew', () => {
 			students: 9,
 			different: 0
 		});
-		expect(told).toEqual([
-			[8, 9],
-			[9, 9]
-		]);
+		expect(told.at(-1)).toEqual([9, 9]);
+		expect(told).toEqual([...told].sort(([one], [other]) => one - other));
 		await small.database.run('UPDATE student_field SET packed = INSERT(packed, 5, 4, 0x40000000) WHERE student_id = 4');
 		expect(await rebuildEverything(small.database)).toMatchObject({ different: 1 });
 		expect(await rebuildEverything(small.database)).toMatchObject({ different: 0 });
