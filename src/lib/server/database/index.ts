@@ -3,3 +3,4 @@ export { audit } from './audit';
 export { database } from './current';
 export { NotOfTheSchool, requireOwn } from './ownRows';
 export { type Database, inOne, openDatabase, type RootDatabase } from './pool';
+export { newVersion, withdrawVersion } from './versions';

@@ -1,8 +1,10 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { ItemKey } from '../../../core/items';
 import type { FamilyParameters } from '../../../core/screening';
-import { audit, type Database, type RootDatabase } from '../../database';
+import { audit, type Database, newVersion, type RootDatabase, withdrawVersion } from '../../database';
 import type { Staff } from '../../request';
+
+const OF_JOB = { kind: 'calibration', versions: 'parameter_version' } as const;
 
 /** Parameters by family; families without any start as `startingParameters` says. */
 export type ParameterSet = ReadonlyMap<string, FamilyParameters>;
@@ -86,33 +88,20 @@ export async function applyParameters(
 	at: Date
 ): Promise<{ id: number; number: number } | null> {
 	return database.transaction(async (transaction) => {
-		const job = await transaction.row(
-			`SELECT id FROM job WHERE id = ? AND school_id = ? AND kind = 'calibration' AND state = 'done' FOR UPDATE`,
-			[jobId, staff.schoolId]
-		);
-		if (!job) return null;
-		const versions = await transaction.rows<{ number: number; jobId: number; withdrawnAt: Date | null }>(
-			'SELECT number, job_id AS jobId, withdrawn_at AS withdrawnAt FROM parameter_version WHERE school_id = ? FOR UPDATE',
-			[staff.schoolId]
-		);
-		if (versions.some((version) => version.jobId === jobId && version.withdrawnAt === null)) return null;
-		const number = 1 + Math.max(0, ...versions.map((version) => version.number));
-		const { insertId } = await transaction.run(
-			'INSERT INTO parameter_version (school_id, number, job_id, applied_by, applied_at) VALUES (?, ?, ?, ?, ?)',
-			[staff.schoolId, number, jobId, staff.id, at]
-		);
+		const version = await newVersion(transaction, staff, { ...OF_JOB, id: jobId }, {}, at);
+		if (!version) return null;
 		await transaction.insertMany(
 			'INSERT INTO family_parameters (version_id, family_id, discrimination, difficulty, median_ms) VALUES ?',
 			families.map(({ familyId, discrimination, difficulty, medianMs }) => [
-				insertId,
+				version.id,
 				familyId,
 				discrimination,
 				difficulty,
 				Math.round(medianMs)
 			])
 		);
-		await audit(transaction, staff, at, 'apply parameters', { version: number, families: families.length });
-		return { id: insertId, number };
+		await audit(transaction, staff, at, 'apply parameters', { version: version.number, families: families.length });
+		return version;
 	});
 }
 
@@ -121,26 +110,20 @@ export async function applyParameters(
  *
  * @returns whether there was one to change
  */
-export async function withdrawParameters(
+export const withdrawParameters = (
 	database: RootDatabase,
 	staff: Staff,
 	versionId: number,
 	withdrawn: boolean,
 	at: Date
-): Promise<boolean> {
-	return database.transaction(async (transaction) => {
-		const { affected } = await transaction.run(
-			`UPDATE parameter_version SET withdrawn_at = ?
-			WHERE id = ? AND school_id = ? AND withdrawn_at IS ${withdrawn ? '' : 'NOT'} NULL`,
-			[withdrawn ? at : null, versionId, staff.schoolId]
-		);
-		if (affected)
-			await audit(transaction, staff, at, withdrawn ? 'withdraw parameters' : 'undo withdraw parameters', {
-				version: versionId
-			});
-		return affected > 0;
-	});
-}
+): Promise<boolean> =>
+	withdrawVersion(
+		database,
+		staff,
+		{ id: versionId, versions: OF_JOB.versions, what: 'withdraw parameters' },
+		withdrawn,
+		at
+	);
 
 /** A first try in a diagnostic that counts. */
 interface CountedAnswer extends ItemKey {

@@ -1,6 +1,8 @@
 import { LEARNED_CONSTANTS, type LearnedConstants } from '../../../core/mastery';
-import { audit, type Database, type RootDatabase } from '../../database';
+import { audit, type Database, newVersion, type RootDatabase, withdrawVersion } from '../../database';
 import type { Staff } from '../../request';
+
+const OF_JOB = { kind: 'field constants', versions: 'field_version' } as const;
 
 /** Constants of a school's field that were approved. */
 export interface FieldVersion {
@@ -41,24 +43,10 @@ export async function applyConstants(
 	at: Date
 ): Promise<{ id: number; number: number } | null> {
 	return database.transaction(async (transaction) => {
-		const job = await transaction.row(
-			`SELECT id FROM job WHERE id = ? AND school_id = ? AND kind = 'field constants' AND state = 'done' FOR UPDATE`,
-			[jobId, staff.schoolId]
-		);
-		if (!job) return null;
-		const versions = await transaction.rows<{ number: number; jobId: number; withdrawnAt: Date | null }>(
-			'SELECT number, job_id AS jobId, withdrawn_at AS withdrawnAt FROM field_version WHERE school_id = ? FOR UPDATE',
-			[staff.schoolId]
-		);
-		if (versions.some((version) => version.jobId === jobId && version.withdrawnAt === null)) return null;
-		const number = 1 + Math.max(0, ...versions.map((version) => version.number));
-		const { insertId } = await transaction.run(
-			`INSERT INTO field_version (school_id, number, job_id, ${LEARNED_CONSTANTS.join(', ')}, applied_by, applied_at)
-			VALUES (?, ?, ?, ${LEARNED_CONSTANTS.map(() => '?').join(', ')}, ?, ?)`,
-			[staff.schoolId, number, jobId, ...LEARNED_CONSTANTS.map((name) => constants[name]), staff.id, at]
-		);
-		await audit(transaction, staff, at, 'apply field constants', { version: number, ...constants });
-		return { id: insertId, number };
+		const found = Object.fromEntries(LEARNED_CONSTANTS.map((name) => [name, constants[name]]));
+		const version = await newVersion(transaction, staff, { ...OF_JOB, id: jobId }, found, at);
+		if (version) await audit(transaction, staff, at, 'apply field constants', { version: version.number, ...found });
+		return version;
 	});
 }
 
@@ -67,21 +55,17 @@ export async function applyConstants(
  *
  * @returns whether there was one to change
  */
-export async function withdrawConstants(
+export const withdrawConstants = (
 	database: RootDatabase,
 	staff: Staff,
 	versionId: number,
 	withdrawn: boolean,
 	at: Date
-): Promise<boolean> {
-	return database.transaction(async (transaction) => {
-		const { affected } = await transaction.run(
-			`UPDATE field_version SET withdrawn_at = ?
-			WHERE id = ? AND school_id = ? AND withdrawn_at IS ${withdrawn ? '' : 'NOT'} NULL`,
-			[withdrawn ? at : null, versionId, staff.schoolId]
-		);
-		const action = withdrawn ? 'withdraw field constants' : 'undo withdraw field constants';
-		if (affected) await audit(transaction, staff, at, action, { version: versionId });
-		return affected > 0;
-	});
-}
+): Promise<boolean> =>
+	withdrawVersion(
+		database,
+		staff,
+		{ id: versionId, versions: OF_JOB.versions, what: 'withdraw field constants' },
+		withdrawn,
+		at
+	);
