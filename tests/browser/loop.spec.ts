@@ -9,7 +9,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	// Screen: a class, low to high; choose the lowest five.
 	await page.getByRole('button', { name: /Whole school/ }).click();
 	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Turnstone');
-	await expect(page.getByRole('option')).toHaveText([/Turnstone/]);
+	await expect(page.getByRole('dialog').getByRole('option')).toHaveText([/Turnstone/]);
 	await page.keyboard.press('Enter');
 	await expect(page).toHaveURL(/scope=class:11/);
 	const rows = page.locator('tbody tr[data-student]');
