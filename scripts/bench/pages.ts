@@ -45,6 +45,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/gaps/progression',
 		'/gaps/then',
 		'/gaps/class?scope=class:1',
+		'/gaps/assumptions',
 		`/gaps/check?scope=list:${student}`,
 		'/groups',
 		'/groups/today',

@@ -43,13 +43,13 @@ export async function newVersion(
 /**
  * Takes a version out of use, or into use again.
  *
- * @param what the deed, for the log: `withdraw parameters`
+ * @param version with what its taking back is called in the log: `withdraw parameters`
  * @returns whether there was one to change
  */
 export async function withdrawVersion(
 	database: RootDatabase,
 	staff: Staff,
-	version: { id: number; versions: Versions; what: string },
+	version: { id: number; versions: Versions; withdraws: string },
 	withdrawn: boolean,
 	at: Date
 ): Promise<boolean> {
@@ -59,7 +59,7 @@ export async function withdrawVersion(
 			WHERE id = ? AND school_id = ? AND withdrawn_at IS ${withdrawn ? '' : 'NOT'} NULL`,
 			[withdrawn ? at : null, version.id, staff.schoolId]
 		);
-		const action = withdrawn ? version.what : `undo ${version.what}`;
+		const action = withdrawn ? version.withdraws : `undo ${version.withdraws}`;
 		if (affected) await audit(transaction, staff, at, action, { version: version.id });
 		return affected > 0;
 	});

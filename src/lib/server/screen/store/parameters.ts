@@ -4,7 +4,7 @@ import type { FamilyParameters } from '../../../core/screening';
 import { audit, type Database, newVersion, type RootDatabase, withdrawVersion } from '../../database';
 import type { Staff } from '../../request';
 
-const OF_JOB = { kind: 'calibration', versions: 'parameter_version' } as const;
+const OF_JOB = { kind: 'calibration', versions: 'parameter_version', withdraws: 'withdraw parameters' } as const;
 
 /** Parameters by family; families without any start as `startingParameters` says. */
 export type ParameterSet = ReadonlyMap<string, FamilyParameters>;
@@ -113,17 +113,10 @@ export async function applyParameters(
 export const withdrawParameters = (
 	database: RootDatabase,
 	staff: Staff,
-	versionId: number,
+	id: number,
 	withdrawn: boolean,
 	at: Date
-): Promise<boolean> =>
-	withdrawVersion(
-		database,
-		staff,
-		{ id: versionId, versions: OF_JOB.versions, what: 'withdraw parameters' },
-		withdrawn,
-		at
-	);
+): Promise<boolean> => withdrawVersion(database, staff, { ...OF_JOB, id }, withdrawn, at);
 
 /** A first try in a diagnostic that counts. */
 interface CountedAnswer extends ItemKey {

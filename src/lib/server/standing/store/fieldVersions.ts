@@ -2,7 +2,7 @@ import { LEARNED_CONSTANTS, type LearnedConstants } from '../../../core/mastery'
 import { audit, type Database, newVersion, type RootDatabase, withdrawVersion } from '../../database';
 import type { Staff } from '../../request';
 
-const OF_JOB = { kind: 'field constants', versions: 'field_version' } as const;
+const OF_JOB = { kind: 'field constants', versions: 'field_version', withdraws: 'withdraw field constants' } as const;
 
 /** Constants of a school's field that were approved. */
 export interface FieldVersion {
@@ -58,14 +58,7 @@ export async function applyConstants(
 export const withdrawConstants = (
 	database: RootDatabase,
 	staff: Staff,
-	versionId: number,
+	id: number,
 	withdrawn: boolean,
 	at: Date
-): Promise<boolean> =>
-	withdrawVersion(
-		database,
-		staff,
-		{ id: versionId, versions: OF_JOB.versions, what: 'withdraw field constants' },
-		withdrawn,
-		at
-	);
+): Promise<boolean> => withdrawVersion(database, staff, { ...OF_JOB, id }, withdrawn, at);

@@ -101,8 +101,6 @@
 	</JobUnderWay>
 {:else if data.problem}
 	<p class="problem">Nothing was found. {data.problem}</p>
-{:else if data.job?.state === 'failed'}
-	<p class="problem">Something went wrong on our side, and nothing was changed. It can be tried again.</p>
 {:else if data.job?.state === 'canceled'}
 	<p class="soft">The last search was canceled.</p>
 {/if}
@@ -115,10 +113,10 @@
 			From {plural(answers, 'first try', 'first tries')} of {plural(students, 'student')}.
 			{#if isBetter}
 				<strong>It fits better.</strong> Found from every second student, they foretell the answers of the other
-				{heldOut.students} better than those in use, by more than chance would
+				{heldOut.students} better than those that were in use then, by more than chance would
 			{:else}
 				<strong>It does not fit better for certain.</strong> Found from every second student, they foretell the answers
-				of the other {heldOut.students} no better than those in use, or not by more than chance would
+				of the other {heldOut.students} no better than those that were in use then, or not by more than chance would
 			{/if}
 			(log-likelihood {signed(heldOut.gain, 1)}, standard error {number(heldOut.standardError, 1)}).
 			{#if !converged}The search had not come to an end.{/if}
