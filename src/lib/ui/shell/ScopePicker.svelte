@@ -15,7 +15,10 @@
 	let open = $state(false);
 	let typed = $state('');
 	let choices = $state<Choice[] | 'failed' | null>(null);
+	/** Enter was pressed before there was anything to choose from: the first of what comes is meant. */
+	let isFirstMeant = false;
 	let opener: HTMLButtonElement;
+	let list = $state<HTMLElement>();
 	const shown = $derived(
 		Array.isArray(choices)
 			? choices.filter((choice) => choice.label.toLowerCase().includes(typed.trim().toLowerCase()))
@@ -28,11 +31,27 @@
 		if (!open) return;
 		const reply = await fetch('/scopes').catch(() => null);
 		choices = reply?.ok ? (await reply.json()).choices : 'failed';
+		if (isFirstMeant) chooseFirst();
 	}
 	function setOpen(isOpen: boolean) {
 		open = isOpen;
 		typed = '';
+		isFirstMeant = false;
 		if (!isOpen) opener.focus({ preventScroll: true });
+	}
+	/** Whoever types faster than the list follows is understood; the combobox itself would close without a choice. */
+	function onkeydowncapture(event: KeyboardEvent) {
+		if (event.key !== 'Enter' || (choices !== null && list!.querySelector('[data-highlighted]'))) return;
+		event.preventDefault();
+		event.stopPropagation();
+		if (choices === null) isFirstMeant = true;
+		else chooseFirst();
+	}
+	function chooseFirst() {
+		if (shown.length === 0) return;
+		const [{ key }] = shown;
+		setOpen(false);
+		choose(key);
 	}
 	function choose(key: string) {
 		if (key) goto(withState({ scope: key, student: null, cell: null }));
@@ -46,7 +65,14 @@
 		<ChevronDown size={14} aria-hidden="true" />
 	</button>
 	{#if open}
-		<div class="floating list" role="dialog" aria-label="Who to look at">
+		<div
+			class="floating list"
+			role="dialog"
+			aria-label="Who to look at"
+			tabindex="-1"
+			bind:this={list}
+			{onkeydowncapture}
+		>
 			<Combobox.Root type="single" bind:open={() => open, setOpen} value="" inputValue={typed} onValueChange={choose}>
 				<Combobox.Input
 					{@attach focusNow}
