@@ -4,7 +4,6 @@
  * diagnostic of 36 questions, then practices three skills, 20 questions each over ten days. “Learned” is the field with
  * constants that were found in the answers of other students of the world.
  */
-import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
 import {
 	estimateConstants,
@@ -13,37 +12,19 @@ import {
 	MASTERED_SHARE,
 	shareAtLeast,
 	skillField,
-	type FieldAnswer,
 	type SkillField
 } from '../../src/lib/core/mastery';
 import { estimateProfile, expectedTheta, type ScoredResponse } from '../../src/lib/core/measurement';
 import { seededRandom, type Random } from '../../src/lib/core/random';
 import { isSecure, priorKnown, trace, type Evidence } from './knowledgeTracing';
-import {
-	fieldWorld,
-	knownWorld,
-	learnerWithShare,
-	lowerFactor,
-	thirdWorld,
-	type Learner,
-	type SimulatedItem,
-	type World
-} from './worlds';
+import { lowerFactor } from './lowerFactor';
+import { dueBy, FIRST, places, practice, sitDiagnostic, skills, toField, type Given } from './sittings';
+import { fieldWorld, knownWorld, learnerWithShare, thirdWorld, type World } from './worlds';
 
 const STUDENTS = Number(process.argv[2] ?? 300);
 /** Students of a world in whose answers constants are found, others than those that are judged. */
 const LEARNED_FROM = 150;
 const GRADES = [2, 3, 4, 5, 6, 7];
-const framework = shippedFramework();
-const skills = framework.skills.map((skill) => ({
-	code: skill.code,
-	domain: skill.domain,
-	grade: skill.grade,
-	term: skill.term,
-	difficulty: expectedTheta(skill),
-	prerequisites: framework.edges.filter((edge) => edge.skill === skill.code).map((edge) => edge.prerequisite)
-}));
-const places = skills.map((_, k) => k);
 const field = skillField(skills);
 const factor = lowerFactor(field.covariance);
 const edges = places.flatMap((skill) =>
@@ -53,69 +34,6 @@ const edges = places.flatMap((skill) =>
 const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const line = (name: string, value: string) => console.log(`${name.padEnd(66)} ${value}`);
 const percent = (value: number) => `${(100 * value).toFixed(0)}%`;
-const FIRST = '2026-09-14';
-
-interface Given {
-	skill: number;
-	item: SimulatedItem;
-	correct: boolean;
-	day: number;
-	isPractice: boolean;
-	sitting: number;
-}
-
-/** A typed question of a skill: of one of four families, a little easier or harder than usual. */
-function drawItem(skill: number, random: Random): SimulatedItem {
-	return {
-		discrimination: 1.2,
-		difficulty: skills[skill].difficulty + 0.25 * random.normal(),
-		guessing: 0.02,
-		family: 4 * skill + random.integer(0, 3)
-	};
-}
-
-/** Skills that are due by a grade and its second term. */
-const dueBy = (middle: number) => places.filter((k) => skills[k].difficulty <= middle + 1e-9);
-
-/** A diagnostic: questions near the grade, as many of each domain. */
-function sitDiagnostic(learner: Learner, middle: number, random: Random): Given[] {
-	const near = places.filter((k) => Math.abs(skills[k].difficulty - middle + 0.5) <= 1.4);
-	const byDomain = [...new Set(near.map((k) => skills[k].domain))].map((domain) =>
-		random.shuffle(near.filter((k) => skills[k].domain === domain))
-	);
-	const asked: Given[] = [];
-	for (let n = 0; asked.length < 36; n++) {
-		const own = byDomain[n % byDomain.length];
-		const skill = own[Math.floor(n / byDomain.length) % own.length];
-		const item = drawItem(skill, random);
-		asked.push({ skill, item, correct: learner.answer(skill, item, 0, false), day: 0, isPractice: false, sitting: 0 });
-	}
-	return asked;
-}
-
-function practice(learner: Learner, skill: number, random: Random, from: number, sitting: number): Given[] {
-	return Array.from({ length: 20 }, (_, n) => {
-		const day = from + Math.floor(n / 2);
-		const item = drawItem(skill, random);
-		return {
-			skill,
-			item,
-			correct: learner.answer(skill, item, day, true),
-			day,
-			isPractice: true,
-			sitting: sitting + day
-		};
-	});
-}
-
-const toField = (given: Given[]): FieldAnswer[] =>
-	given.map(({ skill, item, correct, day }) => ({
-		skill: skills[skill].code,
-		item,
-		correct,
-		on: addDays(FIRST, day)
-	}));
-
 /** The chance that each skill is mastered, by a field. */
 function byField(given: Given[], middle: number, by = field): number[] {
 	const { mean: levels, standardError } = estimateField(by, toField(given), { mean: middle });

@@ -4,6 +4,7 @@ import { invertSymmetric, probabilityCorrect, type ItemParameters } from '../../
 import { seededRandom, type Random } from '../../src/lib/core/random';
 import { Learner as TaughtLearner, LEARNING } from '../../demo/learner';
 import { guess, SLIP } from './knowledgeTracing';
+import { lowerFactor } from './lowerFactor';
 
 /** A question of a skill: its parameters, and the kind of question that its family is. */
 export interface SimulatedItem extends ItemParameters {
@@ -147,18 +148,6 @@ export function learnerWithShare(
 	}
 	setShare(share);
 	return { learner: fieldLearner(field.skills, levels, random), setShare };
-}
-
-/** Lower Cholesky factor of a covariance. */
-export function lowerFactor(covariance: Float64Array[]): Float64Array[] {
-	const factor = covariance.map((row) => Float64Array.from(row));
-	for (let k = 0; k < factor.length; k++)
-		for (let j = 0; j <= k; j++) {
-			let sum = covariance[k][j];
-			for (let i = 0; i < j; i++) sum -= factor[k][i] * factor[j][i];
-			factor[k][j] = k === j ? Math.sqrt(sum) : sum / factor[j][j];
-		}
-	return factor;
 }
 
 function prerequisitePlaces(skills: FieldSkill[]): number[][] {

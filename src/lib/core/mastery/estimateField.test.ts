@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shippedFramework } from '../../../../framework/shipped';
+import { lowerFactor } from '../../../../scripts/simulate/lowerFactor';
 import { answer, four, skill, STILL } from '../../../../tests/fourSkills';
 import { addDays } from '../calendar';
 import { expectedTheta, probabilityCorrect } from '../measurement';
@@ -9,20 +10,9 @@ import type { FieldAnswer } from './changes';
 import { estimateField } from './estimateField';
 import { FIELD_CONSTANTS, skillField, type SkillField } from './field';
 
-/** The lower factor of a covariance (Cholesky), written anew. */
-function factorOf(covariance: ArrayLike<number>[]): number[][] {
-	const factor = Array.from(covariance, () => Array<number>(covariance.length).fill(0));
-	for (let i = 0; i < covariance.length; i++)
-		for (let j = 0; j <= i; j++) {
-			const rest = covariance[i][j] - factor[i].slice(0, j).reduce((sum, value, k) => sum + value * factor[j][k], 0);
-			factor[i][j] = i === j ? Math.sqrt(rest) : rest / factor[j][j];
-		}
-	return factor;
-}
-
 /** Means and errors of all levels by summing over a grid in every dimension of independent parts. */
 function bruteForce(field: SkillField, answers: FieldAnswer[], mean: number) {
-	const factor = factorOf(field.covariance);
+	const factor = lowerFactor(field.covariance);
 	const size = factor.length;
 	const nodes = Array.from({ length: 21 }, (_, n) => -5 + 0.5 * n);
 	let total = 0;
@@ -34,7 +24,7 @@ function bruteForce(field: SkillField, answers: FieldAnswer[], mean: number) {
 			for (const node of nodes) visit([...free, node], weight * Math.exp(-0.5 * node * node));
 			return;
 		}
-		const levels = factor.map((row) => mean + free.reduce((sum, value, j) => sum + row[j] * value, 0));
+		const levels = Array.from(factor, (row) => mean + free.reduce((sum, value, j) => sum + row[j] * value, 0));
 		const likelihood = answers.reduce((product, { item: asked, correct }, i) => {
 			const right = probabilityCorrect(levels[places[i]], asked);
 			return product * (correct ? right : 1 - right);
@@ -105,7 +95,7 @@ describe('without changes', () => {
 });
 
 /** Solves covariance · x = right by the covariance's lower factor. */
-function solveBy(factor: number[][], right: ArrayLike<number>): number[] {
+function solveBy(factor: Float64Array[], right: ArrayLike<number>): number[] {
 	const size = factor.length;
 	const x = Array.from(right);
 	for (let i = 0; i < size; i++) {
@@ -129,7 +119,7 @@ function sampleLevels(field: SkillField, answers: FieldAnswer[], mean: number, s
 	const walked = [...new Set(answers.map(({ skill: code }) => field.placeOf.get(code)!))];
 	const size = walked.length;
 	const places = answers.map(({ skill: code }) => walked.indexOf(field.placeOf.get(code)!));
-	const factor = factorOf(walked.map((k) => walked.map((other) => field.covariance[k][other])));
+	const factor = lowerFactor(walked.map((k) => walked.map((other) => field.covariance[k][other])));
 	const other = new Float64Array(size);
 	const free = new Float64Array(size);
 	const draw = (to: Float64Array) => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedFramework } from '../../../../framework/shipped';
+import { lowerFactor } from '../../../../scripts/simulate/lowerFactor';
 import { addDays } from '../calendar';
 import { expectedTheta, probabilityCorrect } from '../measurement';
 import { seededRandom } from '../random';
@@ -20,13 +21,7 @@ const skills = framework.skills
 function students(count: number, constants: FieldConstants, seed: number): KnownStudent[] {
 	const random = seededRandom(seed);
 	const { covariance } = skillField(skills, { ...constants, general: 0, domain: 0 });
-	const factor = covariance.map((row) => Float64Array.from(row));
-	for (let i = 0; i < factor.length; i++)
-		for (let j = 0; j <= i; j++) {
-			let rest = covariance[i][j];
-			for (let k = 0; k < j; k++) rest -= factor[i][k] * factor[j][k];
-			factor[i][j] = i === j ? Math.sqrt(rest) : rest / factor[j][j];
-		}
+	const factor = lowerFactor(covariance);
 	const mean = expectedTheta({ grade: 4, term: 1 });
 	return Array.from({ length: count }, () => {
 		const general = constants.above + Math.sqrt(constants.general) * random.normal();

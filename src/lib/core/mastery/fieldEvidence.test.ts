@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { lowerFactor } from '../../../../scripts/simulate/lowerFactor';
 import { answer, four, STILL } from '../../../../tests/fourSkills';
 import { addDays } from '../calendar';
 import { probabilityCorrect } from '../measurement';
@@ -13,18 +14,12 @@ const code = fc.constantFrom('A', 'B', 'C', 'D');
 function bySumming(field: SkillField, answers: FieldAnswer[], mean: number): number {
 	const nodes = Array.from({ length: 25 }, (_, n) => -4.8 + 0.4 * n);
 	const size = field.skills.length;
-	const factor = field.covariance.map(() => Array<number>(size).fill(0));
-	for (let i = 0; i < size; i++)
-		for (let j = 0; j <= i; j++) {
-			let rest = field.covariance[i][j];
-			for (let k = 0; k < j; k++) rest -= factor[i][k] * factor[j][k];
-			factor[i][j] = i === j ? Math.sqrt(rest) : rest / factor[j][j];
-		}
+	const factor = lowerFactor(field.covariance);
 	let [sum, all] = [0, 0];
 	for (let n = 0; n < nodes.length ** size; n++) {
 		const free = Array.from({ length: size }, (_, k) => nodes[Math.floor(n / nodes.length ** k) % nodes.length]);
 		const weight = Math.exp(-0.5 * free.reduce((total, value) => total + value * value, 0));
-		const levels = factor.map((row) => mean + row.reduce((total, value, j) => total + value * free[j], 0));
+		const levels = Array.from(factor, (row) => mean + row.reduce((total, value, j) => total + value * free[j], 0));
 		all += weight;
 		sum += answers.reduce((product, { skill, item, correct }) => {
 			const right = probabilityCorrect(levels[field.placeOf.get(skill)!], item);
