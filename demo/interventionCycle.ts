@@ -23,6 +23,8 @@ const EARLY_WEEKS = 2;
 const TAUGHT_A_SESSION = 3;
 /** The cycle's weeks up to the demo's today. */
 const WEEKS = 5;
+/** The week of the demo's today, counted from the first probes. */
+const LAST_WEEK = EARLY_WEEKS + WEEKS - 1;
 
 interface DemoGroup {
 	id: number;
@@ -172,35 +174,13 @@ export async function liveCycle(
 		student.hidden.learning = 0;
 	}
 
-	const attendance: Record<string, unknown>[] = [];
+	const lived = { year, today, stories, plans, attendance: [] as Record<string, unknown>[] };
 	for (let week = 0; week < EARLY_WEEKS + WEEKS; week++) {
 		const monday = addDays(probesFrom, 7 * week);
-		const inCycle = week >= EARLY_WEEKS;
 		for (const group of groups) {
-			for (const student of group.students) {
-				const story = stories.get(student.id);
-				const skips = !story && student.draw.chance(week === EARLY_WEEKS + WEEKS - 1 ? 0.55 : 0.05);
-				if (skips) continue;
-				const plan = plans.get(student.id)!;
-				log.sit(student, {
-					kind: 'probe',
-					origin: { plan_id: plan, week: week + 1 },
-					items: itemsForSkill(group.skill.code, PROBE_ITEMS, probeSeed(plan, week + 1)),
-					from: atHour(addDays(monday, 1), 10),
-					right: story?.probes[week]
-				});
-			}
-			if (!inCycle) continue;
-			for (let day = monday; day < addDays(monday, 7) && day < today; day = addDays(day, 1)) {
-				if (!group.slot.days.includes(weekday(day))) continue;
-				for (const student of group.students) {
-					const present = student.draw.chance(stories.get(student.id)?.attends ?? 0.92);
-					attendance.push({ group_id: group.id, student_id: student.id, on_date: day, present });
-					if (!present) continue;
-					for (let n = 0; n < TAUGHT_A_SESSION; n++)
-						simulateLearning(student.draw, student.hidden, group.skill.code, daysBetween(year.startsOn, day));
-				}
-			}
+			takeProbes(group, week, monday, lived, log);
+			if (week < EARLY_WEEKS) continue;
+			meet(group, monday, lived);
 			practice.assign({
 				skillCode: group.skill.code,
 				itemCount: week % 2 ? 10 : 5,
@@ -209,11 +189,11 @@ export async function liveCycle(
 				createdBy: group.slot.staffId,
 				groupId: group.id,
 				students: group.students,
-				finishes: (_, i) => (week < EARLY_WEEKS + WEEKS - 1 || i === 0 ? 'done' : i === 1 ? 'half' : 'not')
+				finishes: (_, i) => (week < LAST_WEEK || i === 0 ? 'done' : i === 1 ? 'half' : 'not')
 			});
 		}
 	}
-	await fill(database, 'attendance', attendance);
+	await fill(database, 'attendance', lived.attendance);
 	await fill(
 		database,
 		'review',
@@ -223,6 +203,52 @@ export async function liveCycle(
 			due_on: stories.has(student.id) || i % 9 === 4 ? today : addDays(year.cycleEnd, -4 + (i % 3))
 		}))
 	);
+}
+
+/** The cycle as it is being lived. */
+interface Lived {
+	year: DemoYear;
+	today: SchoolDate;
+	stories: Map<number, Story>;
+	/** Probe plan by student. */
+	plans: Map<number, number>;
+	attendance: Record<string, unknown>[];
+}
+
+/** The probes of a group in a week; some students miss theirs, more of them in the last week, which is not over. */
+function takeProbes(
+	group: DemoGroup,
+	week: number,
+	monday: SchoolDate,
+	{ stories, plans }: Lived,
+	log: AnswerLog
+): void {
+	for (const student of group.students) {
+		const story = stories.get(student.id);
+		if (!story && student.draw.chance(week === LAST_WEEK ? 0.55 : 0.05)) continue;
+		const plan = plans.get(student.id)!;
+		log.sit(student, {
+			kind: 'probe',
+			origin: { plan_id: plan, week: week + 1 },
+			items: itemsForSkill(group.skill.code, PROBE_ITEMS, probeSeed(plan, week + 1)),
+			from: atHour(addDays(monday, 1), 10),
+			right: story?.probes[week]
+		});
+	}
+}
+
+/** The sessions of a group in a week, up to today: who was there, and what they learned. */
+function meet(group: DemoGroup, monday: SchoolDate, { year, today, stories, attendance }: Lived): void {
+	for (let day = monday; day < addDays(monday, 7) && day < today; day = addDays(day, 1)) {
+		if (!group.slot.days.includes(weekday(day))) continue;
+		for (const student of group.students) {
+			const present = student.draw.chance(stories.get(student.id)?.attends ?? 0.92);
+			attendance.push({ group_id: group.id, student_id: student.id, on_date: day, present });
+			if (!present) continue;
+			for (let n = 0; n < TAUGHT_A_SESSION; n++)
+				simulateLearning(student.draw, student.hidden, group.skill.code, daysBetween(year.startsOn, day));
+		}
+	}
 }
 
 /** Gives the stories to students of different tier 2 groups. */

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { fullName } from '$lib/core/words';
 	import { tick } from 'svelte';
 	import { tinykeys } from 'tinykeys';
 	import { goto } from '$app/navigation';
@@ -10,11 +9,11 @@
 	import NeedleSheet from '$lib/ui/glyphs/NeedleSheet.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import CycleRibbon from '$lib/ui/shell/CycleRibbon.svelte';
-	import Dialog from '$lib/ui/shell/Dialog.svelte';
-	import LetIn from '$lib/ui/shell/LetIn.svelte';
 	import Peek from '$lib/ui/shell/Peek.svelte';
 	import { legState } from '$lib/ui/shell/legState.svelte';
+	import LockedOut from '$lib/ui/shell/LockedOut.svelte';
 	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
+	import Shortcuts from '$lib/ui/shell/Shortcuts.svelte';
 	import TopSearch from '$lib/ui/shell/TopSearch.svelte';
 
 	let { data, children } = $props();
@@ -101,45 +100,13 @@
 
 <main id="work" tabindex="-1" class:beside={data.peek}>
 	{#if data.locked.length && page.url.pathname !== '/students/locked'}
-		<aside class="locked no-print" aria-label="Students who are locked out">
-			<span>
-				Locked out after too many wrong PINs: {data.locked
-					.slice(0, 3)
-					.map((student) => `${fullName(student)} (${student.className})`)
-					.join(', ')}{#if data.locked.length > 3}, <a href="/students/locked">{data.locked.length - 3} more</a>{/if}
-			</span>
-			<LetIn students={data.locked} />
-		</aside>
+		<LockedOut students={data.locked} />
 	{/if}
 	{@render children()}
 </main>
 {#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
 
-{#if helpOpen}
-	<Dialog title="Keyboard shortcuts" onclose={() => (helpOpen = false)}>
-		<table>
-			<tbody>
-				<tr><th scope="row"><kbd>J</kbd> <kbd>K</kbd></th><td>Next and previous student; the panel follows</td></tr>
-				<tr><th scope="row"><kbd>/</kbd></th><td>Find a student or a skill</td></tr>
-				<tr
-					><th scope="row"><kbd>G</kbd> then <kbd>1</kbd>…<kbd>6</kbd></th><td>Go to a leg, keeping who is looked at</td
-					></tr
-				>
-				<tr
-					><th scope="row"><kbd>←</kbd> <kbd>↑</kbd> <kbd>→</kbd> <kbd>↓</kbd></th><td
-						>Move on the needle map; <kbd>Enter</kbd> shows the answers, <kbd>Space</kbd> selects the student</td
-					></tr
-				>
-				<tr
-					><th scope="row"><kbd>Space</kbd></th><td
-						>Pick up a student on the group board; <kbd>Tab</kbd> carries to the next group, <kbd>Space</kbd> drops</td
-					></tr
-				>
-				<tr><th scope="row"><kbd>?</kbd></th><td>This list</td></tr>
-			</tbody>
-		</table>
-	</Dialog>
-{/if}
+{#if helpOpen}<Shortcuts onclose={() => (helpOpen = false)} />{/if}
 
 <style>
 	.skip {
@@ -197,17 +164,6 @@
 		color: var(--ink);
 		text-underline-offset: 3px;
 	}
-	.locked {
-		display: flex;
-		align-items: center;
-		gap: 12px;
-		width: fit-content;
-		margin-bottom: 12px;
-		padding: 6px 12px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-	}
 	.moving {
 		height: 2px;
 		background: var(--verdigris);
@@ -258,11 +214,5 @@
 			--beside: 0px;
 			margin-right: 0;
 		}
-	}
-	kbd {
-		font: inherit;
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-		padding: 0 5px;
 	}
 </style>

@@ -78,8 +78,6 @@ const NOTHING = '–';
 export function reportText(facts: ReportFacts, { window, earlier, audience, longer }: ReportOptions): ReportText {
 	const isStaff = audience === 'staff';
 	const overall = facts.scores[0];
-	const before = facts.before[0];
-	const round = (value: number) => Math.round(value);
 	const listed = (names: string[]) =>
 		(longer || names.length <= SHORT
 			? names.join(', ')
@@ -101,28 +99,7 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 				: isStaff
 					? `± ${round(overall.error)} (one standard error); cut score ${facts.cut}`
 					: `give or take ${round(overall.error)}`,
-			sentences: [
-				overall && facts.cut !== null && sayBand(benchmarkBand(overall.points, overall.error, facts.cut), audience),
-				overall &&
-					before &&
-					earlier &&
-					sayChange(
-						{
-							points: overall.points - before.points,
-							reliable: reliableChange(
-								{ score: before.points, standardError: before.error },
-								{ score: overall.points, standardError: overall.error }
-							).reliable
-						},
-						earlier.name,
-						audience
-					),
-				facts.percentile?.of === 'school' && sayPercentile(facts.percentile.value, 'of the grade at this school'),
-				isStaff &&
-					facts.percentile?.of === 'shipped norms' &&
-					`${sayPercentile(facts.percentile.value, `students of grade ${facts.grade} in that week of the year`)} The norms are made up.`,
-				isStaff && facts.notYet?.said && `Said “${NOT_YET}” to ${facts.notYet.said} of ${facts.notYet.of} questions.`
-			].filter((sentence): sentence is string => Boolean(sentence))
+			sentences: overallSentences(facts, { earlier, audience })
 		},
 		headings: {
 			domain: 'Domain',
@@ -149,9 +126,34 @@ export function reportText(facts: ReportFacts, { window, earlier, audience, long
 		axis: axisOf(facts),
 		cut: facts.cut,
 		foot: isStaff
-			? 'The dashed line is the cut score of the grade. Secure and gap rest on at least two answers on a skill; ready next follows from them and, where there are none, from the score of the domain.'
+			? 'The dashed line is the cut score of the grade. Secure and gap rest on at least two answers on a skill; ready next follows from them and, where there are none, from the answers on the skills around it.'
 			: 'The dashed line is what we look for at this time of the year. A score from one day is never exact: the bar shows how far it can be off. Please ask us about anything on this page.'
 	};
+}
+
+const round = (points: number) => Math.round(points);
+
+/** What is said of the score overall: its band, its change, its place among others, and what was not tried. */
+function overallSentences(facts: ReportFacts, { earlier, audience }: Pick<ReportOptions, 'earlier' | 'audience'>) {
+	const { cut, grade, percentile, notYet } = facts;
+	const [overall, before] = [facts.scores[0], facts.before[0]];
+	const sentences: string[] = [];
+	if (overall && cut !== null) sentences.push(sayBand(benchmarkBand(overall.points, overall.error, cut), audience));
+	if (overall && before && earlier) {
+		const { reliable } = reliableChange(
+			{ score: before.points, standardError: before.error },
+			{ score: overall.points, standardError: overall.error }
+		);
+		sentences.push(sayChange({ points: overall.points - before.points, reliable }, earlier.name, audience));
+	}
+	if (percentile?.of === 'school') sentences.push(sayPercentile(percentile.value, 'of the grade at this school'));
+	if (audience === 'family') return sentences;
+	if (percentile?.of === 'shipped norms') {
+		const among = `students of grade ${grade} in that week of the year`;
+		sentences.push(`${sayPercentile(percentile.value, among)} The norms are made up.`);
+	}
+	if (notYet?.said) sentences.push(`Said “${NOT_YET}” to ${notYet.said} of ${notYet.of} questions.`);
+	return sentences;
 }
 
 /** An axis in tens of points that holds every score with its error, and the line. */

@@ -37,25 +37,12 @@ export async function progressionPage(
 	const graph = await skillGraph(database, school.id, skills);
 	const own = skills.filter(({ domainId }) => domainId === domain.id);
 	const part = own.map(({ id }) => id);
-	const byPlace = new Map<string, RosterStudent[]>();
-	for (const student of students) {
-		const key = placeKey(placeIn(part, (skill) => cells.of(student.id, skill)));
-		byPlace.set(key, [...(byPlace.get(key) ?? []), student]);
-	}
-	const named = new Map(
-		[...byPlace].map(
-			([key, here]) =>
-				[key, here.slice(0, key === open ? MOST_NAMED : students.length <= ALL_NAMED ? ALL_NAMED : NAMED)] as const
-		)
-	);
-	const shown = [...named.values()].flat().map(({ id }) => id);
-	const scores = window ? await windowScores(database, window.id, shown) : null;
-	const scoreOf = (id: number) => {
-		const score = scores?.get(id)?.find(({ domainId }) => domainId === domain.id);
-		return score ? sayScore(score.theta) : null;
-	};
+	const places = byPlace(students, (student) => placeKey(placeIn(part, (skill) => cells.of(student.id, skill))));
+	const most = (key: string) => (key === open ? MOST_NAMED : students.length <= ALL_NAMED ? ALL_NAMED : NAMED);
+	const named = new Map([...places].map(([key, here]) => [key, here.slice(0, most(key))]));
+	const scoreOf = await scoresIn(database, domain, window, [...named.values()].flat());
 	const at = (key: string): Here => ({
-		ids: (byPlace.get(key) ?? []).map(({ id }) => id),
+		ids: (places.get(key) ?? []).map(({ id }) => id),
 		students: (named.get(key) ?? []).map((student) => ({
 			id: student.id,
 			name: fullName(student),
@@ -96,6 +83,32 @@ export async function progressionPage(
 		before: at('before'),
 		beyond: at('beyond'),
 		open
+	};
+}
+
+function byPlace(students: RosterStudent[], placeOf: (student: RosterStudent) => string): Map<string, RosterStudent[]> {
+	const places = new Map<string, RosterStudent[]>();
+	for (const student of students) {
+		const key = placeOf(student);
+		const here = places.get(key);
+		if (here) here.push(student);
+		else places.set(key, [student]);
+	}
+	return places;
+}
+
+/** Scores of students in a domain, in words; null where a student has none. */
+async function scoresIn(
+	database: Database,
+	domain: Domain,
+	window: ScreeningWindow | null,
+	students: RosterStudent[]
+): Promise<(student: number) => string | null> {
+	const ids = students.map(({ id }) => id);
+	const scores = window ? await windowScores(database, window.id, ids) : null;
+	return (student) => {
+		const score = scores?.get(student)?.find(({ domainId }) => domainId === domain.id);
+		return score ? sayScore(score.theta) : null;
 	};
 }
 

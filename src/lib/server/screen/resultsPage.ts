@@ -75,10 +75,18 @@ export async function briefRows(
 /** As many classes as stand one below the other; of more, each grade's are seen once it is opened. */
 const MOST_CLASSES = 20;
 
-/** Grades and classes of some rows, in their order, each with its rows; grades only where there are several. */
-function parts(rows: ScreenRow[]): { key: string; label: string; isGrade: boolean; members: ScreenRow[] }[] {
+/** A grade or a class with its rows. */
+interface Part {
+	key: string;
+	label: string;
+	isGrade: boolean;
+	members: ScreenRow[];
+}
+
+/** Grades and classes of some rows, in their order; grades only where there are several. */
+function parts(rows: ScreenRow[]): Part[] {
 	const byGrade = new Set(rows.map(({ grade }) => grade)).size > 1;
-	const found = new Map<string, { key: string; label: string; isGrade: boolean; members: ScreenRow[] }>();
+	const found = new Map<string, Part>();
 	const add = (key: string, label: string, isGrade: boolean, row: ScreenRow) => {
 		const part = found.get(key) ?? { key, label, isGrade, members: [] };
 		part.members.push(row);
@@ -92,6 +100,19 @@ function parts(rows: ScreenRow[]): { key: string; label: string; isGrade: boolea
 	return byGrade && all.filter(({ isGrade }) => !isGrade).length > MOST_CLASSES
 		? all.filter(({ isGrade }) => isGrade)
 		: all;
+}
+
+/** What is shown of a part; its cut only where all its students have the same. */
+function summarizePart({ members, ...part }: Part, measure: number) {
+	const scored = members.flatMap((row) => scoredStudent(row, measure) ?? []);
+	const cuts = new Set(members.map(({ cut }) => cut));
+	return {
+		...part,
+		size: members.length,
+		cut: cuts.size === 1 ? members[0].cut : null,
+		scores: scored.map(({ score }) => Math.round(score * 10) / 10),
+		...summarizeScores(scored)
+	};
 }
 
 /** The results of a window as the address asks for them: all that is counted, the order of the rows, and the first of them. */
@@ -132,20 +153,7 @@ export async function resultsPage(
 		filter: { ...filter, roster },
 		statuses: countBy(rows, ({ status }) => status),
 		axis: pointsAxis(rows, measure),
-		parts:
-			classes > 1
-				? parts(rows).map(({ members, ...part }) => {
-						const scored = members.flatMap((row) => scoredStudent(row, measure) ?? []);
-						const cuts = new Set(members.map(({ cut }) => cut));
-						return {
-							...part,
-							size: members.length,
-							cut: cuts.size === 1 ? members[0].cut : null,
-							scores: scored.map(({ score }) => Math.round(score * 10) / 10),
-							...summarizeScores(scored)
-						};
-					})
-				: [],
+		parts: classes > 1 ? parts(rows).map((part) => summarizePart(part, measure)) : [],
 		attributes: attributes.map(({ name: of, choices }) => ({
 			name: of,
 			choices: choices.map((choice) => ({ ...choice, key: `${of}${IS}${choice.value}` }))

@@ -1,17 +1,14 @@
 <script lang="ts">
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
-	import type { Cell } from '$lib/core/mastery';
-	import Needle from '$lib/ui/glyphs/Needle.svelte';
-	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
 	import { BOX } from '$lib/ui/progression/layOutColumns';
 	import ProgressionDrawing from '$lib/ui/progression/ProgressionDrawing.svelte';
+	import StudentsHere, { hasMore, LINE } from '$lib/ui/progression/StudentsHere.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
-	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
+	import { keepingScope, setState } from '$lib/ui/shell/address';
 
 	let { data } = $props();
-	type Named = (typeof data.before.students)[number];
 
 	const RESTS = {
 		before: 'Something in another domain comes first',
@@ -28,16 +25,13 @@
 		return data.columns.slice(Math.max(0, used[0] - 1), used[used.length - 1] + 2);
 	});
 	const hereAt = (skill: number) => skillOf.get(skill)!.here;
-	/** Pixels of a student's line in a box, and below the last. */
-	const [LINE, FOOT] = [26, 8];
+	/** Pixels below the last student's line in a box. */
+	const FOOT = 8;
 	const boxHeight = (skill: number) => {
-		const { ids, students } = hereAt(skill);
-		const lines = students.length + (hasMore(skill, ids, students) ? 1 : 0);
+		const { here } = skillOf.get(skill)!;
+		const lines = here.students.length + (hasMore(here, skill, data.open) ? 1 : 0);
 		return BOX.head + (lines ? lines * LINE + FOOT : 0);
 	};
-	/** Whether there is a line that leads to more of those who stand at a place, or back to fewer. */
-	const hasMore = (place: number | string, ids: number[], shown: unknown[]) =>
-		ids.length > shown.length || data.open === String(place);
 
 	/** The skill that each student stands at; null for those who stand at none. */
 	const placeOf = $derived(
@@ -63,31 +57,6 @@
 </script>
 
 <svelte:head><title>Progression · Orderly Compass</title></svelte:head>
-
-{#snippet student(one: Named, state?: Pick<Cell, 'standing' | 'inferred' | 'isSure'>)}
-	<li class:current={one.id === studentId} data-student={one.id}>
-		<input type="checkbox" value={one.id} bind:group={chosen} aria-label="Select {one.name}" />
-		<a href={withState({ student: one.id })} title="{one.name}, {one.className}, {one.score ?? 'no score'}"
-			>{one.name}</a
-		>
-		<span class="glyphs"
-			>{#if state}<Needle
-					state={state.standing}
-					inferred={state.inferred}
-					quiet={!state.isSure}
-					size={16}
-				/>{/if}<TierBars tier={one.tier} inColumn /></span
-		>
-	</li>
-{/snippet}
-{#snippet more(place: string, ids: number[], shown: unknown[])}
-	{#if hasMore(place, ids, shown)}<li class="more">
-			{#if data.open === place}<a href={withState({ open: null })}>fewer names</a>
-				{#if ids.length > shown.length}<span class="soft">and {ids.length - shown.length} more: narrow the scope</span
-					>{/if}
-			{:else}<a href={withState({ open: place })}>and {ids.length - shown.length} more</a>{/if}
-		</li>{/if}
-{/snippet}
 
 <GapViews />
 <div class="page-head">
@@ -130,7 +99,7 @@
 	<ProgressionDrawing label="Progression of {data.domain.name}" {columns} edges={data.edges} heightOf={boxHeight}>
 		{#snippet box(id)}
 			{@const skill = skillOf.get(id)!}
-			{@const { ids, students } = skill.here}
+			{@const { ids } = skill.here}
 			<h2>
 				<a href={keepingScope(`/library/${encodeURIComponent(skill.code)}`)} title="{skill.code} · {skill.shortName}"
 					>{skill.shortName}</a
@@ -144,21 +113,22 @@
 						>{/if}</span
 				>
 			</h2>
-			{#if ids.length}<ul aria-label={skill.shortName}>
-					{#each students as one (one.id)}{@render student(one, one)}{/each}
-					{@render more(String(id), ids, students)}
-				</ul>{/if}
+			<StudentsHere here={skill.here} place={id} open={data.open} label={skill.shortName} {studentId} bind:chosen />
 		{/snippet}
 	</ProgressionDrawing>
 	{#each ['before', 'beyond'] as const as place (place)}
-		{@const { ids, students } = data[place]}
-		{#if ids.length}
-			<section class="rest">
-				<h2>{RESTS[place]}: {ids.length}</h2>
-				<ul>
-					{#each students as one (one.id)}{@render student(one)}{/each}
-					{@render more(place, ids, students)}
-				</ul>
+		{#if data[place].ids.length}
+			<section>
+				<h2>{RESTS[place]}: {data[place].ids.length}</h2>
+				<StudentsHere
+					here={data[place]}
+					{place}
+					open={data.open}
+					label={RESTS[place]}
+					inColumns
+					{studentId}
+					bind:chosen
+				/>
 			</section>
 		{/if}
 	{/each}
@@ -217,45 +187,5 @@
 		min-height: 0;
 		padding: 0 4px;
 		font-size: 0.8rem;
-	}
-	ul {
-		list-style: none;
-		margin: 0;
-		padding: 0 6px;
-	}
-	li {
-		display: flex;
-		align-items: center;
-		gap: 6px;
-		height: 26px; /* LINE */
-		border-top: 1px solid var(--rule);
-	}
-	li.current {
-		background: var(--verdigris-wash);
-	}
-	li a {
-		flex: 1;
-		min-width: 0;
-		color: var(--ink);
-		text-decoration: none;
-		white-space: nowrap;
-		overflow: hidden;
-		text-overflow: ellipsis;
-	}
-	li.more a {
-		flex: none;
-		color: var(--verdigris);
-		font-size: 0.9rem;
-		text-decoration: underline;
-	}
-	.glyphs {
-		display: flex;
-		gap: 4px;
-		align-items: center;
-	}
-	.rest ul {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
-		gap: 0 16px;
 	}
 </style>

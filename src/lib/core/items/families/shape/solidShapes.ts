@@ -12,6 +12,24 @@ const solids: Record<Solid, { faces: number; edges: number; corners: number; tel
 	'triangular prism': { faces: 5, edges: 9, corners: 6, tells: 'two triangles and three rectangles' }
 };
 
+/** Patterns of six squares, and whether they fold into a cube. */
+const patterns: { rows: string[]; folds: boolean }[] = [
+	{ rows: ['.#..', '####', '.#..'], folds: true },
+	{ rows: ['#...', '####', '...#'], folds: true },
+	{ rows: ['##..', '.##.', '..##'], folds: true },
+	{ rows: ['###', '###'], folds: false },
+	{ rows: ['####', '##..'], folds: false },
+	{ rows: ['.#.', '###', '.#.', '.#.'], folds: true },
+	{ rows: ['##', '##', '#.', '#.'], folds: false },
+	{ rows: ['..#.', '####', '#...'], folds: true },
+	{ rows: ['###..', '..###'], folds: true },
+	{ rows: ['#...', '##..', '.###'], folds: false }
+];
+
+/** Places of the squares of a pattern, row by row. */
+const squaresOf = (rows: string[]): [number, number][] =>
+	rows.flatMap((row, y) => [...row].flatMap((mark, x): [number, number][] => (mark === '#' ? [[x, y]] : [])));
+
 export const solidShapes: ItemFamily[] = [
 	family('S21', 'name-solid', ({ random, turning }) => {
 		const names = Object.keys(solids) as Solid[];
@@ -64,101 +82,18 @@ export const solidShapes: ItemFamily[] = [
 		});
 	}),
 	family('S63', 'net-of-solid', ({ random, turning }) => {
-		const cells: [number, number][][] = [
-			[
-				[1, 0],
-				[0, 1],
-				[1, 1],
-				[2, 1],
-				[3, 1],
-				[1, 2]
-			],
-			[
-				[0, 0],
-				[0, 1],
-				[1, 1],
-				[2, 1],
-				[3, 1],
-				[3, 2]
-			],
-			[
-				[0, 0],
-				[1, 0],
-				[1, 1],
-				[2, 1],
-				[2, 2],
-				[3, 2]
-			],
-			[
-				[0, 0],
-				[1, 0],
-				[2, 0],
-				[0, 1],
-				[1, 1],
-				[2, 1]
-			],
-			[
-				[0, 0],
-				[1, 0],
-				[2, 0],
-				[3, 0],
-				[0, 1],
-				[1, 1]
-			],
-			[
-				[1, 0],
-				[0, 1],
-				[1, 1],
-				[2, 1],
-				[1, 2],
-				[1, 3]
-			],
-			[
-				[0, 0],
-				[1, 0],
-				[0, 1],
-				[1, 1],
-				[0, 2],
-				[0, 3]
-			],
-			[
-				[2, 0],
-				[0, 1],
-				[1, 1],
-				[2, 1],
-				[3, 1],
-				[0, 2]
-			],
-			[
-				[0, 0],
-				[1, 0],
-				[2, 0],
-				[2, 1],
-				[3, 1],
-				[4, 1]
-			],
-			[
-				[0, 0],
-				[0, 1],
-				[1, 1],
-				[1, 2],
-				[2, 2],
-				[3, 2]
-			]
-		];
-		const folds = [true, true, true, false, false, true, false, true, true, false];
-		const i = turning(0, 9);
+		const { rows, folds } = patterns[turning(0, 9)];
 		return choiceItem(random, {
 			stem: 'Can this flat pattern of squares be folded into a cube?',
-			figure: { kind: 'net', cells: cells[i], triangles: false },
-			right: folds[i] ? 'Yes, it makes a cube' : 'No, two squares would cover each other',
+			figure: { kind: 'net', cells: squaresOf(rows), triangles: false },
+			right: folds ? 'Yes, it makes a cube' : 'No, two squares would cover each other',
 			wrong: [
-				[folds[i] ? 'No, two squares would cover each other' : 'Yes, it makes a cube', 'netBySquareCount'],
+				[folds ? 'No, two squares would cover each other' : 'Yes, it makes a cube', 'netBySquareCount'],
 				['No, a cube needs eight squares', 'faceEdgeCorner']
 			],
 			hint: 'Choose one square as the bottom. Fold up the squares around it in your mind.',
 			solution: [
-				folds[i]
+				folds
 					? 'Each of the six squares comes to another side of the cube.'
 					: 'Where four squares meet in a block or too many lie in a row, two come to the same side.'
 			]
