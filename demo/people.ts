@@ -74,9 +74,13 @@ export async function writePeople(
 			school_id: SCHOOL_ID,
 			name,
 			grade: gradeOfClass(i + 1),
-			code: classCodeOf(i + 1),
-			teacher_id: teacherOf(i + 1)
+			code: classCodeOf(i + 1)
 		}))
+	);
+	await fill(
+		database,
+		'class_adult',
+		classNames.map((_, i) => ({ class_id: i + 1, account_id: teacherOf(i + 1), from_on: yearStart }))
 	);
 	const names = drawNames(students.length);
 	await fill(

@@ -112,10 +112,15 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 		staff(20, 'specialist', 2)
 	]);
 	await fill(database, 'class', [
-		{ id: 1, school_id: 1, name: 'Avocet', grade: 4, code: 'AVO1', teacher_id: 10 },
-		{ id: 2, school_id: 1, name: 'Curlew', grade: 4, code: 'CUR2', teacher_id: 11 },
-		{ id: 3, school_id: 2, name: 'Dunlin', grade: 4, code: 'DUN3', teacher_id: null }
+		{ id: 1, school_id: 1, name: 'Avocet', grade: 4, code: 'AVO1' },
+		{ id: 2, school_id: 1, name: 'Curlew', grade: 4, code: 'CUR2' },
+		{ id: 3, school_id: 2, name: 'Dunlin', grade: 4, code: 'DUN3' }
 	]);
+	await fill(
+		database,
+		'class_adult',
+		[1, 2].map((class_id) => ({ class_id, account_id: 9 + class_id, from_on: '2026-08-20' }))
+	);
 	const classOf = (id: number) => (id === 9 ? 3 : id <= 4 ? 1 : 2);
 	const ids = [1, 2, 3, 4, 5, 6, 7, 8, 9];
 	await fill(

@@ -192,9 +192,14 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	const skills = await writeFramework(database, specialist);
 	const classes = { a: at(2, 1), b: at(2, 2) };
 	await fill(database, 'class', [
-		{ id: classes.a, school_id: schoolId, name: 'Avocet', grade: 4, code: `CODE${classes.a}`, teacher_id: at(1, 11) },
-		{ id: classes.b, school_id: schoolId, name: 'Curlew', grade: 4, code: `CODE${classes.b}`, teacher_id: at(1, 12) }
+		{ id: classes.a, school_id: schoolId, name: 'Avocet', grade: 4, code: `CODE${classes.a}` },
+		{ id: classes.b, school_id: schoolId, name: 'Curlew', grade: 4, code: `CODE${classes.b}` }
 	]);
+	await fill(
+		database,
+		'class_adult',
+		[classes.a, classes.b].map((class_id, i) => ({ class_id, account_id: at(1, 11 + i), from_on: '2026-08-20' }))
+	);
 	const students = [1, 2, 3, 4, 5, 6, 7, 8].map((n) => at(3, n));
 	await fill(
 		database,

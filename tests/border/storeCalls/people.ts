@@ -103,7 +103,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		people,
 		{
 			classList: given(({ database, me }) => people.classList(database, me.base)),
-			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist)),
+			classCodes: given(({ database, me }) => people.classCodes(database, me.staff.specialist, TODAY)),
 			studentsByNumber: checks(({ database, me, of }) =>
 				people.studentsByNumber(
 					database,

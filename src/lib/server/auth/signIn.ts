@@ -72,7 +72,7 @@ async function look(
 	database: RootDatabase,
 	subjects: [Subject, ...Subject[]],
 	judge: (counted: Counted[]) => Refusal | null,
-	find: () => Promise<{ hash: string; holder: Holder } | null>,
+	find: () => Promise<{ hash: string | null; holder: Holder } | null>,
 	secret: string,
 	trying: Trying,
 	at: Date
@@ -91,9 +91,9 @@ async function look(
 	});
 	if (refusal) return refusal;
 	const found = await find();
-	const isRight = (await matchesSecret(found?.hash ?? (await nobodysHash), secret)) && found !== null;
+	const isRight = (await matchesSecret(found?.hash ?? (await nobodysHash), secret)) && Boolean(found?.hash);
 	await endTry(database, all, isRight);
-	if (!isRight) return { refused: 'wrong' };
+	if (!isRight || !found) return { refused: 'wrong' };
 	const token = newToken();
 	const hashes = { tokenHash: tokenHash(token), heldHash: trying.held ? tokenHash(trying.held) : null };
 	await beginSignIn(database, found.holder, hashes, trying, at);

@@ -16,6 +16,7 @@ export {
 } from './store/people';
 export {
 	inClasses,
+	ownClassesOnly,
 	placeInRoster,
 	type Roster,
 	rosterSize,

@@ -70,19 +70,19 @@ export async function signInHolder(database: Database, tokenHash: Buffer, at: Da
 	const row = await database.row<HolderRow>(
 		`SELECT sign_in.last_used_at AS lastUsedAt,
 			account.id AS accountId, account.role, account.display_name AS displayName, account.school_id AS accountSchool,
-			student.id AS studentId, student.given_name AS givenName, student.grade, student.school_id AS studentSchool,
+			student.id AS studentId, student.shown_name AS givenName, student.grade, student.school_id AS studentSchool,
 			school.time_zone AS timeZone,
 			(SELECT NULLIF(MAX(COALESCE(until_on, '9999-12-31')), '9999-12-31') FROM class_membership
 				WHERE class_membership.student_id = student.id) AS leavesOn
 		FROM sign_in
-		LEFT JOIN account ON account.id = sign_in.account_id
+		LEFT JOIN account ON account.id = sign_in.account_id AND account.deactivated_at IS NULL
 		LEFT JOIN student ON student.id = sign_in.student_id
 		LEFT JOIN school ON school.id = student.school_id
 		WHERE sign_in.token_hash = ? AND sign_in.ends_at > ?
 			AND sign_in.last_used_at > IF(sign_in.account_id IS NULL, ?, ?)`,
 		[tokenHash, at, minutesBefore(at, IDLE_MINUTES.student), minutesBefore(at, IDLE_MINUTES.staff)]
 	);
-	if (!row) return null;
+	if (!row || (row.accountId === null && row.studentId === null)) return null;
 	if (row.timeZone && row.leavesOn && row.leavesOn <= schoolDateOf(at, row.timeZone)) return null;
 	if (at.getTime() - row.lastUsedAt.getTime() >= USED_STEP_MS)
 		await database.run('UPDATE sign_in SET last_used_at = ? WHERE token_hash = ? AND last_used_at < ?', [

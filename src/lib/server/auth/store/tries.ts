@@ -1,4 +1,5 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { ownClassesOnly } from '../../people';
 import type { Staff } from '../../request';
 
 /** What is counted of a subject's tries, before this one. */
@@ -105,18 +106,18 @@ export async function lockedOut(
 	staff: Staff,
 	{ failures, since, today }: { failures: number; since: Date; today: string }
 ): Promise<LockedOut[]> {
-	const ownOnly = staff.role === 'teacher' ? 'AND class.teacher_id = ?' : '';
+	const own = ownClassesOnly(staff, today, 'class.id');
 	return database.rows<LockedOut>(
-		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName, class.name AS className
+		`SELECT student.id, student.shown_name AS givenName, student.family_name AS familyName, class.name AS className
 		FROM sign_in_try
 		JOIN student ON student.id = sign_in_try.student_id
 		JOIN class_membership AS membership
 			ON membership.student_id = student.id
 			AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
 		JOIN class ON class.id = membership.class_id
-		WHERE sign_in_try.failures >= ? AND sign_in_try.since >= ? AND student.school_id = ? ${ownOnly}
-		ORDER BY class.grade, class.name, student.family_name, student.given_name`,
-		[today, today, failures, since, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+		WHERE sign_in_try.failures >= ? AND sign_in_try.since >= ? AND student.school_id = ? ${own.sql}
+		ORDER BY class.grade, class.name, student.family_name, student.shown_name`,
+		[today, today, failures, since, staff.schoolId, ...own.values]
 	);
 }
 

@@ -1,6 +1,7 @@
-import { schoolDateOf } from '../../../core/calendar';
+import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Role, Staff } from '../../request';
+import { ownClassesOnly } from './roster';
 
 /** All classes of a school, youngest first. */
 export async function classList(
@@ -11,11 +12,11 @@ export async function classList(
 }
 
 /** By what students find their classes, of those that a staff member may see. */
-export async function classCodes(database: Database, staff: Staff): Promise<Map<number, string>> {
-	const ownOnly = staff.role === 'teacher' ? 'AND teacher_id = ?' : '';
+export async function classCodes(database: Database, staff: Staff, today: SchoolDate): Promise<Map<number, string>> {
+	const own = ownClassesOnly(staff, today, 'id');
 	const rows = await database.rows<{ id: number; code: string }>(
-		`SELECT id, code FROM class WHERE school_id = ? ${ownOnly}`,
-		[staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+		`SELECT id, code FROM class WHERE school_id = ? ${own.sql}`,
+		[staff.schoolId, ...own.values]
 	);
 	return new Map(rows.map(({ id, code }) => [id, code]));
 }
@@ -39,13 +40,14 @@ interface StaffAccount {
 	schoolId: number;
 	role: Role;
 	displayName: string;
-	passwordHash: string;
+	/** Null until the person has chosen a password. */
+	passwordHash: string | null;
 }
 
 export async function accountByUserName(database: Database, userName: string): Promise<StaffAccount | null> {
 	return database.row<StaffAccount>(
 		`SELECT id, school_id AS schoolId, role, display_name AS displayName, password_hash AS passwordHash
-		FROM account WHERE user_name = ?`,
+		FROM account WHERE user_name = ? AND deactivated_at IS NULL`,
 		[userName]
 	);
 }
@@ -62,12 +64,12 @@ export async function classByCode(database: Database, code: string, at: Date) {
 	const { timeZone, ...own } = found;
 	const today = schoolDateOf(at, timeZone);
 	const students = await database.rows<{ id: number; givenName: string; familyName: string }>(
-		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName
+		`SELECT student.id, student.shown_name AS givenName, student.family_name AS familyName
 		FROM class_membership AS membership
 		JOIN student ON student.id = membership.student_id
 		WHERE membership.class_id = ? AND membership.from_on <= ?
 			AND (membership.until_on IS NULL OR membership.until_on > ?)
-		ORDER BY student.given_name, student.family_name`,
+		ORDER BY student.shown_name, student.family_name`,
 		[own.id, today, today]
 	);
 	return { ...own, students };
@@ -78,8 +80,13 @@ export async function studentPin(
 	database: Database,
 	studentId: number,
 	at: Date
-): Promise<{ pinHash: string; timeZone: string } | null> {
-	const rows = await database.rows<{ pinHash: string; timeZone: string; fromOn: string; untilOn: string | null }>(
+): Promise<{ pinHash: string | null; timeZone: string } | null> {
+	const rows = await database.rows<{
+		pinHash: string | null;
+		timeZone: string;
+		fromOn: string;
+		untilOn: string | null;
+	}>(
 		`SELECT student.pin_hash AS pinHash, school.time_zone AS timeZone, membership.from_on AS fromOn,
 			membership.until_on AS untilOn
 		FROM student
@@ -98,7 +105,9 @@ export async function studentPin(
 
 export async function staffList(database: Database, schoolId: number, roles: Role[]) {
 	return database.rows<{ id: number; displayName: string }>(
-		'SELECT id, display_name AS displayName FROM account WHERE school_id = ? AND role IN (?) ORDER BY role, display_name',
+		`SELECT id, display_name AS displayName FROM account
+		WHERE school_id = ? AND role IN (?) AND deactivated_at IS NULL
+		ORDER BY role, display_name`,
 		[schoolId, roles]
 	);
 }

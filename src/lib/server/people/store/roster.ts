@@ -4,13 +4,24 @@ import type { Staff, VisibleId } from '../../request';
 
 export interface RosterStudent {
 	id: VisibleId;
-	number: string;
+	/** Of the school; null where it gives none. */
+	number: string | null;
 	givenName: string;
 	familyName: string;
 	grade: number;
 	classId: number;
 	className: string;
 	tier: 1 | 2 | 3;
+}
+
+/** Restricts a query to classes that a class teacher is an adult of on a day; begins with AND, empty for everyone else. */
+export function ownClassesOnly(staff: Staff, today: SchoolDate, column: string): { sql: string; values: unknown[] } {
+	if (staff.role !== 'teacher') return { sql: '', values: [] };
+	return {
+		sql: `AND ${column} IN (SELECT class_id FROM class_adult
+			WHERE account_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`,
+		values: [staff.id, today, today]
+	};
 }
 
 /**
@@ -25,11 +36,12 @@ export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: 
 			sql: `EXISTS (SELECT 1 FROM student AS seen WHERE seen.id = ${column} AND seen.school_id = ?)`,
 			values: [staff.schoolId]
 		};
+	const own = ownClassesOnly(staff, today, 'own.id');
 	return {
 		sql: `EXISTS (SELECT 1 FROM class_membership AS seen JOIN class AS own ON own.id = seen.class_id
-			WHERE seen.student_id = ${column} AND own.teacher_id = ? AND own.school_id = ?
-				AND seen.from_on <= ? AND (seen.until_on IS NULL OR seen.until_on > ?))`,
-		values: [staff.id, staff.schoolId, today, today]
+			WHERE seen.student_id = ${column} AND own.school_id = ?
+				AND seen.from_on <= ? AND (seen.until_on IS NULL OR seen.until_on > ?) ${own.sql})`,
+		values: [staff.schoolId, today, today, ...own.values]
 	};
 }
 
@@ -43,14 +55,14 @@ export interface Roster {
 
 /** FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more. */
 function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
-	const ownOnly = staff.role === 'teacher';
+	const own = ownClassesOnly(staff, today, 'class.id');
 	return {
 		from: `class
 			JOIN class_membership AS membership
 				ON membership.class_id = class.id
 				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)`,
-		where: `class.school_id = ? ${ownOnly ? 'AND class.teacher_id = ?' : ''} ${narrowing?.sql ?? ''}`,
-		values: [today, today, staff.schoolId, ...(ownOnly ? [staff.id] : []), ...(narrowing?.values ?? [])]
+		where: `class.school_id = ? ${own.sql} ${narrowing?.sql ?? ''}`,
+		values: [today, today, staff.schoolId, ...own.values, ...(narrowing?.values ?? [])]
 	};
 }
 
@@ -82,14 +94,14 @@ export async function rosterSize(
 }
 
 /** Class by class. */
-const ROSTER_ORDER = 'class.grade, class.name, student.family_name, student.given_name, student.id';
+const ROSTER_ORDER = 'class.grade, class.name, student.family_name, student.shown_name, student.id';
 
 /** The students of a roster, class by class. */
 export async function rosterStudents(database: Database, roster: Roster): Promise<RosterStudent[]> {
 	const { from, where, values } = rosterRows(roster);
 	const { today } = roster;
 	return database.rows<RosterStudent>(
-		`SELECT student.id, student.number, student.given_name AS givenName, student.family_name AS familyName,
+		`SELECT student.id, student.number, student.shown_name AS givenName, student.family_name AS familyName,
 			student.grade, class.id AS classId, class.name AS className,
 			CAST(COALESCE((SELECT tier.tier FROM tier_interval AS tier
 				WHERE tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
@@ -171,9 +183,9 @@ export async function studentsNamed(
 ): Promise<{ id: VisibleId; givenName: string; familyName: string; className: string }[]> {
 	const { from, where, values } = rosterRows(roster);
 	return database.rows(
-		`SELECT student.id, student.given_name AS givenName, student.family_name AS familyName, class.name AS className
+		`SELECT student.id, student.shown_name AS givenName, student.family_name AS familyName, class.name AS className
 		FROM ${from} ${STUDENT}
-		WHERE ${where} AND LOCATE(?, CONCAT(student.given_name, ' ', student.family_name)) > 0
+		WHERE ${where} AND LOCATE(?, CONCAT(student.shown_name, ' ', student.family_name)) > 0
 		ORDER BY ${ROSTER_ORDER}
 		LIMIT ${Number(most)}`,
 		[...values, part]

@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
-import { type Roster, rosterSize, type RosterStudent, rosterStudents } from '../../people';
+import { ownClassesOnly, type Roster, rosterSize, type RosterStudent, rosterStudents } from '../../people';
 import type { Staff } from '../../request';
 
 /** Who is being looked at. `key` is its text in a URL: `school`, `caseload`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
@@ -128,11 +128,12 @@ export async function defaultScope(database: Database, staff: Staff, today: Scho
 /** Every scope the staff member can choose from the picker. */
 export async function scopeChoices(database: Database, staff: Staff, today: SchoolDate): Promise<ScopeChoice[]> {
 	const ownOnly = staff.role === 'teacher';
+	const own = ownClassesOnly(staff, today, 'id');
 	const classes = await database.rows<{ id: number; name: string; grade: number }>(
 		`SELECT id, name, grade FROM class
-		WHERE school_id = ? ${ownOnly ? 'AND teacher_id = ?' : ''}
+		WHERE school_id = ? AND (ended_on IS NULL OR ended_on > ?) ${own.sql}
 		ORDER BY grade, name`,
-		ownOnly ? [staff.schoolId, staff.id] : [staff.schoolId]
+		[staff.schoolId, today, ...own.values]
 	);
 	const groups = ownOnly
 		? []

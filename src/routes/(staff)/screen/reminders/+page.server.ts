@@ -15,7 +15,7 @@ export async function load({ locals, url }) {
 	const [waiting, classes, codes] = await Promise.all([
 		toSitByClass(database, window.id, scope.roster),
 		classList(database, school.id),
-		classCodes(database, staff)
+		classCodes(database, staff, school.today)
 	]);
 	const part = { from: numberIn(url, 'sheets'), most: AT_ONCE };
 	const all = classes.filter(({ id }) => waiting.has(id));
