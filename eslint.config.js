@@ -7,7 +7,7 @@ import svelteConfig from './svelte.config.js';
 const room = (name) => [`**/lib/${name}/**`, `$lib/${name}/**`, `$lib/${name}`, `../${name}/**`, `../../${name}/**`];
 
 const rooms =
-	'(auth|database|decide|gaps|groups|jobs|library|people|practice|reports|request|school|screen|shell|sitting|standing|track)';
+	'(auth|database|decide|gaps|groups|jobs|library|people|practice|reports|request|school|screen|setup|shell|sitting|standing|track)';
 /** A room is used by its index; what is named …Form or …Page holds actions and loads, for routes and for its like. */
 const throughIndex = [
 	{

@@ -11,13 +11,14 @@ import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool
 import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
 import { countDigitsOfBefore, keepItemsOfBefore } from '../src/lib/server/library/store/askedItems';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
+import { UNNAMED_SCHOOL } from '../src/lib/server/school/store/profile';
 import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {
 	await shipFramework(database, shippedFramework());
 	const password = randomBytes(9).toString('base64url');
-	await fill(database, 'school', [{ id: 1, name: 'Our school', time_zone: 'America/New_York' }]);
+	await fill(database, 'school', [{ id: 1, name: UNNAMED_SCHOOL, time_zone: 'America/New_York' }]);
 	await fill(database, 'account', [
 		{
 			id: 1,

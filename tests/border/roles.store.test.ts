@@ -108,6 +108,8 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		student: [one.students[0], one.students[4], other.students[0]],
 		group: [one.groups.a, one.groups.b, one.groups.mixed, other.groups.a],
 		sitting: [one.sittings.a, one.sittings.b, other.sittings.a],
+		class: [one.classes.a, one.classes.b, other.classes.a],
+		token: ['nobody'],
 		code: [skills[0].code],
 		kind: ['csv', 'xlsx']
 	};

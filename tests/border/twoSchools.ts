@@ -17,6 +17,9 @@ import { fill } from '../../src/lib/server/database/seeding';
 import type { School } from '../../src/lib/server/school/store/school';
 import { saveDraft } from '../../src/lib/server/groups/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
+import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
+import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
+import { invite } from '../../src/lib/server/people/store/accounts';
 import { saveMeasure } from '../../src/lib/server/screen/store/givenMeasures';
 import { changeGroup } from '../../src/lib/server/groups/store/groupChanges';
 import { askForJob } from '../../src/lib/server/jobs/store/jobs';
@@ -44,6 +47,9 @@ import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY } from '../smallSc
 
 /** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */
 const RANGES = {
+	account: 1,
+	class: 2,
+	student: 3,
 	small_group: 11,
 	practice_set: 12,
 	probe_plan: 13,
@@ -67,6 +73,13 @@ const RANGES = {
 	slot: 32,
 	screening_window: 33
 };
+
+/** What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited. */
+async function setUp(database: RootDatabase, { coordinator, otherTeacher }: FilledSchool['staff']) {
+	await addDaysOff(database, coordinator, [{ fromOn: '2026-12-21', untilOn: '2027-01-04', name: 'Break' }], NOW);
+	await changeTierPlans(database, coordinator, await tierPlans(database, coordinator.schoolId), NOW);
+	await invite(database, coordinator, otherTeacher.id, randomBytes(32), NOW);
+}
 
 /** A school with everything in it, of classes A (students 1 to 4) and B (5 to 8). */
 export interface FilledSchool {
@@ -538,6 +551,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	}
 	await answerLate();
 	await leaveSignIns(database, staff.specialist, students[0], classes.a);
+	await setUp(database, staff);
 	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
 	await changeGroup(database, specialist, b, { kind: 'pause', untilOn: null, on: addDays(TODAY, 1) }, '', NOW);
 	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);

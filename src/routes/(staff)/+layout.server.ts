@@ -30,7 +30,8 @@ export async function load({ locals, url }) {
 			practice: may(staff.role, 'assign practice'),
 			probe: may(staff.role, 'plan probes'),
 			decide: may(staff.role, 'decide'),
-			library: may(staff.role, 'change the library')
+			library: may(staff.role, 'change the library'),
+			setUp: may(staff.role, 'set up the school')
 		},
 		school,
 		scope: { key: scope.key, label: scope.label, inWords: scope.inWords, size: scope.size },

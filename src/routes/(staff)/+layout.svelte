@@ -86,6 +86,10 @@
 			href={keepingScope('/library')}
 			aria-current={page.url.pathname.startsWith('/library') ? 'page' : undefined}>Library</a
 		>
+		{#if data.can.setUp}<a
+				href={keepingScope('/setup')}
+				aria-current={page.url.pathname.startsWith('/setup') ? 'page' : undefined}>Setup</a
+			>{/if}
 		<button class="plain" aria-label="Keyboard shortcuts" onclick={() => (helpOpen = true)}
 			><CircleHelp size={18} aria-hidden="true" /></button
 		>

@@ -22,7 +22,7 @@ const staffForm = formCheck(
 	})
 );
 const studentForm = formCheck(
-	Type.Object({ student: Type.String({ minLength: 1, maxLength: 100 }), pin: Type.String({ pattern: '^[0-9]{4,6}$' }) })
+	Type.Object({ student: Type.String({ minLength: 1, maxLength: 100 }), pin: Type.String({ pattern: '^[0-9]{4,8}$' }) })
 );
 
 const trying = (event: RequestEvent): Trying => ({
@@ -81,7 +81,7 @@ export const actions = {
 	},
 	student: async (event) => {
 		const form = await readForm(event, studentForm);
-		if ('problem' in form) return fail(400, { problem: 'Choose your name and type your PIN: four numbers.' });
+		if ('problem' in form) return fail(400, { problem: 'Choose your name and type your PIN.' });
 		const { database, at } = event.locals;
 		const studentId = await studentOfKey(database, form.value.student, at);
 		if (studentId === null) return fail(400, { problem: 'Type your class code again, then choose your name.' });

@@ -48,7 +48,7 @@
 				{/each}
 			</select>
 			<label for="pin">Your PIN</label>
-			<input id="pin" name="pin" type="password" inputmode="numeric" autocomplete="off" required maxlength="6" />
+			<input id="pin" name="pin" type="password" inputmode="numeric" autocomplete="off" required maxlength="8" />
 			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
 			<button class="primary">Start</button>
 		</form>

@@ -54,9 +54,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 	[
 		school,
 		{
-			findSchool: given(({ database, me }) => school.findSchool(database, me.base, NOW)),
-			currentCycle: given(({ database, me }) => school.currentCycle(database, me.base, TODAY)),
-			schoolYears: given(({ database, me }) => school.schoolYears(database, me.base))
+			findSchool: given(({ database, me }) => school.findSchool(database, me.base, NOW))
 		}
 	],
 	[
@@ -123,6 +121,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 	[
 		roster,
 		{
+			ownClassesOnly: given(({ me }) => roster.ownClassesOnly(me.staff.teacher, TODAY, 'class.id')),
 			seenBy: given(({ me }) => roster.seenBy(me.staff.teacher, TODAY, 'student.id')),
 			rosterSql: given(({ me }) => roster.rosterSql({ staff: me.staff.teacher, today: TODAY })),
 			rosterSize: given(({ database, me }) => roster.rosterSize(database, { staff: me.staff.teacher, today: TODAY })),

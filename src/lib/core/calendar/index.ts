@@ -62,6 +62,15 @@ export function schoolDateOf(instant: Date, timeZone: string): SchoolDate {
 	return format.format(instant);
 }
 
+/** Whether a text names a time zone that days can be told in. */
+export function isTimeZone(text: string): boolean {
+	try {
+		return new Intl.DateTimeFormat('en-US', { timeZone: text }).resolvedOptions().timeZone.length > 0;
+	} catch {
+		return false;
+	}
+}
+
 /** The instant at which a day begins in a time zone, to the minute. */
 export function beginningOf(day: SchoolDate, timeZone: string): Date {
 	// Noon in Greenwich is on the same day nearly everywhere, midnight there in the rest of the world.

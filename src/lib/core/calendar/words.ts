@@ -29,3 +29,7 @@ const dayNames = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 export function sayMeeting(slot: { days: number[]; startsAt: string }): string {
 	return `${slot.days.map((day) => dayNames[day]).join(' ')} ${slot.startsAt}`;
 }
+
+/** Days from the first to the last: `Mon, Dec 21 to Fri, Jan 1`, or the one day. */
+export const saySpan = ({ startsOn, endsOn }: { startsOn: string; endsOn: string }): string =>
+	startsOn === endsOn ? sayDate(startsOn) : `${sayDate(startsOn)} to ${sayDate(endsOn)}`;

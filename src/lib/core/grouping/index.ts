@@ -13,3 +13,4 @@ export * from './confirm';
 export * from './changes';
 export * from './draftLimits';
 export * from './leaving';
+export * from './tierPlan';

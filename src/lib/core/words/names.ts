@@ -11,7 +11,7 @@ export const sayGrade = (grade: number): string => (grade === 0 ? 'Kindergarten'
 /** A name without stray spaces, and not all in capitals: `  RUIZ-SOTO` is `Ruiz-Soto`. */
 export function tidyName(text: string): string {
 	const name = text.normalize('NFC').replace(/\s+/g, ' ').trim();
-	const isShouted = name.length > 2 && name === name.toLocaleUpperCase('en') && /\p{Lu}/u.test(name);
+	const isShouted = name.length > 2 && /\p{Lu}/u.test(name) && !/\p{Ll}/u.test(name);
 	return isShouted
 		? name
 				.toLocaleLowerCase('en')

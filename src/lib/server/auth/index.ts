@@ -4,7 +4,16 @@ export { browserToken, keepSignIn } from './cookies';
 export { lockedOutOf } from './locks';
 export { hashSecret, matchesSecret, passwordProblem } from './passwords';
 export { sayBrowser } from './sayBrowser';
-export { SIGN_IN_COOKIE, type SignIn, signInStaff, signInStudent, signOut, tokenHash, type Trying } from './signIn';
+export {
+	SIGN_IN_COOKIE,
+	newToken,
+	type SignIn,
+	signInStaff,
+	signInStudent,
+	signOut,
+	tokenHash,
+	type Trying
+} from './signIn';
 export { forgetViewer, viewerOf } from './signInCache';
 export { clearSignIns } from './store/clearSignIns';
 export { changePassword, endOthers, IDLE_MINUTES, LONGEST_HOURS, passwordHashOf, signInsOf } from './store/signIns';

@@ -7,7 +7,7 @@ const MOST_DETAIL = 60_000;
 /** Writes down what a staff member did, in the same transaction as the deed. */
 export async function audit(
 	database: Database,
-	staff: Staff,
+	staff: Pick<Staff, 'id' | 'schoolId'>,
 	at: Date,
 	action: string,
 	detail: Record<string, unknown>

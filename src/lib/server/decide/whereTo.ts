@@ -1,7 +1,6 @@
 import type { GroupWork } from '../../core/grouping';
 import type { Database } from '../database';
-import { currentGroups, fittingGroups, type GroupChoice, groupWork } from '../groups';
-import { slotList } from '../groups/timetable';
+import { fittingGroups, type GroupChoice, groupsNow, groupWork } from '../groups';
 import { skillList } from '../library';
 import type { RosterStudent } from '../people';
 import type { Staff } from '../request';
@@ -27,17 +26,16 @@ export async function whereTo(
 	student: RosterStudent,
 	on: string
 ): Promise<WhereTo> {
-	const [groups, slots, skills, work] = await Promise.all([
-		currentGroups(database, staff, school.today),
-		slotList(database, school.id, school.today),
+	const [now, skills, work] = await Promise.all([
+		groupsNow(database, staff, school),
 		skillList(database, school.id),
 		groupWork(database, groupId, [student.id])
 	]);
-	const own = groups.find(({ id }) => id === groupId) ?? null;
+	const own = now.groups.find(({ id }) => id === groupId) ?? null;
 	const from = { id: groupId, focusSkillId: own?.focusSkillId ?? null };
 	return {
 		own: own && { name: own.name, tier: own.tier, endsOn: own.endsOn },
 		work: work.get(student.id)!,
-		fitting: fittingGroups({ groups, slots }, skills, student, from, on)
+		fitting: fittingGroups(now, skills, student, from, on)
 	};
 }

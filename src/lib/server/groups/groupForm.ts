@@ -2,7 +2,7 @@ import Type from 'typebox';
 import { sayLeaving } from '../../core/grouping';
 import { fullName, plural } from '../../core/words';
 import { addDays, sayDate } from '../../core/calendar';
-import { joiningBreaks, type GroupsNow } from './joining';
+import { groupsNow, joiningBreaks } from './joining';
 import { firstReview } from './groupDates';
 import { formCheck, oneOf, id, idList, idOf, schoolDate, type Staff } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
@@ -10,11 +10,10 @@ import { changeGroup, undoChange } from './store/groupChanges';
 import type { GroupDeed } from './store/groupDeeds';
 import { groupWork } from './store/leaving';
 import { moveStudents } from './store/moves';
-import { currentGroups, findGroup, type SmallGroup } from './store/groups';
+import { findGroup, type SmallGroup } from './store/groups';
 import { type RosterStudent, visibleAmong } from '../people';
 import { skillList } from '../library';
-import { slotList } from './timetable';
-import type { Database, RootDatabase } from '../database';
+import type { RootDatabase } from '../database';
 import type { School } from '../school';
 
 const changeForm = formCheck(
@@ -40,14 +39,6 @@ const sayWho = (students: RosterStudent[]) =>
 
 const sayBreaking = (broken: string[]) =>
 	`This breaks a limit (${broken.join('; ')}): say in a few words why that is right here`;
-
-async function groupsNow(database: Database, staff: Staff, school: School): Promise<GroupsNow> {
-	const [groups, slots] = await Promise.all([
-		currentGroups(database, staff, school.today),
-		slotList(database, school.id, school.today)
-	]);
-	return { groups, slots };
-}
 
 /** Moves members of a group to another one, where they have a first review; what the old one had waiting ends. */
 async function moveTo(

@@ -13,7 +13,7 @@ import { openTimes, overlaps } from '../../core/timetable';
 import { sayMeeting } from '../../core/calendar';
 import { masteredIn, readiness, shareBand, type SkillGraph, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
-import type { School } from '../school';
+import { tierPlans, type School } from '../school';
 import type { DraftChoices } from './store/drafts';
 import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from '../people';
@@ -22,8 +22,6 @@ import { readStandings, schoolImportance } from '../standing';
 import { type Slot, slotList } from './timetable';
 import type { Staff } from '../request';
 
-/** How large groups usually are. */
-export const USUAL_SIZES = { 2: { minimum: 3, maximum: 6 }, 3: { minimum: 1, maximum: 3 } };
 /** Of mixed groups, helpers counted. */
 const MIXED_SIZE = { minimum: 3, maximum: 5 };
 /** Students who can be grouped in one go. */
@@ -74,11 +72,12 @@ export async function groupingFor(
 	school: School,
 	{ kind, studentIds, regroups, focusId }: DraftChoices
 ): Promise<GroupingSetting> {
-	const [skills, groups, slots, pairs] = await Promise.all([
+	const [skills, groups, slots, pairs, plans] = await Promise.all([
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
 		slotList(database, school.id, school.today),
-		studentPairs(database, school.id)
+		studentPairs(database, school.id),
+		tierPlans(database, school.id)
 	]);
 	const regrouped = groups.filter(({ id }) => regroups.includes(id));
 	const staying = groups.filter(({ id }) => !regroups.includes(id));
@@ -107,7 +106,7 @@ export async function groupingFor(
 		})),
 		graph,
 		slots: free.map((slot) => ({ ...slot, busyStudentIds: busyAt(slot) })),
-		sizes: USUAL_SIZES,
+		sizes: { 2: plans[2].size, 3: plans[3].size },
 		pairs
 	});
 	const isSecure = (student: RosterStudent, skillId: number) =>

@@ -5,7 +5,7 @@ export { groupsInScope } from './groupsInScope';
 export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
 export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
-export { fittingGroups, type GroupChoice } from './joining';
+export { fittingGroups, type GroupChoice, groupsNow } from './joining';
 export { changeWithin, undoWithin } from './store/groupChanges';
 export type { GroupDeed } from './store/groupDeeds';
 export { endGroupWork, groupWork, restoreGroupWork } from './store/leaving';

@@ -3,14 +3,26 @@ import { sayMeeting } from '../../core/calendar';
 import { overlaps } from '../../core/timetable';
 import type { Skill } from '../library';
 import type { RosterStudent } from '../people';
-import { USUAL_SIZES } from './grouping';
-import type { SmallGroup } from './store/groups';
-import type { Slot } from './timetable';
+import type { Database } from '../database';
+import type { Staff } from '../request';
+import { type School, tierPlans, type TierPlans } from '../school';
+import { currentGroups, type SmallGroup } from './store/groups';
+import { type Slot, slotList } from './timetable';
 
 /** The groups there are, and when staff can hold them. */
 export interface GroupsNow {
 	groups: SmallGroup[];
 	slots: Slot[];
+	plans: TierPlans;
+}
+
+export async function groupsNow(database: Database, staff: Staff, school: School): Promise<GroupsNow> {
+	const [groups, slots, plans] = await Promise.all([
+		currentGroups(database, staff, school.today),
+		slotList(database, school.id, school.today),
+		tierPlans(database, school.id)
+	]);
+	return { groups, slots, plans };
 }
 
 /**
@@ -19,7 +31,7 @@ export interface GroupsNow {
  * @param from the group that they leave for it, whose time is free then; null for none
  */
 export function joiningBreaks(
-	{ groups, slots }: GroupsNow,
+	{ groups, slots, plans }: GroupsNow,
 	group: SmallGroup,
 	students: RosterStudent[],
 	from: number | null = null
@@ -27,7 +39,7 @@ export function joiningBreaks(
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
 	const slot = slotOf.get(group.slotId);
 	const broken: string[] = [];
-	const { maximum } = USUAL_SIZES[group.tier];
+	const { maximum } = plans[group.tier].size;
 	const count = group.studentIds.length + students.length;
 	if (count > maximum) broken.push(`a tier ${group.tier} group takes ${maximum}, and there would be ${count}`);
 	for (const student of students) {
@@ -61,7 +73,12 @@ export interface GroupChoice {
 }
 
 /** Groups other than one that meet on a day: where one could move to then. */
-export function groupChoices({ groups, slots }: GroupsNow, skills: Skill[], from: number, on: string): GroupChoice[] {
+export function groupChoices(
+	{ groups, slots }: Pick<GroupsNow, 'groups' | 'slots'>,
+	skills: Skill[],
+	from: number,
+	on: string
+): GroupChoice[] {
 	return groups
 		.filter(({ id, startsOn, endsOn }) => id !== from && startsOn <= on && endsOn >= on)
 		.map(({ id, name, tier, focusSkillId, slotId, studentIds }) => {

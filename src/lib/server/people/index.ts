@@ -1,6 +1,40 @@
 /** Students and staff: who may be seen by whom, what is noted of a student, and what helps them. */
+export {
+	acceptInvitation,
+	addAccount,
+	changeAccount,
+	INVITATION_DAYS,
+	invite,
+	invitedBy,
+	setActive,
+	type StaffInSetup,
+	staffInSetup
+} from './store/accounts';
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
 export { attributeChoices, studentsWith } from './store/attributes';
+export {
+	addClasses,
+	changeClass,
+	type ClassInSetup,
+	classesInSetup,
+	type ClassNamed,
+	endClass,
+	setClassAdults
+} from './store/classes';
+export {
+	addStudents,
+	changeStudent,
+	type Enrolled,
+	enrolledByIds,
+	enrolledIn,
+	enrolledLike,
+	type Joining,
+	moveToClass,
+	type StudentRecord,
+	takeBackMoves,
+	takeBackStudents,
+	type Way
+} from './store/enrollment';
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,
@@ -31,3 +65,4 @@ export {
 	visibleAmong
 } from './store/roster';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
+export { countWithoutPin, setPins } from './store/pins';

@@ -43,7 +43,9 @@ export type Action =
 	| 'decide'
 	| 'change own account'
 	| 'let students sign in'
-	| 'change the library';
+	| 'change the library'
+	| 'set up the school'
+	| 'make PINs';
 
 const allowed: Record<Action, Role[]> = {
 	'run screening': ['coordinator', 'specialist'],
@@ -62,7 +64,9 @@ const allowed: Record<Action, Role[]> = {
 	decide: ['coordinator', 'specialist'],
 	'change own account': ['coordinator', 'specialist', 'interventionist', 'teacher'],
 	'let students sign in': ['coordinator', 'specialist', 'interventionist', 'teacher'],
-	'change the library': ['coordinator', 'specialist']
+	'change the library': ['coordinator', 'specialist'],
+	'set up the school': ['coordinator'],
+	'make PINs': ['coordinator', 'specialist', 'interventionist', 'teacher']
 };
 
 /** Whether a role may take back what colleagues did; everybody else only what they did themselves. */

@@ -41,6 +41,7 @@ export {
 	addWindow,
 	moveWindow,
 	noteStudents,
+	screeningWindows,
 	type ScreeningWindow,
 	windowCounts,
 	type WindowNote,

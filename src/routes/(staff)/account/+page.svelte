@@ -4,6 +4,7 @@
 	import { enhance } from '$app/forms';
 	import { sayInstant } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import { keepingScope } from '$lib/ui/shell/address';
 
 	let { data, form } = $props();
 	const others = $derived(data.signIns.filter(({ isThis }) => !isThis).length);
@@ -14,6 +15,7 @@
 
 <h1>Your account</h1>
 <p class="soft">{data.staff.name}, {data.staff.role} at {data.school.name}</p>
+<p><a href={keepingScope('/setup/cards')}>Sign-in cards and new PINs for students</a></p>
 
 <section aria-labelledby="where">
 	<h2 id="where">Where you are signed in</h2>
@@ -95,15 +97,6 @@
 		align-items: center;
 		gap: 12px;
 		margin-top: 12px;
-	}
-	.fields {
-		display: grid;
-		gap: 6px;
-		max-width: 24rem;
-	}
-	.fields button {
-		margin-top: 8px;
-		justify-self: start;
 	}
 	.elsewhere .soft {
 		margin: 0;

@@ -3,12 +3,15 @@ import type { Database } from '../../database';
 import type { Role, Staff } from '../../request';
 import { ownClassesOnly } from './roster';
 
-/** All classes of a school, youngest first. */
+/** The classes of a school that have not ended, youngest first. */
 export async function classList(
 	database: Database,
 	schoolId: number
 ): Promise<{ id: number; name: string; grade: number }[]> {
-	return database.rows('SELECT id, name, grade FROM class WHERE school_id = ? ORDER BY grade, name', [schoolId]);
+	return database.rows(
+		'SELECT id, name, grade FROM class WHERE school_id = ? AND ended_on IS NULL ORDER BY grade, name',
+		[schoolId]
+	);
 }
 
 /** By what students find their classes, of those that a staff member may see. */

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
-import { currentCycle, findSchool } from './school';
+import { currentCycle } from './cycles';
+import { findSchool } from './school';
 
 let small: SmallSchool;
 beforeAll(async () => {

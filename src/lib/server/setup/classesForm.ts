@@ -1,0 +1,145 @@
+import Type from 'typebox';
+import { LONGEST_CLASS_NAME, readClassList } from '../../core/interchange/classList';
+import { HIGHEST_GRADE, LONGEST_NAME, LONGEST_NUMBER, problemOf } from '../../core/interchange/studentList';
+import { sayDate } from '../../core/calendar';
+import { plural } from '../../core/words';
+import { inOne } from '../database';
+import {
+	addClasses,
+	changeClass,
+	changeStudent,
+	endClass,
+	moveToClass,
+	setClassAdults,
+	takeBackMoves
+} from '../people';
+import { formCheck, id, idList, longForm, schoolDate } from '../request';
+import { refuse, staffAction } from '../shell/staffPage';
+import { refreshGrade } from './refreshGrade';
+import { waysIn } from './ways';
+
+const className = Type.String({ minLength: 1, maxLength: LONGEST_CLASS_NAME, pattern: '\\S' });
+const grade = Type.Integer({ minimum: 0, maximum: HIGHEST_GRADE });
+const addForm = formCheck(Type.Object({ classes: Type.String({ maxLength: 6_000 }) }));
+const changeForm = formCheck(Type.Object({ class: id, name: className, grade }));
+const endForm = formCheck(Type.Object({ class: id, on: Type.Union([schoolDate, Type.String({ maxLength: 0 })]) }));
+const adultsForm = formCheck(
+	Type.Object({ class: id, adults: Type.Array(id, { maxItems: 12, uniqueItems: true, default: [] }) })
+);
+const noText = Type.String({ maxLength: 0 });
+const studentForm = formCheck(
+	Type.Object({
+		student: id,
+		givenName: Type.String({ maxLength: LONGEST_NAME }),
+		familyName: Type.String({ maxLength: LONGEST_NAME }),
+		preferredName: Type.String({ maxLength: LONGEST_NAME, default: '' }),
+		number: Type.String({ maxLength: LONGEST_NUMBER, default: '' }),
+		grade,
+		birthDate: Type.Union([Type.String({ format: 'date' }), noText])
+	})
+);
+const moveForm = formCheck(Type.Object({ students: idList(200), to: Type.Union([id, noText]), on: schoolDate }));
+const undoMoveForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
+/** The form actions of the pages of all classes and of one. */
+export const classesActions = {
+	add: staffAction('set up the school', addForm, async ({ staff, database, at, form }) => {
+		const read = readClassList(form.classes);
+		if ('problem' in read) return refuse(read.problem);
+		const made = await addClasses(database, staff, read.classes, at);
+		if ('taken' in made) return refuse(`There is a class ${made.taken} already`);
+		return { done: `${plural(made.ids.length, 'class', 'classes')} added, each with a code for its door.` };
+	}),
+	change: staffAction('set up the school', changeForm, async ({ staff, database, at, form }) => {
+		const before = await changeClass(database, staff, form.class, { name: form.name.trim(), grade: form.grade }, at);
+		if (!before) return refuse('There is no such class');
+		if ('taken' in before) return refuse(`There is a class ${before.taken} already`);
+		return {
+			done: `${form.name.trim()}: kept. Its students keep their grades.`,
+			undo: {
+				action: '?/change',
+				fields: { class: String(form.class), name: before.name, grade: String(before.grade) }
+			}
+		};
+	}),
+	end: staffAction('set up the school', endForm, async ({ staff, school, database, at, form }) => {
+		const isDone = await endClass(database, staff, form.class, form.on || null, { today: school.today, at });
+		if (!isDone)
+			return refuse(
+				form.on
+					? 'Somebody is in this class, or it is not there: move its students first'
+					: 'Another class has its name by now'
+			);
+		return form.on
+			? {
+					done: `The class ends on ${sayDate(form.on)}. What happened in it stays.`,
+					undo: { action: '?/end', fields: { class: String(form.class), on: '' } }
+				}
+			: { done: 'The class goes on.' };
+	}),
+	adults: staffAction('set up the school', adultsForm, async ({ staff, school, database, at, form }) => {
+		const before = await setClassAdults(database, staff, form.class, form.adults, { from: school.today, at });
+		return {
+			done: `${plural(form.adults.length, 'adult')} from today on: class teachers among them see the class.`,
+			undo: { action: '?/adults', fields: { class: String(form.class), adults: before.map(String) } }
+		};
+	}),
+	student: staffAction('set up the school', studentForm, async ({ staff, school, database, at, form }) => {
+		const { student, ...fields } = form;
+		const record = {
+			...fields,
+			givenName: fields.givenName.trim(),
+			familyName: fields.familyName.trim(),
+			preferredName: fields.preferredName.trim() || null,
+			number: fields.number.trim() || null,
+			birthDate: fields.birthDate || null
+		};
+		const problem = problemOf(
+			{ ...record, preferredName: record.preferredName ?? '', number: record.number ?? '', className: '' },
+			school.today
+		);
+		if (problem) return refuse(problem);
+		const before = await inOne(database, async (all) => {
+			const was = await changeStudent(all, staff, student, record, at);
+			if (was && !('takenBy' in was) && was.grade !== record.grade) await refreshGrade(all, student);
+			return was;
+		});
+		if (!before) return refuse('There is no such student');
+		if ('takenBy' in before) return refuse(`The number ${record.number} is ${before.takenBy}’s`);
+		return {
+			done: `${record.preferredName ?? record.givenName} ${record.familyName}: kept.`,
+			undo: {
+				action: '?/student',
+				fields: {
+					student: String(student),
+					givenName: before.givenName,
+					familyName: before.familyName,
+					preferredName: before.preferredName ?? '',
+					number: before.number ?? '',
+					grade: String(before.grade),
+					birthDate: before.birthDate ?? ''
+				}
+			}
+		};
+	}),
+	/** Into another class, or out of the school, from a day on. */
+	move: staffAction('set up the school', moveForm, async ({ staff, database, at, form }) => {
+		const ways = await moveToClass(database, staff, form.students, typeof form.to === 'number' ? form.to : null, {
+			from: form.on,
+			at
+		});
+		if (ways.length === 0) return refuse('They are there already');
+		const who = plural(ways.length, 'student');
+		return {
+			done: form.to
+				? `${who} ${ways.length === 1 ? 'moves' : 'move'} on ${sayDate(form.on)}, with all there is of them.`
+				: `${who} ${ways.length === 1 ? 'leaves' : 'leave'} on ${sayDate(form.on)}: from then on nobody signs in as them, and no list has them. What they did stays.`,
+			undo: { action: '?/moveBack', fields: { ways: JSON.stringify(ways) } }
+		};
+	}),
+	moveBack: staffAction('set up the school', undoMoveForm, async ({ staff, database, at, form }) => {
+		const ways = waysIn(form.ways);
+		if (!ways) return refuse('What was done could not be read');
+		const back = await takeBackMoves(database, staff, ways, at);
+		return back ? { done: `${plural(back, 'student')} back where they were.` } : refuse('They moved on since');
+	})
+};

@@ -1,0 +1,107 @@
+import Type from 'typebox';
+import { sayInstant } from '../../core/calendar';
+import { newToken, tokenHash } from '../auth';
+import { addAccount, changeAccount, INVITATION_DAYS, invite, setActive, staffInSetup } from '../people';
+import { formCheck, id, oneOf, type Role, type Staff } from '../request';
+import type { School } from '../school';
+import { refuse, staffAction } from '../shell/staffPage';
+import type { RootDatabase } from '../database';
+
+const ROLES: readonly Role[] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
+const displayName = Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' });
+const email = Type.Union([Type.String({ format: 'email', maxLength: 254 }), Type.String({ maxLength: 0 })]);
+const addForm = formCheck(
+	Type.Object({
+		displayName,
+		userName: Type.String({ pattern: '^[A-Za-z0-9._@+-]{3,60}$' }),
+		role: oneOf(ROLES),
+		email
+	})
+);
+const changeForm = formCheck(Type.Object({ account: id, displayName, role: oneOf(ROLES), email }));
+const oneForm = formCheck(Type.Object({ account: id }));
+
+/** Makes a link by which a person chooses a password, once. */
+async function makeLink(
+	{
+		database,
+		staff,
+		school,
+		at,
+		origin
+	}: { database: RootDatabase; staff: Staff; school: School; at: Date; origin: string },
+	account: number
+) {
+	const token = newToken();
+	const name = await invite(database, staff, account, tokenHash(token), at);
+	if (name === null) return null;
+	const until = sayInstant(new Date(at.getTime() + INVITATION_DAYS * 86_400_000), school.timeZone);
+	return { name, address: `${origin}/welcome/${token}`, until };
+}
+
+/** Whether nobody else is left who could set up the school. */
+async function isLastCoordinator(database: RootDatabase, school: School, account: number, at: Date): Promise<boolean> {
+	const people = await staffInSetup(database, school.id, at);
+	return !people.some(
+		(one) => one.id !== account && one.role === 'coordinator' && one.deactivatedAt === null && one.hasPassword
+	);
+}
+
+/** The form actions of the page of staff accounts. */
+export const peopleActions = {
+	add: staffAction(
+		'set up the school',
+		addForm,
+		async ({ staff, school, database, at, form, event }) => {
+			const added = await addAccount(
+				database,
+				staff,
+				{ ...form, displayName: form.displayName.trim(), email: form.email || null },
+				at
+			);
+			if (added === null) return refuse(`Somebody has the user name ${form.userName} already`);
+			const link = await makeLink({ database, staff, school, at, origin: event.url.origin }, added);
+			return { link };
+		},
+		'Give a name, and a user name of 3 to 60 letters, digits, dots or dashes'
+	),
+	invite: staffAction('set up the school', oneForm, async ({ staff, school, database, at, form, event }) => {
+		const link = await makeLink({ database, staff, school, at, origin: event.url.origin }, form.account);
+		return link ? { link } : refuse('There is no such person, or they cannot sign in any more');
+	}),
+	change: staffAction('set up the school', changeForm, async ({ staff, school, database, at, form }) => {
+		const { account, role } = form;
+		if (role !== 'coordinator' && (await isLastCoordinator(database, school, account, at)))
+			return refuse('Nobody else could set up the school: make somebody else a coordinator first');
+		const before = await changeAccount(database, staff, account, { ...form, email: form.email || null }, at);
+		if (!before) return refuse('There is no such person');
+		return {
+			done: `${form.displayName}, ${role}: kept.`,
+			undo: {
+				action: '?/change',
+				fields: {
+					account: String(account),
+					displayName: before.displayName,
+					role: before.role,
+					email: before.email ?? ''
+				}
+			}
+		};
+	}),
+	deactivate: staffAction('set up the school', oneForm, async ({ staff, school, database, at, form }) => {
+		if (form.account === staff.id) return refuse('You cannot shut yourself out: ask another coordinator');
+		if (await isLastCoordinator(database, school, form.account, at))
+			return refuse('Nobody else could set up the school: make somebody else a coordinator first');
+		if (!(await setActive(database, staff, form.account, false, at)))
+			return refuse('That person cannot sign in already');
+		return {
+			done: 'Signed out everywhere, and cannot sign in any more. What they did stays theirs.',
+			undo: { action: '?/reactivate', fields: { account: String(form.account) } }
+		};
+	}),
+	reactivate: staffAction('set up the school', oneForm, async ({ staff, database, at, form }) =>
+		(await setActive(database, staff, form.account, true, at))
+			? { done: 'Can sign in again, with the password there was.' }
+			: refuse('That person can sign in already')
+	)
+};

@@ -1,0 +1,16 @@
+<!-- The pages of Setup, one line above each. -->
+<script lang="ts">
+	import Views from '../shell/Views.svelte';
+</script>
+
+<Views
+	label="Pages of Setup"
+	views={[
+		{ path: '/setup', name: 'What is missing' },
+		{ path: '/setup/school', name: 'School and year' },
+		{ path: '/setup/classes', name: 'Classes' },
+		{ path: '/setup/add', name: 'Add students' },
+		{ path: '/setup/cards', name: 'Sign-in cards' },
+		{ path: '/setup/people', name: 'Staff' }
+	]}
+/>

@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { sayInstant } from '$lib/core/calendar';
+	import { HIGHEST_GRADE } from '$lib/core/interchange/studentList';
+	import { plural, sayGrade } from '$lib/core/words';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
+	import { keepValues } from '$lib/ui/form/keepValues';
+	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
+	import StudentRecordForm from '$lib/ui/setup/StudentRecordForm.svelte';
+	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
+	import Dialog from '$lib/ui/shell/Dialog.svelte';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Table from '$lib/ui/table/Table.svelte';
+	import { keepingScope } from '$lib/ui/shell/address';
+
+	let { data, form } = $props();
+	type Student = (typeof data.students)[number];
+	const GRADES = Array.from({ length: HIGHEST_GRADE + 1 }, (_, grade) => grade);
+
+	let chosen = $state<number[]>([]);
+	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
+	/** From when a move holds. */
+	let on = $derived(data.today);
+	let editing = $state<Student | null>(null);
+	/** What a student is known by. */
+	const shown = ({ preferredName, givenName, familyName }: Student) => `${preferredName ?? givenName} ${familyName}`;
+</script>
+
+<svelte:head><title>{data.own.name} · Setup · Orderly Compass</title></svelte:head>
+
+<SetupViews />
+<div class="page-head">
+	<h1>{data.own.name}</h1>
+	<span class="soft">{sayGrade(data.own.grade)}, {plural(data.students.length, 'student')}, code {data.own.code}</span>
+	<a href={keepingScope('/setup/add', { into: data.own.name })}>Add students</a>
+	<a href={keepingScope('/setup/cards', { class: data.own.id })}>Sign-in cards</a>
+	<a href={keepingScope('/setup/classes')}>All classes</a>
+</div>
+
+<div class="forms">
+	<form method="POST" action="?/change" use:enhance={keepValues} class="one-line">
+		<input type="hidden" name="class" value={data.own.id} />
+		<label>Name <input name="name" required maxlength="60" value={data.own.name} /></label>
+		<label
+			>Grade <select name="grade"
+				>{#each GRADES as grade (grade)}<option value={grade} selected={grade === data.own.grade}
+						>{sayGrade(grade)}</option
+					>{/each}</select
+			></label
+		>
+		<button>Keep</button>
+	</form>
+	<form method="POST" action="?/adults" use:enhance={keepValues}>
+		<input type="hidden" name="class" value={data.own.id} />
+		<fieldset class="one-line">
+			<legend>Adults of the class, from today on</legend>
+			{#each data.people as { id, displayName, role } (id)}
+				<label
+					><input type="checkbox" name="adults" value={id} checked={data.own.adults.some((adult) => adult.id === id)} />
+					{displayName} <span class="soft">{role}</span></label
+				>
+			{/each}
+			<button>Keep</button>
+		</fieldset>
+	</form>
+</div>
+
+<Table
+	says="Students of {data.own.name}"
+	columns={[
+		{ label: 'Select', isSilent: true },
+		{ label: 'Family name' },
+		{ label: 'Given name' },
+		{ label: 'Known as' },
+		{ label: 'Number' },
+		{ label: 'Grade' },
+		{ label: 'Born' },
+		{ label: 'Signs in' },
+		{ label: 'What can be done', isSilent: true }
+	]}
+	rows={data.students}
+	key={({ id }) => id}
+>
+	{#snippet cells(student)}
+		<td><input type="checkbox" value={student.id} bind:group={chosen} aria-label="Select {shown(student)}" /></td>
+		<th scope="row">{student.familyName}</th>
+		<td>{student.givenName}</td>
+		<td>{student.preferredName ?? ''}</td>
+		<td>{student.number ?? ''}</td>
+		<td>{sayGrade(student.grade)}</td>
+		<td>{student.birthDate ?? ''}</td>
+		<td
+			>{student.lastSignIn
+				? sayInstant(student.lastSignIn, data.school.timeZone)
+				: student.hasPin
+					? 'not yet'
+					: 'has no PIN'}</td
+		>
+		<td
+			><button class="small" onclick={() => (editing = student)} aria-label="Change {shown(student)}">Change</button
+			></td
+		>
+	{/snippet}
+	{#snippet empty()}Nobody is in this class. Add students, or move them here from another class.{/snippet}
+</Table>
+
+{#if selected.length}
+	<ActionBar says="{plural(selected.length, 'student')} selected">
+		<form
+			method="POST"
+			action="?/move"
+			class="one-line"
+			use:enhance={() =>
+				async ({ update }) => {
+					await update();
+					chosen = [];
+				}}
+		>
+			{#each selected as { id } (id)}<input type="hidden" name="students" value={id} />{/each}
+			<select name="to" required aria-label="Where to">
+				<option value="" disabled selected>Move to …</option>
+				{#each data.others as { id, name } (id)}<option value={id}>{name}</option>{/each}
+			</select>
+			<label>from <input name="on" type="date" required min={data.today} bind:value={on} /></label>
+			<button>Move {plural(selected.length, 'student')}</button>
+		</form>
+		<ActionButton
+			action="?/move"
+			fields={{ students: selected.map(({ id }) => id), to: '', on }}
+			label="{selected.length === 1 ? 'Leaves' : 'They leave'} the school from that day"
+			>{selected.length === 1 ? 'Leaves' : 'They leave'} the school</ActionButton
+		>
+		<button class="plain" onclick={() => (chosen = [])}>Clear</button>
+	</ActionBar>
+{/if}
+
+{#if editing}
+	<Dialog title="Change {shown(editing)}" onclose={() => (editing = null)}>
+		<StudentRecordForm
+			student={editing}
+			problem={(form && 'problem' in form && form.problem) || null}
+			ondone={() => (editing = null)}
+		/>
+	</Dialog>
+{/if}
+<Notice outcome={form} />
+
+<style>
+	.forms {
+		display: grid;
+		gap: 10px;
+		margin: 12px 0;
+	}
+	fieldset {
+		border: 1px solid var(--rule);
+	}
+</style>

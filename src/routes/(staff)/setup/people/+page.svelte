@@ -1,0 +1,157 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { sayInstant } from '$lib/core/calendar';
+	import { plural } from '$lib/core/words';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
+	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
+	import Dialog from '$lib/ui/shell/Dialog.svelte';
+	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Table from '$lib/ui/table/Table.svelte';
+
+	let { data, form } = $props();
+	type Person = (typeof data.people)[number];
+
+	const ROLES = ['teacher', 'interventionist', 'specialist', 'coordinator'];
+	/** Who is being changed, or added. */
+	let editing = $state<Person | 'new' | null>(null);
+	const person = $derived(editing === 'new' ? null : editing);
+	const link = $derived(form && 'link' in form ? form.link : null);
+	const active = $derived(data.people.filter(({ deactivatedAt }) => deactivatedAt === null).length);
+	const when = (at: Date) => sayInstant(at, data.school.timeZone);
+	/** How it stands with a person's signing in. */
+	function sayAccess({ deactivatedAt, hasPassword, invitedUntil, lastSignIn }: Person): string {
+		if (deactivatedAt) return `cannot sign in since ${when(deactivatedAt)}`;
+		if (!hasPassword) return invitedUntil ? `invited, until ${when(invitedUntil)}` : 'not invited';
+		return lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in';
+	}
+</script>
+
+<svelte:head><title>Staff · Orderly Compass</title></svelte:head>
+
+<SetupViews />
+<div class="page-head">
+	<h1>Staff</h1>
+	<span class="soft">{plural(active, 'person', 'people')} can sign in or are invited</span>
+	<button class="primary" onclick={() => (editing = 'new')}>Add a colleague</button>
+</div>
+
+{#if link}
+	<section class="link" aria-label="Invitation">
+		<h2>An invitation for {link.name}</h2>
+		<p>
+			Whoever opens this address chooses the password of {link.name}. It works once, until {link.until}, and is shown
+			only now: hand it over, or print this page.
+		</p>
+		<p><code>{link.address}</code></p>
+		<p class="no-print"><button onclick={() => print()}>Print</button></p>
+	</section>
+{/if}
+
+<Table
+	says="Staff"
+	columns={[
+		{ label: 'Name' },
+		{ label: 'User name' },
+		{ label: 'Role' },
+		{ label: 'Mail' },
+		{ label: 'Access' },
+		{ label: 'What can be done', isSilent: true }
+	]}
+	rows={data.people}
+	key={({ id }) => id}
+	attributes={({ deactivatedAt }) => ({ class: { soft: deactivatedAt !== null } })}
+	airy
+>
+	{#snippet cells(one)}
+		<th scope="row">{one.displayName}</th>
+		<td>{one.userName}</td>
+		<td>{one.role}</td>
+		<td>{one.email ?? ''}</td>
+		<td>{sayAccess(one)}</td>
+		<td class="steps">
+			{#if one.deactivatedAt}
+				<ActionButton
+					action="?/reactivate"
+					fields={{ account: one.id }}
+					label="Let {one.displayName} sign in again"
+					look="small">Let in again</ActionButton
+				>
+			{:else}
+				<button class="small" onclick={() => (editing = one)} aria-label="Change {one.displayName}">Change</button>
+				{#if one.id !== data.ownId}
+					<ActionButton
+						action="?/invite"
+						fields={{ account: one.id }}
+						label="{one.hasPassword ? 'New password for' : 'Invite'} {one.displayName}"
+						look="small">{one.hasPassword ? 'New password' : 'Invite'}</ActionButton
+					>
+					<ActionButton
+						action="?/deactivate"
+						fields={{ account: one.id }}
+						label="Shut {one.displayName} out"
+						look="small">Shut out</ActionButton
+					>
+				{/if}
+			{/if}
+		</td>
+	{/snippet}
+</Table>
+
+{#if editing}
+	<Dialog title={person ? `Change ${person.displayName}` : 'Add a colleague'} onclose={() => (editing = null)}>
+		<form
+			method="POST"
+			action={person ? '?/change' : '?/add'}
+			class="fields"
+			use:enhance={() =>
+				async ({ update, result }) => {
+					await update();
+					if (result.type === 'success') editing = null;
+				}}
+		>
+			{#if person}<input type="hidden" name="account" value={person.id} />{/if}
+			<label for="displayName">Name</label>
+			<input id="displayName" name="displayName" required maxlength="120" value={person?.displayName ?? ''} />
+			{#if !person}
+				<label for="userName">User name</label>
+				<input id="userName" name="userName" required minlength="3" maxlength="60" autocomplete="off" />
+			{/if}
+			<label for="role">Role</label>
+			<select id="role" name="role">
+				{#each ROLES as role (role)}<option value={role} selected={role === (person?.role ?? 'teacher')}>{role}</option
+					>{/each}
+			</select>
+			<label for="email">Mail</label>
+			<input id="email" name="email" type="email" maxlength="254" value={person?.email ?? ''} />
+			<button class="primary">{person ? 'Keep' : 'Add and make an invitation'}</button>
+		</form>
+		{#if form && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
+	</Dialog>
+{/if}
+<Notice outcome={form && 'link' in form ? null : form} />
+
+<style>
+	.page-head {
+		margin-bottom: 12px;
+	}
+	.link {
+		margin-bottom: 16px;
+		padding: 10px 14px;
+		border: 1px solid var(--rule);
+		border-left: 3px solid var(--verdigris);
+		background: var(--sheet);
+	}
+	.link p {
+		margin-top: 6px;
+	}
+	code {
+		font-size: 1rem;
+		overflow-wrap: anywhere;
+	}
+	.steps {
+		white-space: nowrap;
+	}
+	.problem {
+		margin-top: 12px;
+	}
+</style>

@@ -1,0 +1,195 @@
+import * as accounts from '../../../src/lib/server/people/store/accounts';
+import * as classes from '../../../src/lib/server/people/store/classes';
+import * as enrollment from '../../../src/lib/server/people/store/enrollment';
+import * as pins from '../../../src/lib/server/people/store/pins';
+import * as cycles from '../../../src/lib/server/school/store/cycles';
+import * as daysOff from '../../../src/lib/server/school/store/daysOff';
+import * as profile from '../../../src/lib/server/school/store/profile';
+import * as tierPlans from '../../../src/lib/server/school/store/tierPlans';
+import * as years from '../../../src/lib/server/school/store/years';
+import { tokenHash } from '../../../src/lib/server/auth/signIn';
+import { NOW, TODAY } from '../../smallSchool';
+import { all, checks, given, type Call } from './asking';
+
+const account = { displayName: 'New', role: 'teacher', email: null } as const;
+const record = {
+	givenName: 'New',
+	familyName: 'Student',
+	preferredName: null,
+	number: null,
+	grade: 4,
+	birthDate: null
+};
+const from = { from: TODAY, at: NOW };
+const year = { startsOn: '2028-08-21', endsOn: '2029-06-10', winterOn: null, springOn: null };
+const size = { size: { minimum: 2, maximum: 5 }, minutesAWeek: 60 };
+
+/** Of what Setup keeps. */
+export const setupCalls: [object, Record<string, Call>][] = [
+	[
+		accounts,
+		{
+			staffInSetup: given(({ database, me }) => accounts.staffInSetup(database, me.base, NOW)),
+			addAccount: given(({ database, me }) =>
+				accounts.addAccount(database, me.staff.coordinator, { ...account, userName: `new${me.base}` }, NOW)
+			),
+			changeAccount: checks(({ database, me, of }) =>
+				accounts.changeAccount(database, me.staff.coordinator, of.staff.teacher.id, account, NOW)
+			),
+			setActive: checks(({ database, me, of }) =>
+				accounts.setActive(database, me.staff.coordinator, of.staff.teacher.id, false, NOW)
+			),
+			invite: checks(({ database, me, of }) =>
+				accounts.invite(database, me.staff.coordinator, of.staff.teacher.id, tokenHash(`for ${me.base}`), NOW)
+			),
+			// By a secret that only who was invited has.
+			invitedBy: all,
+			acceptInvitation: all
+		}
+	],
+	[
+		classes,
+		{
+			classesInSetup: given(({ database, me }) => classes.classesInSetup(database, me.staff.coordinator, TODAY)),
+			addClasses: given(({ database, me }) =>
+				classes.addClasses(database, me.staff.coordinator, [{ name: 'Knot', grade: 3 }], NOW)
+			),
+			changeClass: checks(({ database, me, of }) =>
+				classes.changeClass(database, me.staff.coordinator, of.classes.a, { name: 'Knot', grade: 3 }, NOW)
+			),
+			endClass: checks(
+				({ database, me, of }) =>
+					classes.endClass(database, me.staff.coordinator, of.classes.a, TODAY, { today: TODAY, at: NOW }),
+				({ database, of }) =>
+					database.run('UPDATE class_membership SET until_on = ? WHERE class_id = ?', [TODAY, of.classes.a])
+			),
+			setClassAdults: checks(({ database, me, of }) =>
+				classes.setClassAdults(database, me.staff.coordinator, of.classes.a, [of.staff.otherTeacher.id], from)
+			)
+		}
+	],
+	[
+		enrollment,
+		{
+			enrolledIn: checks(({ database, me, of }) =>
+				enrollment.enrolledIn(database, me.staff.coordinator, of.classes.a, TODAY)
+			),
+			enrolledByIds: checks(({ database, me, of }) =>
+				enrollment.enrolledByIds(database, me.staff.coordinator, of.students, TODAY)
+			),
+			enrolledLike: checks(({ database, me, of }) =>
+				enrollment.enrolledLike(
+					database,
+					me.staff.coordinator,
+					{ numbers: of.students.map((id) => `N${id}`), familyNames: [] },
+					TODAY
+				)
+			),
+			addStudents: checks(({ database, me, of }) =>
+				enrollment.addStudents(database, me.staff.coordinator, [{ ...record, classId: of.classes.a }], from)
+			),
+			takeBackStudents: checks(
+				({ database, me, of }) => enrollment.takeBackStudents(database, me.staff.coordinator, [of.students[2]], NOW),
+				({ database, of }) => forgetTraces(database, of.students[2])
+			),
+			changeStudent: checks(({ database, me, of }) =>
+				enrollment.changeStudent(database, me.staff.coordinator, of.students[0], record, NOW)
+			),
+			moveToClass: checks(({ database, me, of }) =>
+				enrollment.moveToClass(database, me.staff.coordinator, of.students.slice(0, 2), of.classes.b, from)
+			),
+			takeBackMoves: checks(async ({ database, me, of }) => {
+				const row = await database.row<{ id: number }>('SELECT id FROM class_membership WHERE student_id = ? LIMIT 1', [
+					of.students[0]
+				]);
+				const way = { studentId: of.students[0], ended: { id: row!.id, untilOn: TODAY }, begunId: null };
+				return enrollment.takeBackMoves(database, me.staff.coordinator, [way], NOW);
+			})
+		}
+	],
+	[
+		pins,
+		{
+			setPins: checks(({ database, me, of }) =>
+				pins.setPins(database, me.staff.coordinator, [{ studentId: of.students[0], pinHash: 'hash' }], NOW)
+			),
+			countWithoutPin: given(({ database, me }) => pins.countWithoutPin(database, me.base, TODAY))
+		}
+	],
+	[
+		cycles,
+		{
+			currentCycle: given(({ database, me }) => cycles.currentCycle(database, me.base, TODAY)),
+			cycleList: given(({ database, me }) => cycles.cycleList(database, me.base)),
+			planCycle: given(({ database, me }) =>
+				cycles.planCycle(database, me.staff.coordinator, null, { number: 9, startsOn: '2028-01-10', weeks: 8 }, NOW)
+			),
+			removeCycle: checks(async ({ database, me, of }) => {
+				const [cycle] = await cycles.cycleList(database, of.base);
+				return cycles.removeCycle(database, me.staff.coordinator, cycle.id, NOW);
+			})
+		}
+	],
+	[
+		daysOff,
+		{
+			daysOff: given(({ database, me }) => daysOff.daysOff(database, me.base, TODAY)),
+			addDaysOff: given(({ database, me }) =>
+				daysOff.addDaysOff(
+					database,
+					me.staff.coordinator,
+					[{ fromOn: '2027-03-01', untilOn: '2027-03-06', name: 'Spring break' }],
+					NOW
+				)
+			),
+			removeDaysOff: checks(async ({ database, me, of }) => {
+				const off = await daysOff.daysOff(database, of.base, TODAY);
+				return daysOff.removeDaysOff(
+					database,
+					me.staff.coordinator,
+					off.map(({ id }) => id),
+					NOW
+				);
+			})
+		}
+	],
+	[
+		profile,
+		{
+			schoolProfile: given(({ database, me }) => profile.schoolProfile(database, me.base)),
+			changeProfile: given(async ({ database, me }) =>
+				profile.changeProfile(
+					database,
+					me.staff.coordinator,
+					{ ...(await profile.schoolProfile(database, me.base)), pinLength: 5 },
+					NOW
+				)
+			)
+		}
+	],
+	[
+		tierPlans,
+		{
+			tierPlans: given(({ database, me }) => tierPlans.tierPlans(database, me.base)),
+			changeTierPlans: given(({ database, me }) =>
+				tierPlans.changeTierPlans(database, me.staff.coordinator, { 2: size, 3: size }, NOW)
+			)
+		}
+	],
+	[
+		years,
+		{
+			schoolYears: given(({ database, me }) => years.schoolYears(database, me.base)),
+			planYear: given(({ database, me }) => years.planYear(database, me.staff.coordinator, null, year, NOW))
+		}
+	]
+];
+
+/** Lets nothing have come of a student, as if they had just been added. */
+async function forgetTraces(database: { run: (sql: string, values: unknown[]) => Promise<unknown> }, id: number) {
+	for (const table of ['attendance', 'review', 'group_membership', 'practice_set_student', 'tier_interval', 'outcome'])
+		await database.run(`DELETE FROM ${table} WHERE student_id = ?`, [id]);
+	await database.run('DELETE FROM student_pair WHERE student_id = ? OR other_id = ?', [id, id]);
+	for (const table of ['probe_plan', 'window_student', 'score', 'accommodation', 'student_note'])
+		await database.run(`DELETE FROM ${table} WHERE student_id = ?`, [id]);
+}
