@@ -1,7 +1,7 @@
 import { findScope, type Scope } from '../src/lib/server/shell/store/scope';
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
+import { emptyDatabase, migrations, NOW, staffAs, TODAY, WEEKDAYS } from '../tests/smallSchool';
 import { weeksBetween } from '../src/lib/core/calendar';
 import { advise } from '../src/lib/core/growth';
 import { fromPoints, shippedNorm } from '../src/lib/core/measurement';
@@ -150,7 +150,7 @@ describe('its stories', () => {
 		const [series, standings, attendance] = await Promise.all([
 			probeSeries(database, ids, { today: TODAY, timeZone: TIME_ZONE }),
 			readStandings(database, ids),
-			sessionCounts(database, ids, TODAY)
+			sessionCounts(database, ids, { today: TODAY, calendar: WEEKDAYS })
 		]);
 		return due.map(({ studentId, groupId }) => {
 			const plan = series.find((one) => one.studentId === studentId && one.groupId === groupId)!;

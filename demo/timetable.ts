@@ -55,11 +55,20 @@ export function layOutYear(today: SchoolDate): DemoYear {
 	};
 }
 
-/** Writes cycles, windows, and when staff can hold groups and classes can release students. */
+/** Writes the year with its breaks, cycles, windows, and when staff can hold groups and classes can release students. */
 export async function writeTimetable(database: RootDatabase, year: DemoYear): Promise<void> {
 	await fill(database, 'school_year', [
 		{ school_id: SCHOOL_ID, starts_on: year.startsOn, ends_on: addDays(year.startsOn, 7 * WEEKS_OF_YEAR - 3) }
 	]);
+	// A break after the first cycle, and one after the present one.
+	await fill(
+		database,
+		'day_off',
+		[
+			{ name: 'Harvest days', from_on: addDays(year.cycleStart, -3), until_on: year.cycleStart },
+			{ name: 'Winter break', from_on: addDays(year.cycleEnd, 1), until_on: addDays(year.cycleEnd, 15) }
+		].map((off) => ({ school_id: SCHOOL_ID, ...off }))
+	);
 	await fill(database, 'cycle', [
 		{ id: 1, school_id: SCHOOL_ID, number: 1, starts_on: addDays(year.cycleStart, -70), weeks: 8 },
 		{ id: 2, school_id: SCHOOL_ID, number: 2, starts_on: year.cycleStart, weeks: 8 }

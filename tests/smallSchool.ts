@@ -16,6 +16,8 @@ import { skillList, type Skill } from '../src/lib/server/library/store/skills';
 import type { Role, Staff, VisibleId } from '../src/lib/server/request/viewer';
 
 export const TODAY = '2026-11-23';
+/** School on every weekday. */
+export const WEEKDAYS = { schoolDays: [1, 2, 3, 4, 5], off: [] };
 export const NOW = new Date('2026-11-23T15:00:00Z');
 export const migrations = fileURLToPath(new URL('../database', import.meta.url));
 
@@ -159,7 +161,7 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 	// The second class has its lunch when the second slot meets.
 	await fill(database, 'class_block', [{ class_id: 2, kind: 'lunch', days: 0b11111, starts_at: '10:15', minutes: 40 }]);
 	const skills = await skillList(database, 1);
-	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY };
+	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY, calendar: WEEKDAYS };
 
 	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[], at = NOW) =>
 		storeAnswers(

@@ -43,7 +43,7 @@ import { remakeFields } from '../../src/lib/server/standing/store/studentFields'
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
-import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY } from '../smallSchool';
+import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY, WEEKDAYS } from '../smallSchool';
 
 /** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */
 const RANGES = {
@@ -173,7 +173,13 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	await idsFrom(database, base);
 	const at = (range: number, n: number) => base + 1_000 * range + n;
 	const schoolId = base;
-	const school: School = { id: schoolId, name: `School ${base}`, timeZone: 'America/New_York', today: TODAY };
+	const school: School = {
+		id: schoolId,
+		name: `School ${base}`,
+		timeZone: 'America/New_York',
+		today: TODAY,
+		calendar: WEEKDAYS
+	};
 	const staffAs = (n: number, role: Role): Staff => ({
 		kind: 'staff',
 		id: at(1, n),

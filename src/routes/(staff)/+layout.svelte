@@ -76,10 +76,10 @@
 		<ScopePicker label={data.scope.label} count={data.scope.size} />
 		<TopSearch bind:this={search} scopeInWords={data.scope.inWords} />
 		<span class="week soft" title={data.school.name}>
-			{data.school.name}
-			{#if data.cycle}· cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
+			{#if data.cycle}cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
 					? 'ended'
-					: `week ${data.cycle.week} of ${data.cycle.weeks}`}{/if}
+					: `week ${data.cycle.week} of ${data.cycle.weeks}`} ·{/if}
+			{data.school.name}
 		</span>
 		<a
 			class="library"

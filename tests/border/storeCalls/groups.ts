@@ -210,7 +210,7 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		sessionCounts,
 		{
-			sessionCounts: given(({ database, me }) => sessionCounts.sessionCounts(database, seen(...me.students), TODAY))
+			sessionCounts: given(({ database, me }) => sessionCounts.sessionCounts(database, seen(...me.students), me.school))
 		}
 	],
 	[

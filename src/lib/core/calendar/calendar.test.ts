@@ -10,12 +10,15 @@ import {
 	mondayOf,
 	schoolDateOf,
 	weekday,
-	weekdayBy,
-	weekdayFrom,
+	dayOff,
+	schoolDayBy,
+	schoolDayFrom,
 	weeksBetween
 } from '.';
 
 const anyDate = fc.integer({ min: 0, max: 20_000 }).map((day) => addDays('2000-01-01', day));
+
+const WEEKDAYS = { schoolDays: [1, 2, 3, 4, 5], off: [] };
 
 describe('school dates', () => {
 	it('add and subtract as the calendar does', () => {
@@ -30,16 +33,26 @@ describe('school dates', () => {
 		);
 	});
 
+	it('of school are found before and after breaks, and in weeks of four days', () => {
+		const off = [{ fromOn: '2026-12-21', untilOn: '2027-01-04', name: 'Winter break' }];
+		const calendar = { schoolDays: [1, 2, 3, 4], off };
+		expect(schoolDayBy('2027-01-03', calendar)).toBe('2026-12-17');
+		expect(schoolDayFrom('2026-12-18', calendar)).toBe('2027-01-04');
+		expect(schoolDayFrom('2026-12-17', calendar)).toBe('2026-12-17');
+		expect(dayOff('2027-01-03', calendar)?.name).toBe('Winter break');
+		expect(dayOff('2027-01-04', calendar)).toBeNull();
+		// Of a school that is never open again, the day is what was asked for.
+		const closed = { ...calendar, off: [{ fromOn: '2026-01-01', untilOn: '2030-01-01', name: 'Closed' }] };
+		expect(schoolDayFrom('2026-12-18', closed)).toBe('2026-12-18');
+	});
+
 	it('know their weekday and Monday', () => {
 		expect(weekday('2026-11-23')).toBe(1);
 		expect(weekday('2026-11-29')).toBe(7);
-		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map(weekdayFrom)).toEqual([
-			'2026-11-27',
-			'2026-11-30',
-			'2026-11-30',
-			'2026-11-30'
-		]);
-		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map(weekdayBy)).toEqual([
+		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map((day) => schoolDayFrom(day, WEEKDAYS))).toEqual(
+			['2026-11-27', '2026-11-30', '2026-11-30', '2026-11-30']
+		);
+		expect(['2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30'].map((day) => schoolDayBy(day, WEEKDAYS))).toEqual([
 			'2026-11-27',
 			'2026-11-27',
 			'2026-11-27',

@@ -39,15 +39,35 @@ export function mondayOf(date: SchoolDate): SchoolDate {
 	return addDays(date, 1 - weekday(date));
 }
 
-/** The day itself, or the Friday before where it lies on a weekend. */
-export function weekdayBy(date: SchoolDate): SchoolDate {
-	return addDays(date, Math.min(0, 5 - weekday(date)));
+/** On which days a school has school. */
+export interface SchoolCalendar {
+	/** ISO weekdays, 1 Monday … 5 Friday. */
+	schoolDays: number[];
+	/** No school from the first day up to, not including, the second. */
+	off: { fromOn: SchoolDate; untilOn: SchoolDate; name: string }[];
 }
 
-/** The day itself, or the Monday after where it lies on a weekend. */
-export function weekdayFrom(date: SchoolDate): SchoolDate {
-	return addDays(date, weekday(date) > 5 ? 8 - weekday(date) : 0);
+/** The days off that a day lies in; null where it lies in none. */
+export function dayOff(day: SchoolDate, { off }: Pick<SchoolCalendar, 'off'>) {
+	return off.find(({ fromOn, untilOn }) => fromOn <= day && day < untilOn) ?? null;
 }
+
+/** Days in a row that are looked through for a day of school. */
+const LONGEST_BREAK = 150;
+
+function schoolDayNear(date: SchoolDate, calendar: SchoolCalendar, step: 1 | -1): SchoolDate {
+	for (let days = 0; days < LONGEST_BREAK; days++) {
+		const day = addDays(date, step * days);
+		if (calendar.schoolDays.includes(weekday(day)) && !dayOff(day, calendar)) return day;
+	}
+	return date;
+}
+
+/** The day itself, or the last day of school before it. */
+export const schoolDayBy = (date: SchoolDate, calendar: SchoolCalendar) => schoolDayNear(date, calendar, -1);
+
+/** The day itself, or the first day of school after it. */
+export const schoolDayFrom = (date: SchoolDate, calendar: SchoolCalendar) => schoolDayNear(date, calendar, 1);
 
 /** Making a formatter costs a hundred times what using it does. */
 const dayFormats = new Map<string, Intl.DateTimeFormat>();

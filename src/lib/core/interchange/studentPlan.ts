@@ -26,7 +26,7 @@ export interface PlannedStudent extends Omit<ListedStudent, 'line' | 'grade'> {
 	effect: PlannedEffect;
 	/** The student who is meant; null for a new one. */
 	studentId: number | null;
-	/** Null only where the line cannot be taken. */
+	/** That of the class where the line says none; null only where the line cannot be taken. */
 	grade: number | null;
 	/** The class that the student is in from then on. */
 	className: string;
@@ -78,7 +78,8 @@ export function planStudents(listed: Omit<ListedStudent, 'line'>[], school: Scho
 	const students = listed.map((student): PlannedStudent => {
 		const name = student.className || school.into || '';
 		const there = classNamed(name);
-		const grade = student.grade ?? there?.grade ?? null;
+		// Who has to be looked at keeps what the line says.
+		const grade = student.grade ?? (student.problem ? null : (there?.grade ?? null));
 		const found = meant(student, school.known);
 		const planned = {
 			...student,

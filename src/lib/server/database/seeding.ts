@@ -11,6 +11,7 @@ const columns = {
 	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],
 	tier_interval: ['student_id', 'tier', 'from_on', 'until_on'],
 	school_year: ['school_id', 'starts_on', 'ends_on'],
+	day_off: ['school_id', 'from_on', 'until_on', 'name'],
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
 	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],

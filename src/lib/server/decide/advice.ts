@@ -17,7 +17,7 @@ export async function adviceFor(
 	const [series, standings, attendance] = await Promise.all([
 		probeSeries(database, ids, school),
 		readStandings(database, ids),
-		sessionCounts(database, ids, school.today)
+		sessionCounts(database, ids, school)
 	]);
 	return new Map(
 		reviews.map((review) => {

@@ -1,4 +1,4 @@
-import { weekdayFrom } from '../../core/calendar';
+import { schoolDayFrom } from '../../core/calendar';
 import type { Database } from '../database';
 import { currentGroups, nextReview } from '../groups';
 import { skillList } from '../library';
@@ -51,7 +51,7 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 	});
 	const wanted = idIn(url, 'review');
 	const shown = due.reviews.find(({ id }) => id === wanted);
-	const effectiveOn = weekdayFrom(school.today);
+	const effectiveOn = schoolDayFrom(school.today, school.calendar);
 	const student = students.find(({ id }) => id === shown?.studentId);
 	const place = shown && student ? await whereTo(database, staff, school, shown, student, effectiveOn) : null;
 	return {
@@ -59,7 +59,7 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 		/** Of the review whose verdict is being recorded: where the student could go, and what leaving ends. */
 		form: place && {
 			...place,
-			dates: { effectiveOn, nextReviewOn: nextReview(place.own?.endsOn ?? null, school.today) }
+			dates: { effectiveOn, nextReviewOn: nextReview(place.own?.endsOn ?? null, school) }
 		},
 		due: advised(due),
 		later: advised(later),

@@ -57,7 +57,7 @@ async function moveTo(
 	if (broken.length && !reason) return refuse(sayBreaking(broken));
 	const studentIds = students.map((student) => student.id);
 	const work = await groupWork(database, group.id, studentIds);
-	const reviewOn = firstReview(to.endsOn, on);
+	const reviewOn = firstReview(to.endsOn, on, school.calendar);
 	const destination = { groupId: to.id, skillId: to.focusSkillId };
 	const move = { from: group.id, to: destination, studentIds, on, reviewOn };
 	const moved = await moveStudents(database, staff, move, reason, at);
@@ -98,7 +98,7 @@ export const changeAction = staffAction(
 				if (students.length === 0) return refuse('Choose who joins');
 				const broken = joiningBreaks(await groupsNow(database, staff, school), group, visible);
 				if (broken.length && !reason) return refuse(sayBreaking(broken));
-				const reviewOn = firstReview(group.endsOn, on);
+				const reviewOn = firstReview(group.endsOn, on, school.calendar);
 				deed = { kind, studentIds: students, reviewOn, on };
 				done = `${people(students.length)} ${students.length === 1 ? 'joins' : 'join'} on ${sayDate(on)}; first review ${sayDate(reviewOn)}.`;
 				break;

@@ -38,7 +38,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			groupPauses(database, [group.id]),
 			groupHistory(database, staff, group.id, today),
 			notesOn(database, ids),
-			sessionCounts(database, ids, today),
+			sessionCounts(database, ids, school),
 			practiceSets(database, { staff, today }, { from: 0, most: SHOWN, groupId: group.id }),
 			probeSeries(database, ids, school),
 			openReviews(database, ids),
@@ -52,7 +52,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		meetingRecords(database, staff, [group.id], { from: group.startsOn, until: group.endsOn, today })
 	]);
 	const away = absences.filter(({ staffId }) => staffId === slot.staffId);
-	const days = meetingDays(slot, group.startsOn, group.endsOn).map((on) => ({
+	const days = meetingDays(slot, group.startsOn, group.endsOn, school.calendar.off).map((on) => ({
 		on,
 		isPaused: isWithin(on, pauses),
 		isAway: isWithin(on, away),
@@ -97,7 +97,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 		})),
 		/** Groups that a member could move to. */
 		others: groupChoices({ groups, slots }, skills, group.id, today),
-		changesOn: changeDay(group.endsOn, today)
+		changesOn: changeDay(group.endsOn, school)
 	};
 }
 

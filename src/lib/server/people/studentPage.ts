@@ -81,7 +81,7 @@ export async function studentPage(database: Database, school: School, student: R
 			tierHistory(database, student.id),
 			lateAnswers(database, student.id).then((answers) => itemsAsked(database, answers)),
 			probeSeries(database, ids, school),
-			sessionCounts(database, ids, school.today),
+			sessionCounts(database, ids, school),
 			recentResults(database, student.id, RESULTS),
 			openReviews(database, ids)
 		]);

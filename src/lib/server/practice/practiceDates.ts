@@ -1,13 +1,17 @@
-import { addDays, weekdayBy, weekdayFrom } from '../../core/calendar';
+import { addDays, schoolDayBy, schoolDayFrom } from '../../core/calendar';
+import type { School } from '../school';
 
 /**
- * When a set is due unless another day is chosen: in four days or on the Monday after, and not after a group has ended.
+ * When a set is due unless another day is chosen: in four days or on the next day of school, and not after a group has ended.
  *
  * @param groupEndsOn of the group that gets it; null for other students
  */
-export function practiceDue(today: string, groupEndsOn: string | null): string {
-	const usual = weekdayFrom(addDays(today, 4));
+export function practiceDue(
+	{ today, calendar }: Pick<School, 'today' | 'calendar'>,
+	groupEndsOn: string | null
+): string {
+	const usual = schoolDayFrom(addDays(today, 4), calendar);
 	if (!groupEndsOn || usual <= groupEndsOn) return usual;
-	const last = weekdayBy(groupEndsOn);
+	const last = schoolDayBy(groupEndsOn, calendar);
 	return last > today ? last : today;
 }

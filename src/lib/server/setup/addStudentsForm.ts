@@ -25,7 +25,6 @@ import {
 import {
 	fileForm,
 	formCheck,
-	id,
 	idsOf,
 	idText,
 	jsonCheck,

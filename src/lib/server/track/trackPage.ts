@@ -48,7 +48,7 @@ export async function trackPage(database: Database, staff: Staff, school: School
 			}))
 			.filter(({ free }) => free.length),
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
-		goalOn: cycleDates(cycle, school.today).endsOn,
+		goalOn: cycleDates(cycle, school).endsOn,
 		ids: shown.map(({ id }) => id as number),
 		rows: await rowsOf(database, school, shown.slice(0, FIRST_ROWS))
 	};
@@ -63,7 +63,7 @@ async function rowsOf(database: Database, school: School, students: RosterStuden
 	const ids = students.map(({ id }) => id);
 	const [series, sessions] = await Promise.all([
 		probeSeries(database, ids, school),
-		sessionCounts(database, ids, school.today)
+		sessionCounts(database, ids, school)
 	]);
 	return students.map(({ id, givenName, familyName, className }) => ({
 		id: id as number,

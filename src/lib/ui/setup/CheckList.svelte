@@ -66,8 +66,8 @@
 				>
 			{/each}
 			<td>
-				<select bind:value={student.grade} aria-label="Grade, line {i + 1}">
-					<option value={null}>–</option>
+				<select bind:value={student.grade} onchange={() => corrected(student)} aria-label="Grade, line {i + 1}">
+					<option value={null}>as the class</option>
 					{#each GRADES as grade (grade)}<option value={grade}>{sayGrade(grade)}</option>{/each}
 				</select>
 			</td>
@@ -88,7 +88,9 @@
 			<td>{student.birthDate ?? ''}</td>
 		{/if}
 		{#if hasClasses}<td>{student.className}</td>{/if}
-		<td>{student.problem || (student.effect === 'bad' ? 'is looked at again' : SAYS[student.effect])}</td>
+		<td class="happens"
+			>{student.problem || (student.effect === 'bad' ? 'is looked at again' : SAYS[student.effect])}</td
+		>
 		<td class="steps">
 			{#if !wasBad.has(i) && !opened.includes(i)}
 				<button class="small" onclick={() => (opened = [...opened, i])} aria-label="Correct line {i + 1}"
@@ -110,6 +112,9 @@
 <style>
 	input:not([type='date']) {
 		width: 9rem;
+	}
+	.happens {
+		min-width: 12rem;
 	}
 	.steps {
 		white-space: nowrap;

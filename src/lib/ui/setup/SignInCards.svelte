@@ -60,7 +60,7 @@
 		display: flex;
 		justify-content: space-between;
 		gap: 4mm;
-		height: 43mm;
+		height: 42mm;
 		padding: 4mm;
 		background: var(--sheet);
 		border: 1px dashed var(--rule-strong);
@@ -69,7 +69,7 @@
 		overflow: hidden;
 	}
 	.large li {
-		height: 86mm;
+		height: 84mm;
 		font-size: 1.3rem;
 	}
 	.words {

@@ -59,7 +59,9 @@ export async function load({ locals, url }) {
 		groups: shown.map((group) => ({
 			...group,
 			slot: slotOf.get(group.slotId)!,
-			next: on ? null : (meetingDays(slotOf.get(group.slotId)!, school.today, group.endsOn)[0] ?? null)
+			next: on
+				? null
+				: (meetingDays(slotOf.get(group.slotId)!, school.today, group.endsOn, school.calendar.off)[0] ?? null)
 		})),
 		on,
 		members: members.map((student) => ({ ...student, groups: times.get(student.id) ?? 0 })),

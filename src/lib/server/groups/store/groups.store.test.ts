@@ -33,6 +33,8 @@ beforeAll(async () => {
 afterAll(() => small.database.close());
 
 const specialist = staffAs('specialist');
+/** A day on which the school looks back. */
+const at = (today: string) => ({ ...small.school, today });
 const group = (change: Partial<NewGroup> = {}) => newGroup(small, change);
 const adoptAs = (...groups: NewGroup[]) => adoptFor(small, ...groups);
 const adopt = async (...groups: NewGroup[]) => (await adoptAs(...groups)).ids;
@@ -108,13 +110,16 @@ describe('groups', () => {
 			'attendance',
 			on.map((on_date, i) => ({ group_id: id, student_id: 1, on_date, present: i !== 1 }))
 		);
-		const counts = await sessionCounts(small.database, seen(1, 2), addDays(TODAY, 3));
+		const counts = await sessionCounts(small.database, seen(1, 2), at(addDays(TODAY, 3)));
 		// Three on record, and of Monday and Wednesday of this week, at whose times nothing took place.
 		expect(counts.get(`1 ${id}`)).toEqual({ planned: 5, held: 3, attended: 2, emptyWeeks: [] });
 		expect(counts.get(`2 ${id}`)).toEqual({ planned: 2, held: 0, attended: 0, emptyWeeks: [] });
-		const week = (await sessionCounts(small.database, seen(2), addDays(TODAY, 7))).get(`2 ${id}`);
+		const week = (await sessionCounts(small.database, seen(2), at(addDays(TODAY, 7)))).get(`2 ${id}`);
 		expect(week).toEqual({ planned: 3, held: 0, attended: 0, emptyWeeks: [TODAY] });
-		expect(await sessionCounts(small.database, [], TODAY)).toEqual(new Map());
+		const off = [{ fromOn: TODAY, untilOn: addDays(TODAY, 1), name: 'Harvest' }];
+		const short = { ...at(addDays(TODAY, 7)), calendar: { ...small.school.calendar, off } };
+		expect((await sessionCounts(small.database, seen(2), short)).get(`2 ${id}`)!.planned).toBe(2);
+		expect(await sessionCounts(small.database, [], at(TODAY))).toEqual(new Map());
 	});
 });
 

@@ -2,14 +2,15 @@ import type { SchoolDate } from '../../../core/calendar';
 import { sessionsSoFar, type Sessions } from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
+import type { School } from '../../school';
 import { daysOf } from '../timetable';
 import { groupPauses } from './groupHistory';
 
-/** Sessions of students in each of their groups up to a day, by `student group`. */
+/** Sessions of students in each of their groups up to today, none planned on days off, by `student group`. */
 export async function sessionCounts(
 	database: Database,
 	studentIds: VisibleId[],
-	today: SchoolDate
+	{ today, calendar }: Pick<School, 'today' | 'calendar'>
 ): Promise<Map<string, Sessions>> {
 	if (studentIds.length === 0) return new Map();
 	const [memberships, records] = await Promise.all([
@@ -41,7 +42,10 @@ export async function sessionCounts(
 		[...byStudentAndGroup(memberships)].map(([key, own]) => {
 			const [{ groupId, days }] = own;
 			const paused = pauses.filter((pause) => pause.groupId === groupId);
-			return [key, sessionsSoFar(own, { days: daysOf(days) }, paused, recordsOf.get(key) ?? [], today)];
+			return [
+				key,
+				sessionsSoFar(own, { days: daysOf(days) }, [...paused, ...calendar.off], recordsOf.get(key) ?? [], today)
+			];
 		})
 	);
 }

@@ -49,7 +49,8 @@ export async function groupCalendar(
 			const skill = skills.find(({ id }) => id === group.focusSkillId)!;
 			const closed = [
 				...pauses.filter((pause) => pause.groupId === group.id),
-				...absences.filter((absence) => absence.staffId === slot.staffId)
+				...absences.filter((absence) => absence.staffId === slot.staffId),
+				...school.calendar.off
 			];
 			return {
 				...slot,

@@ -17,7 +17,8 @@ export interface SchoolProfile {
 /** What a school is called before anybody has said. */
 export const UNNAMED_SCHOOL = 'Our school';
 
-const WEEKDAYS = [1, 2, 3, 4, 5];
+/** ISO weekdays as they are stored, a bit a day. */
+export const weekdaysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
 
 export async function schoolProfile(database: Database, schoolId: number): Promise<SchoolProfile> {
 	const row = await database.row<Omit<SchoolProfile, 'schoolDays'> & { schoolDays: number }>(
@@ -26,7 +27,7 @@ export async function schoolProfile(database: Database, schoolId: number): Promi
 		FROM school WHERE id = ?`,
 		[schoolId]
 	);
-	return { ...row!, schoolDays: WEEKDAYS.filter((day) => row!.schoolDays & (1 << (day - 1))) };
+	return { ...row!, schoolDays: weekdaysOf(row!.schoolDays) };
 }
 
 /** Changes what a school says of itself. @returns what it said before */

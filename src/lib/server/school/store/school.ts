@@ -1,18 +1,34 @@
-import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import { addDays, schoolDateOf, type SchoolCalendar, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
+import { weekdaysOf } from './profile';
 
 export interface School {
 	id: number;
 	name: string;
 	timeZone: string;
 	today: SchoolDate;
+	/** With the days off of the last year and all to come. */
+	calendar: SchoolCalendar;
 }
 
+/** How far back (days) days off are of use. */
+const REACH = 400;
+
 export async function findSchool(database: Database, id: number, at: Date): Promise<School> {
-	const row = await database.row<{ id: number; name: string; timeZone: string }>(
-		'SELECT id, name, time_zone AS timeZone FROM school WHERE id = ?',
-		[id]
+	const since = addDays(schoolDateOf(at, 'UTC'), -REACH);
+	const row = await database.row<Omit<School, 'today' | 'calendar'> & { schoolDays: number; off: string }>(
+		`SELECT id, name, time_zone AS timeZone, school_days AS schoolDays,
+			(SELECT CONCAT('[', COALESCE(GROUP_CONCAT(
+				JSON_OBJECT('fromOn', from_on, 'untilOn', until_on, 'name', name) ORDER BY from_on, day_off.id), ''), ']')
+			FROM day_off WHERE day_off.school_id = school.id AND until_on > ?) AS off
+		FROM school WHERE id = ?`,
+		[since, id]
 	);
 	if (!row) throw new Error(`school ${id} does not exist`);
-	return { ...row, today: schoolDateOf(at, row.timeZone) };
+	const { schoolDays, off, ...school } = row;
+	return {
+		...school,
+		today: schoolDateOf(at, row.timeZone),
+		calendar: { schoolDays: weekdaysOf(schoolDays), off: JSON.parse(off) }
+	};
 }

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { plural } from '$lib/core/words';
-import { addDays, sayDate, weekdayFrom } from '$lib/core/calendar';
+import { addDays, sayDate, schoolDayFrom } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
 import { hasItems } from '$lib/core/items';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
@@ -48,7 +48,7 @@ export async function load({ locals, url }) {
 		}),
 		skills: skills.map(({ id: skillId, shortName, code, domainId }) => ({ id: skillId, shortName, code, domainId })),
 		items: CHECK_ITEMS,
-		dueOn: weekdayFrom(addDays(school.today, 3))
+		dueOn: schoolDayFrom(addDays(school.today, 3), school.calendar)
 	};
 }
 

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { error } from '@sveltejs/kit';
-import { addDays, weekdayFrom } from '$lib/core/calendar';
+import { addDays, schoolDayFrom } from '$lib/core/calendar';
 import { changesSince, isSameProblem, skillsToCheck } from '$lib/core/grouping';
 import { adoptAction, choicesFor, choicesOf, draftInView, keepAction } from '$lib/server/groups/draftForm';
 import { cycleDates, groupingFor } from '$lib/server/groups';
@@ -27,7 +27,7 @@ export async function load({ locals, url }) {
 		readStandings(database, ids),
 		openChecks(database, ids)
 	]);
-	const { endsOn, reviewOn } = cycleDates(cycle, school.today);
+	const { endsOn, reviewOn } = cycleDates(cycle, school);
 	return {
 		...setting,
 		skills: setting.skills.map(({ id: skillId, shortName, code }) => ({ id: skillId, shortName, code })),
@@ -54,7 +54,7 @@ export async function load({ locals, url }) {
 			return skillIds.length ? [{ studentId: student.id, skillIds }] : [];
 		}),
 		waiting: waiting.map(({ studentId }) => studentId),
-		dates: { startsOn: weekdayFrom(addDays(school.today, 1)), endsOn, reviewOn }
+		dates: { startsOn: schoolDayFrom(addDays(school.today, 1), school.calendar), endsOn, reviewOn }
 	};
 }
 

@@ -1,4 +1,4 @@
-import { addDays, sayMeeting, weekdayFrom } from '$lib/core/calendar';
+import { addDays, sayMeeting, schoolDayFrom } from '$lib/core/calendar';
 import { clashes } from '$lib/core/timetable';
 import { calendarActions } from '$lib/server/groups/timetable/calendarForm';
 import { numberIn } from '$lib/server/request';
@@ -63,7 +63,7 @@ export async function load({ locals, url }) {
 				? `${one.staffName} is needed twice: ${sayMeeting(one)} and ${sayMeeting(other)}`
 				: `${one.room} is needed twice: ${one.staffName}, ${sayMeeting(one)}, and ${other.staffName}, ${sayMeeting(other)}`;
 		}),
-		tomorrow: weekdayFrom(addDays(school.today, 1))
+		tomorrow: schoolDayFrom(addDays(school.today, 1), school.calendar)
 	};
 }
 

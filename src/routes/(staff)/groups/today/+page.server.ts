@@ -1,5 +1,5 @@
 import { fullName } from '$lib/core/words';
-import { weekday } from '$lib/core/calendar';
+import { dayOff, weekday } from '$lib/core/calendar';
 import { isWithin, minutesOf } from '$lib/core/timetable';
 import { recordAction } from '$lib/server/groups/meetingForm';
 import { dayIn } from '$lib/server/request';
@@ -21,7 +21,8 @@ export async function load({ locals, url }) {
 		staffAbsences(database, staff, on)
 	]);
 	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
-	const meeting = groups.filter(({ slotId }) => slotOf.get(slotId)!.days.includes(weekday(on)));
+	const off = dayOff(on, school.calendar);
+	const meeting = off ? [] : groups.filter(({ slotId }) => slotOf.get(slotId)!.days.includes(weekday(on)));
 	const holds = meeting.some(({ slotId }) => slotOf.get(slotId)!.staffId === staff.id);
 	// Who runs groups sees theirs; everybody else all.
 	const whose = url.searchParams.get('whose') === 'all' || !holds ? 'all' : 'mine';
@@ -37,6 +38,7 @@ export async function load({ locals, url }) {
 	const visible = new Map(students.map((student) => [student.id, student]));
 	return {
 		on,
+		off: off?.name ?? null,
 		whose,
 		holds,
 		sessions: shown

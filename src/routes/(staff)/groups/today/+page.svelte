@@ -91,6 +91,7 @@
 	</section>
 {:else}
 	<p>
+		{#if data.off}There is no school on {sayDate(data.on)}: {data.off}.{/if}
 		{data.whose === 'mine' ? 'None of your groups' : 'No group'} meets on {sayDate(data.on)}. Meetings follow the
 		<a href={keepingScope('/groups/timetable')}>timetable</a>.
 	</p>

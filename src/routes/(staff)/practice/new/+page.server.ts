@@ -85,7 +85,7 @@ export async function load({ locals, url }) {
 		].slice(0, 6),
 		focusId: group?.focusSkillId ?? null,
 		samples: sampleItems(skill.code),
-		dates: { opensOn: school.today, dueOn: practiceDue(school.today, group?.endsOn ?? null) },
+		dates: { opensOn: school.today, dueOn: practiceDue(school, group?.endsOn ?? null) },
 		standings: students.map((student) => standings.get(student.id)!.get(skill.id) ?? null)
 	};
 }

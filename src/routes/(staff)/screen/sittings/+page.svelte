@@ -4,7 +4,7 @@
 	import { fullName, plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { addDays, sayInstant, weekdayFrom } from '$lib/core/calendar';
+	import { addDays, sayInstant, schoolDayFrom } from '$lib/core/calendar';
 	import { SCREENING_STATUSES, STILL_TO_FINISH, TO_FINISH } from '$lib/core/screening';
 	import ClassBoard from '$lib/ui/screen/ClassBoard.svelte';
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
@@ -131,7 +131,10 @@
 			ids={chosen}
 			students={chosen.flatMap((id) => rows.at(id) ?? [])}
 			windowId={data.window.id}
-			day={weekdayFrom(addDays(data.today > data.window.closesOn ? data.today : data.window.closesOn, 7))}
+			day={schoolDayFrom(
+				addDays(data.today > data.window.closesOn ? data.today : data.window.closesOn, 7),
+				data.school.calendar
+			)}
 			onclose={() => (noting = null)}
 		/>
 	{/if}

@@ -4,7 +4,7 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
-	import { addDays, weekdayFrom } from '$lib/core/calendar';
+	import { addDays, schoolDayFrom } from '$lib/core/calendar';
 	import PlanWindow from '$lib/ui/screen/PlanWindow.svelte';
 	import { windowState } from '$lib/ui/screen/windowState';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
@@ -21,7 +21,11 @@
 	function oneStep(window: Window): { says: string; opensOn: string; closesOn: string } {
 		if (data.today < window.opensOn) return { says: 'Open today', opensOn: data.today, closesOn: window.closesOn };
 		if (data.today > window.closesOn)
-			return { says: 'Open a week more', opensOn: window.opensOn, closesOn: weekdayFrom(addDays(data.today, 7)) };
+			return {
+				says: 'Open a week more',
+				opensOn: window.opensOn,
+				closesOn: schoolDayFrom(addDays(data.today, 7), data.school.calendar)
+			};
 		return { says: 'Close after today', opensOn: window.opensOn, closesOn: data.today };
 	}
 </script>

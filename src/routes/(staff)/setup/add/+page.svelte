@@ -21,7 +21,10 @@
 	});
 
 	/** As they were read, until somebody corrects them. */
-	let students = $derived<PlannedStudent[]>($state.snapshot(read?.plan.students) ?? []);
+	let students = $derived.by(() => {
+		const rows = $state<PlannedStudent[]>($state.snapshot(read?.plan.students) ?? []);
+		return rows;
+	});
 	const takes = $derived(students.filter(({ effect, problem }) => !problem && effect !== 'here').length);
 	const bad = $derived(students.filter(({ problem }) => problem).length);
 	const rows = $derived(

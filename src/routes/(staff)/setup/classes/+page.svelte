@@ -46,22 +46,24 @@
 		<td class="number">{one.students}</td>
 		<td class="number">{one.withoutPin}</td>
 		<td><code>{one.code}</code></td>
-		<td class="one-line">
-			{#if hasEnded(one)}
-				<span>ended {sayDate(one.endedOn!)}</span>
-				<ActionButton action="?/end" fields={{ class: one.id, on: '' }} label="Let {one.name} go on" look="small"
-					>Let it go on</ActionButton
-				>
-			{:else}
-				<a href={keepingScope('/setup/add', { into: one.name })}
-					>Add students<span class="visually-hidden"> to {one.name}</span></a
-				>
-				{#if one.students === 0}
-					<ActionButton action="?/end" fields={{ class: one.id, on: data.today }} label="End {one.name}" look="small"
-						>End</ActionButton
+		<td>
+			<span class="one-line">
+				{#if hasEnded(one)}
+					<span>ended {sayDate(one.endedOn!)}</span>
+					<ActionButton action="?/end" fields={{ class: one.id, on: '' }} label="Let {one.name} go on" look="small"
+						>Let it go on</ActionButton
 					>
+				{:else}
+					<a href={keepingScope('/setup/add', { into: one.name })}
+						>Add students<span class="visually-hidden"> to {one.name}</span></a
+					>
+					{#if one.students === 0}
+						<ActionButton action="?/end" fields={{ class: one.id, on: data.today }} label="End {one.name}" look="small"
+							>End</ActionButton
+						>
+					{/if}
 				{/if}
-			{/if}
+			</span>
 		</td>
 	{/snippet}
 	{#snippet empty()}There is no class yet. Students come into classes.{/snippet}
@@ -69,8 +71,8 @@
 
 <form method="POST" action="?/add" use:enhance>
 	<h2><label for="classes">Add classes, one a line: the name, then the grade</label></h2>
-	<textarea id="classes" name="classes" rows="5" required maxlength="6000" placeholder={'Avocet 4\nCurlew K'}
-	></textarea>
+	<textarea id="classes" name="classes" rows="5" required maxlength="6000" aria-describedby="as"></textarea>
+	<p id="as" class="soft">As “Avocet 4” or “Room 12, grade K”. Each gets a code by which its students find it.</p>
 	<button class="primary">Add classes</button>
 </form>
 <Notice outcome={form} />

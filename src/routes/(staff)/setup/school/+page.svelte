@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { addDays, saySpan } from '$lib/core/calendar';
+	import { addDays, saySpan, schoolDayFrom } from '$lib/core/calendar';
 	import { HIGHEST_GRADE } from '$lib/core/interchange/studentList';
 	import { sayGrade } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
@@ -64,7 +64,10 @@
 
 	<section aria-labelledby="year">
 		<h2 id="year">School year</h2>
-		<p class="soft">Norms go by the week of the year; benchmarks by autumn, winter and spring.</p>
+		<p class="soft">
+			Norms go by the week of the year; benchmarks by autumn, winter and spring, a third of the year each where nothing
+			is said.
+		</p>
 		<form method="POST" action="?/year" use:enhance={keepValues} class="fields">
 			<input type="hidden" name="was" value={year?.startsOn ?? ''} />
 			<label for="starts">First day</label>
@@ -122,7 +125,12 @@
 					/></label
 				>
 				<label
-					>from <input name="startsOn" type="date" required value={newest ? addDays(newest.endsOn, 1) : ''} /></label
+					>from <input
+						name="startsOn"
+						type="date"
+						required
+						value={newest ? schoolDayFrom(addDays(newest.endsOn, 1), data.school.calendar) : ''}
+					/></label
 				>
 				<label
 					>for <input name="weeks" type="number" min="1" max="20" required value={newest?.weeks ?? 8} /> weeks</label
@@ -167,7 +175,7 @@
 	<section aria-labelledby="tiers">
 		<h2 id="tiers">Tiers</h2>
 		<p class="soft">How large groups are, and how long they meet in a week.</p>
-		<form method="POST" action="?/tiers" use:enhance={keepValues} class="fields">
+		<form method="POST" action="?/tiers" use:enhance={keepValues} class="fields tiers">
 			{#each [2, 3] as const as tier (tier)}
 				{@const { size, minutesAWeek } = data.plans[tier]}
 				<span id="tier{tier}">Tier {tier}</span>
@@ -227,6 +235,9 @@
 	}
 	.one-line {
 		margin-top: 10px;
+	}
+	.tiers {
+		grid-template-columns: max-content minmax(0, 1fr);
 	}
 	input[type='number'] {
 		width: 4.5rem;

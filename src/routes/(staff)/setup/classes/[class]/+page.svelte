@@ -152,6 +152,7 @@
 		margin: 12px 0;
 	}
 	fieldset {
+		margin: 0;
 		border: 1px solid var(--rule);
 	}
 </style>
