@@ -9,7 +9,8 @@ const PATHS = [
 	'/gaps/assumptions',
 	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable'],
 	...['/practice', '/track', '/decide', '/library/F41'],
-	...['/students/101', '/account']
+	...['/students/101', '/account'],
+	...['/setup', '/setup/school', '/setup/classes', '/setup/classes/3', '/setup/add', '/setup/cards', '/setup/people']
 ];
 
 test('every page scrolls one way only, at 200% and on a phone, and what is sought is still found', async ({ page }) => {

@@ -141,6 +141,7 @@
 <style>
 	.list {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 6px;
 		max-width: 44rem;
 		margin-top: 12px;

@@ -83,6 +83,7 @@
 	}
 	form {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 8px;
 		max-width: 28rem;
 		margin-top: 24px;
