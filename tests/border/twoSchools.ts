@@ -19,6 +19,7 @@ import { saveDraft } from '../../src/lib/server/groups/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
+import { setResponsible } from '../../src/lib/server/people/store/responsibility';
 import { invite } from '../../src/lib/server/people/store/accounts';
 import { saveMeasure } from '../../src/lib/server/screen/store/givenMeasures';
 import { changeGroup } from '../../src/lib/server/groups/store/groupChanges';
@@ -74,11 +75,16 @@ const RANGES = {
 	screening_window: 33
 };
 
-/** What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited. */
-async function setUp(database: RootDatabase, { coordinator, otherTeacher }: FilledSchool['staff']) {
+/** What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited, who is responsible. */
+async function setUp(
+	database: RootDatabase,
+	{ coordinator, specialist, otherTeacher }: FilledSchool['staff'],
+	students: number[]
+) {
 	await addDaysOff(database, coordinator, [{ fromOn: '2026-12-21', untilOn: '2027-01-04', name: 'Break' }], NOW);
 	await changeTierPlans(database, coordinator, await tierPlans(database, coordinator.schoolId), NOW);
 	await invite(database, coordinator, otherTeacher.id, randomBytes(32), NOW);
+	await setResponsible(database, coordinator, seen(students[0]), specialist.id, { from: TODAY, at: NOW });
 }
 
 /** A school with everything in it, of classes A (students 1 to 4) and B (5 to 8). */
@@ -557,7 +563,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	}
 	await answerLate();
 	await leaveSignIns(database, staff.specialist, students[0], classes.a);
-	await setUp(database, staff);
+	await setUp(database, staff, students);
 	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
 	await changeGroup(database, specialist, b, { kind: 'pause', untilOn: null, on: addDays(TODAY, 1) }, '', NOW);
 	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);

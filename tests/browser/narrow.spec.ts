@@ -10,7 +10,17 @@ const PATHS = [
 	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable'],
 	...['/practice', '/track', '/decide', '/library/F41'],
 	...['/students/101', '/account'],
-	...['/setup', '/setup/school', '/setup/classes', '/setup/classes/3', '/setup/add', '/setup/cards', '/setup/people']
+	...[
+		'/setup',
+		'/setup/school',
+		'/setup/classes',
+		'/setup/classes/3',
+		'/setup/add',
+		'/setup/cards',
+		'/setup/people',
+		'/setup/log',
+		'/setup/caseload'
+	]
 ];
 
 test('every page scrolls one way only, at 200% and on a phone, and what is sought is still found', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { expectAccessible, signInStaff } from './people';
+import { address, expectAccessible, signInStaff } from './people';
 import { startDemoServer } from '../../scripts/demoServer.mjs';
 import { drawNames } from '../../demo/people';
 
@@ -199,4 +199,41 @@ test('a colleague is invited and sees the own class only; students move, leave a
 	} finally {
 		await school.stop();
 	}
+});
+
+test('who is responsible for whom is set for several at once and taken back, and the log has both', async ({
+	page
+}) => {
+	await signInStaff(page, 'coordinator');
+	await page.goto(`${address()}/setup/caseload?scope=school`);
+	const rows = page.locator('tbody tr[data-student]');
+	const all = await rows.count();
+	expect(all).toBeGreaterThan(20);
+	await expect(page.getByRole('link', { name: `Nobody’s: ${all}` })).toBeVisible();
+	await expectAccessible(page);
+	const names = [];
+	for (const i of [0, 1]) {
+		names.push(await rows.nth(i).getByRole('link').innerText());
+		await rows.nth(i).getByRole('checkbox').check();
+	}
+	await page.getByLabel('Who is responsible').selectOption({ index: 0 });
+	const adult = await page.getByLabel('Who is responsible').locator('option:checked').innerText();
+	await page.getByRole('button', { name: 'Responsible for 2 students from today' }).click();
+	await expect(page.getByText(`${adult} is responsible for 2 students from today on.`)).toBeVisible();
+	await page.getByRole('link', { name: `${adult}: 2` }).click();
+	await expect(rows).toHaveCount(2);
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('link', { name: `Nobody’s: ${all}` })).toBeVisible();
+
+	await page.goto(`${address()}/setup/log`);
+	const log = page.getByRole('table', { name: 'Who did what' }).getByRole('row');
+	await expect(log.nth(1)).toContainText('set who is responsible');
+	await page.getByRole('combobox', { name: /^Did/ }).selectOption('set who is responsible');
+	await expect(page).toHaveURL(/action=set/);
+	await expect(log.nth(2)).toContainText(names[0]);
+	await expectAccessible(page);
+	await page.getByLabel('About which student').fill(names[1]);
+	await page.getByRole('listbox').getByRole('option').first().click();
+	await expect(page).toHaveURL(/about=\d+/);
+	await expect(log.nth(1)).toContainText(names[1]);
 });

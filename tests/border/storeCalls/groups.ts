@@ -242,7 +242,6 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		timetable,
 		{
-			daysOf: given(() => timetable.daysOf(0b101)),
 			slotList: given(({ database, me }) => timetable.slotList(database, me.base)),
 			classBlocks: given(({ database, me }) => timetable.classBlocks(database, me.base)),
 			addSlots: checks(({ database, me, of }) =>

@@ -1,6 +1,8 @@
+import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
 import * as classes from '../../../src/lib/server/people/store/classes';
 import * as enrollment from '../../../src/lib/server/people/store/enrollment';
+import * as responsibility from '../../../src/lib/server/people/store/responsibility';
 import * as pins from '../../../src/lib/server/people/store/pins';
 import * as cycles from '../../../src/lib/server/school/store/cycles';
 import * as daysOff from '../../../src/lib/server/school/store/daysOff';
@@ -8,7 +10,7 @@ import * as profile from '../../../src/lib/server/school/store/profile';
 import * as tierPlans from '../../../src/lib/server/school/store/tierPlans';
 import * as years from '../../../src/lib/server/school/store/years';
 import { tokenHash } from '../../../src/lib/server/auth/signIn';
-import { NOW, TODAY } from '../../smallSchool';
+import { NOW, seen, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
 
 const account = { displayName: 'New', role: 'teacher', email: null } as const;
@@ -45,6 +47,20 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			// By a secret that only who was invited has.
 			invitedBy: all,
 			acceptInvitation: all
+		}
+	],
+	[
+		auditLog,
+		{
+			auditLog: checks(({ database, me, of }) =>
+				auditLog.auditLog(
+					database,
+					me.staff.coordinator,
+					{ accountId: null, studentId: of.students[0], action: null, from: null, until: null },
+					{ from: 0, most: 100 }
+				)
+			),
+			loggedActions: given(({ database, me }) => auditLog.loggedActions(database, me.staff.coordinator))
 		}
 	],
 	[
@@ -105,6 +121,22 @@ export const setupCalls: [object, Record<string, Call>][] = [
 				const way = { studentId: of.students[0], ended: { id: row!.id, untilOn: TODAY }, begunId: null };
 				return enrollment.takeBackMoves(database, me.staff.coordinator, [way], NOW);
 			})
+		}
+	],
+	[
+		responsibility,
+		{
+			ownOrNobodys: given(({ me }) => responsibility.ownOrNobodys(me.staff.specialist, TODAY)),
+			responsibleFor: given(({ database, me }) => responsibility.responsibleFor(database, seen(...me.students), TODAY)),
+			setResponsible: checks(({ database, me, of }) =>
+				responsibility.setResponsible(
+					database,
+					me.staff.coordinator,
+					seen(of.students[0]),
+					of.staff.interventionist.id,
+					from
+				)
+			)
 		}
 	],
 	[

@@ -7,6 +7,11 @@ export interface WeeklyTime {
 	minutes: number;
 }
 
+/** Weekdays as one number: bit 0 Monday … bit 4 Friday. */
+export const bitsOf = (days: number[]) => days.reduce((bits, day) => bits | (1 << (day - 1)), 0);
+/** ISO weekdays of such a number. */
+export const daysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
+
 export const BLOCK_KINDS = ['core lesson', 'recess', 'lunch', 'other'] as const;
 export type BlockKind = (typeof BLOCK_KINDS)[number];
 

@@ -66,3 +66,4 @@ export {
 } from './store/roster';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
 export { countWithoutPin, setPins } from './store/pins';
+export { ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';

@@ -11,6 +11,8 @@
 		{ path: '/setup/classes', name: 'Classes' },
 		{ path: '/setup/add', name: 'Add students' },
 		{ path: '/setup/cards', name: 'Sign-in cards' },
-		{ path: '/setup/people', name: 'Staff' }
+		{ path: '/setup/people', name: 'Staff' },
+		{ path: '/setup/caseload', name: 'Caseload' },
+		{ path: '/setup/log', name: 'Who did what' }
 	]}
 />

@@ -1,9 +1,8 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { sessionsSoFar, type Sessions } from '../../../core/timetable';
+import { daysOf, sessionsSoFar, type Sessions } from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { School } from '../../school';
-import { daysOf } from '../timetable';
 import { groupPauses } from './groupHistory';
 
 /** Sessions of students in each of their groups up to today, none planned on days off, by `student group`. */

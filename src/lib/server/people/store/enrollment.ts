@@ -183,6 +183,8 @@ const TRACES = [
 ] as const;
 /** What a student has who is new. */
 const DERIVED = [
+	'audit_subject',
+	'responsibility',
 	'student_field',
 	'student_field_then',
 	'student_summary',

@@ -1,3 +1,4 @@
+import { bitsOf, daysOf } from '../../../core/timetable';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 
@@ -17,9 +18,6 @@ export interface SchoolProfile {
 /** What a school is called before anybody has said. */
 export const UNNAMED_SCHOOL = 'Our school';
 
-/** ISO weekdays as they are stored, a bit a day. */
-export const weekdaysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
-
 export async function schoolProfile(database: Database, schoolId: number): Promise<SchoolProfile> {
 	const row = await database.row<Omit<SchoolProfile, 'schoolDays'> & { schoolDays: number }>(
 		`SELECT name, time_zone AS timeZone, school_days AS schoolDays, first_grade AS firstGrade,
@@ -27,7 +25,7 @@ export async function schoolProfile(database: Database, schoolId: number): Promi
 		FROM school WHERE id = ?`,
 		[schoolId]
 	);
-	return { ...row!, schoolDays: weekdaysOf(row!.schoolDays) };
+	return { ...row!, schoolDays: daysOf(row!.schoolDays) };
 }
 
 /** Changes what a school says of itself. @returns what it said before */
@@ -45,7 +43,7 @@ export async function changeProfile(
 			[
 				profile.name,
 				profile.timeZone,
-				profile.schoolDays.reduce((bits, day) => bits | (1 << (day - 1)), 0),
+				bitsOf(profile.schoolDays),
 				profile.firstGrade,
 				profile.lastGrade,
 				profile.pinLength,

@@ -1,6 +1,6 @@
 import { addDays, schoolDateOf, type SchoolCalendar, type SchoolDate } from '../../../core/calendar';
+import { daysOf } from '../../../core/timetable';
 import type { Database } from '../../database';
-import { weekdaysOf } from './profile';
 
 export interface School {
 	id: number;
@@ -29,6 +29,6 @@ export async function findSchool(database: Database, id: number, at: Date): Prom
 	return {
 		...school,
 		today: schoolDateOf(at, row.timeZone),
-		calendar: { schoolDays: weekdaysOf(schoolDays), off: JSON.parse(off) }
+		calendar: { schoolDays: daysOf(schoolDays), off: JSON.parse(off) }
 	};
 }

@@ -1,6 +1,13 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
-import { ownClassesOnly, type Roster, rosterSize, type RosterStudent, rosterStudents } from '../../people';
+import {
+	ownClassesOnly,
+	ownOrNobodys,
+	type Roster,
+	rosterSize,
+	type RosterStudent,
+	rosterStudents
+} from '../../people';
 import type { Staff } from '../../request';
 
 /** Who is being looked at. `key` is its text in a URL: `school`, `caseload`, `grade:4`, `class:12`, `group:3` or `list:1,2`. */
@@ -35,21 +42,28 @@ const IN_TIERS = `AND membership.student_id IN (
 	SELECT student_id FROM tier_interval
 	WHERE tier > 1 AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
 /** Who is in a group on a day that a staff member holds. */
-const IN_OWN_GROUPS = `AND membership.student_id IN (
+const IN_OWN_GROUPS = `membership.student_id IN (
 	SELECT held.student_id FROM group_membership AS held
 	JOIN small_group ON small_group.id = held.group_id
 	JOIN slot ON slot.id = small_group.slot_id
 	WHERE slot.staff_id = ? AND held.from_on <= ? AND (held.until_on IS NULL OR held.until_on > ?))`;
+/** For whom a staff member is responsible on a day. */
+const IS_OWN = `membership.student_id IN (
+	SELECT student_id FROM responsibility
+	WHERE account_id = ? AND from_on <= ? AND (until_on IS NULL OR until_on > ?))`;
 
 /**
- * The students in tiers 2 and 3 that a person is responsible for: all of them for a specialist, those of the groups that
- * they hold for an interventionist; null for those who have no caseload.
+ * The students in tiers 2 and 3 that a person is responsible for. Those for whom nobody is are every specialist's, and of
+ * an interventionist's those in the groups that they hold; null for those who have no caseload.
  */
 function caseloadOf(staff: Staff, today: SchoolDate): NonNullable<Roster['narrowing']> | null {
-	if (staff.role === 'specialist') return { sql: IN_TIERS, values: [today, today] };
-	if (staff.role === 'interventionist')
-		return { sql: `${IN_TIERS} ${IN_OWN_GROUPS}`, values: [today, today, staff.id, today, today] };
-	return null;
+	if (staff.role !== 'specialist' && staff.role !== 'interventionist') return null;
+	const own = ownOrNobodys(staff, today);
+	if (staff.role === 'specialist') return { sql: `${IN_TIERS} ${own.sql}`, values: [today, today, ...own.values] };
+	return {
+		sql: `${IN_TIERS} ${own.sql} AND (${IS_OWN} OR ${IN_OWN_GROUPS})`,
+		values: [today, today, ...own.values, staff.id, today, today, staff.id, today, today]
+	};
 }
 
 /**

@@ -1,5 +1,12 @@
 import type { SchoolDate } from '../../../../core/calendar';
-import { releasing, type BlockKind, type ClassBlock, type WeeklyTime } from '../../../../core/timetable';
+import {
+	bitsOf,
+	daysOf,
+	releasing,
+	type BlockKind,
+	type ClassBlock,
+	type WeeklyTime
+} from '../../../../core/timetable';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../../database';
 import { may, type Staff } from '../../../request';
 
@@ -16,11 +23,6 @@ export interface Slot extends WeeklyTime {
 
 /** Before any day of a school here. */
 const EVER = '1970-01-01';
-
-/** Weekdays as a number: bit 0 Monday … bit 4 Friday. */
-const bitsOf = (days: number[]) => days.reduce((bits, day) => bits | (1 << (day - 1)), 0);
-/** ISO weekdays of a time as it is stored, a bit a day. */
-export const daysOf = (bits: number) => [1, 2, 3, 4, 5].filter((day) => bits & (1 << (day - 1)));
 
 type SlotRow = Omit<Slot, 'days' | 'classIds'> & { days: number };
 

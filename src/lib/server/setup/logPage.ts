@@ -1,0 +1,52 @@
+import { addDays, beginningOf } from '../../core/calendar';
+import { detailLines, type DetailLine } from '../../core/words';
+import type { Database } from '../database';
+import { enrolledByIds, staffInSetup } from '../people';
+import { dayIn, idIn, numberIn, type Staff, textIn } from '../request';
+import type { School } from '../school';
+import { auditLog, loggedActions } from './store/auditLog';
+
+/** Deeds that are shown at once. */
+const AT_ONCE = 50;
+
+/** The log as the address asks for it: `by`, `about`, `action`, `since`, `to`, `from` for the part. */
+export async function logPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
+	const [since, to] = [dayIn(url, 'since'), dayIn(url, 'to')];
+	const [people, actions, about] = await Promise.all([
+		staffInSetup(database, school.id, at),
+		loggedActions(database, staff),
+		enrolledByIds(database, staff, [idIn(url, 'about') ?? 0], school.today)
+	]);
+	const asked = {
+		accountId: people.find(({ id }) => id === idIn(url, 'by'))?.id ?? null,
+		studentId: about[0]?.id ?? null,
+		action: actions.find((one) => one === textIn(url, 'action', 60)) ?? null
+	};
+	const part = { from: numberIn(url, 'from'), most: AT_ONCE };
+	const { deeds, total } = await auditLog(
+		database,
+		staff,
+		{
+			...asked,
+			from: since === null ? null : beginningOf(since, school.timeZone),
+			until: to === null ? null : beginningOf(addDays(to, 1), school.timeZone)
+		},
+		part
+	);
+	return {
+		...asked,
+		...{ since, to, part, total, actions },
+		people: people.map(({ id, displayName }) => ({ id, displayName })),
+		about: about[0] ? `${about[0].preferredName ?? about[0].givenName} ${about[0].familyName}` : null,
+		deeds: deeds.map(({ detail, ...deed }) => ({ ...deed, lines: linesOf(detail) }))
+	};
+}
+
+/** A very long detail was cut, and is no JSON any more. */
+function linesOf(detail: string): DetailLine[] {
+	try {
+		return detailLines(JSON.parse(detail));
+	} catch {
+		return [{ name: 'detail', value: `${detail.slice(0, 200)} …` }];
+	}
+}
