@@ -118,7 +118,7 @@ export const setupCalls: [object, Record<string, Call>][] = [
 				const row = await database.row<{ id: number }>('SELECT id FROM class_membership WHERE student_id = ? LIMIT 1', [
 					of.students[0]
 				]);
-				const way = { studentId: of.students[0], ended: { id: row!.id, untilOn: TODAY }, begunId: null };
+				const way = { studentId: of.students[0], ended: [{ id: row!.id, untilOn: TODAY }], begun: null };
 				return enrollment.takeBackMoves(database, me.staff.coordinator, [way], NOW);
 			})
 		}

@@ -4,15 +4,14 @@ import { id, jsonCheck, jsonIn } from '../request';
 
 /** Students whose moves can be taken back at once. */
 const MOST = 2_000;
+/** A membership with its end. */
+const membership = Type.Object({ id, untilOn: Type.Union([Type.String({ format: 'date' }), Type.Null()]) });
 const waysCheck = jsonCheck(
 	Type.Array(
 		Type.Object({
 			studentId: id,
-			ended: Type.Union([
-				Type.Object({ id, untilOn: Type.Union([Type.String({ format: 'date' }), Type.Null()]) }),
-				Type.Null()
-			]),
-			begunId: Type.Union([id, Type.Null()])
+			ended: Type.Array(membership, { maxItems: 20 }),
+			begun: Type.Union([membership, Type.Null()])
 		}),
 		{ maxItems: MOST }
 	)

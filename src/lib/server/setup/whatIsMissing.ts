@@ -75,7 +75,7 @@ export async function whatIsMissing(database: Database, staff: Staff, school: Sc
 				pins.students === 0
 					? 'There is no student yet'
 					: `${plural(pins.students, 'student')}${empty.length ? `; nobody in ${named(empty)}` : ''}`,
-			isDone: pins.students > 0 && empty.length === 0,
+			isDone: screened.length > 0 && screened.every(({ students }) => students > 0),
 			isNeeded: true,
 			path: '/setup/add'
 		},

@@ -81,7 +81,7 @@
 			</div>
 		</div>
 		{#if classes.length === 0}
-			<p>There are no classes yet. Once the roster is in, a window can ask them.</p>
+			<p>There are no classes yet. Once Setup has classes of grades with skills, a window can ask them.</p>
 		{/if}
 		<fieldset hidden={classes.length === 0}>
 			<legend>Who: {chosen.length} of {classes.length} classes</legend>

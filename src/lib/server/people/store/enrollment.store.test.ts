@@ -86,6 +86,32 @@ describe('who is in the school on a day', () => {
 		expect(await takeBackMoves(small.database, coordinator, ways, NOW)).toBe(1);
 	});
 
+	it('a move keeps to what is planned for later, and is taken back only while nothing came after it', async () => {
+		const { database } = small;
+		const [id] = await addStudents(database, coordinator, [record('Maia')], { from: '2026-09-01', at: NOW });
+		const days = [TODAY, TOMORROW, addDays(TODAY, 7)];
+		const classes = async () =>
+			Promise.all(
+				days.map(async (day) =>
+					(await rosterStudents(database, { staff: coordinator, today: day }))
+						.filter((one) => one.id === id)
+						.map(({ classId }) => classId)
+				)
+			);
+		const back = await moveToClass(database, coordinator, [id], 2, { from: days[2], at: NOW });
+		expect(await classes()).toEqual([[1], [1], [2]]);
+		// Who leaves does not come back on the planned day; what was planned is there again after Undo.
+		const away = await moveToClass(database, coordinator, [id], null, { from: TOMORROW, at: NOW });
+		expect(await classes()).toEqual([[1], [], []]);
+		await takeBackMoves(database, coordinator, away, NOW);
+		expect(await classes()).toEqual([[1], [1], [2]]);
+		const sooner = await moveToClass(database, coordinator, [id], 2, { from: TOMORROW, at: NOW });
+		expect(await classes()).toEqual([[1], [2], [2]]);
+		await moveToClass(database, coordinator, [id], 1, { from: addDays(TODAY, 3), at: NOW });
+		expect(await takeBackMoves(database, coordinator, sooner, NOW)).toBe(0);
+		expect(back[0].begun).toMatchObject({ untilOn: null });
+	});
+
 	it('a student moves between classes on a day, sees both never, and is back where they were after Undo', async () => {
 		const classOf = async (day: string) =>
 			(await studentIn(small.database, { staff: coordinator, today: day }, 1))?.classId;

@@ -229,14 +229,15 @@ export async function changeStudent(
 /** A student's way between classes on a day, so that it can be taken back. */
 export interface Way {
 	studentId: number;
-	/** The membership that ended, with its end before; null where the student was in no class. */
-	ended: { id: number; untilOn: SchoolDate | null } | null;
-	/** The membership that began; null for who left. */
-	begunId: number | null;
+	/** Memberships that ended, or were planned and are not any more, each with its end before. */
+	ended: { id: number; untilOn: SchoolDate | null }[];
+	/** The membership that began, with its end; null for who left. */
+	begun: { id: number; untilOn: SchoolDate | null } | null;
 }
 
 /**
- * Lets students be in another class from a day on, or in none. Who is in that class already is passed by.
+ * Lets students be in another class from a day on, up to what is planned for later, or in none any more. Who is in that
+ * class already is passed by.
  *
  * @param toClassId null to leave the school
  * @returns the ways of those who moved
@@ -267,17 +268,25 @@ export async function moveToClass(
 		for (const studentId of studentIds) {
 			const own = now.filter((one) => one.studentId === studentId);
 			const current = own.find(({ fromOn }) => fromOn <= from) ?? null;
-			if ((current?.classId ?? null) === toClassId && (current?.untilOn ?? null) === null) continue;
-			if (current) await transaction.run('UPDATE class_membership SET until_on = ? WHERE id = ?', [from, current.id]);
-			let begunId: number | null = null;
+			// What is planned for later stays, unless the student leaves.
+			const later = own.filter(({ fromOn }) => fromOn > from);
+			const untilOn = later[0]?.fromOn ?? null;
+			if ((current?.classId ?? null) === toClassId && (current?.untilOn ?? null) === untilOn) continue;
+			const ended = [...(current ? [current] : []), ...(toClassId === null ? later : [])];
+			for (const one of ended)
+				await transaction.run('UPDATE class_membership SET until_on = GREATEST(from_on, ?) WHERE id = ?', [
+					from,
+					one.id
+				]);
+			let begun: Way['begun'] = null;
 			if (toClassId !== null) {
 				const { insertId } = await transaction.run(
-					'INSERT INTO class_membership (class_id, student_id, from_on) VALUES (?, ?, ?)',
-					[toClassId, studentId, from]
+					'INSERT INTO class_membership (class_id, student_id, from_on, until_on) VALUES (?, ?, ?, ?)',
+					[toClassId, studentId, from, untilOn]
 				);
-				begunId = insertId;
+				begun = { id: insertId, untilOn };
 			}
-			ways.push({ studentId, ended: current && { id: current.id, untilOn: current.untilOn }, begunId });
+			ways.push({ studentId, ended: ended.map((one) => ({ id: one.id, untilOn: one.untilOn })), begun });
 		}
 		if (ways.length)
 			await audit(transaction, staff, at, toClassId === null ? 'students leave' : 'move students', {
@@ -294,19 +303,19 @@ export async function takeBackMoves(database: RootDatabase, staff: Staff, ways: 
 	return database.transaction(async (transaction) => {
 		await requireOwn(transaction, staff, { student: ways.map(({ studentId }) => studentId) });
 		let back = 0;
-		for (const { studentId, ended, begunId } of ways) {
-			if (begunId) {
+		for (const { studentId, ended, begun } of ways) {
+			if (begun) {
 				const { affected } = await transaction.run(
-					'DELETE FROM class_membership WHERE id = ? AND student_id = ? AND until_on IS NULL',
-					[begunId, studentId]
+					'DELETE FROM class_membership WHERE id = ? AND student_id = ? AND until_on <=> ?',
+					[begun.id, studentId, begun.untilOn]
 				);
 				// Moved on since: what came later stays.
 				if (!affected) continue;
 			}
-			if (ended)
+			for (const { id, untilOn } of ended)
 				await transaction.run('UPDATE class_membership SET until_on = ? WHERE id = ? AND student_id = ?', [
-					ended.untilOn,
-					ended.id,
+					untilOn,
+					id,
 					studentId
 				]);
 			back++;

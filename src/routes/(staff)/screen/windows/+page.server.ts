@@ -5,7 +5,7 @@ import { screenContext } from '$lib/server/screen/screenPage';
 import { addDays, sayDate } from '$lib/core/calendar';
 import { FLUENCY_MEASURES } from '$lib/core/fluency';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
-import { subjectList } from '$lib/server/library';
+import { skillList, subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
 import { addWindow, moveWindow, windowCounts, withdrawWindow } from '$lib/server/screen';
 import { formCheck, oneOf, id, idList, schoolDate } from '$lib/server/request';
@@ -13,16 +13,19 @@ import { formCheck, oneOf, id, idList, schoolDate } from '$lib/server/request';
 export async function load({ locals, url }) {
 	const { school, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const [counts, classes, subjects] = await Promise.all([
+	const [counts, classes, subjects, skills] = await Promise.all([
 		windowCounts(database, school.id, school.today),
 		classList(database, school.id),
-		subjectList(database, school.id)
+		subjectList(database, school.id),
+		skillList(database, school.id)
 	]);
+	const grades = new Set(skills.map(({ grade }) => grade));
 	return {
 		today: school.today,
 		window,
 		windows: windows.map((one) => ({ ...one, ...counts.get(one.id)! })),
-		classes,
+		/** Those of a grade without skills are not screened. */
+		classes: classes.filter(({ grade }) => grades.has(grade)),
 		subjects,
 		modes: SCREENING_MODES
 	};
