@@ -45,11 +45,17 @@ describe('the chart of probes', () => {
 		expect(labelOf('trend', { trend: { slope: -0.5, intercept: 3 } }).label.formatter).toBe('trend −0.5 a week');
 	});
 
-	test('puts the label of the trend away from the aimline, and never above the chart', () => {
-		const high = { slope: 0, intercept: 6 };
+	test('puts the label of the trend beside its end, or away from the aimline and never above the chart', () => {
+		const flat = (intercept: number) => ({ trend: { slope: 0, intercept } });
 		expect(labelOf('trend').label.position).toBe('bottom');
-		expect(labelOf('trend', { trend: high }).label.position).toBe('top');
-		expect(labelOf('trend', { trend: { slope: 0, intercept: 9 } })).toMatchObject({
+		expect(labelOf('trend', flat(3.5)).label.position).toBe('top');
+		expect(labelOf('trend', flat(6)).label.position).toBe('right');
+		expect(labelOf('trend', { ...flat(3), aimline: null }).label.position).toBe('right');
+		const atTop = aimline(
+			[0, 1, 2, 3].map((x) => ({ x, y: 8 })),
+			{ x: 10, y: 8 }
+		);
+		expect(labelOf('trend', { ...flat(9), aimline: atTop })).toMatchObject({
 			value: [3, 8],
 			label: { position: 'bottom' }
 		});

@@ -72,9 +72,7 @@ function linesOf({ probes, goal, aimline, trend, forecast }: ProbeChartContent):
 		const at = (x: number) => ({ x, y: clip(trend.intercept + trend.slope * x) });
 		const [from, to] = [at(probes[0].x), at(probes[probes.length - 1].x)];
 		const label = `trend ${trend.slope >= 0 ? '+' : '−'}${Math.abs(trend.slope).toFixed(1)} a week`;
-		// Away from the aimline, and inside the chart.
-		const above = aimline ? to.y >= aimAt(aimline, to.x) : true;
-		lines.push({ from, to, label, side: above && to.y < PROBE_ITEMS ? 'top' : 'bottom', color: ACCENT, style: {} });
+		lines.push({ from, to, label, side: sideOf(to, aimline), color: ACCENT, style: {} });
 	}
 	if (forecast) {
 		const [near, far] = forecast.interval
@@ -85,6 +83,16 @@ function linesOf({ probes, goal, aimline, trend, forecast }: ProbeChartContent):
 		lines.push({ from: near, to: far, label: 'forecast, 80%', side: 'right', color: ACCENT, style });
 	}
 	return lines;
+}
+
+/** Correct answers between the end of the trend and the aimline, under which a label beside it would lie on that. */
+const APART = 0.8;
+
+/** Beside the end of the trend, or where the aimline goes on there, away from it and inside the chart. */
+function sideOf(end: Point, aimline: Aimline | null): Line['side'] {
+	const above = aimline ? end.y - aimAt(aimline, end.x) : Infinity;
+	if (Math.abs(above) >= APART) return 'right';
+	return above >= 0 && end.y < PROBE_ITEMS ? 'top' : 'bottom';
 }
 
 const clip = (correct: number) => Math.max(0, Math.min(PROBE_ITEMS, correct));
