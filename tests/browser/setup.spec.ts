@@ -48,6 +48,8 @@ test('from an empty school to a screening window with 60 students of 3 classes, 
 			]
 		];
 		await page.getByRole('link', { name: 'Add students', exact: true }).click();
+		// The first class with nobody in it is proposed.
+		await expect(page.getByLabel('Into').locator('option:checked')).toContainText('Sandpiper');
 		for (const [i, name] of ['Avocet', 'Curlew', 'Dunlin'].entries()) {
 			await page.getByLabel('Into').selectOption(name);
 			await page.getByLabel('Students, one a line').fill(lists[i].join('\n'));

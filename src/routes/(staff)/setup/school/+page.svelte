@@ -64,10 +64,7 @@
 
 	<section aria-labelledby="year">
 		<h2 id="year">School year</h2>
-		<p class="soft">
-			Norms go by the week of the year; benchmarks by autumn, winter and spring, a third of the year each where nothing
-			is said.
-		</p>
+		<p class="soft">Norms go by the week of the year. Whose benchmarks count is chosen with each window.</p>
 		<form method="POST" action="?/year" use:enhance={keepValues} class="fields">
 			<input type="hidden" name="was" value={year?.startsOn ?? ''} />
 			<label for="starts">First day</label>
