@@ -5,7 +5,7 @@ import { emptyDatabase, migrations, NOW, staffAs, TODAY, WEEKDAYS } from '../tes
 import { weeksBetween } from '../src/lib/core/calendar';
 import { advise } from '../src/lib/core/growth';
 import { fromPoints, shippedNorm } from '../src/lib/core/measurement';
-import { classwideNeed } from '../src/lib/core/screening';
+import { classwideNeed, OVERALL } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { ribbon } from '../src/lib/server/shell/ribbon';
@@ -138,8 +138,15 @@ describe('what is kept to be counted by', () => {
 			expect([...kept].map(([id, { status }]) => [id, status]).sort()).toEqual(
 				[...full].map(([id, { status }]) => [id, status]).sort()
 			);
-			for (const [id, { scores }] of full)
-				for (const { domainId, theta } of scores) expect(kept.get(id)!.scores[domainId].theta).toBe(theta);
+			const measures = new Set([...full.values()].flatMap(({ scores }) => scores.map(({ domainId }) => domainId)));
+			measures.add(OVERALL);
+			for (const measure of measures) {
+				const places = await placesIn(database, window.id, wholeSchool.roster, measure);
+				for (const [id, { scores }] of full) {
+					const own = scores.find(({ domainId }) => domainId === measure);
+					expect(places.get(id)!.score).toEqual(own ? { theta: own.theta, standardError: own.standardError } : null);
+				}
+			}
 		}
 	});
 });

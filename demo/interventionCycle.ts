@@ -6,7 +6,7 @@ import { itemsForSkill, probeSeed } from '../src/lib/core/items';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
-import { slotList, type Slot } from '../src/lib/server/groups/timetable/store/timetable';
+import { releasingSlots, type ReleasingSlot } from '../src/lib/server/groups/timetable/store/timetable';
 import { windowScores } from '../src/lib/server/screen/store/scores';
 import { skillGraph, type Skill } from '../src/lib/server/library/store/skills';
 import { readStandings } from '../src/lib/server/standing/standings';
@@ -28,7 +28,7 @@ const LAST_WEEK = EARLY_WEEKS + WEEKS - 1;
 
 interface DemoGroup {
 	id: number;
-	slot: Slot;
+	slot: ReleasingSlot;
 	skill: Skill;
 	tier: 2 | 3;
 	students: DemoStudent[];
@@ -71,7 +71,7 @@ export async function formGroups(
 	);
 	const tiered = students.filter(({ id }) => tiers.has(id));
 	// Half of the meeting times stay free for groups that a visitor of the demo forms.
-	const slots = (await slotList(database, SCHOOL_ID, year.cycleStart)).filter(({ id }) => id % 8 < 4);
+	const slots = (await releasingSlots(database, SCHOOL_ID, year.cycleStart)).filter(({ id }) => id % 8 < 4);
 	const standings = await readStandings(database, [...tiers.keys()]);
 	const graph = await skillGraph(database, SCHOOL_ID, skills);
 	const levels = new Map(skills.map((skill) => [skill.id, skill]));

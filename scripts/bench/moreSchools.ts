@@ -10,14 +10,18 @@ const OF_STUDENTS = [
 	// Before the students, so that nobody finds one of whom there is none and makes it.
 	...['student_field', 'student_field_then'],
 	...['account', 'slot', 'staff_absence', 'adoption'],
-	...['class', 'student', 'class_membership', 'tier_interval', 'student_attribute', 'student_pair', 'accommodation'],
+	...['class', 'class_adult', 'student', 'class_membership', 'tier_interval', 'responsibility'],
+	...['student_attribute', 'student_pair', 'accommodation'],
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
 	...['class_block', 'window_class', 'window_student', 'practice_set', 'practice_set_student', 'probe_plan'],
 	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'review'],
 	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];
 /** What is copied besides for another school; skills and what ships with them are shared. */
-const OF_A_SCHOOL = ['school', 'school_year', 'cycle', 'screening_window', 'cut_score', 'emphasis', 'group_draft'];
+const OF_A_SCHOOL = [
+	...['school', 'school_year', 'day_off', 'tier_plan', 'cycle', 'screening_window', 'cut_score', 'emphasis'],
+	'group_draft'
+];
 
 /** Columns that must differ in copies although they are no ids. */
 const DIFFERS: Record<string, string> = {

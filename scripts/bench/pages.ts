@@ -6,14 +6,16 @@ import { allStudentIds } from '../../src/lib/server/people/store/people';
 import type { VisibleId } from '../../src/lib/server/request/viewer';
 import { readCells, readStandings } from '../../src/lib/server/standing/standings';
 import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
-import { DEMO_CLOCK } from '../demoServer.mjs';
-import { countRows, growDistrict, growSchool, shrinkAgain } from './moreSchools';
+import { DEMO_CLOCK, startDemoServer } from '../demoServer.mjs';
+import { countRows, growDistrict, growSchool } from './moreSchools';
 
-const ROUNDS = 7;
+const ROUNDS = 15;
 /** What a page may weigh, uncompressed with what is embedded, and how much it may grow from 264 to 1,056 students. */
 const MOST_KB = 250;
 const MOST_GROWTH = 1.5;
 const SCHOOLS = 50;
+/** Students whom groups are suggested for. */
+const GROUPED = 36;
 
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
@@ -28,6 +30,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 	const skill = (await database.row<{ code: string }>("SELECT code FROM skill WHERE code LIKE 'F4%' LIMIT 1"))!.code;
 	const group = await first('SELECT id FROM small_group WHERE school_id = ? ORDER BY id LIMIT 1');
 	const student = await first('SELECT id FROM student WHERE school_id = ? ORDER BY id LIMIT 1 OFFSET 99');
+	const some = Array.from({ length: GROUPED }, (_, i) => student + i);
 	return [
 		'/screen',
 		`/screen?student=${student}`,
@@ -51,6 +54,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/groups/today',
 		'/groups/timetable',
 		'/groups/suggest',
+		`/groups/suggest?students=${some.join(',')}`,
 		'/groups/drafts',
 		`/groups/${group}`,
 		'/practice',
@@ -60,17 +64,26 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		`/students/${student}`,
 		'/library',
 		`/library/${skill}`,
-		'/account'
+		'/account',
+		'/setup',
+		'/setup/school',
+		'/setup/classes',
+		'/setup/classes/1',
+		'/setup/add',
+		'/setup/people',
+		'/setup/caseload',
+		'/setup/log'
 	];
 }
 
-async function signIn(database: RootDatabase): Promise<string> {
+/** Signs one in who may open a page: setting up is for coordinators, all else for specialists. */
+async function signIn(database: RootDatabase, userName: string): Promise<string> {
 	const token = newToken();
-	const specialist = await database.row<{ id: number }>("SELECT id FROM account WHERE user_name = 'specialist'");
+	const account = await database.row<{ id: number }>('SELECT id FROM account WHERE user_name = ?', [userName]);
 	const hashes = { tokenHash: tokenHash(token), heldHash: null };
 	await beginSignIn(
 		database,
-		{ accountId: specialist!.id },
+		{ accountId: account!.id },
 		hashes,
 		{ address: '127.0.0.1', browser: 'simulated' },
 		new Date(DEMO_CLOCK)
@@ -82,22 +95,38 @@ async function signIn(database: RootDatabase): Promise<string> {
 const forTheSchool = (path: string) =>
 	path.includes('scope=') ? path : `${path}${path.includes('?') ? '&' : '?'}scope=school`;
 
-/** The median time to a page's first byte, and what its first response weighs uncompressed. */
-async function costOf(url: string, cookie: string): Promise<Cost> {
-	const times: number[] = [];
-	let bytes = 0;
-	for (let round = 0; round <= ROUNDS; round++) {
-		const began = performance.now();
-		const response = await fetch(url, {
-			headers: { cookie, 'accept-encoding': 'identity' },
-			redirect: 'manual'
-		});
-		// The first round warms up.
-		if (round) times.push(performance.now() - began);
-		if (response.status !== 200) throw new Error(`${url}: ${response.status}`);
-		bytes = (await response.arrayBuffer()).byteLength;
-	}
-	return { milliseconds: median(times), kilobytes: bytes / 1_000 };
+/** A school that pages are asked of, with the cookies of who asks. */
+interface Served {
+	address: string;
+	specialist: string;
+	coordinator: string;
+}
+
+/** Asks for a page once. @returns the time to its first byte in milliseconds, and its uncompressed size in bytes */
+async function ask({ address, specialist, coordinator }: Served, page: string) {
+	const url = address + forTheSchool(page);
+	const began = performance.now();
+	const response = await fetch(url, {
+		headers: { cookie: page.startsWith('/setup') ? coordinator : specialist, 'accept-encoding': 'identity' },
+		redirect: 'manual'
+	});
+	const milliseconds = performance.now() - began;
+	if (response.status !== 200) throw new Error(`${url}: ${response.status}`);
+	return { milliseconds, bytes: (await response.arrayBuffer()).byteLength };
+}
+
+/** What a page costs in each of some schools, asked in turn, so that all meet the same machine. */
+async function costsOf(schools: Served[], page: string): Promise<Cost[]> {
+	const times: number[][] = schools.map(() => []);
+	const sizes: number[] = [];
+	for (let round = 0; round <= ROUNDS; round++)
+		for (const [i, school] of schools.entries()) {
+			const { milliseconds, bytes } = await ask(school, page);
+			// The first round warms up.
+			if (round) times[i].push(milliseconds);
+			sizes[i] = bytes;
+		}
+	return times.map((own, i) => ({ milliseconds: median(own), kilobytes: sizes[i] / 1_000 }));
 }
 
 /** The needle map of a whole school on the server, beside the SQL that it cannot do without, and beside standings in full. */
@@ -137,25 +166,32 @@ async function mapCost(database: RootDatabase) {
 
 /** What each page of staff costs in the demo school, in one four times as large, and as one school of a district. */
 export async function benchPages(address: string, databaseUrl: string): Promise<void> {
-	const database = openDatabase(databaseUrl, 1);
-	const cookie = await signIn(database);
-	const pages = await addresses(database);
-	const measure = async () => {
+	const more = [await startDemoServer(), await startDemoServer()];
+	try {
+		await comparePages([{ address, databaseUrl }, ...more]);
+	} finally {
+		for (const server of more) await server.stop();
+	}
+}
+
+async function comparePages(servers: { address: string; databaseUrl: string }[]): Promise<void> {
+	const databases = servers.map(({ databaseUrl }) => openDatabase(databaseUrl, 1));
+	await growSchool(databases[1], 4);
+	await growDistrict(databases[2], SCHOOLS);
+	const schools: Served[] = [];
+	for (const [i, database] of databases.entries()) {
 		await countRows(database);
-		maps.push(await mapCost(database));
-		const costs: Cost[] = [];
-		for (const page of pages) costs.push(await costOf(address + forTheSchool(page), cookie));
-		return costs;
-	};
-	const maps: Awaited<ReturnType<typeof mapCost>>[] = [];
-	const small = await measure();
-	await growSchool(database, 4);
-	const large = await measure();
-	await shrinkAgain(database);
-	await growDistrict(database, SCHOOLS);
-	const district = await measure();
-	await shrinkAgain(database);
-	await database.close();
+		schools.push({
+			address: servers[i].address,
+			specialist: await signIn(database, 'specialist'),
+			coordinator: await signIn(database, 'coordinator')
+		});
+	}
+	const pages = await addresses(databases[0]);
+	const costs: Cost[][] = [];
+	for (const page of pages) costs.push(await costsOf(schools, page));
+	const maps = [await mapCost(databases[0]), await mapCost(databases[1])];
+	for (const database of databases) await database.close();
 	console.log(
 		`pages     time to the first byte and size of the first response; with 1,056 students, and with 264 in a district of ${SCHOOLS} schools, as multiples (at most ${MOST_KB} kB and ${MOST_GROWTH} times)`
 	);
@@ -163,22 +199,23 @@ export async function benchPages(address: string, databaseUrl: string): Promise<
 	console.log(`          ${'page'.padEnd(28)}${cells(['ms', 'kB', '1,056: ms', 'kB', 'district: ms'])}`);
 	let beyond = 0;
 	pages.forEach((page, i) => {
-		const slower = large[i].milliseconds / small[i].milliseconds;
-		const heavier = large[i].kilobytes / small[i].kilobytes;
-		const isBeyond = large[i].kilobytes > MOST_KB || slower > MOST_GROWTH || heavier > MOST_GROWTH;
+		const [small, large, district] = costs[i];
+		const slower = large.milliseconds / small.milliseconds;
+		const heavier = large.kilobytes / small.kilobytes;
+		const isBeyond = large.kilobytes > MOST_KB || slower > MOST_GROWTH || heavier > MOST_GROWTH;
 		if (isBeyond) beyond++;
 		console.log(
-			`          ${page.padEnd(28)}${cells([
-				small[i].milliseconds.toFixed(0),
-				small[i].kilobytes.toFixed(0),
+			`          ${page.slice(0, 28).padEnd(28)}${cells([
+				small.milliseconds.toFixed(0),
+				small.kilobytes.toFixed(0),
 				`× ${slower.toFixed(2)}`,
 				`× ${heavier.toFixed(2)}`,
-				`× ${(district[i].milliseconds / small[i].milliseconds).toFixed(2)}`
+				`× ${(district.milliseconds / small.milliseconds).toFixed(2)}`
 			])}${isBeyond ? '  beyond' : ''}`
 		);
 	});
 	console.log(`          ${beyond} of ${pages.length} beyond`);
-	for (const { students, skills, map, sql, standings } of maps.slice(0, 2))
+	for (const { students, skills, map, sql, standings } of maps)
 		console.log(
 			`map       ${students} × ${skills} on the server in ${map.toFixed(0)} ms, its SQL alone ${sql.toFixed(0)} ms: ${(map / sql).toFixed(1)} times (at most 3); all standings in full take ${(standings / map).toFixed(1)} times as long`
 		);

@@ -100,6 +100,7 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		drafts,
 		{
+			countDrafts: given(({ database, me }) => drafts.countDrafts(database, me.base)),
 			draftList: given(({ database, me }) => drafts.draftList(database, me.base)),
 			findDraft: checks(({ database, me, of }) => drafts.findDraft(database, me.base, of.draft)),
 			saveDraft: given(async ({ database, me }) => {
@@ -242,6 +243,7 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		timetable,
 		{
+			releasingSlots: given(({ database, me }) => timetable.releasingSlots(database, me.base, TODAY)),
 			slotList: given(({ database, me }) => timetable.slotList(database, me.base)),
 			classBlocks: given(({ database, me }) => timetable.classBlocks(database, me.base)),
 			addSlots: checks(({ database, me, of }) =>

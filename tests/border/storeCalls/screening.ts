@@ -163,6 +163,9 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			placesIn: given(({ database, me }) =>
 				places.placesIn(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
 			),
+			overallScores: given(({ database, me }) =>
+				places.overallScores(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
+			),
 			toSitByClass: given(({ database, me }) =>
 				places.toSitByClass(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
 			),

@@ -1,4 +1,4 @@
-import { ownStanding, type Cell } from './cell';
+import { ownStanding, type CellLook } from './cell';
 import type { Standing } from './standing';
 
 /** How a standing has gone between two days. */
@@ -10,7 +10,7 @@ const RANK: Record<Exclude<Standing, 'unseen'>, number> = { gap: 0, forming: 1, 
  * How a standing has gone from one cell to another: only what answers say counts. A skill that slips has fallen from secure;
  * to be forming or slipping is the same height. `no longer seen` comes of a sitting that was set aside.
  */
-export function standingChange(before: Cell, now: Cell): StandingChange {
+export function standingChange(before: CellLook, now: CellLook): StandingChange {
 	const [from, to] = [ownStanding(before), ownStanding(now)];
 	if (from === to) return 'same';
 	if (from === 'unseen') return 'first seen';

@@ -50,7 +50,8 @@ export function blocksAt(time: WeeklyTime, classId: number, blocks: ClassBlock[]
 
 /** Those of the classes that can release students at a time, on every one of its days. */
 export function releasing(time: WeeklyTime, classIds: number[], blocks: ClassBlock[]): number[] {
-	return classIds.filter((classId) => blocksAt(time, classId, blocks).length === 0);
+	const kept = new Set(blocks.filter((block) => overlaps(time, block)).map(({ classId }) => classId));
+	return classIds.filter((classId) => !kept.has(classId));
 }
 
 /** Whether a day lies in one of the ranges. */

@@ -27,7 +27,7 @@ function school(gaps: Record<number, Record<number, number>>) {
 	/** Students of whom nothing is known. */
 	const unknown = new Set<number>();
 	const cells = {
-		of(id: number, skillId: number) {
+		looksOf: (id: number) => (skillId: number) => {
 			const count = unknown.has(id) ? undefined : gaps[classOf.get(id)!]?.[skillId];
 			return cellFrom(count === undefined ? 'u0' : id % 100 < count ? 'g8' : 's8');
 		}

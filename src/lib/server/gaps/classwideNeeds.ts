@@ -24,21 +24,23 @@ const EVIDENCE_SHARE = 0.5;
 export function classwideNeeds(
 	students: RosterStudent[],
 	skills: Skill[],
-	cells: Pick<Cells, 'of'>,
+	cells: Pick<Cells, 'looksOf'>,
 	term: number
 ): ClasswideNeed[] {
 	const needs = [...new Set(students.map(({ classId }) => classId))].flatMap((classId) => {
 		const members = students.filter((student) => student.classId === classId);
 		const [{ className, grade }] = members;
+		const looks = members.map(({ id }) => cells.looksOf(id));
+		const reached = expectedTheta({ grade, term });
 		return (
 			skills
-				.filter((skill) => expectedTheta(skill) <= expectedTheta({ grade, term }))
+				.filter((skill) => expectedTheta(skill) <= reached)
 				.map((skill) => ({
 					classId,
 					className,
 					skillId: skill.id,
 					skillName: skill.shortName,
-					...classwideNeed(members.map(({ id }) => cells.of(id, skill.id)))
+					...classwideNeed(looks.map((look) => look(skill.id)))
 				}))
 				// Questions chosen by what a student can do are asked of those who are weak: few answers are not the class.
 				.filter(({ advice, withEvidence }) => advice !== 'none' && withEvidence >= EVIDENCE_SHARE * members.length)

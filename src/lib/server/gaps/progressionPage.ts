@@ -4,6 +4,7 @@ import { fullName, sayLevel } from '../../core/words';
 import type { Database } from '../database';
 import { skillGraph, skillList, type Domain } from '../library';
 import type { RosterStudent } from '../people';
+import type { VisibleId } from '../request';
 import type { School } from '../school';
 import { windowScores, type ScreeningWindow } from '../screen';
 import { readCells } from '../standing';
@@ -18,7 +19,7 @@ const MOST_NAMED = 200;
 /** Who stands at one place: all of them by id, and the first by name. */
 interface Here {
 	ids: number[];
-	students: { id: number; name: string; className: string; tier: number; score: string | null }[];
+	students: { id: VisibleId; name: string; className: string; tier: number; score: string | null }[];
 }
 
 /**
@@ -37,7 +38,8 @@ export async function progressionPage(
 	const graph = await skillGraph(database, school.id, skills);
 	const own = skills.filter(({ domainId }) => domainId === domain.id);
 	const part = own.map(({ id }) => id);
-	const places = byPlace(students, (student) => placeKey(placeIn(part, (skill) => cells.of(student.id, skill))));
+	const looks = new Map(ids.map((id) => [id, cells.looksOf(id)]));
+	const places = byPlace(students, ({ id }) => placeKey(placeIn(part, looks.get(id)!)));
 	const most = (key: string) => (key === open ? MOST_NAMED : students.length <= ALL_NAMED ? ALL_NAMED : NAMED);
 	const named = new Map([...places].map(([key, here]) => [key, here.slice(0, most(key))]));
 	const scoreOf = await scoresIn(database, domain, window, [...named.values()].flat());
@@ -51,7 +53,6 @@ export async function progressionPage(
 			score: scoreOf(student.id)
 		}))
 	});
-	const cellsOf = (skill: number) => ids.map((id) => cells.of(id, skill)).filter(isOwn);
 	return {
 		students: students.length,
 		needs: classwideNeeds(students, own, cells, window?.term ?? 3),
@@ -62,7 +63,7 @@ export async function progressionPage(
 				.map((prerequisite) => ({ prerequisite, skill }))
 		),
 		skills: own.map(({ id, code, shortName, grade, term }) => {
-			const seen = cellsOf(id);
+			const seen = [...looks.values()].map((look) => look(id)).filter(isOwn);
 			const here = at(String(id));
 			return {
 				id,
@@ -74,7 +75,7 @@ export async function progressionPage(
 				here: {
 					...here,
 					students: here.students.map((student) => {
-						const { standing, inferred, isSure } = cells.of(student.id, id);
+						const { standing, inferred, isSure } = looks.get(student.id)!(id);
 						return { ...student, standing, inferred, isSure };
 					})
 				}

@@ -55,13 +55,16 @@ export async function thenPage(database: Database, school: School, students: Ros
 	let byOthers = 0;
 	const used = new Set<number>();
 	const worked = students.filter(({ id }) => !earlier.missing.has(id));
-	for (const { id } of worked)
+	for (const { id } of worked) {
+		const [from, to] = [earlier.cells.looksOf(id), now.looksOf(id)];
 		for (const skill of skills) {
-			const one = changeOf(earlier.cells, now, id, skill.id);
-			counts[one.change]++;
-			if (KINDS.moved(one.change) && one.answers === 0) byOthers++;
-			if (KINDS[kind](one.change)) used.add(skill.id);
+			const change = standingChange(from(skill.id), to(skill.id));
+			counts[change]++;
+			if (change === 'same') continue;
+			if (KINDS.moved(change) && changeOf(earlier.cells, now, id, skill.id).answers === 0) byOthers++;
+			if (KINDS[kind](change)) used.add(skill.id);
 		}
+	}
 	return {
 		then,
 		kind,

@@ -19,7 +19,7 @@ import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from '../people';
 import { type Skill, skillGraph, skillList } from '../library';
 import { readStandings, schoolImportance } from '../standing';
-import { type Slot, slotList } from './timetable';
+import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 import type { Staff } from '../request';
 
 /** Of mixed groups, helpers counted. */
@@ -50,7 +50,7 @@ interface GroupingSetting {
 	problem: GroupingProblem;
 	students: RosterStudent[];
 	/** Free meeting times. */
-	slots: Slot[];
+	slots: ReleasingSlot[];
 	skills: Skill[];
 	/** By student, then focus. */
 	why: Record<string, Record<string, NeedWhy>>;
@@ -75,7 +75,7 @@ export async function groupingFor(
 	const [skills, groups, slots, pairs, plans] = await Promise.all([
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today),
-		slotList(database, school.id, school.today),
+		releasingSlots(database, school.id, school.today),
 		studentPairs(database, school.id),
 		tierPlans(database, school.id)
 	]);
@@ -151,10 +151,10 @@ export function judgeDraft(
 
 /** Meeting times that somebody could hold and nobody does. */
 function timesNobodyHolds(
-	slots: Slot[],
+	slots: ReleasingSlot[],
 	staff: { id: number; displayName: string }[],
 	students: RosterStudent[],
-	busyAt: (time: Slot) => number[]
+	busyAt: (time: ReleasingSlot) => number[]
 ): OpenTime[] {
 	return openTimes(slots, []).flatMap((time) => {
 		const holders = staff.filter(({ id }) => !slots.some((slot) => slot.staffId === id && overlaps(slot, time)));

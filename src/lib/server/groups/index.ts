@@ -1,10 +1,10 @@
 /** Small groups: suggesting, adopting and changing them, and their sessions. */
 export { cycleDates, nextReview } from './groupDates';
-export { groupingFor, judgeDraft } from './grouping';
+export { groupingFor } from './grouping';
 export { groupsInScope } from './groupsInScope';
 export { sessionPlan } from './sessionPlan';
 export { adoptionGroups, undoAdoption } from './store/adoptions';
-export { discardDraft, draftList, MOST_DRAFTS, type SavedDraft } from './store/drafts';
+export { countDrafts, discardDraft } from './store/drafts';
 export { fittingGroups, type GroupChoice, groupsNow } from './joining';
 export { changeWithin, undoWithin } from './store/groupChanges';
 export type { GroupDeed } from './store/groupDeeds';

@@ -7,19 +7,19 @@ import type { Database } from '../database';
 import type { Staff } from '../request';
 import { type School, tierPlans, type TierPlans } from '../school';
 import { currentGroups, type SmallGroup } from './store/groups';
-import { type Slot, slotList } from './timetable';
+import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 
 /** The groups there are, and when staff can hold them. */
 export interface GroupsNow {
 	groups: SmallGroup[];
-	slots: Slot[];
+	slots: ReleasingSlot[];
 	plans: TierPlans;
 }
 
 export async function groupsNow(database: Database, staff: Staff, school: School): Promise<GroupsNow> {
 	const [groups, slots, plans] = await Promise.all([
 		currentGroups(database, staff, school.today),
-		slotList(database, school.id, school.today),
+		releasingSlots(database, school.id, school.today),
 		tierPlans(database, school.id)
 	]);
 	return { groups, slots, plans };
@@ -74,7 +74,7 @@ export interface GroupChoice {
 
 /** Groups other than one that meet on a day: where one could move to then. */
 export function groupChoices(
-	{ groups, slots }: Pick<GroupsNow, 'groups' | 'slots'>,
+	{ groups, slots }: { groups: SmallGroup[]; slots: Slot[] },
 	skills: Skill[],
 	from: number,
 	on: string

@@ -28,49 +28,55 @@ const IS = ': ';
 function askedOf(url: URL, measures: number[]) {
 	const text = (name: string, otherwise: string) => textIn(url, name, 120) || otherwise;
 	const measure = measures.find((id) => String(id) === url.searchParams.get('on')) ?? OVERALL;
+	const sort = text('sort', String(measure));
 	return {
 		measure,
-		sort: text('sort', String(measure)),
+		sort,
+		/** Those whose scores decide which rows come, and in which order. */
+		measures: measures.filter((id) => id === measure || String(id) === sort),
 		filter: { show: text('status', 'all'), tier: text('tier', 'all'), moved: text('moved', 'all') },
 		roster: text('roster', 'all')
 	};
 }
 
-const inPoints = (scores: PlaceSummary['scores'] = {}): ScreenRow['scores'] =>
-	Object.fromEntries(
-		Object.entries(scores).map(([domain, { theta, standardError }]) => [
-			domain,
-			{ points: toPoints(theta), error: POINTS_PER_LOGIT * standardError }
-		])
-	);
+const inPoints = (place: PlaceSummary | undefined): ScreenRow['scores'][number] =>
+	place?.score ? { points: toPoints(place.score.theta), error: POINTS_PER_LOGIT * place.score.standardError } : null;
 
-/** Every student with what rows are sorted, narrowed and summed up by: from the summaries, one row a student and window. */
-export async function briefRows(
+/**
+ * Every student with what rows are sorted, narrowed and summed up by on some measures: from the summaries, one row a
+ * student and window.
+ */
+async function briefRows(
 	database: Database,
 	school: School,
 	students: RosterStudent[],
 	roster: Roster,
-	window: ScreeningWindow,
-	earlier: ScreeningWindow | null
+	{ window, earlier, measures }: { window: ScreeningWindow; earlier: ScreeningWindow | null; measures: number[] }
 ): Promise<ScreenRow[]> {
+	const placesOf = (one: ScreeningWindow | null) =>
+		Promise.all(measures.map((measure) => (one ? placesIn(database, one.id, roster, measure) : NOBODY)));
 	const [places, before, cuts] = await Promise.all([
-		placesIn(database, window.id, roster),
-		earlier ? placesIn(database, earlier.id, roster) : new Map<number, PlaceSummary>(),
+		placesOf(window),
+		placesOf(earlier),
 		cutScores(database, school.id, window)
 	]);
-	return students.map((student) => {
-		const { status, scores } = places.get(student.id)!;
-		return {
-			...student,
-			status,
-			answered: 0,
-			cut: cuts[student.grade],
-			given: null,
-			scores: inPoints(scores),
-			before: inPoints(before.get(student.id)?.scores)
-		};
-	});
+	const scoresOf = (found: Map<number, PlaceSummary>[], id: number) => {
+		const scores: ScreenRow['scores'] = {};
+		measures.forEach((measure, i) => (scores[measure] = inPoints(found[i].get(id))));
+		return scores;
+	};
+	return students.map((student) => ({
+		...student,
+		status: places[0].get(student.id)!.status,
+		answered: 0,
+		cut: cuts[student.grade],
+		given: null,
+		scores: scoresOf(places, student.id),
+		before: scoresOf(before, student.id)
+	}));
 }
+
+const NOBODY = new Map<number, PlaceSummary>();
 
 /** As many classes as stand one below the other; of more, each grade's are seen once it is opened. */
 const MOST_CLASSES = 20;
@@ -126,7 +132,7 @@ export async function resultsPage(
 ) {
 	const earlier = windowBefore(windows, window);
 	const domains = domainsOf(window, await domainList(database, school.id));
-	const { measure, sort, filter, roster } = askedOf(url, [OVERALL, ...domains.map(({ id }) => id)]);
+	const { measure, measures, sort, filter, roster } = askedOf(url, [OVERALL, ...domains.map(({ id }) => id)]);
 	const [name, value] = [roster.slice(0, roster.indexOf(IS)), roster.slice(roster.indexOf(IS) + IS.length)];
 	const [rows, attributes, having] = await Promise.all([
 		window.measure
@@ -134,7 +140,7 @@ export async function resultsPage(
 					.students()
 					.then((all) => screenResults(database, school, windows, window, all))
 					.then((all) => all.rows)
-			: scope.students().then((all) => briefRows(database, school, all, scope.roster, window, earlier)),
+			: scope.students().then((all) => briefRows(database, school, all, scope.roster, { window, earlier, measures })),
 		attributeChoices(database, scope.roster),
 		roster === 'all' ? null : studentsWith(database, scope.roster, { name, value })
 	]);

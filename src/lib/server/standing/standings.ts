@@ -4,8 +4,10 @@ import {
 	explainLevel,
 	type LeftOut,
 	readCell,
+	readLook,
 	rootCauses,
 	type Cell,
+	type CellLook,
 	standingOf,
 	unpackField,
 	type PackedSkill,
@@ -38,6 +40,8 @@ export async function readStandings(database: Database, studentIds: VisibleId[])
 /** Cells of the needle map: of each student one for each skill that is taught. */
 export interface Cells {
 	of(studentId: number, skillId: number): Cell;
+	/** Of a student what each cell says, by skill. */
+	looksOf(studentId: number): (skillId: number) => CellLook;
 	/** All of a student, packed. */
 	packed(studentId: number): Uint8Array;
 	/** Where each skill lies in them. */
@@ -54,6 +58,10 @@ function cellsFrom(field: SkillField, packed: Map<number, Uint8Array>): Cells {
 	const placeOf = new Map(field.skills.map(({ code }, place) => [Number(code), place]));
 	return {
 		of: (studentId, skillId) => readCell(packed.get(studentId)!, placeOf.get(skillId)!),
+		looksOf: (studentId) => {
+			const own = packed.get(studentId)!;
+			return (skillId) => readLook(own, placeOf.get(skillId)!);
+		},
 		packed: (studentId) => packed.get(studentId)!,
 		placeOf
 	};

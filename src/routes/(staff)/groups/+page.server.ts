@@ -5,8 +5,8 @@ import { dayIn, formCheck, id, idIn, may, numberIn } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import {
 	adoptionGroups,
+	countDrafts,
 	currentGroups,
-	draftList,
 	groupsInScope,
 	groupsOn,
 	type SmallGroup,
@@ -32,7 +32,7 @@ export async function load({ locals, url }) {
 		// Groups of the past may have met at times that are used no more.
 		slotList(database, school.id),
 		skillList(database, school.id),
-		formsGroups ? draftList(database, school.id) : []
+		formsGroups ? countDrafts(database, school.id) : 0
 	]);
 	const groups = await groupsInScope(all, scope);
 	const part = { from: numberIn(url, 'groups'), most: AT_ONCE };
@@ -66,7 +66,7 @@ export async function load({ locals, url }) {
 		on,
 		members: members.map((student) => ({ ...student, groups: times.get(student.id) ?? 0 })),
 		skills: skills.filter((skill) => skillIds.has(skill.id)),
-		drafts: drafts.length,
+		drafts,
 		adopted: adoptedGroups.length ? sumUp(adoption!, adoptedGroups) : null
 	};
 }

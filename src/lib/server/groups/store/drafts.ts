@@ -64,6 +64,15 @@ const toDraft = ({ seated, ...row }: DraftRow): SavedDraft => ({
 /** At most so many drafts stand side by side. */
 export const MOST_DRAFTS = 12;
 
+/** How many drafts are kept. */
+export async function countDrafts(database: Database, schoolId: number): Promise<number> {
+	const row = await database.row<{ size: number }>(
+		'SELECT COUNT(*) AS size FROM group_draft WHERE school_id = ? AND discarded_at IS NULL',
+		[schoolId]
+	);
+	return Number(row!.size);
+}
+
 /** Drafts that were kept, newest first. */
 export async function draftList(database: Database, schoolId: number): Promise<SavedDraft[]> {
 	const rows = await database.rows<DraftRow>(`${DRAFT} ORDER BY draft.saved_at DESC, draft.id DESC LIMIT ?`, [

@@ -1,3 +1,3 @@
 /** When groups can meet: meeting times, what classes keep, who is away, and calendars in and out. */
 export { groupCalendar } from './calendarFile';
-export { classBlocks, type Slot, slotList, staffAbsences } from './store/timetable';
+export { classBlocks, type ReleasingSlot, releasingSlots, type Slot, slotList, staffAbsences } from './store/timetable';

@@ -41,25 +41,20 @@ export async function practiceSets(
 	const wanted = `practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL
 		${groupId === undefined ? '' : 'AND practice_set.group_id = ?'} ${skillId === undefined ? '' : 'AND practice_set.skill_id = ?'}`;
 	const values = [roster.staff.schoolId, groupId, skillId].filter((value) => value !== undefined);
-	const [counted, found] = await Promise.all([
-		// In this order: else the sets of a whole district may be read.
-		database.row<{ total: number }>(
-			`SELECT COUNT(DISTINCT practice_set.id) AS total FROM ${among.sql} AS roster
-			STRAIGHT_JOIN practice_set_student AS given ON given.student_id = roster.id
-			STRAIGHT_JOIN practice_set ON practice_set.id = given.set_id
-			WHERE ${wanted}`,
-			[...among.values, ...values]
-		),
-		database.rows<{ id: number }>(
-			`SELECT id FROM practice_set
-			WHERE ${wanted} AND id IN (
-				SELECT given.set_id FROM ${among.sql} AS roster
-				JOIN practice_set_student AS given ON given.student_id = roster.id)
-			ORDER BY created_at DESC, id DESC LIMIT ${Number(most)} OFFSET ${Number(from)}`,
-			[...values, ...among.values]
-		)
-	]);
-	const total = Number(counted!.total);
+	// In this order: else the sets of a whole district may be read.
+	const theirs = `(SELECT DISTINCT given.set_id FROM ${among.sql} AS roster
+			STRAIGHT_JOIN practice_set_student AS given ON given.student_id = roster.id) AS theirs
+		STRAIGHT_JOIN practice_set ON practice_set.id = theirs.set_id
+		WHERE ${wanted}`;
+	const found = await database.rows<{ id: number; total: number }>(
+		`SELECT practice_set.id, COUNT(*) OVER () AS total FROM ${theirs}
+		ORDER BY practice_set.created_at DESC, practice_set.id DESC LIMIT ${Number(most)} OFFSET ${Number(from)}`,
+		[...among.values, ...values]
+	);
+	const total = Number(found[0]?.total ?? 0);
+	// A part behind the end of the list says how many there are, too.
+	if (found.length === 0 && from > 0)
+		return { sets: [], total: (await practiceSets(database, roster, { from: 0, most: 1, groupId, skillId })).total };
 	if (found.length === 0) return { sets: [], total };
 	const rows = await database.rows<PracticeSet>(
 		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,

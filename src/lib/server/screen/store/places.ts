@@ -1,4 +1,4 @@
-import { BAND_WIDTH, screeningStatus, TO_FINISH, TO_SIT, type ScreeningStatus } from '../../../core/screening';
+import { BAND_WIDTH, OVERALL, screeningStatus, TO_FINISH, TO_SIT, type ScreeningStatus } from '../../../core/screening';
 import { fromPoints } from '../../../core/measurement';
 import type { Database } from '../../database';
 import { lockStudents, rosterSql, type Roster, type RosterCount } from '../../people';
@@ -11,8 +11,8 @@ import { windowNotes } from './windows';
 /** Where a student is in a window, as it is kept to be counted and sorted by. */
 export interface PlaceSummary {
 	status: ScreeningStatus;
-	/** The scores that count, in logits, by domain; 0 is overall. */
-	scores: Record<number, { theta: number; standardError: number }>;
+	/** The score that counts on a measure, in logits. */
+	score: { theta: number; standardError: number } | null;
 }
 
 /** Writes anew where students are in a window. Belongs into the transaction that changed it. */
@@ -102,30 +102,60 @@ const STATUS = `CASE
 const PLACES = `LEFT JOIN window_place AS place ON place.window_id = ? AND place.student_id = roster.id
 	LEFT JOIN window_class AS asked ON asked.window_id = ? AND asked.class_id = roster.class_id`;
 
-/** Where each student of a roster is in a window, one row a student. */
+/** The score that counts on a measure, from what is kept: the overall one has columns of its own. */
+const scoreSql = (measure: number) =>
+	measure === OVERALL
+		? { sql: 'place.theta, place.standard_error AS standardError', values: [] }
+		: {
+				sql: 'JSON_VALUE(place.scores, ?) AS theta, JSON_VALUE(place.scores, ?) AS standardError',
+				values: [`$."${measure}"[0]`, `$."${measure}"[1]`]
+			};
+
+/**
+ * Where each student of a roster is in a window, one row a student.
+ *
+ * @param measure of which scores are wanted: 0 for overall, else a domain's id
+ */
 export async function placesIn(
 	database: Database,
 	windowId: number,
-	roster: Roster
+	roster: Roster,
+	measure = OVERALL
 ): Promise<Map<number, PlaceSummary>> {
 	const among = rosterSql(roster);
-	const rows = await database.rows<{ id: number; status: ScreeningStatus; scores: string | null }>(
-		`SELECT roster.id, ${STATUS} AS status, place.scores FROM ${among.sql} AS roster ${PLACES}`,
-		[...among.values, windowId, windowId]
-	);
+	const score = scoreSql(measure);
+	const rows = await database.rows<{
+		id: number;
+		status: ScreeningStatus;
+		theta: number | string | null;
+		standardError: number | string | null;
+	}>(`SELECT roster.id, ${STATUS} AS status, ${score.sql} FROM ${among.sql} AS roster ${PLACES}`, [
+		...score.values,
+		...among.values,
+		windowId,
+		windowId
+	]);
 	return new Map(
-		rows.map(({ id, status, scores }) => {
-			const byDomain: [string, [number, number]][] = Object.entries(JSON.parse(scores ?? '{}'));
-			return [
-				id,
-				{
-					status,
-					scores: Object.fromEntries(
-						byDomain.map(([domain, [theta, standardError]]) => [domain, { theta, standardError }])
-					)
-				}
-			];
-		})
+		rows.map(({ id, status, theta, standardError }) => [
+			id,
+			{ status, score: theta === null ? null : { theta: Number(theta), standardError: Number(standardError) } }
+		])
+	);
+}
+
+/** The overall scores of a roster in a window, in logits, each with the student's grade then. */
+export async function overallScores(
+	database: Database,
+	windowId: number,
+	roster: Roster
+): Promise<{ id: number; grade: number; theta: number; standardError: number }[]> {
+	const among = rosterSql(roster);
+	return database.rows(
+		`SELECT roster.id, place.grade, place.theta, place.standard_error AS standardError
+		FROM ${among.sql} AS roster
+		JOIN window_place AS place ON place.window_id = ? AND place.student_id = roster.id
+		WHERE place.theta IS NOT NULL`,
+		[...among.values, windowId]
 	);
 }
 

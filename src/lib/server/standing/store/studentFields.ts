@@ -1,28 +1,16 @@
-import { setImmediate as nextTurn } from 'node:timers/promises';
-import { beginningOf, addDays, type SchoolDate } from '../../../core/calendar';
+import type { SchoolDate } from '../../../core/calendar';
 import {
-	cellOf,
-	isOwn,
-	keepField,
-	masteredIn,
-	packCells,
-	packField,
 	raisePrior,
-	readyNext,
-	standingOf,
 	unpackField,
-	type Cell,
-	type SkillGraph,
 	type FieldPrior,
 	type KnownStudent,
 	type PackedSkill,
 	type SittingAnswer,
 	type SkillField
 } from '../../../core/mastery';
-import { expectedTheta, termOfYear, yearOf } from '../../../core/measurement';
 import type { Database } from '../../database';
 import { schoolField, type SchoolField } from '../schoolField';
-import { answersOf, outsideScores } from './evidence';
+import { inputsOf, type Kept, makeFields } from '../fieldsFromLog';
 
 /**
  * Says that what is kept of students must be made anew. Belongs into the transaction of what changes it.
@@ -51,12 +39,6 @@ interface StudentRow extends Partial<Kept> {
 	isFresh: boolean;
 }
 
-/** What is kept of a student: all that standings follow from, the cells of the needle map, and how many of them are gaps. */
-interface Kept {
-	packed: Buffer;
-	cells: Buffer;
-	gaps: number;
-}
 type Part = keyof Kept;
 const COLUMNS: Record<Part, string> = { packed: 'field.packed', cells: 'field.cells', gaps: 'field.gaps' };
 
@@ -92,19 +74,39 @@ async function keptParts<P extends Part>(
 ): Promise<Map<number, Kept[P]>> {
 	const found = new Map<number, Kept[P]>();
 	for (const school of schools) {
-		const stale: StudentRow[] = [];
-		for (const row of await studentRows(database, school, studentIds, [part])) {
-			if (row.isFresh) found.set(row.id, row[part] as Kept[P]);
-			else stale.push(row);
+		const stale: number[] = [];
+		for (const { id, fresh } of await freshParts(database, school, studentIds, part)) {
+			if (fresh === null) stale.push(id);
+			else found.set(id, fresh);
 		}
 		for (let from = 0; from < stale.length; from += CHUNK) {
-			const some = stale.slice(from, from + CHUNK);
+			const some = await studentRows(database, school, stale.slice(from, from + CHUNK), []);
 			const made = await makeFields(database, school, some);
 			await keepFields(database, school, some, made);
 			for (const [id, parts] of made) found.set(id, parts[part]);
 		}
 	}
 	return found;
+}
+
+/** Whether what is kept is as it should be, given what it must be made by. */
+const IS_FRESH = 'field.cells IS NOT NULL AND field.revision = field.made_of AND field.made_by = ?';
+
+/** A part of what is kept of those of the students who are of a school; null where that is stale. */
+async function freshParts<P extends Part>(
+	database: Database,
+	{ schoolId, madeBy }: SchoolField,
+	studentIds: number[],
+	part: P
+): Promise<{ id: number; fresh: Kept[P] | null }[]> {
+	if (studentIds.length === 0) return [];
+	return database.rows<{ id: number; fresh: Kept[P] | null }>(
+		`SELECT student.id, IF(${IS_FRESH}, ${COLUMNS[part]}, NULL) AS fresh
+		FROM student
+		LEFT JOIN student_field AS field ON field.student_id = student.id
+		WHERE student.id IN (?) AND student.school_id = ?`,
+		[madeBy, studentIds, schoolId]
+	);
 }
 
 /** The schools of students, with their fields. */
@@ -127,7 +129,7 @@ async function studentRows(
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<Omit<StudentRow, 'isFresh'> & { isFresh: number | null }>(
 		`SELECT student.id, student.grade, field.revision,
-			field.cells IS NOT NULL AND field.revision = field.made_of AND field.made_by = ? AS isFresh
+			${IS_FRESH} AS isFresh
 			${parts.map((part) => `, ${COLUMNS[part]}`).join('')}
 		FROM student
 		LEFT JOIN student_field AS field ON field.student_id = student.id
@@ -136,39 +138,6 @@ async function studentRows(
 	);
 	return rows.map((row) => ({ ...row, isFresh: row.isFresh === 1 }));
 }
-
-type Asked = Pick<StudentRow, 'id' | 'grade'>;
-
-/** What the fields of students follow from, but for the constants of their school. @param until only what is of a day and before */
-async function inputsOf(
-	database: Database,
-	school: SchoolField,
-	students: Asked[],
-	until?: SchoolDate
-): Promise<Map<number, KnownStudent>> {
-	const { timeZone, years } = school;
-	const ids = students.map(({ id }) => id);
-	const end = until === undefined ? undefined : beginningOf(addDays(until, 1), timeZone);
-	const answers = await answersOf(database, school, ids, end);
-	const scores = await outsideScores(database, students, years, until);
-	return new Map(
-		students.map(({ id, grade }) => {
-			const own = answers.get(id)!;
-			const known = scores.get(id) ?? [];
-			const last =
-				own.at(-1)?.on ??
-				known
-					.map(({ takenOn }) => takenOn)
-					.sort()
-					.at(-1);
-			const term = last ? termOfYear(last, yearOf(last, years)) : MIDDLE_TERM;
-			return [id, { answers: own, prior: { mean: expectedTheta({ grade, term }), scores: known } }];
-		})
-	);
-}
-
-/** The term that stands for all of a year, of students of whom nothing is known. */
-const MIDDLE_TERM = 2;
 
 /** What the field of one student follows from. */
 export async function fieldInputs(
@@ -189,39 +158,6 @@ export async function knownStudents(database: Database, studentIds: number[]): P
 		known.push(...(await inputsOf(database, school, rows)).values());
 	}
 	return known;
-}
-
-/** What is believed of students by their answers and scores. @param until by those of a day and before */
-async function makeFields(
-	database: Database,
-	school: SchoolField,
-	students: Asked[],
-	until?: SchoolDate
-): Promise<Map<number, Kept>> {
-	const inputs = await inputsOf(database, school, students, until);
-	const made = new Map<number, Kept>();
-	for (const [id, { answers, prior }] of inputs) {
-		const kept = keepField(school.field, answers, raisePrior(prior, school.field.constants.above));
-		const skills = school.field.skills.map(({ code, difficulty }, k) => ({
-			...kept[k],
-			skillId: Number(code),
-			difficulty
-		}));
-		const packed = packField(skills);
-		// From what is read again later, so that both say the same.
-		const cells = cellsOf(school.graph, unpackField(packed));
-		const gaps = cells.filter((cell) => isOwn(cell) && cell.standing === 'gap').length;
-		made.set(id, { packed: Buffer.from(packed), cells: Buffer.from(packCells(cells)), gaps });
-		// So that others are heard in between.
-		await nextTurn();
-	}
-	return made;
-}
-
-function cellsOf(graph: SkillGraph, skills: PackedSkill[]): Cell[] {
-	const standings = new Map(skills.map((skill) => [skill.skillId, standingOf(skill, skill.difficulty)]));
-	const ready = new Set(readyNext(graph, masteredIn(standings)));
-	return skills.map(({ skillId }) => cellOf(standings.get(skillId)!, ready.has(skillId)));
 }
 
 async function keepFields(

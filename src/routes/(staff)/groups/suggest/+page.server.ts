@@ -18,7 +18,9 @@ export async function load({ locals, url }) {
 	const draft = await draftInView(locals, url, school.id);
 	if (url.searchParams.has('draft') && !draft) error(404, 'There is no such draft; it may have been put away.');
 	const choices = draft?.choices ?? choicesOf(url);
+	if (choices.studentIds.length + choices.regroups.length === 0) return { board: null };
 	const setting = await groupingFor(database, staff, school, choices);
+	if (setting.students.length === 0) return { board: null };
 	const ids = setting.students.map((student) => student.id);
 	const graph = await skillGraph(database, school.id, setting.skills);
 	const [cycle, importance, standings, waiting] = await Promise.all([
@@ -28,7 +30,7 @@ export async function load({ locals, url }) {
 		openChecks(database, ids)
 	]);
 	const { endsOn, reviewOn } = cycleDates(cycle, school);
-	return {
+	const board = {
 		...setting,
 		skills: setting.skills.map(({ id: skillId, shortName, code }) => ({ id: skillId, shortName, code })),
 		choices,
@@ -56,6 +58,7 @@ export async function load({ locals, url }) {
 		waiting: waiting.map(({ studentId }) => studentId),
 		dates: { startsOn: schoolDayFrom(addDays(school.today, 1), school.calendar), endsOn, reviewOn }
 	};
+	return { board };
 }
 
 const addForm = formCheck(Type.Object({ student: id }));

@@ -16,7 +16,7 @@
 <svelte:head><title>Suggested groups · Orderly Compass</title></svelte:head>
 
 <GroupViews />
-{#if data.students.length === 0}
+{#if !data.board}
 	<h1>Suggested groups</h1>
 	<p>
 		Nobody is chosen. Select students on <a href={keepingScope('/gaps')}>Gaps</a> or
@@ -25,7 +25,7 @@
 {:else}
 	{#key page.url.search}
 		<DraftBoard
-			{data}
+			data={{ ...data.board, can: data.can }}
 			onadopted={(adoption) => goto(keepingScope('/groups', { adopted: adoption }), { invalidateAll: true })}
 		/>
 	{/key}

@@ -5,7 +5,7 @@ import { numberIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/shell/staffPage';
 import { currentGroups, heldSlots } from '$lib/server/groups';
 import { classList, staffList } from '$lib/server/people';
-import { classBlocks, slotList, staffAbsences } from '$lib/server/groups/timetable';
+import { classBlocks, releasingSlots, staffAbsences } from '$lib/server/groups/timetable';
 import { timetableActions } from '$lib/server/groups/timetable/timetableForm';
 
 /** People and classes whose weeks are shown at once: more lanes could not be read. */
@@ -15,7 +15,7 @@ export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
 	const [slots, blocks, absences, people, classes, groups, held] = await Promise.all([
-		slotList(database, school.id, school.today),
+		releasingSlots(database, school.id, school.today),
 		classBlocks(database, school.id),
 		staffAbsences(database, staff, school.today),
 		staffList(database, school.id, ['specialist', 'interventionist']),

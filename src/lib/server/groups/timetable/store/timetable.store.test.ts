@@ -18,6 +18,7 @@ import {
 	removeAbsences,
 	removeBlocks,
 	removeSlots,
+	releasingSlots,
 	restoreSlots,
 	slotList,
 	staffAbsences,
@@ -37,7 +38,7 @@ const ids = async (day = TODAY) => (await slotList(small.database, 1, day)).map(
 
 describe('meeting times', () => {
 	it('have days, a tier where one is set, and the classes that release students then', async () => {
-		expect(await slotList(small.database, 1, TODAY)).toMatchObject([
+		expect(await releasingSlots(small.database, 1, TODAY)).toMatchObject([
 			{ id: 1, days: [1, 3, 5], startsAt: '09:00', tier: null, classIds: [1, 2] },
 			{ id: 2, days: [2, 4], startsAt: '10:05', tier: 3, classIds: [1] }
 		]);
@@ -76,7 +77,7 @@ describe('meeting times', () => {
 
 describe('what classes keep', () => {
 	it('changes who can be released, and can be taken back and put back', async () => {
-		const released = async () => (await slotList(small.database, 1, TODAY)).find(({ id }) => id === 1)!.classIds;
+		const released = async () => (await releasingSlots(small.database, 1, TODAY)).find(({ id }) => id === 1)!.classIds;
 		const added = await addBlocks(
 			small.database,
 			specialist,

@@ -17,37 +17,42 @@ export interface Slot extends WeeklyTime {
 	staffName: string;
 	room: string;
 	tier: 2 | 3 | null;
-	/** Classes that can release students then. */
+}
+
+/** A meeting time with the classes that can release students then. */
+export interface ReleasingSlot extends Slot {
 	classIds: number[];
 }
 
 /** Before any day of a school here. */
 const EVER = '1970-01-01';
 
-type SlotRow = Omit<Slot, 'days' | 'classIds'> & { days: number };
-
-/**
- * Meeting times with the classes that can release students at each: those in use on a day or later, or without a day all
- * there ever were.
- */
+/** Meeting times in use on a day or later, or without a day all there ever were. */
 export async function slotList(database: Database, schoolId: number, since: SchoolDate = EVER): Promise<Slot[]> {
+	const slots = await database.rows<Omit<Slot, 'days'> & { days: number }>(
+		`SELECT slot.id, slot.staff_id AS staffId, account.display_name AS staffName, slot.days,
+			TIME_FORMAT(slot.starts_at, '%H:%i') AS startsAt, slot.minutes, slot.room, slot.tier
+		FROM slot JOIN account ON account.id = slot.staff_id
+		WHERE account.school_id = ? AND (slot.ended_on IS NULL OR slot.ended_on > ?)
+		ORDER BY slot.staff_id, slot.days, slot.starts_at, slot.id`,
+		[schoolId, since]
+	);
+	return slots.map((slot) => ({ ...slot, days: daysOf(slot.days) }));
+}
+
+/** Meeting times in use on a day or later, each with the classes that can release students at it. */
+export async function releasingSlots(
+	database: Database,
+	schoolId: number,
+	since: SchoolDate
+): Promise<ReleasingSlot[]> {
 	const [slots, blocks, classes] = await Promise.all([
-		database.rows<SlotRow>(
-			`SELECT slot.id, slot.staff_id AS staffId, account.display_name AS staffName, slot.days,
-				TIME_FORMAT(slot.starts_at, '%H:%i') AS startsAt, slot.minutes, slot.room, slot.tier
-			FROM slot JOIN account ON account.id = slot.staff_id
-			WHERE account.school_id = ? AND (slot.ended_on IS NULL OR slot.ended_on > ?)
-			ORDER BY slot.staff_id, slot.days, slot.starts_at, slot.id`,
-			[schoolId, since]
-		),
+		slotList(database, schoolId, since),
 		classBlocks(database, schoolId),
 		database.rows<{ id: number }>('SELECT id FROM class WHERE school_id = ? ORDER BY id', [schoolId])
 	]);
 	const classIds = classes.map(({ id }) => id);
-	return slots.map((slot) => {
-		const time = { ...slot, days: daysOf(slot.days) };
-		return { ...time, classIds: releasing(time, classIds, blocks) };
-	});
+	return slots.map((slot) => ({ ...slot, classIds: releasing(slot, classIds, blocks) }));
 }
 
 interface StoredBlock extends ClassBlock {
