@@ -153,8 +153,10 @@ async function mapCost(database: RootDatabase) {
 		await time(times.sql, () =>
 			database.rows('SELECT student_id, cells FROM student_field WHERE student_id IN (?)', [ids])
 		);
-		await time(times.standings, () => readStandings(database, ids as VisibleId[]));
 	}
+	// By themselves: what they leave to be collected is not the map's.
+	for (let round = 0; round <= ROUNDS; round++)
+		await time(times.standings, () => readStandings(database, ids as VisibleId[]));
 	return {
 		students: ids.length,
 		skills: placeOf.size,
@@ -188,35 +190,35 @@ async function comparePages(servers: { address: string; databaseUrl: string }[])
 		});
 	}
 	const pages = await addresses(databases[0]);
-	const costs: Cost[][] = [];
-	for (const page of pages) costs.push(await costsOf(schools, page));
-	const maps = [await mapCost(databases[0]), await mapCost(databases[1])];
-	for (const database of databases) await database.close();
 	console.log(
 		`pages     time to the first byte and size of the first response; with 1,056 students, and with 264 in a district of ${SCHOOLS} schools, as multiples (at most ${MOST_KB} kB and ${MOST_GROWTH} times)`
 	);
-	const cells = (values: string[]) => values.map((value) => value.padStart(11)).join('');
-	console.log(`          ${'page'.padEnd(28)}${cells(['ms', 'kB', '1,056: ms', 'kB', 'district: ms'])}`);
+	console.log(row('page', ['ms', 'kB', '1,056: ms', 'kB', 'district: ms']));
 	let beyond = 0;
-	pages.forEach((page, i) => {
-		const [small, large, district] = costs[i];
+	for (const page of pages) {
+		const [small, large, district] = await costsOf(schools, page);
 		const slower = large.milliseconds / small.milliseconds;
 		const heavier = large.kilobytes / small.kilobytes;
 		const isBeyond = large.kilobytes > MOST_KB || slower > MOST_GROWTH || heavier > MOST_GROWTH;
 		if (isBeyond) beyond++;
-		console.log(
-			`          ${page.slice(0, 28).padEnd(28)}${cells([
-				small.milliseconds.toFixed(0),
-				small.kilobytes.toFixed(0),
-				`× ${slower.toFixed(2)}`,
-				`× ${heavier.toFixed(2)}`,
-				`× ${(district.milliseconds / small.milliseconds).toFixed(2)}`
-			])}${isBeyond ? '  beyond' : ''}`
-		);
-	});
+		const cells = [
+			small.milliseconds.toFixed(0),
+			small.kilobytes.toFixed(0),
+			`× ${slower.toFixed(2)}`,
+			`× ${heavier.toFixed(2)}`,
+			`× ${(district.milliseconds / small.milliseconds).toFixed(2)}`
+		];
+		console.log(`${row(page.slice(0, 28), cells)}${isBeyond ? '  beyond' : ''}`);
+	}
 	console.log(`          ${beyond} of ${pages.length} beyond`);
-	for (const { students, skills, map, sql, standings } of maps)
+	for (const database of databases.slice(0, 2)) {
+		const { students, skills, map, sql, standings } = await mapCost(database);
 		console.log(
 			`map       ${students} × ${skills} on the server in ${map.toFixed(0)} ms, its SQL alone ${sql.toFixed(0)} ms: ${(map / sql).toFixed(1)} times (at most 3); all standings in full take ${(standings / map).toFixed(1)} times as long`
 		);
+	}
+	for (const database of databases) await database.close();
 }
+
+const row = (page: string, cells: string[]) =>
+	`          ${page.padEnd(28)}${cells.map((cell) => cell.padStart(11)).join('')}`;

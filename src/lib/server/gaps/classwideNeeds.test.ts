@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cellFrom } from '../../../../tests/packedRow';
+import { packCells } from '../../core/mastery';
 import { classwideNeeds } from './classwideNeeds';
 import type { RosterStudent } from '../people/store/roster';
 import type { Skill } from '../library/store/skills';
@@ -26,11 +27,13 @@ function school(gaps: Record<number, Record<number, number>>) {
 	const classOf = new Map(students.map(({ id, classId }) => [id as number, classId]));
 	/** Students of whom nothing is known. */
 	const unknown = new Set<number>();
+	const cellOf = (id: number, skillId: number) => {
+		const count = unknown.has(id) ? undefined : gaps[classOf.get(id)!]?.[skillId];
+		return cellFrom(count === undefined ? 'u0' : id % 100 < count ? 'g8' : 's8');
+	};
 	const cells = {
-		looksOf: (id: number) => (skillId: number) => {
-			const count = unknown.has(id) ? undefined : gaps[classOf.get(id)!]?.[skillId];
-			return cellFrom(count === undefined ? 'u0' : id % 100 < count ? 'g8' : 's8');
-		}
+		placeOf: new Map(skills.map(({ id }, place) => [id, place])),
+		packed: (id: number) => packCells(skills.map((one) => cellOf(id, one.id)))
 	};
 	return { students, cells, unknown };
 }

@@ -1,3 +1,4 @@
+import { readLook } from '../../core/mastery';
 import { expectedTheta } from '../../core/measurement';
 import { classwideNeed } from '../../core/screening';
 import type { RosterStudent } from '../people';
@@ -24,24 +25,22 @@ const EVIDENCE_SHARE = 0.5;
 export function classwideNeeds(
 	students: RosterStudent[],
 	skills: Skill[],
-	cells: Pick<Cells, 'looksOf'>,
+	cells: Pick<Cells, 'packed' | 'placeOf'>,
 	term: number
 ): ClasswideNeed[] {
 	const needs = [...new Set(students.map(({ classId }) => classId))].flatMap((classId) => {
 		const members = students.filter((student) => student.classId === classId);
 		const [{ className, grade }] = members;
-		const looks = members.map(({ id }) => cells.looksOf(id));
+		const packed = members.map(({ id }) => cells.packed(id));
 		const reached = expectedTheta({ grade, term });
 		return (
 			skills
 				.filter((skill) => expectedTheta(skill) <= reached)
-				.map((skill) => ({
-					classId,
-					className,
-					skillId: skill.id,
-					skillName: skill.shortName,
-					...classwideNeed(looks.map((look) => look(skill.id)))
-				}))
+				.map((skill) => {
+					const place = cells.placeOf.get(skill.id)!;
+					const need = classwideNeed(packed.map((own) => readLook(own, place)));
+					return { classId, className, skillId: skill.id, skillName: skill.shortName, ...need };
+				})
 				// Questions chosen by what a student can do are asked of those who are weak: few answers are not the class.
 				.filter(({ advice, withEvidence }) => advice !== 'none' && withEvidence >= EVIDENCE_SHARE * members.length)
 		);

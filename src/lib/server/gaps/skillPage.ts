@@ -12,11 +12,11 @@ const ORDER: Standing[] = ['gap', 'slipping', 'forming', 'unseen', 'secure'];
 export async function studentsOnSkill(database: Database, school: School, students: RosterStudent[], skillId: number) {
 	const ids = students.map(({ id }) => id);
 	const cells = await readCells(database, school.id, ids);
-	const found = Map.groupBy(students, ({ id }) => ownStanding(cells.of(id, skillId)));
-	const byStanding = ORDER.flatMap((standing) => {
-		const members = found.get(standing);
-		return members ? [{ standing, students: members }] : [];
-	});
+	const standings = new Map(ids.map((id) => [id, ownStanding(cells.looksOf(id)(skillId))]));
+	const byStanding = ORDER.map((standing) => ({
+		standing,
+		students: students.filter(({ id }) => standings.get(id) === standing)
+	})).filter(({ students: members }) => members.length);
 	const shown = byStanding.flatMap(({ students: members }) => members);
 	return {
 		counts: byStanding.map(({ standing, students: members }) => ({ standing, count: members.length })),

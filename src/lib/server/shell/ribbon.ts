@@ -3,7 +3,7 @@ import { cycleWeek } from '../../core/calendar';
 import type { Database } from '../database';
 import { dueReviews } from '../decide';
 import { countGroups } from '../groups';
-import { countRoster, type Roster } from '../people';
+import { countRoster, type Roster, type RosterCount } from '../people';
 import { withWork } from '../practice';
 import type { Staff } from '../request';
 import { currentCycle, type School } from '../school';
@@ -13,29 +13,30 @@ import type { Scope } from './store/scope';
 
 type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
-/** Whom the window in view waits for, and who is below its line. */
-async function countInWindow(database: Database, school: School, roster: Roster) {
+/** What the students of a roster wait for, in one pass over them. */
+async function countWaiting(database: Database, school: School, roster: Roster) {
+	const { today } = school;
 	const { window } = await windowInView(database, school);
-	if (!window) return { unfinished: 0, below: 0 };
 	return countRoster(database, roster, {
-		unfinished: toFinish(window.id),
-		below: belowTheLine(window.id, await cutScores(database, school.id, window))
+		unfinished: window ? toFinish(window.id) : NONE,
+		below: window ? belowTheLine(window.id, await cutScores(database, school.id, window)) : NONE,
+		waiting: withWork(today),
+		probes: dueProbes(today),
+		reviews: dueReviews(today)
 	});
 }
+
+/** What each student adds where there is no window. */
+const NONE: RosterCount = { sql: '0', values: [] };
 
 /** What waits in each leg, for the students in scope: counted in SQL, so that it costs much the same in any school. */
 export async function ribbon(database: Database, staff: Staff, school: School, scope: Pick<Scope, 'key' | 'roster'>) {
 	const { roster } = scope;
 	const { today } = school;
-	const [{ unfinished, below }, cycle, groups, { waiting, probes, reviews }] = await Promise.all([
-		countInWindow(database, school, roster),
+	const [{ unfinished, below, waiting, probes, reviews }, cycle, groups] = await Promise.all([
+		countWaiting(database, school, roster),
 		currentCycle(database, school.id, today),
-		countGroups(database, staff, scope.key === 'school' ? null : roster, today),
-		countRoster(database, roster, {
-			waiting: withWork(today),
-			probes: dueProbes(today),
-			reviews: dueReviews(today)
-		})
+		countGroups(database, staff, scope.key === 'school' ? null : roster, today)
 	]);
 	// Each count opens just the list that it counts.
 	const legs: { leg: Leg; name: string; waits: string; list: string }[] = [

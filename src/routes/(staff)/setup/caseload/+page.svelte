@@ -6,29 +6,13 @@
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
-	import { page } from '$app/state';
 
 	let { data, form } = $props();
-	/** Whose are shown: `nobody`, or an id; all without. */
-	const whose = $derived(page.url.searchParams.get('whose'));
-	const nobodys = $derived(data.students.filter(({ responsible }) => responsible === null));
-	const counts = $derived(
-		data.people.map((person) => ({
-			...person,
-			count: data.students.filter(({ responsible }) => responsible?.id === person.id).length
-		}))
-	);
-	const shown = $derived(
-		whose === 'nobody'
-			? nobodys
-			: whose
-				? data.students.filter(({ responsible }) => String(responsible?.id) === whose)
-				: data.students
-	);
 	let chosen = $state<number[]>([]);
-	const selected = $derived(shown.filter(({ id }) => chosen.includes(id)));
-	const isAll = $derived(shown.length > 0 && selected.length === shown.length);
+	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
+	const isAll = $derived(data.students.length > 0 && selected.length === data.students.length);
 </script>
 
 <svelte:head><title>Caseload · Orderly Compass</title></svelte:head>
@@ -36,18 +20,20 @@
 {#if data.can.setUp}<SetupViews />{/if}
 <h1>Who is responsible for whom</h1>
 <p class="soft">
-	{plural(data.students.length, 'student')} of {data.scope.inWords}
-	{data.students.length === 1 ? 'is' : 'are'} in tier 2 or 3. <em>My caseload</em> follows this list; those for whom nobody
-	is responsible are in every specialist’s.
+	{plural(data.size, 'student')} of {data.scope.inWords}
+	{data.size === 1 ? 'is' : 'are'} in tier 2 or 3. <em>My caseload</em> follows this list; those for whom nobody is responsible
+	are in every specialist’s.
 </p>
 <p class="one-line">
-	<a href={withState({ whose: null })} aria-current={whose ? undefined : 'true'}>All {data.students.length}</a>
-	<a href={withState({ whose: 'nobody' })} aria-current={whose === 'nobody' ? 'true' : undefined}
-		>Nobody’s: {nobodys.length}</a
+	<a href={withState({ whose: null, from: null })} aria-current={data.whose === null ? 'true' : undefined}
+		>All {data.size}</a
 	>
-	{#each counts as { id, displayName, count } (id)}
-		<a href={withState({ whose: id })} aria-current={whose === String(id) ? 'true' : undefined}
-			>{displayName}: {count}</a
+	<a href={withState({ whose: 'nobody', from: null })} aria-current={data.whose === 'nobody' ? 'true' : undefined}
+		>Nobody’s: {data.nobodys}</a
+	>
+	{#each data.people as { id, displayName, students } (id)}
+		<a href={withState({ whose: id, from: null })} aria-current={data.whose === id ? 'true' : undefined}
+			>{displayName}: {students}</a
 		>
 	{/each}
 </p>
@@ -61,7 +47,7 @@
 		{ label: 'Tier' },
 		{ label: 'Responsible' }
 	]}
-	rows={shown}
+	rows={data.students}
 	key={({ id }) => id}
 	attributes={({ id }) => ({ 'data-student': id })}
 >
@@ -72,14 +58,15 @@
 		<td><TierBars tier={student.tier} /></td>
 		<td class:soft={!student.responsible}>{student.responsible?.name ?? 'nobody'}</td>
 	{/snippet}
-	{#snippet empty()}{data.students.length
+	{#snippet empty()}{data.size
 			? 'Nobody is in this part of the list.'
 			: 'Nobody in this scope is in tier 2 or 3.'}{/snippet}
 </Table>
-{#if shown.length}
+<Pager {...data.part} name="from" />
+{#if data.students.length}
 	<p class="no-print">
-		<button class="plain" onclick={() => (chosen = isAll ? [] : shown.map(({ id }) => id))}
-			>{isAll ? 'Select nobody' : `Select the ${shown.length} shown`}</button
+		<button class="plain" onclick={() => (chosen = isAll ? [] : data.students.map(({ id }) => id))}
+			>{isAll ? 'Select nobody' : `Select the ${data.students.length} shown`}</button
 		>
 	</p>
 {/if}

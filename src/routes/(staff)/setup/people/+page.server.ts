@@ -1,10 +1,21 @@
 import { staffInSetup } from '$lib/server/people';
 import { peopleActions } from '$lib/server/setup/peopleForm';
+import { numberIn } from '$lib/server/request';
 import { staffWho } from '$lib/server/shell/staffPage';
 
-export async function load({ locals }) {
+/** Colleagues that are shown at once. */
+const AT_ONCE = 25;
+
+export async function load({ locals, url }) {
 	const { staff, school } = await staffWho(locals, 'set up the school');
-	return { people: await staffInSetup(locals.database, school.id, locals.at), ownId: staff.id };
+	const people = await staffInSetup(locals.database, school.id, locals.at);
+	const from = numberIn(url, 'from');
+	return {
+		active: people.filter(({ deactivatedAt }) => deactivatedAt === null).length,
+		part: { from, most: AT_ONCE, total: people.length },
+		people: people.slice(from, from + AT_ONCE),
+		ownId: staff.id
+	};
 }
 
 export const actions = peopleActions;

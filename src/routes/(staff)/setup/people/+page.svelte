@@ -6,6 +6,7 @@
 	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
 	import Dialog from '$lib/ui/shell/Dialog.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 
 	let { data, form } = $props();
@@ -16,7 +17,6 @@
 	let editing = $state<Person | 'new' | null>(null);
 	const person = $derived(editing === 'new' ? null : editing);
 	const link = $derived(form && 'link' in form ? form.link : null);
-	const active = $derived(data.people.filter(({ deactivatedAt }) => deactivatedAt === null).length);
 	const when = (at: Date) => sayInstant(at, data.school.timeZone);
 	/** How it stands with a person's signing in. */
 	function sayAccess({ deactivatedAt, hasPassword, invitedUntil, lastSignIn }: Person): string {
@@ -31,7 +31,7 @@
 <SetupViews />
 <div class="page-head">
 	<h1>Staff</h1>
-	<span class="soft">{plural(active, 'person', 'people')} can sign in or are invited</span>
+	<span class="soft">{plural(data.active, 'person', 'people')} can sign in or are invited</span>
 	<button class="primary" onclick={() => (editing = 'new')}>Add a colleague</button>
 </div>
 
@@ -96,6 +96,7 @@
 		</td>
 	{/snippet}
 </Table>
+<Pager {...data.part} name="from" />
 
 {#if editing}
 	<Dialog title={person ? `Change ${person.displayName}` : 'Add a colleague'} onclose={() => (editing = null)}>
