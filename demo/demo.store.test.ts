@@ -17,7 +17,8 @@ import { type RosterStudent } from '../src/lib/server/people/store/roster';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/decide/store/reviews';
-import { placesIn } from '../src/lib/server/screen/store/places';
+import { placesIn, uncountedWindows } from '../src/lib/server/screen/store/places';
+import type { VisibleId } from '../src/lib/server/request/viewer';
 import { windowPlaces } from '../src/lib/server/screen/windowPlaces';
 import { refreshSummaries, storedSummaries } from '../src/lib/server/standing/summaries';
 import { windowScores } from '../src/lib/server/screen/store/scores';
@@ -148,6 +149,22 @@ describe('what is kept to be counted by', () => {
 				}
 			}
 		}
+	});
+
+	it('says of whom answers in a window do not count', async () => {
+		const flagged = await database.row<{ id: VisibleId; window: string }>(
+			`SELECT sitting.student_id AS id, screening_window.name AS \`window\`
+			FROM sitting JOIN screening_window ON screening_window.id = sitting.window_id
+			WHERE sitting.trust = 'flagged' LIMIT 1`
+		);
+		expect(await uncountedWindows(database, flagged!.id)).toEqual([
+			{ window: flagged!.window, status: 'needs another look' }
+		]);
+		const [, latest] = await screeningWindows(database, SCHOOL_ID);
+		const finished = [...(await placesIn(database, latest.id, wholeSchool.roster))].find(
+			([, { status }]) => status === 'finished'
+		)!;
+		expect(await uncountedWindows(database, finished[0] as VisibleId)).toEqual([]);
 	});
 });
 

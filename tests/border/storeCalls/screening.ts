@@ -163,6 +163,7 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			placesIn: given(({ database, me }) =>
 				places.placesIn(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
 			),
+			uncountedWindows: given(({ database, me }) => places.uncountedWindows(database, seenOne(me.students[1]))),
 			overallScores: given(({ database, me }) =>
 				places.overallScores(database, me.windows.diagnostic, { staff: me.staff.specialist, today: TODAY })
 			),

@@ -12,7 +12,7 @@ import type { RosterStudent } from './store/roster';
 import { recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
-import { scoreHistory } from '../screen';
+import { scoreHistory, uncountedWindows } from '../screen';
 import { type Domain, domainList, itemsAsked, skillGraph, type Skill, skillList } from '../library';
 import { readStandings, schoolImportance, standingsOnDays } from '../standing';
 
@@ -69,22 +69,37 @@ export async function studentPage(database: Database, school: School, student: R
 		addDays(school.today, -APART * (MOMENTS - 1 - i))
 	);
 	const [domains, skills] = await Promise.all([domainList(database, school.id), skillList(database, school.id)]);
-	const [graph, now, past, scores, notes, groups, verdicts, tiers, late, series, sessions, results, reviews] =
-		await Promise.all([
-			skillGraph(database, school.id, skills),
-			readStandings(database, ids),
-			standingsOnDays(database, ids, days.slice(0, -1)),
-			scoreHistory(database, student.id),
-			notesOn(database, ids),
-			groupsOfStudent(database, school.id, student.id),
-			decidedReviews(database, ids),
-			tierHistory(database, student.id),
-			lateAnswers(database, student.id).then((answers) => itemsAsked(database, answers)),
-			probeSeries(database, ids, school),
-			sessionCounts(database, ids, school),
-			recentResults(database, student.id, RESULTS),
-			openReviews(database, ids)
-		]);
+	const [
+		graph,
+		now,
+		past,
+		scores,
+		uncounted,
+		notes,
+		groups,
+		verdicts,
+		tiers,
+		late,
+		series,
+		sessions,
+		results,
+		reviews
+	] = await Promise.all([
+		skillGraph(database, school.id, skills),
+		readStandings(database, ids),
+		standingsOnDays(database, ids, days.slice(0, -1)),
+		scoreHistory(database, student.id),
+		uncountedWindows(database, student.id),
+		notesOn(database, ids),
+		groupsOfStudent(database, school.id, student.id),
+		decidedReviews(database, ids),
+		tierHistory(database, student.id),
+		lateAnswers(database, student.id).then((answers) => itemsAsked(database, answers)),
+		probeSeries(database, ids, school),
+		sessionCounts(database, ids, school),
+		recentResults(database, student.id, RESULTS),
+		openReviews(database, ids)
+	]);
 	const advice = await adviceFor(database, school, reviews);
 	const own = now.get(student.id)!;
 	const ready = new Set(readyNext(graph, masteredIn(own)));
@@ -108,6 +123,8 @@ export async function studentPage(database: Database, school: School, student: R
 			return domainRow(domain, inDomain(scores), inDomain(skills), own, ready);
 		}),
 		overall: scores.filter(({ domainId }) => domainId === 0).map(inPoints),
+		/** Windows whose answers do not count, and why. */
+		uncounted,
 		through: days.map((day) => ({ day, ...countStandings([...standingsOn(day).values()]) })),
 		late: late.map(({ item, response, skillId, answeredAt, receivedAt, kind, correct, closedBy }) => ({
 			kind,

@@ -21,6 +21,7 @@ export {
 export {
 	belowTheLine,
 	placesIn,
+	uncountedWindows,
 	refreshPlaces,
 	storedPlaces,
 	toFinish,

@@ -84,6 +84,20 @@ export async function windowsWith(database: Database, studentIds: number[]): Pro
 	return rows.map(({ id }) => id);
 }
 
+/** Windows in which a student answered a diagnostic that does not count, not yet or not any more; the earliest first. */
+export async function uncountedWindows(
+	database: Database,
+	studentId: VisibleId
+): Promise<{ window: string; status: ScreeningStatus }[]> {
+	return database.rows(
+		`SELECT screening_window.name AS \`window\`, place.status
+		FROM window_place AS place JOIN screening_window ON screening_window.id = place.window_id
+		WHERE place.student_id = ? AND place.status IN ('needs another look', 'to sit again')
+		ORDER BY screening_window.opens_on, screening_window.id`,
+		[studentId]
+	);
+}
+
 /** What is kept of students' places, in all windows, as text to compare by. */
 export async function storedPlaces(database: Database, studentIds: number[]): Promise<Map<string, string>> {
 	const rows = await database.rows<{ windowId: number; studentId: number; status: string; scores: string }>(

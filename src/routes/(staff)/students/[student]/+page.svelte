@@ -45,6 +45,9 @@
 			{student.className}, grade {student.grade} · <TierBars tier={student.tier} />
 			{#if latest}· {latest.points} points, give or take {latest.error} ({latest.window}){:else}· no score yet{/if}
 		</p>
+		{#each data.uncounted as { window, status } (window)}
+			<p class="soft">{window}: {status}; until then its answers count for nothing here.</p>
+		{/each}
 	</div>
 	<p class="links no-print">
 		{#if data.walk && data.walk.size > 1}
