@@ -188,6 +188,15 @@ test('a colleague is invited and sees the own class only; students move, leave a
 		await page.getByRole('button', { name: 'Undo' }).click();
 		await expect(page.getByRole('row', { name: /Diaz/ })).toHaveCount(1);
 
+		// The two who are left are merged into the other class, which is taken back as a whole.
+		await page.getByRole('combobox', { name: /^Merge into/ }).selectOption({ label: 'Curlew' });
+		await page.getByRole('button', { name: 'Move all 2 students today and end Avocet' }).click();
+		await expect(page.getByText('2 students move today, with all there is of them')).toBeVisible();
+		await expect(page.getByText('This class has ended.')).toBeVisible();
+		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(page.getByText('The class goes on, with 2 students back in it.')).toBeVisible();
+		await expect(page.getByRole('row', { name: /Diaz|Rahimi/ })).toHaveCount(2);
+
 		await page.goto(`${school.address}/setup/people`);
 		await page.getByRole('button', { name: 'Shut Bo Lindqvist out' }).click();
 		await expect(page.getByText('cannot sign in since')).toBeVisible();

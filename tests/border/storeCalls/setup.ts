@@ -2,6 +2,7 @@ import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
 import * as classes from '../../../src/lib/server/people/store/classes';
 import * as enrollment from '../../../src/lib/server/people/store/enrollment';
+import * as moves from '../../../src/lib/server/people/store/moves';
 import * as responsibility from '../../../src/lib/server/people/store/responsibility';
 import * as pins from '../../../src/lib/server/people/store/pins';
 import * as cycles from '../../../src/lib/server/school/store/cycles';
@@ -110,16 +111,21 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			),
 			changeStudent: checks(({ database, me, of }) =>
 				enrollment.changeStudent(database, me.staff.coordinator, of.students[0], record, NOW)
-			),
+			)
+		}
+	],
+	[
+		moves,
+		{
 			moveToClass: checks(({ database, me, of }) =>
-				enrollment.moveToClass(database, me.staff.coordinator, of.students.slice(0, 2), of.classes.b, from)
+				moves.moveToClass(database, me.staff.coordinator, of.students.slice(0, 2), of.classes.b, from)
 			),
 			takeBackMoves: checks(async ({ database, me, of }) => {
 				const row = await database.row<{ id: number }>('SELECT id FROM class_membership WHERE student_id = ? LIMIT 1', [
 					of.students[0]
 				]);
 				const way = { studentId: of.students[0], ended: [{ id: row!.id, untilOn: TODAY }], begun: null };
-				return enrollment.takeBackMoves(database, me.staff.coordinator, [way], NOW);
+				return moves.takeBackMoves(database, me.staff.coordinator, [way], NOW);
 			})
 		}
 	],

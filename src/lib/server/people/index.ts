@@ -29,12 +29,10 @@ export {
 	enrolledIn,
 	enrolledLike,
 	type Joining,
-	moveToClass,
 	type StudentRecord,
-	takeBackMoves,
-	takeBackStudents,
-	type Way
+	takeBackStudents
 } from './store/enrollment';
+export { moveToClass, takeBackMoves, type Way } from './store/moves';
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,

@@ -15,6 +15,7 @@ import {
 } from '../people';
 import { formCheck, id, idList, longForm, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
+import { mergeClasses, takeBackMerger } from './mergeClasses';
 import { refreshGrade } from './refreshGrade';
 import { waysIn } from './ways';
 
@@ -40,6 +41,9 @@ const studentForm = formCheck(
 );
 const moveForm = formCheck(Type.Object({ students: idList(200), to: Type.Union([id, noText]), on: schoolDate }));
 const undoMoveForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
+const mergeForm = formCheck(Type.Object({ class: id, into: id }));
+const undoMergeForm = formCheck(Type.Object({ class: id, ways: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
+
 /** The form actions of the pages of all classes and of one. */
 export const classesActions = {
 	add: staffAction('set up the school', addForm, async ({ staff, database, at, form }) => {
@@ -141,5 +145,25 @@ export const classesActions = {
 		if (!ways) return refuse('What was done could not be read');
 		const back = await takeBackMoves(database, staff, ways, at);
 		return back ? { done: `${plural(back, 'student')} back where they were.` } : refuse('They moved on since');
+	}),
+	merge: staffAction('set up the school', mergeForm, async ({ staff, school, database, at, form }) => {
+		if (form.class === form.into) return refuse('Choose another class to merge it into');
+		const merged = { classId: form.class, intoId: form.into };
+		const ways = await mergeClasses(database, staff, merged, { today: school.today, at });
+		if (!ways) return refuse('Students are planned to join this class later: change that first');
+		const who = plural(ways.length, 'student');
+		return {
+			done: `${who} ${ways.length === 1 ? 'moves' : 'move'} today, with all there is of them, and the class has ended.`,
+			undo: { action: '?/mergeBack', fields: { class: String(form.class), ways: JSON.stringify(ways) } }
+		};
+	}),
+	mergeBack: staffAction('set up the school', undoMergeForm, async ({ staff, school, database, at, form }) => {
+		const ways = waysIn(form.ways);
+		if (!ways) return refuse('What was done could not be read');
+		const merger = { classId: form.class, ways };
+		const back = await takeBackMerger(database, staff, merger, { today: school.today, at });
+		return back === null
+			? refuse('Another class has its name by now')
+			: { done: `The class goes on, with ${plural(back, 'student')} back in it.` };
 	})
 };

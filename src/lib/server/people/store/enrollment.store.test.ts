@@ -10,10 +10,9 @@ import {
 	enrolledByIds,
 	enrolledIn,
 	enrolledLike,
-	moveToClass,
-	takeBackMoves,
 	takeBackStudents
 } from './enrollment';
+import { moveToClass, takeBackMoves } from './moves';
 
 let small: SmallSchool;
 beforeAll(async () => {

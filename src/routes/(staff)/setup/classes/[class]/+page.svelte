@@ -22,6 +22,7 @@
 	/** From when a move holds. */
 	let on = $derived(data.today);
 	let editing = $state<Student | null>(null);
+	const hasEnded = $derived(data.own.endedOn !== null && data.own.endedOn <= data.today);
 	/** What a student is known by. */
 	const shown = ({ preferredName, givenName, familyName }: Student) => `${preferredName ?? givenName} ${familyName}`;
 </script>
@@ -63,6 +64,21 @@
 			<button>Keep</button>
 		</fieldset>
 	</form>
+	{#if hasEnded}
+		<p class="soft">This class has ended.</p>
+	{:else if data.others.length}
+		<form method="POST" action="?/merge" use:enhance class="one-line">
+			<input type="hidden" name="class" value={data.own.id} />
+			<label
+				>Merge into
+				<select name="into" required>
+					<option value="" disabled selected>another class …</option>
+					{#each data.others as { id, name } (id)}<option value={id}>{name}</option>{/each}
+				</select></label
+			>
+			<button>Move all {plural(data.students.length, 'student')} today and end {data.own.name}</button>
+		</form>
+	{/if}
 </div>
 
 <Table
