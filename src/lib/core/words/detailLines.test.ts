@@ -18,6 +18,17 @@ describe('an entry of the log', () => {
 		expect(detailLines({ before: [10], after: [10, 11] })).toEqual([{ name: 'is', before: '10', value: '10, 11' }]);
 	});
 
+	it('tells things by name where their names are known, and numbers that count as they are', () => {
+		const names = { skill: new Map([[45, 'Unit rates']]), class: new Map([[3, 'Curlew']]) };
+		expect(detailLines({ skill: 45, class: 3, group: 9 }, names).map(({ value }) => value)).toEqual([
+			'Unit rates',
+			'Curlew',
+			'9'
+		]);
+		expect(detailLines({ skills: [45, 46] }, names)).toEqual([{ name: 'skills', value: 'Unit rates, 46' }]);
+		expect(detailLines({ skills: 45 }, names)).toEqual([{ name: 'skills', value: '45' }]);
+	});
+
 	it('tells the first of a long list and counts the others, and says nothing of what is no detail', () => {
 		expect(detailLines({ ids: [1, 2, 3, 4, 5, 6, 7, 8], students: [1] })).toEqual([
 			{ name: 'ids', value: '1, 2, 3, 4, 5, 6 and 2 more' }

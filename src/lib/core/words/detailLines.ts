@@ -30,8 +30,10 @@ function say(value: unknown): string {
 /**
  * What an entry of the log holds, line by line: of `before` and `after` only the fields that differ. Who it is about
  * (`student`, `students`, `studentIds`) is told elsewhere.
+ *
+ * @param names of things by their ids, for fields that hold ids: those of `skill` for `skill`, and for a list of `skills`
  */
-export function detailLines(detail: unknown): DetailLine[] {
+export function detailLines(detail: unknown, names: Record<string, Map<number, string>> = {}): DetailLine[] {
 	if (!isFields(detail)) return [];
 	const { before, after, student: _student, students: _students, studentIds: _ids, ...rest } = detail;
 	const changes =
@@ -40,7 +42,18 @@ export function detailLines(detail: unknown): DetailLine[] {
 			: before !== undefined || after !== undefined
 				? [{ name: 'is', before: say(before), value: say(after) }]
 				: [];
-	return [...Object.entries(rest).map(([name, value]) => ({ name: words(name), value: say(value) })), ...changes];
+	const lines = Object.entries(rest).map(([name, value]) => {
+		// A number under `skills` is how many; a list says which.
+		const known = names[Array.isArray(value) ? name.replace(/s$/, '') : name];
+		return { name: words(name), value: say(known ? named(value, known) : value) };
+	});
+	return [...lines, ...changes];
+}
+
+/** An id, or a list of them, by name where that is known. */
+function named(value: unknown, known: Map<number, string>): unknown {
+	if (Array.isArray(value)) return value.map((one) => named(one, known));
+	return typeof value === 'number' ? (known.get(value) ?? value) : value;
 }
 
 function changesBetween(before: Record<string, unknown>, after: Record<string, unknown>): DetailLine[] {

@@ -1,7 +1,8 @@
 import { addDays, beginningOf } from '../../core/calendar';
 import { detailLines, type DetailLine } from '../../core/words';
 import type { Database } from '../database';
-import { enrolledByIds, staffInSetup } from '../people';
+import { skillList } from '../library';
+import { classesInSetup, enrolledByIds, staffInSetup } from '../people';
 import { dayIn, idIn, numberIn, type Staff, textIn } from '../request';
 import type { School } from '../school';
 import { auditLog, loggedActions } from './store/auditLog';
@@ -12,10 +13,12 @@ const AT_ONCE = 50;
 /** The log as the address asks for it: `by`, `about`, `action`, `since`, `to`, `from` for the part. */
 export async function logPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
 	const [since, to] = [dayIn(url, 'since'), dayIn(url, 'to')];
-	const [people, actions, about] = await Promise.all([
+	const [people, actions, about, skills, classes] = await Promise.all([
 		staffInSetup(database, school.id, at),
 		loggedActions(database, staff),
-		enrolledByIds(database, staff, [idIn(url, 'about') ?? 0], school.today)
+		enrolledByIds(database, staff, [idIn(url, 'about') ?? 0], school.today),
+		skillList(database, school.id),
+		classesInSetup(database, staff, school.today)
 	]);
 	const asked = {
 		accountId: people.find(({ id }) => id === idIn(url, 'by'))?.id ?? null,
@@ -33,19 +36,24 @@ export async function logPage(database: Database, staff: Staff, school: School, 
 		},
 		part
 	);
+	const names = {
+		account: new Map(people.map(({ id, displayName }) => [id, displayName])),
+		skill: new Map(skills.map(({ id, shortName }) => [id, shortName])),
+		class: new Map(classes.map(({ id, name }) => [id, name]))
+	};
 	return {
 		...asked,
 		...{ since, to, part, total, actions },
 		people: people.map(({ id, displayName }) => ({ id, displayName })),
 		about: about[0] ? `${about[0].preferredName ?? about[0].givenName} ${about[0].familyName}` : null,
-		deeds: deeds.map(({ detail, ...deed }) => ({ ...deed, lines: linesOf(detail) }))
+		deeds: deeds.map(({ detail, ...deed }) => ({ ...deed, lines: linesOf(detail, names) }))
 	};
 }
 
 /** A very long detail was cut, and is no JSON any more. */
-function linesOf(detail: string): DetailLine[] {
+function linesOf(detail: string, names: Record<string, Map<number, string>>): DetailLine[] {
 	try {
-		return detailLines(JSON.parse(detail));
+		return detailLines(JSON.parse(detail), names);
 	} catch {
 		return [{ name: 'detail', value: `${detail.slice(0, 200)} …` }];
 	}

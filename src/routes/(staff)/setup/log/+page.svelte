@@ -107,7 +107,8 @@
 	.when {
 		white-space: nowrap;
 	}
-	td {
+	td,
+	th {
 		vertical-align: baseline;
 		overflow-wrap: anywhere;
 	}
