@@ -221,6 +221,9 @@ test('who is responsible for whom is set for several at once and taken back, and
 	await expect(rows).toHaveCount(Math.min(all, 60));
 	await expect(page.getByRole('link', { name: `Nobody’s: ${all}` })).toBeVisible();
 	await expectAccessible(page);
+	await page.getByRole('button', { name: `Select the ${Math.min(all, 60)} shown` }).click();
+	await expect(page.getByText(`${Math.min(all, 60)} students selected`)).toBeVisible();
+	await page.getByRole('button', { name: 'Select nobody' }).click();
 	const names = [];
 	for (const i of [0, 1]) {
 		names.push(await rows.nth(i).getByRole('link').innerText());

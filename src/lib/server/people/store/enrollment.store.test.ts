@@ -4,14 +4,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../
 import { windowCounts, windowsToSit } from '../../screen/store/windows';
 import { classByCode, studentPin } from './people';
 import { rosterStudents, seenAmong, studentIn } from './roster';
-import {
-	addStudents,
-	changeStudent,
-	enrolledByIds,
-	enrolledIn,
-	enrolledLike,
-	takeBackStudents
-} from './enrollment';
+import { addStudents, changeStudent, enrolledByIds, enrolledIn, enrolledLike, takeBackStudents } from './enrollment';
 import { moveToClass, takeBackMoves } from './moves';
 
 let small: SmallSchool;

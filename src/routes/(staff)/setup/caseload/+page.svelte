@@ -7,12 +7,12 @@
 	import { withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Pager from '$lib/ui/table/Pager.svelte';
+	import SelectShown from '$lib/ui/table/SelectShown.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 
 	let { data, form } = $props();
 	let chosen = $state<number[]>([]);
 	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
-	const isAll = $derived(data.students.length > 0 && selected.length === data.students.length);
 </script>
 
 <svelte:head><title>Caseload · Orderly Compass</title></svelte:head>
@@ -63,13 +63,7 @@
 			: 'Nobody in this scope is in tier 2 or 3.'}{/snippet}
 </Table>
 <Pager {...data.part} name="from" />
-{#if data.students.length}
-	<p class="no-print">
-		<button class="plain" onclick={() => (chosen = isAll ? [] : data.students.map(({ id }) => id))}
-			>{isAll ? 'Select nobody' : `Select the ${data.students.length} shown`}</button
-		>
-	</p>
-{/if}
+<SelectShown ids={data.students.map(({ id }) => id)} bind:chosen />
 
 {#if selected.length}
 	<ActionBar says="{plural(selected.length, 'student')} selected">

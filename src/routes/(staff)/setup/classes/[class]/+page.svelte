@@ -10,6 +10,7 @@
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import Dialog from '$lib/ui/shell/Dialog.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import SelectShown from '$lib/ui/table/SelectShown.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 
@@ -119,6 +120,7 @@
 	{/snippet}
 	{#snippet empty()}Nobody is in this class. Add students, or move them here from another class.{/snippet}
 </Table>
+<SelectShown ids={data.students.map(({ id }) => id)} bind:chosen />
 
 {#if selected.length}
 	<ActionBar says="{plural(selected.length, 'student')} selected">
