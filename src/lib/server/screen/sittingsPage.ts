@@ -11,7 +11,7 @@ import type { ScreeningWindow } from './store/windows';
 import { windowPlaces } from './windowPlaces';
 
 /** Sittings to decide about that are shown at once; the next come as these are decided. */
-const FLAGGED_AT_ONCE = 8;
+const FLAGGED_AT_ONCE = 20;
 
 /** The board of a window's sittings as the address asks for it: counts, the order of the rows, and the first of them. */
 export async function sittingsBoard(

@@ -8,7 +8,7 @@
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
 	import DomainStandings from '$lib/ui/students/DomainStandings.svelte';
-	import { describeStanding } from '$lib/ui/glyphs/standings';
+	import { sayStanding } from '$lib/ui/glyphs/standings';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
@@ -67,7 +67,7 @@
 			{#each data.steps as step (step.id)}
 				<li>
 					<strong>{step.shortName}</strong>: {step.statement}.
-					<span class="soft">{describeStanding(step.now)}.</span>
+					<span class="soft">{sayStanding(step.now, data.school.today)}.</span>
 					<span class="no-print">
 						{#if data.can.practice}<a
 								href={keepingScope('/practice/new', { for: `student:${student.id}`, skill: step.id })}>Practice</a
