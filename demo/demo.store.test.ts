@@ -17,7 +17,7 @@ import { type RosterStudent } from '../src/lib/server/people/store/roster';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { openReviews } from '../src/lib/server/decide/store/reviews';
-import { placesIn, uncountedWindows } from '../src/lib/server/screen/store/places';
+import { overallScores, placesIn, uncountedWindows } from '../src/lib/server/screen/store/places';
 import type { VisibleId } from '../src/lib/server/request/viewer';
 import { windowPlaces } from '../src/lib/server/screen/windowPlaces';
 import { refreshSummaries, storedSummaries } from '../src/lib/server/standing/summaries';
@@ -138,6 +138,14 @@ describe('what is kept to be counted by', () => {
 			const kept = await placesIn(database, window.id, wholeSchool.roster);
 			expect([...kept].map(([id, { status }]) => [id, status]).sort()).toEqual(
 				[...full].map(([id, { status }]) => [id, status]).sort()
+			);
+			const overall = await overallScores(database, window.id, wholeSchool.roster);
+			expect(overall.map(({ id, theta }) => [id, theta]).sort()).toEqual(
+				[...full]
+					.flatMap(([id, { scores }]) =>
+						scores.filter((one) => one.domainId === OVERALL).map(({ theta }) => [id, theta])
+					)
+					.sort()
 			);
 			const measures = new Set([...full.values()].flatMap(({ scores }) => scores.map(({ domainId }) => domainId)));
 			measures.add(OVERALL);

@@ -42,6 +42,8 @@ function askedOf(url: URL, measures: number[]) {
 const inPoints = (place: PlaceSummary | undefined): ScreenRow['scores'][number] =>
 	place?.score ? { points: toPoints(place.score.theta), error: POINTS_PER_LOGIT * place.score.standardError } : null;
 
+const NOBODY = new Map<number, PlaceSummary>();
+
 /**
  * Every student with what rows are sorted, narrowed and summed up by on some measures: from the summaries, one row a
  * student and window.
@@ -75,8 +77,6 @@ async function briefRows(
 		before: scoresOf(before, student.id)
 	}));
 }
-
-const NOBODY = new Map<number, PlaceSummary>();
 
 /** As many classes as stand one below the other; of more, each grade's are seen once it is opened. */
 const MOST_CLASSES = 20;

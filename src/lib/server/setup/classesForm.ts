@@ -131,7 +131,7 @@ export const classesActions = {
 			from: form.on,
 			at
 		});
-		if (ways.length === 0) return refuse('They are there already');
+		if (ways.length === 0) return refuse('They are there already, or that class has ended');
 		const who = plural(ways.length, 'student');
 		return {
 			done: form.to
@@ -150,7 +150,7 @@ export const classesActions = {
 		if (form.class === form.into) return refuse('Choose another class to merge it into');
 		const merged = { classId: form.class, intoId: form.into };
 		const ways = await mergeClasses(database, staff, merged, { today: school.today, at });
-		if (!ways) return refuse('Students are planned to join this class later: change that first');
+		if (!ways) return refuse('Students are planned to join this class later, or the other has ended');
 		const who = plural(ways.length, 'student');
 		return {
 			done: `${who} ${ways.length === 1 ? 'moves' : 'move'} today, with all there is of them, and the class has ended.`,

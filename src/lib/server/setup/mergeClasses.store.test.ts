@@ -52,6 +52,14 @@ describe('merging a class into another', () => {
 		expect(await takeBackMerger(small.database, coordinator, { classId: 1, ways: ways! }, when)).toBe(ways!.length);
 	});
 
+	it('changes nothing where the other class has ended', async () => {
+		await small.database.run('UPDATE class SET ended_on = ? WHERE id = 2', [TODAY]);
+		expect(await mergeClasses(small.database, coordinator, merged, when)).toBeNull();
+		expect(await placesOn(TODAY)).toEqual(before);
+		expect(await classes()).toContain(1);
+		await small.database.run('UPDATE class SET ended_on = NULL WHERE id = 2');
+	});
+
 	it('changes nothing where somebody is planned to join later, or the class is of another school', async () => {
 		await addStudents(
 			small.database,

@@ -22,8 +22,8 @@ async function whole<Result>(
 /**
  * Lets everybody of a class be in another from today on, and ends the class.
  *
- * @returns the ways of those who moved; null where somebody is planned to join the class later, or there is none: then
- *   nothing is changed
+ * @returns the ways of those who moved; null where somebody is planned to join the class later, the other has ended, or
+ *   there is none: then nothing is changed
  */
 export function mergeClasses(
 	database: RootDatabase,

@@ -16,7 +16,7 @@ export interface Way {
  * class already is passed by.
  *
  * @param toClassId null to leave the school
- * @returns the ways of those who moved
+ * @returns the ways of those who moved; nobody moves into a class that has ended by then
  */
 export async function moveToClass(
 	database: RootDatabase,
@@ -27,6 +27,10 @@ export async function moveToClass(
 ): Promise<Way[]> {
 	return database.transaction(async (transaction) => {
 		await requireOwn(transaction, staff, { student: studentIds, class: [toClassId] });
+		if (toClassId !== null) {
+			const ended = 'SELECT id FROM class WHERE id = ? AND ended_on <= ?';
+			if (await transaction.row(ended, [toClassId, from])) return [];
+		}
 		const now = await transaction.rows<{
 			id: number;
 			studentId: number;
