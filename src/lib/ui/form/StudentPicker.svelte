@@ -66,4 +66,4 @@
 		</Combobox.Content>
 	</Combobox.Portal>
 </Combobox.Root>
-{#if name}<input type="hidden" {name} value={chosen?.id ?? ''} />{/if}
+{#if name && chosen}<input type="hidden" {name} value={chosen.id} />{/if}
