@@ -29,7 +29,6 @@ export {
 	enrolledIn,
 	enrolledLike,
 	type Joining,
-	type StudentRecord,
 	takeBackStudents
 } from './store/enrollment';
 export { moveToClass, takeBackMoves, type Way } from './store/moves';

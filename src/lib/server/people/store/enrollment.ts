@@ -1,18 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { StudentRecord } from '../../../core/interchange/studentRecord';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
-
-/** What a school writes down of a student. */
-export interface StudentRecord {
-	givenName: string;
-	familyName: string;
-	/** By what everybody knows the student, where it is another than the given name. */
-	preferredName: string | null;
-	number: string | null;
-	/** 0 is kindergarten. */
-	grade: number;
-	birthDate: SchoolDate | null;
-}
 
 /** A student with the class that they are in on a day, or were in last. */
 export interface Enrolled extends StudentRecord {

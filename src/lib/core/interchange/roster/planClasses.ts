@@ -1,0 +1,93 @@
+import { tidyName } from '../../words';
+import { LONGEST_CLASS_NAME } from '../classList';
+import { byKey, gradeName, only } from './lookUp';
+import {
+	sourcedIdOf,
+	type ClassKind,
+	type RosterChange,
+	type RosterDoubt,
+	type SchoolNow,
+	type SchoolRoster
+} from './schoolRoster';
+
+/** Where a class of the roster is here: its id where there is one already. */
+export interface ClassPlace {
+	id: number | null;
+	name: string;
+	sourcedId: string;
+}
+
+/** What becomes of the classes, and where each class of the roster is here. */
+export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKind, doubts: RosterDoubt[]) {
+	const home = roster.classes.filter((one) => one.kind === kind);
+	const gradesIn = new Map<string, number[]>();
+	for (const { grade, classes } of roster.students)
+		if (grade !== null)
+			for (const id of classes) {
+				const grades = gradesIn.get(id);
+				if (grades) grades.push(grade);
+				else gradesIn.set(id, [grade]);
+			}
+	const called = byKey(home, ({ name }) => tidyName(name));
+	const known = new Map(now.classes.map((one) => [sourcedIdOf(now, 'class', one), one]));
+	const unclaimed = byKey(
+		now.classes.filter(({ sourcedId }) => sourcedId === null),
+		({ name }) => name
+	);
+	const found = home.map((source) => {
+		const tidy = tidyName(source.name);
+		const isShared = called.get(tidy.toLowerCase())!.length > 1;
+		const name = isShared ? `${tidy} (${source.code || source.sourcedId})` : tidy;
+		const before = known.get(source.sourcedId);
+		const alike = before ? null : only(unclaimed.get(name.toLowerCase()));
+		return { source, name, before: before ?? alike, isAlike: alike !== null };
+	});
+	const kept = new Set(found.flatMap(({ before }) => before?.id ?? []));
+	// Those that a roster brought and that it has no more come to an end, and leave their names.
+	const taken = new Set(
+		now.classes.flatMap((one) => (kept.has(one.id) || one.sourcedId !== null ? [] : [one.name.toLowerCase()]))
+	);
+	const changes: RosterChange[] = [];
+	const placeOf = new Map<string, ClassPlace>();
+	for (const { source, name, before, isAlike } of found) {
+		const { sourcedId, line } = source;
+		const grade = source.grade ?? mostCommon(gradesIn.get(sourcedId) ?? []) ?? before?.grade ?? null;
+		const problem = problemOfClass(name, grade, now, taken);
+		// A class that is here keeps its students, whatever is wrong with what the roster says of it.
+		if (before) placeOf.set(sourcedId, { id: before.id, name: before.name, sourcedId });
+		if (problem) {
+			doubts.push({ kind: 'conflict', of: 'class', name, line, says: problem });
+			continue;
+		}
+		taken.add(name.toLowerCase());
+		placeOf.set(sourcedId, { id: before?.id ?? null, name, sourcedId });
+		const after = { name, grade: grade! };
+		if (!before) changes.push({ kind: 'add class', sourcedId, line, ...after });
+		else if (isAlike || before.name !== name || before.grade !== grade)
+			changes.push({
+				kind: 'renew class',
+				id: before.id,
+				sourcedId,
+				line,
+				matchedBy: isAlike ? 'name' : null,
+				before: { name: before.name, grade: before.grade },
+				after
+			});
+	}
+	return { changes, placeOf, kept };
+}
+
+/** Why a class cannot be taken as the roster has it; empty where it can. */
+function problemOfClass(name: string, grade: number | null, { grades }: SchoolNow, taken: Set<string>): string {
+	if (grade === null) return 'It says no grade, and nobody in it does';
+	if (name.length > LONGEST_CLASS_NAME) return `Its name has more than ${LONGEST_CLASS_NAME} characters`;
+	if (grade < grades.first || grade > grades.last)
+		return `Grade ${gradeName(grade)} is not taught here; see School and year`;
+	return taken.has(name.toLowerCase()) ? 'Another class has this name' : '';
+}
+
+function mostCommon(values: number[]): number | null {
+	const counts = new Map<number, number>();
+	for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1);
+	return [...counts].sort(([a, n], [b, m]) => m - n || a - b)[0]?.[0] ?? null;
+}
