@@ -34,7 +34,7 @@ export async function serveApp({ databaseUrl, port, environment = {}, quiet = fa
 			// Behind a proxy the operator says by which address people come.
 			ORIGIN: process.env.ORIGIN || address,
 			DATABASE_URL: databaseUrl,
-			BODY_SIZE_LIMIT: '4M',
+			BODY_SIZE_LIMIT: '32M',
 			LOG_LEVEL: 'warn',
 			// Longer than proxies and clients keep a connection that rests: else one is closed just as it is used again.
 			KEEP_ALIVE_TIMEOUT: '75',

@@ -70,6 +70,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/setup/classes',
 		'/setup/classes/1',
 		'/setup/add',
+		'/setup/roster',
 		'/setup/people',
 		'/setup/caseload',
 		'/setup/log'

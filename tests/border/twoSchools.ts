@@ -21,6 +21,8 @@ import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
 import { setResponsible } from '../../src/lib/server/people/store/responsibility';
 import { invite } from '../../src/lib/server/people/store/accounts';
+import { addRosterRun, rosterRules, setRosterRules } from '../../src/lib/server/people/rosters/store/rosterRuns';
+import { ROSTER_FILES, type RosterRecords } from '../../src/lib/core/interchange/oneRoster/records';
 import { saveMeasure } from '../../src/lib/server/screen/store/givenMeasures';
 import { changeGroup } from '../../src/lib/server/groups/store/groupChanges';
 import { askForJob } from '../../src/lib/server/jobs/store/jobs';
@@ -72,10 +74,17 @@ const RANGES = {
 	domain: 30,
 	skill: 31,
 	slot: 32,
-	screening_window: 33
+	screening_window: 33,
+	roster_run: 34
 };
 
-/** What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited, who is responsible. */
+const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
+
+/**
+ * What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited, who is responsible, a roster.
+ *
+ * @returns the roster's run
+ */
 async function setUp(
 	database: RootDatabase,
 	{ coordinator, specialist, otherTeacher }: FilledSchool['staff'],
@@ -85,6 +94,9 @@ async function setUp(
 	await changeTierPlans(database, coordinator, await tierPlans(database, coordinator.schoolId), NOW);
 	await invite(database, coordinator, otherTeacher.id, randomBytes(32), NOW);
 	await setResponsible(database, coordinator, seen(students[0]), specialist.id, { from: TODAY, at: NOW });
+	await setRosterRules(database, coordinator, await rosterRules(database, coordinator.schoolId), NOW);
+	const run = { fileName: 'roster.zip', systemName: 'Harbor Office', isDelta: false, records: NO_RECORDS };
+	return addRosterRun(database, coordinator, run, NOW);
 }
 
 /** A school with everything in it, of classes A (students 1 to 4) and B (5 to 8). */
@@ -114,6 +126,7 @@ export interface FilledSchool {
 	version: number;
 	search: number;
 	fieldVersion: number;
+	rosterRun: number;
 	slots: number[];
 	blocks: number[];
 	absence: number;
@@ -563,7 +576,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	}
 	await answerLate();
 	await leaveSignIns(database, staff.specialist, students[0], classes.a);
-	await setUp(database, staff, students);
+	const rosterRun = await setUp(database, staff, students);
 	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
 	await changeGroup(database, specialist, b, { kind: 'pause', untilOn: null, on: addDays(TODAY, 1) }, '', NOW);
 	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);
@@ -607,6 +620,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		version,
 		search,
 		fieldVersion,
+		rosterRun,
 		slots,
 		blocks: [block!.id],
 		absence,

@@ -16,6 +16,7 @@ const PATHS = [
 		'/setup/classes',
 		'/setup/classes/3',
 		'/setup/add',
+		'/setup/roster',
 		'/setup/cards',
 		'/setup/people',
 		'/setup/log',

@@ -67,6 +67,7 @@ export const setupCalls: [object, Record<string, Call>][] = [
 	[
 		classes,
 		{
+			freshCode: given(({ database }) => classes.freshCode(database)),
 			classesInSetup: given(({ database, me }) => classes.classesInSetup(database, me.staff.coordinator, TODAY)),
 			addClasses: given(({ database, me }) =>
 				classes.addClasses(database, me.staff.coordinator, [{ name: 'Knot', grade: 3 }], NOW)

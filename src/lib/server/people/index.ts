@@ -64,3 +64,31 @@ export {
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
 export { countWithoutPin, setPins } from './store/pins';
 export { ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';
+export type { RosterDone } from './rosters/rosterDone';
+export {
+	addRosteredAdults,
+	addRosteredClasses,
+	addRosteredStudents,
+	putBackRows,
+	removeUnusedAdults,
+	removeUnusedClasses,
+	renewRows
+} from './rosters/store/rosterChanges';
+export {
+	addRosterRun,
+	holdRoster,
+	markApplied,
+	markUndone,
+	recordsInForce,
+	recordsOfRun,
+	rosterRules,
+	type RosterFigures,
+	type RosterRun,
+	rosterRuns,
+	type SchoolRosterRules,
+	setRosterAside,
+	setRosterRules,
+	takeableBack,
+	UNDO_DAYS
+} from './rosters/store/rosterRuns';
+export { type SchoolInRoster, schoolNow } from './rosters/store/schoolNow';

@@ -48,7 +48,7 @@ async function bodyWithin(request: Request, bytes: number): Promise<Buffer> {
 	try {
 		for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
 			length += chunk.length;
-			if (length > MOST_PASSED_BY) break;
+			if (length > Math.max(bytes, MOST_PASSED_BY)) break;
 			if (length > bytes) chunks = [];
 			else chunks.push(chunk);
 		}

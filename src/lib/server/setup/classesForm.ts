@@ -16,7 +16,7 @@ import {
 import { formCheck, id, idList, longForm, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { mergeClasses, takeBackMerger } from './mergeClasses';
-import { refreshGrade } from './refreshGrade';
+import { refreshGrades } from './refreshGrades';
 import { waysIn } from './ways';
 
 const className = Type.String({ minLength: 1, maxLength: LONGEST_CLASS_NAME, pattern: '\\S' });
@@ -104,7 +104,7 @@ export const classesActions = {
 		if (problem) return refuse(problem);
 		const before = await inOne(database, async (all) => {
 			const was = await changeStudent(all, staff, student, record, at);
-			if (was && !('takenBy' in was) && was.grade !== record.grade) await refreshGrade(all, student);
+			if (was && !('takenBy' in was) && was.grade !== record.grade) await refreshGrades(all, [student]);
 			return was;
 		});
 		if (!before) return refuse('There is no such student');

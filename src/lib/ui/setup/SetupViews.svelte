@@ -10,6 +10,7 @@
 		{ path: '/setup/school', name: 'School and year' },
 		{ path: '/setup/classes', name: 'Classes' },
 		{ path: '/setup/add', name: 'Add students' },
+		{ path: '/setup/roster', name: 'Roster' },
 		{ path: '/setup/cards', name: 'Sign-in cards' },
 		{ path: '/setup/people', name: 'Staff' },
 		{ path: '/setup/caseload', name: 'Caseload' },

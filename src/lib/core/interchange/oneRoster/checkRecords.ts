@@ -34,13 +34,20 @@ const REFERENCES: { [File in RosterFile]?: Reference<File>[] } = {
  * sessions that lie within themselves, sessions that end before they begin.
  *
  * @param isDelta a reference may then be to what was known before
+ * @param unread ids of lines that are there and could not be read
  */
-export function checkRecords(records: RosterRecords, problems: Problems, isDelta: boolean): void {
+export function checkRecords(
+	records: RosterRecords,
+	problems: Problems,
+	{ isDelta = false, unread }: { isDelta?: boolean; unread?: Record<RosterFile, Set<string>> } = {}
+): void {
 	const lines = Object.fromEntries(ROSTER_FILES.map((file) => [file, linesById(records, file, problems)])) as Record<
 		RosterFile,
 		Map<string, number>
 	>;
-	if (!isDelta) for (const file of ROSTER_FILES) checkReferences(records, file, lines, problems);
+	if (!isDelta)
+		for (const file of ROSTER_FILES)
+			checkReferences(records, file, (to, id) => lines[to].has(id) || !!unread?.[to].has(id), problems);
 	for (const file of ['orgs', 'academicSessions'] as const) checkCycles(records[file], file, problems);
 	for (const { startsOn, endsOn, line } of records.academicSessions)
 		if (endsOn <= startsOn)
@@ -60,7 +67,7 @@ function linesById(records: RosterRecords, file: RosterFile, problems: Problems)
 function checkReferences<File extends RosterFile>(
 	records: RosterRecords,
 	file: File,
-	lines: Record<RosterFile, Map<string, number>>,
+	isThere: (file: RosterFile, id: string) => boolean,
 	problems: Problems
 ): void {
 	for (const { column, to, of } of (REFERENCES[file] ?? []) as Reference<File>[]) {
@@ -68,7 +75,7 @@ function checkReferences<File extends RosterFile>(
 		if (to !== 'users' && to !== 'orgs' && to !== 'classes' && records[to].length === 0) continue;
 		for (const record of records[file])
 			for (const id of of(record))
-				if (!lines[to].has(id)) problems.add(`${file}.csv`, record.line, `${column} ${id} is not in ${to}.csv`);
+				if (!isThere(to, id)) problems.add(`${file}.csv`, record.line, `${column} ${id} is not in ${to}.csv`);
 	}
 }
 

@@ -225,6 +225,10 @@ describe('a roster that is wrong says where', () => {
 		expect(problems.told).toContainEqual({ file: 'manifest.csv', line: null, says });
 	});
 
+	it('a line that cannot be read is told once, not for all that refers to it', () => {
+		expect(problemsWith(({ users }) => cell(users, 2, 'familyName', ''))).toHaveLength(1);
+	});
+
 	it('of many problems the first hundred are told, and all counted', () => {
 		const { files } = filesOf(small());
 		for (let i = 0; i < 150; i++) files.roles.push(['', '', '', 'nobody', '', 'student', '', '', 'k']);

@@ -42,6 +42,13 @@ export interface Manifest {
 	source: string;
 }
 
+/** What a package of rosters holds, and what is wrong with it: where anything is, nothing of it may be used. */
+export interface ReadRoster {
+	manifest: Manifest & { isDelta: boolean };
+	records: RosterRecords;
+	problems: Problems;
+}
+
 /** The files that no roster is without. */
 const ALWAYS: RosterFile[] = ['orgs', 'classes', 'users', 'roles', 'enrollments'];
 
@@ -81,7 +88,6 @@ export function readManifest(rows: string[][], problems: Problems): Manifest {
  * const { records, problems } = reader.end();
  */
 export class RosterReader {
-	readonly problems = new Problems();
 	private readonly records: RosterRecords = {
 		orgs: [],
 		academicSessions: [],
@@ -92,6 +98,11 @@ export class RosterReader {
 		enrollments: [],
 		demographics: []
 	};
+	/** Ids of lines that could not be read: what refers to them is not wrong for that. */
+	private readonly unread = Object.fromEntries(ROSTER_FILES.map((file) => [file, new Set<string>()])) as Record<
+		RosterFile,
+		Set<string>
+	>;
 	private file: RosterFile = 'orgs';
 	private width = 0;
 	private places = new Map<string, number>();
@@ -101,8 +112,14 @@ export class RosterReader {
 		return place === undefined ? '' : this.row[place].trim();
 	};
 
-	/** @param isDelta whether what is referred to may be known from before */
-	constructor(private readonly isDelta = false) {}
+	/**
+	 * @param isDelta whether what is referred to may be known from before
+	 * @param problems what was found wrong so far
+	 */
+	constructor(
+		private readonly isDelta = false,
+		readonly problems = new Problems()
+	) {}
 
 	/** Begins a file by its head. @returns whether its lines can be read */
 	begin(file: RosterFile, head: string[]): boolean {
@@ -130,12 +147,14 @@ export class RosterReader {
 		} catch (problem) {
 			if (!(problem instanceof BadLine)) throw problem;
 			bad(problem.message);
+			const id = this.cells('sourcedId');
+			if (id) this.unread[this.file].add(id);
 		}
 	}
 
 	/** The roster, and what is wrong with it: where anything is, nothing of it may be used. */
 	end(): { records: RosterRecords; problems: Problems } {
-		checkRecords(this.records, this.problems, this.isDelta);
+		checkRecords(this.records, this.problems, { isDelta: this.isDelta, unread: this.unread });
 		return { records: this.records, problems: this.problems };
 	}
 }

@@ -59,7 +59,7 @@ const SIGNS = 'ABCDEFGHJKMNPQRTUVWXYZ2346789';
 const CODE_LENGTH = 6;
 
 /** A code that no class has. */
-async function freshCode(transaction: Database): Promise<string> {
+export async function freshCode(transaction: Database): Promise<string> {
 	for (;;) {
 		const code = Array.from({ length: CODE_LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
 		if (!(await transaction.row('SELECT 1 FROM class WHERE code = ?', [code]))) return code;

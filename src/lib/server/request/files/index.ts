@@ -5,7 +5,7 @@ import type { Asked, Found, Kind, Readings } from './read';
 
 /** A file of the largest size that is allowed takes a tenth of it. */
 const PATIENCE_MS = 10_000;
-const MEMORY_MB = 256;
+const MEMORY_MB = 512;
 /** Files that wait for the one that is being read. */
 const MOST_WAITING = 8;
 const IDLE_MS = 30_000;

@@ -1,6 +1,8 @@
 import { readCalendar, type CalendarWeeks } from '../../../core/interchange/calendarFile';
 import { planLibraryFile, type LibraryFile, type LibraryPlan } from '../../library/libraryImport';
+import { ownRoster, type RosterAsked, type RosterFound } from '../../people/rosters/ownRoster';
 import { UnreadableFile } from './limits';
+import { readRosterZip } from './rosterZip';
 import { readTable, textOf } from './table';
 
 /** Each kind of file: what its reading needs, and what comes of it. */
@@ -8,6 +10,7 @@ export interface Readings {
 	table: { asked: { content: Uint8Array }; found: string[][] };
 	calendar: { asked: { content: Uint8Array; timeZone: string }; found: CalendarWeeks };
 	library: { asked: LibraryFile; found: LibraryPlan };
+	roster: { asked: RosterAsked & { content: Uint8Array }; found: RosterFound };
 }
 
 export type Kind = keyof Readings;
@@ -27,7 +30,8 @@ const readers: { [K in Kind]: (asked: Readings[K]['asked']) => Promise<Readings[
 			throw problem instanceof RangeError ? new UnreadableFile(problem.message) : problem;
 		}
 	},
-	library: async (file) => planLibraryFile(file)
+	library: async (file) => planLibraryFile(file),
+	roster: async ({ content, ...asked }) => ownRoster(await readRosterZip(content), asked)
 };
 
 /** Reads a file. It may be made to take for ever, or to fill the memory: ask for it through `readFile`. */

@@ -2,7 +2,8 @@ import { strToU8, zipSync } from 'fflate';
 import { describe, expect, it } from 'vitest';
 import { spreadsheetOf } from '../../reports/spreadsheet';
 import { MOST_COLUMNS, MOST_ROWS, UnreadableFile } from './limits';
-import { isPacked, rowsOfSpreadsheet } from './spreadsheet';
+import { isPacked } from './parts';
+import { rowsOfSpreadsheet } from './spreadsheet';
 
 const RELATION = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
 

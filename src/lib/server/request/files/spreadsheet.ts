@@ -1,65 +1,21 @@
 import { SaxesParser } from 'saxes';
-import yauzl, { type Entry, type ZipFile } from 'yauzl';
+import { Parts } from './parts';
 import { MOST_CHARACTERS, MOST_COLUMNS, MOST_ROWS, UnreadableFile } from './limits';
 
-/** Unpacked, the parts of a spreadsheet that are read may have so many bytes, counted while they are unpacked. */
+/** Unpacked, the parts of a spreadsheet that are read may have so many bytes. */
 const MOST_UNPACKED = 60_000_000;
-/** Parts in the packed file. */
-const MOST_PARTS = 2_000;
-
-/** Whether bytes are a packed file, as XLSX files are (PKZIP's local file header). */
-export const isPacked = (bytes: Uint8Array) =>
-	bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
 
 const NO_SPREADSHEET = 'The file is not a spreadsheet that can be read; save it as XLSX or CSV and try again';
 
-/** The parts of a packed file, by name, read one at a time; their size is counted as they are unpacked. */
-class Parts {
-	private left = MOST_UNPACKED;
-	private constructor(
-		private readonly zip: ZipFile,
-		private readonly entries: Map<string, Entry>
-	) {}
-
-	static open(bytes: Uint8Array): Promise<Parts> {
-		return new Promise((resolve, reject) => {
-			yauzl.fromBuffer(Buffer.from(bytes), { lazyEntries: true, autoClose: false }, (problem, zip) => {
-				if (problem) return reject(problem);
-				const entries = new Map<string, Entry>();
-				zip.on('error', reject);
-				zip.on('end', () => resolve(new Parts(zip, entries)));
-				zip.on('entry', (entry: Entry) => {
-					if (entries.size >= MOST_PARTS) return reject(new UnreadableFile(NO_SPREADSHEET));
-					entries.set(entry.fileName, entry);
-					zip.readEntry();
-				});
-				zip.readEntry();
-			});
-		});
-	}
-
-	has(name: string): boolean {
-		return this.entries.has(name);
-	}
-
-	/** Sends a part through a parser of XML. Nothing happens for a part that is not there. */
-	async parse(name: string, parser: SaxesParser): Promise<void> {
-		const entry = this.entries.get(name);
-		if (!entry) return;
-		const stream = await new Promise<NodeJS.ReadableStream>((resolve, reject) =>
-			this.zip.openReadStream(entry, (problem, opened) => (problem ? reject(problem) : resolve(opened)))
-		);
-		const decoder = new TextDecoder();
-		parser.on('error', (problem) => {
-			throw problem;
-		});
-		for await (const chunk of stream as AsyncIterable<Buffer>) {
-			this.left -= chunk.length;
-			if (this.left < 0) throw new UnreadableFile('Unpacked, the file would be larger than 60 MB');
-			parser.write(decoder.decode(chunk, { stream: true }));
-		}
-		parser.write(decoder.decode()).close();
-	}
+/** Sends a part through a parser of XML. Nothing happens for a part that is not there. */
+async function parse(parts: Parts, name: string, parser: SaxesParser): Promise<void> {
+	const decoder = new TextDecoder();
+	parser.on('error', (problem) => {
+		throw problem;
+	});
+	if (!parts.has(name)) return;
+	for await (const chunk of parts.bytes(name)) parser.write(decoder.decode(chunk, { stream: true }));
+	parser.write(decoder.decode()).close();
 }
 
 type Attributes = Record<string, string>;
@@ -85,7 +41,8 @@ function elements(on: {
 async function firstSheet(parts: Parts): Promise<{ path: string; from1904: boolean }> {
 	let relation = '';
 	let from1904 = false;
-	await parts.parse(
+	await parse(
+		parts,
 		'xl/workbook.xml',
 		elements({
 			begin: (name, attributes) => {
@@ -95,7 +52,8 @@ async function firstSheet(parts: Parts): Promise<{ path: string; from1904: boole
 		})
 	);
 	let path = '';
-	await parts.parse(
+	await parse(
+		parts,
 		'xl/_rels/workbook.xml.rels',
 		elements({
 			begin: (name, { Id, Target = '' }) => {
@@ -113,7 +71,8 @@ async function sharedTexts(parts: Parts): Promise<string[]> {
 	const texts: string[] = [];
 	let text = '';
 	let [isText, isReading] = [false, false];
-	await parts.parse(
+	await parse(
+		parts,
 		'xl/sharedStrings.xml',
 		elements({
 			begin: (name) => {
@@ -144,7 +103,8 @@ async function dayStyles(parts: Parts): Promise<Set<number>> {
 	const ownDays = new Set<number>();
 	const styles = new Set<number>();
 	let [place, isInside] = [0, false];
-	await parts.parse(
+	await parse(
+		parts,
 		'xl/styles.xml',
 		elements({
 			begin: (name, { numFmtId, formatCode = '' }) => {
@@ -183,7 +143,7 @@ function columnOf(reference: string | undefined): number | null {
  */
 export async function rowsOfSpreadsheet(bytes: Uint8Array): Promise<string[][]> {
 	try {
-		const parts = await Parts.open(bytes);
+		const parts = await Parts.open(bytes, MOST_UNPACKED);
 		const { path, from1904 } = await firstSheet(parts);
 		const shared = await sharedTexts(parts);
 		const days = await dayStyles(parts);
@@ -200,7 +160,8 @@ export async function rowsOfSpreadsheet(bytes: Uint8Array): Promise<string[][]> 
 			if (kind !== 'n' || !days.has(style) || !(number >= 0 && number <= LAST_DAY)) return value;
 			return new Date((from1904 ? FROM_1904 : FROM_1900) + Math.floor(number) * DAY_MS).toISOString().slice(0, 10);
 		};
-		await parts.parse(
+		await parse(
+			parts,
 			path,
 			elements({
 				begin: (name, attributes) => {

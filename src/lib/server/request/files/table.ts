@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { MOST_COLUMNS, MOST_ROWS, UnreadableFile } from './limits';
-import { isPacked, rowsOfSpreadsheet } from './spreadsheet';
+import { isPacked } from './parts';
+import { rowsOfSpreadsheet } from './spreadsheet';
 
 /** Bytes as UTF-8 text without a byte order mark. @throws UnreadableFile */
 export function textOf(bytes: Uint8Array): string {

@@ -1,0 +1,26 @@
+import type { StudentRecord } from '../../../core/interchange/studentRecord';
+import type { Way } from '../store/moves';
+
+/** What a row was, with the id by which the source knows it; null for none. */
+export interface Before<Of> {
+	id: number;
+	sourcedId: string | null;
+	before: Of;
+	after: Of;
+}
+
+export interface ClassFields {
+	name: string;
+	grade: number;
+}
+export interface AdultFields {
+	displayName: string;
+	email: string | null;
+}
+
+/** All that a roster did to a school, from which it can be taken back. */
+export interface RosterDone {
+	classes: { added: number[]; renewed: Before<ClassFields>[]; ended: number[] };
+	students: { added: number[]; renewed: Before<StudentRecord>[]; ways: Way[] };
+	adults: { added: number[]; renewed: Before<AdultFields>[]; ofClasses: { classId: number; before: number[] }[] };
+}

@@ -1,0 +1,128 @@
+import Type from 'typebox';
+import { afterDelta, rosterOfSchool } from '../../core/interchange/oneRoster/rosterOfSchool';
+import { checkRecords } from '../../core/interchange/oneRoster/checkRecords';
+import { Problems } from '../../core/interchange/oneRoster/rosterReader';
+import { RULED_FIELDS } from '../../core/interchange/roster/schoolRoster';
+import { plural } from '../../core/words';
+import {
+	addRosterRun,
+	enrolledByIds,
+	recordsInForce,
+	rosterRules,
+	schoolNow,
+	setRosterAside,
+	setRosterRules
+} from '../people';
+import { fail } from '@sveltejs/kit';
+import { fileForm, formCheck, id, oneOf, readFile } from '../request';
+import { refuse, staffAction } from '../shell/staffPage';
+import { applyRoster, takeBackRoster } from './applyRoster';
+
+/** Bytes of a package; of 50,000 students it has a fifth. */
+const LARGEST = 30_000_000;
+/** A package of a whole district takes a while; others are served meanwhile. */
+const PATIENCE_MS = 90_000;
+
+const sourcedId = Type.String({ maxLength: 255, default: '' });
+const bringForm = formCheck(Type.Object({ school: sourcedId }), fileForm(LARGEST));
+const runForm = formCheck(Type.Object({ run: id }));
+const applyForm = formCheck(
+	Type.Object({
+		run: id,
+		key: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+		sure: Type.Optional(oneOf(['yes']))
+	})
+);
+const rulesForm = formCheck(
+	Type.Object({
+		homeClasses: oneOf(['', 'homeroom', 'scheduled']),
+		ours: Type.Array(oneOf(RULED_FIELDS), { maxItems: RULED_FIELDS.length, uniqueItems: true, default: [] }),
+		birthDates: Type.Optional(oneOf(['yes'])),
+		mostLeaving: Type.Integer({ minimum: 0, maximum: 100 })
+	})
+);
+
+const WHY_NOT = {
+	gone: 'This roster does not wait any more',
+	changed: 'The school has changed since this plan was shown; look through it again',
+	'many leave': 'More would leave than is usual: look through them, and say that they do'
+};
+
+/** The form actions of the page about rosters from elsewhere. */
+export const rosterActions = {
+	bring: staffAction('set up the school', bringForm, async ({ staff, school, database, at, form, file }) => {
+		if (!file) return refuse('Choose a file');
+		const now = await schoolNow(database, school.id, school.today);
+		const asked = { content: await file.bytes(), sourcedId: form.school || now.sourcedId, name: now.name };
+		const read = await readFile('roster', asked, PATIENCE_MS);
+		if ('problem' in read) return refuse(read.problem);
+		const { own, problems, schools, isDelta, systemName } = read.found;
+		if (problems.count) return fail(400, { problems });
+		if (!own) return schools.length ? fail(400, { schools }) : refuse('There is no school in this roster');
+		const { takesBirthDates } = await rosterRules(database, school.id);
+		let records = { ...own.records, demographics: takesBirthDates ? own.records.demographics : [] };
+		if (isDelta) {
+			const before = await recordsInForce(database, school.id);
+			if (!before) return refuse('These are changes only, and no whole roster was applied that they could follow');
+			records = afterDelta(before, records, own.sourcedId);
+			const torn = new Problems();
+			checkRecords(records, torn);
+			if (torn.count) return fail(400, { problems: { told: torn.told, count: torn.count } });
+		}
+		if (rosterOfSchool(records, own.sourcedId, school.today).students.length === 0)
+			return refuse('Nobody is a student of this school in it today: is it another year’s, or another school’s?');
+		const fileName = file.name.slice(0, 200) || 'roster.zip';
+		await addRosterRun(database, staff, { fileName, systemName: systemName.slice(0, 200), isDelta, records }, at);
+		return { done: 'The roster is read. Nothing is changed before you apply it.' };
+	}),
+	apply: staffAction('set up the school', applyForm, async ({ staff, school, database, at, form }) => {
+		const { today } = school;
+		const given = { key: form.key, isSure: form.sure === 'yes' };
+		const applied = await applyRoster(database, staff, form.run, given, { today, at });
+		if ('not' in applied) return refuse(WHY_NOT[applied.not]);
+		const count = Object.values(applied.figures).reduce((sum, one) => sum + one, 0);
+		return {
+			done: `The roster is applied: ${plural(count, 'change')}, from today on.`,
+			undo: { action: '?/undo', fields: { run: String(form.run) } }
+		};
+	}),
+	undo: staffAction('set up the school', runForm, async ({ staff, school, database, at, form }) => {
+		const { today } = school;
+		const stay = await takeBackRoster(database, staff, form.run, { today, at });
+		if (!stay) return refuse('Only the newest roster can be taken back, within 14 days');
+		const names = (await enrolledByIds(database, staff, stay, today)).map(
+			(one) => `${one.givenName} ${one.familyName}`
+		);
+		return {
+			done: stay.length
+				? `The roster is taken back, but for ${plural(stay.length, 'student')} of whom something has come already: ${new Intl.ListFormat('en-US').format(names)}.`
+				: 'The roster is taken back.'
+		};
+	}),
+	setAside: staffAction('set up the school', runForm, async ({ staff, database, at, form }) =>
+		(await setRosterAside(database, staff, form.run, at))
+			? { done: 'The roster is set aside. Nothing was changed.' }
+			: refuse('It does not wait any more')
+	),
+	rules: staffAction('set up the school', rulesForm, async ({ staff, database, at, form }) => {
+		const rules = {
+			homeClasses: form.homeClasses || null,
+			ours: form.ours,
+			takesBirthDates: form.birthDates === 'yes',
+			mostLeaving: form.mostLeaving
+		};
+		const before = await setRosterRules(database, staff, rules, at);
+		return {
+			done: 'From now on rosters are taken this way.',
+			undo: {
+				action: '?/rules',
+				fields: {
+					homeClasses: before.homeClasses ?? '',
+					ours: before.ours,
+					mostLeaving: String(before.mostLeaving),
+					...(before.takesBirthDates ? { birthDates: 'yes' } : {})
+				}
+			}
+		};
+	})
+};
