@@ -2,7 +2,7 @@ import * as rosterChanges from '../../../src/lib/server/people/rosters/store/ros
 import * as rosterRuns from '../../../src/lib/server/people/rosters/store/rosterRuns';
 import * as now from '../../../src/lib/server/people/rosters/store/schoolNow';
 import { NOW, TODAY } from '../../smallSchool';
-import { checks, given, type Asking, type Call } from './asking';
+import { all, checks, given, type Asking, type Call } from './asking';
 
 const record = {
 	givenName: 'New',
@@ -46,7 +46,14 @@ const unused = async ({ database, of }: Asking, table: 'class' | 'account') =>
 
 /** Of rosters from elsewhere. */
 export const rosterCalls: [object, Record<string, Call>][] = [
-	[now, { schoolNow: given(({ database, me }) => now.schoolNow(database, me.base, TODAY)) }],
+	[
+		now,
+		{
+			schoolNow: given(({ database, me }) => now.schoolNow(database, me.base, TODAY)),
+			// For the operator's command, about every school.
+			schoolsWithCoordinator: all
+		}
+	],
 	[
 		rosterRuns,
 		{

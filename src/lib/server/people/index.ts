@@ -91,4 +91,4 @@ export {
 	takeableBack,
 	UNDO_DAYS
 } from './rosters/store/rosterRuns';
-export { type SchoolInRoster, schoolNow } from './rosters/store/schoolNow';
+export { type SchoolInRoster, schoolNow, schoolsWithCoordinator } from './rosters/store/schoolNow';

@@ -73,7 +73,7 @@ export async function planRun(
 const schoolOf = ({ classes, roles }: RosterRecords): string => classes[0]?.school ?? roles[0]?.org ?? '';
 
 /** How many changes of each effect a plan has. */
-const figuresOf = (changes: RosterChange[]): RosterFigures => Object.fromEntries(countBy(changes, effectOf));
+export const figuresOf = (changes: RosterChange[]): RosterFigures => Object.fromEntries(countBy(changes, effectOf));
 
 /** Why a roster was not applied. */
 type NotApplied = 'gone' | 'changed' | 'many leave';

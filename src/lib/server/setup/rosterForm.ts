@@ -1,22 +1,12 @@
 import Type from 'typebox';
-import { afterDelta, rosterOfSchool } from '../../core/interchange/oneRoster/rosterOfSchool';
-import { checkRecords } from '../../core/interchange/oneRoster/checkRecords';
-import { Problems } from '../../core/interchange/oneRoster/rosterReader';
 import { RULED_FIELDS } from '../../core/interchange/roster/schoolRoster';
 import { plural } from '../../core/words';
-import {
-	addRosterRun,
-	enrolledByIds,
-	recordsInForce,
-	rosterRules,
-	schoolNow,
-	setRosterAside,
-	setRosterRules
-} from '../people';
+import { enrolledByIds, schoolNow, setRosterAside, setRosterRules } from '../people';
 import { fail } from '@sveltejs/kit';
 import { fileForm, formCheck, id, oneOf, readFile } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { applyRoster, takeBackRoster } from './applyRoster';
+import { keepRoster } from './keepRoster';
 
 /** Bytes of a package; of 50,000 students it has a fifth. */
 const LARGEST = 30_000_000;
@@ -59,20 +49,15 @@ export const rosterActions = {
 		const { own, problems, schools, isDelta, systemName } = read.found;
 		if (problems.count) return fail(400, { problems });
 		if (!own) return schools.length ? fail(400, { schools }) : refuse('There is no school in this roster');
-		const { takesBirthDates } = await rosterRules(database, school.id);
-		let records = { ...own.records, demographics: takesBirthDates ? own.records.demographics : [] };
-		if (isDelta) {
-			const before = await recordsInForce(database, school.id);
-			if (!before) return refuse('These are changes only, and no whole roster was applied that they could follow');
-			records = afterDelta(before, records, own.sourcedId);
-			const torn = new Problems();
-			checkRecords(records, torn);
-			if (torn.count) return fail(400, { problems: { told: torn.told, count: torn.count } });
-		}
-		if (rosterOfSchool(records, own.sourcedId, school.today).students.length === 0)
-			return refuse('Nobody is a student of this school in it today: is it another year’s, or another school’s?');
-		const fileName = file.name.slice(0, 200) || 'roster.zip';
-		await addRosterRun(database, staff, { fileName, systemName: systemName.slice(0, 200), isDelta, records }, at);
+		const kept = await keepRoster(
+			database,
+			staff,
+			school,
+			{ ...own, isDelta, systemName, fileName: file.name || 'roster.zip' },
+			at
+		);
+		if ('problem' in kept) return refuse(kept.problem);
+		if ('problems' in kept) return fail(400, { problems: kept.problems });
 		return { done: 'The roster is read. Nothing is changed before you apply it.' };
 	}),
 	apply: staffAction('set up the school', applyForm, async ({ staff, school, database, at, form }) => {

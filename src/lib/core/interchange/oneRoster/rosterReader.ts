@@ -109,8 +109,17 @@ export class RosterReader {
 	private row: string[] = [];
 	private readonly cells: Cells = (column) => {
 		const place = this.places.get(column.toLowerCase());
-		return place === undefined ? '' : this.row[place].trim();
+		const text = place === undefined ? '' : this.row[place].trim();
+		return column.endsWith('SourcedId') ? this.onceOnly(text) : text;
 	};
+
+	/** Ids that are referred to, each kept once however often it stands. */
+	private readonly ids = new Map<string, string>();
+	private onceOnly(id: string): string {
+		const kept = this.ids.get(id);
+		if (kept === undefined) this.ids.set(id, id);
+		return kept ?? id;
+	}
 
 	/**
 	 * @param isDelta whether what is referred to may be known from before

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { pipeline } from 'node:stream/promises';
+import { StringDecoder } from 'node:string_decoder';
 import { ROSTER_FILES, type RosterFile } from '../../../core/interchange/oneRoster/records';
 import {
 	Problems,
@@ -76,6 +77,11 @@ async function readFileOf(parts: Parts, file: RosterFile, reader: RosterReader):
 	if (!isBegun) reader.problems.add(`${file}.csv`, null, 'Empty, without even a head');
 }
 
+/** V8 copies shorter texts by itself. */
+const COPIED_ANYWAY = 13;
+/** A cell's text by itself: as a part of the file's it would keep all of that in memory. */
+const ownText = (cell: string) => (cell.length < COPIED_ANYWAY ? cell : Buffer.from(cell).toString());
+
 /** Ends the reading of a file early. */
 class Enough extends Error {}
 
@@ -98,7 +104,7 @@ async function eachRow(
 				const { line } = far;
 				far.bytes = 0;
 				const isEmpty = row.length === 1 && row[0].trim() === '';
-				if (!isEmpty && !take(row, line)) throw new Enough();
+				if (!isEmpty && !take(row.map(ownText), line)) throw new Enough();
 				far.line++;
 				for (const cell of row) if (cell.includes('\n')) far.line += cell.split('\n').length - 1;
 			}
@@ -130,28 +136,25 @@ class BadText extends Error {
 
 /** A file's text, piece by piece. @throws BadText */
 async function* textOf(parts: Parts, name: string, far: HowFar): AsyncGenerator<string> {
-	const decoder = new TextDecoder('utf-8', { fatal: true });
+	// It makes strings of one byte a character where TextDecoder makes them of two, and all of a roster is in memory.
+	const decoder = new StringDecoder('utf8');
 	let line = 1;
 	for await (const chunk of parts.bytes(name)) {
 		if (line === 1 && (chunk.subarray(0, 2).equals(UTF16[0]) || chunk.subarray(0, 2).equals(UTF16[1])))
 			throw new BadText(1, 'Text in UTF-16; save it in UTF-8');
-		let text: string;
-		try {
-			text = decoder.decode(chunk, { stream: true });
-		} catch {
-			throw new BadText(line + linesBefore(chunk));
-		}
+		const text = decoder.write(chunk);
+		if (text.includes(NO_CHARACTER)) throw new BadText(line + linesBefore(chunk));
 		far.bytes += chunk.length;
 		if (far.bytes > MOST_IN_ROW) throw new BadText(far.line, 'A cell has no end: is a quote not closed?');
-		yield text;
+		yield text.startsWith(BYTE_ORDER_MARK) ? text.slice(1) : text;
 		for (let at = chunk.indexOf(10); at >= 0; at = chunk.indexOf(10, at + 1)) line++;
 	}
-	try {
-		decoder.decode();
-	} catch {
-		throw new BadText(line);
-	}
+	if (decoder.end().includes(NO_CHARACTER)) throw new BadText(line);
 }
+
+const BYTE_ORDER_MARK = '\ufeff';
+/** What stands in a text where its bytes are none of UTF-8. */
+const NO_CHARACTER = '\ufffd';
 
 /** The byte order marks of UTF-16. */
 const UTF16 = [Buffer.from([0xff, 0xfe]), Buffer.from([0xfe, 0xff])];

@@ -6,6 +6,7 @@ import type {
 	SchoolNow
 } from '../../../../core/interchange/roster/schoolRoster';
 import type { Database } from '../../../database';
+import type { Staff } from '../../../request';
 
 /** A school as rosters are compared with it, and by what it is known to the source of its roster. */
 export interface SchoolInRoster extends SchoolNow {
@@ -63,4 +64,30 @@ export async function schoolNow(database: Database, schoolId: number, today: Sch
 		students,
 		adults
 	};
+}
+
+/** Every school with its first coordinator who can sign in, in whose name rosters of all are brought. */
+export async function schoolsWithCoordinator(
+	database: Database
+): Promise<{ staff: Staff; sourcedId: string | null; name: string }[]> {
+	const rows = await database.rows<{
+		id: number;
+		schoolId: number;
+		displayName: string;
+		sourcedId: string | null;
+		name: string;
+	}>(
+		`SELECT account.id, account.school_id AS schoolId, account.display_name AS displayName,
+			school.sourced_id AS sourcedId, school.name
+		FROM school
+		JOIN account ON account.id = (
+			SELECT MIN(first.id) FROM account AS first
+			WHERE first.school_id = school.id AND first.role = 'coordinator' AND first.deactivated_at IS NULL)
+		ORDER BY school.id`
+	);
+	return rows.map(({ sourcedId, name, ...of }) => ({
+		staff: { ...of, kind: 'staff', role: 'coordinator' },
+		sourcedId,
+		name
+	}));
 }

@@ -1,0 +1,48 @@
+/**
+ * npm run roster -- roster.zip [apply]: brings a OneRoster 1.2 package to every school of the installation that it knows.
+ * Without `apply` each school's plan waits in Setup to be looked at.
+ */
+import { existsSync, readFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { dataFolder } from './prepare.mjs';
+import { openDatabase } from '../src/lib/server/database/pool';
+import { readRosterZip } from '../src/lib/server/request/files/rosterZip';
+import { now } from '../src/lib/server/request/clock';
+import { rostersOfAll } from '../src/lib/server/setup/rostersOfAll';
+
+const [path, mode] = process.argv.slice(2);
+const startFile = join(dataFolder, 'start.json');
+const url =
+	process.env.DATABASE_URL || (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
+if (!path || !existsSync(path) || !url) {
+	console.error(
+		'npm run roster -- roster.zip [apply], while “npm start” runs or with DATABASE_URL set to the database that is meant.'
+	);
+	process.exit(1);
+}
+const began = performance.now();
+const seconds = () => ((performance.now() - began) / 1_000).toFixed(1);
+const read = await readRosterZip(readFileSync(path));
+for (const { file, line, says } of read.problems.told)
+	console.error([file, line && `line ${line}`, says].filter(Boolean).join(': '));
+if (read.problems.count) {
+	console.error(`${read.problems.count} things in it are wrong. Nothing was changed.`);
+	process.exit(1);
+}
+console.log(`Read in ${seconds()} s: ${read.records.users.length} people.`);
+const database = openDatabase(url, 4);
+let schools = 0;
+for await (const { school, figures, doubts, says } of rostersOfAll(database, read, {
+	fileName: basename(path),
+	apply: mode === 'apply',
+	at: now()
+})) {
+	schools++;
+	const changes = Object.entries(figures).map(([effect, count]) => `${count} ${effect}`);
+	const settle = doubts ? [`${doubts} to settle`] : [];
+	console.log(`${school}: ${[...changes, ...settle].join(', ') || 'nothing to change'} (${says})`);
+}
+console.log(
+	`${schools} schools in ${seconds()} s; at most ${Math.round(process.resourceUsage().maxRSS / 1_024)} MB of memory.`
+);
+await database.close();

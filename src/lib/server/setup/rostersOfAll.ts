@@ -1,0 +1,78 @@
+import { schoolsOf, splitBySchool } from '../../core/interchange/oneRoster/rosterOfSchool';
+import type { ReadRoster } from '../../core/interchange/oneRoster/rosterReader';
+import type { RootDatabase } from '../database';
+import { type RosterFigures, rosterRules, schoolsWithCoordinator } from '../people';
+import { findSchool } from '../school';
+import { applyRoster, figuresOf, leavesMany, planRun } from './applyRoster';
+import { keepRoster } from './keepRoster';
+
+/** What came of a roster for one school. */
+export interface SchoolOutcome {
+	school: string;
+	/** What the plan says, or what was done. */
+	figures: RosterFigures;
+	/** What a person has to settle. */
+	doubts: number;
+	/** Whether it was applied; otherwise why it waits, or was not kept. */
+	isApplied: boolean;
+	says: string;
+}
+
+/**
+ * Brings a roster to every school of the installation that it knows, one after another: each is a run of its own, in the
+ * name of the school's first coordinator. What stopped half way is gone on with by doing it again: a school for which it
+ * was applied has nothing more to change.
+ *
+ * @param apply whether it is applied at once where no more leave than is usual; else it waits to be looked at
+ */
+export async function* rostersOfAll(
+	database: RootDatabase,
+	{ manifest, records }: ReadRoster,
+	{ fileName, apply, at }: { fileName: string; apply: boolean; at: Date }
+): AsyncGenerator<SchoolOutcome, void> {
+	const known = schoolsOf(records);
+	const schools = (await schoolsWithCoordinator(database)).flatMap(({ staff, sourcedId, name }) => {
+		const there =
+			known.find((one) => one.sourcedId === sourcedId) ??
+			(sourcedId === null ? known.find((one) => one.name.toLowerCase() === name.toLowerCase()) : undefined);
+		const id = there?.sourcedId ?? (manifest.isDelta ? sourcedId : null);
+		return id === null ? [] : [{ staff, name, sourcedId: id }];
+	});
+	const parts = manifest.isDelta
+		? null
+		: splitBySchool(
+				records,
+				schools.map(({ sourcedId }) => sourcedId)
+			);
+	for (const { staff, name, sourcedId } of schools) {
+		const school = await findSchool(database, staff.schoolId, at);
+		const brought = {
+			sourcedId,
+			records: parts?.get(sourcedId) ?? records,
+			isDelta: manifest.isDelta,
+			systemName: manifest.source,
+			fileName
+		};
+		const kept = await keepRoster(database, staff, school, brought, at);
+		const outcome = { school: name, figures: {}, doubts: 0, isApplied: false };
+		if (!('run' in kept)) {
+			yield { ...outcome, says: 'problem' in kept ? kept.problem : `${kept.problems.count} things in it are wrong` };
+			continue;
+		}
+		const plan = (await planRun(database, staff.schoolId, kept.run, school.today))!;
+		const found = { ...outcome, figures: figuresOf(plan.changes), doubts: plan.doubts.length };
+		const { mostLeaving } = await rosterRules(database, staff.schoolId);
+		if (!apply) yield { ...found, says: 'waits' };
+		else if (leavesMany(plan, mostLeaving))
+			yield { ...found, says: `waits: ${plan.leaving.count} of ${plan.leaving.of} students would leave` };
+		else {
+			const given = { key: plan.key, isSure: false };
+			const done = await applyRoster(database, staff, kept.run, given, { today: school.today, at });
+			yield {
+				...found,
+				isApplied: !('not' in done),
+				says: 'not' in done ? 'waits: the school changed meanwhile' : 'applied'
+			};
+		}
+	}
+}
