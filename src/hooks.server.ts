@@ -43,6 +43,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.viewer = token ? await viewerOf(event.locals.database, token, event.locals.at) : null;
 	const { viewer } = event.locals;
 	if (isStaffRoute(event.route.id) && viewer?.kind !== 'staff') redirect(303, viewer ? '/today' : '/sign-in');
+	if (isStaffRoute(event.route.id) && viewer?.kind === 'staff' && viewer.lacksSecondFactor)
+		redirect(303, '/second-factor');
 	if (isStudentRoute(event.route.id) && viewer?.kind !== 'student')
 		redirect(303, viewer ? '/screen' : '/sign-in?as=student');
 	const response = await resolve(event);

@@ -20,6 +20,7 @@ import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/s
 import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
 import { setResponsible } from '../../src/lib/server/people/store/responsibility';
+import { keepSecondFactor } from '../../src/lib/server/auth/store/secondFactors';
 import { invite } from '../../src/lib/server/people/store/accounts';
 import { addRosterRun, rosterRules, setRosterRules } from '../../src/lib/server/people/rosters/store/rosterRuns';
 import { ROSTER_FILES, type RosterRecords } from '../../src/lib/core/interchange/oneRoster/records';
@@ -94,6 +95,12 @@ async function setUp(
 	await changeTierPlans(database, coordinator, await tierPlans(database, coordinator.schoolId), NOW);
 	await invite(database, coordinator, otherTeacher.id, randomBytes(32), NOW);
 	await setResponsible(database, coordinator, seen(students[0]), specialist.id, { from: TODAY, at: NOW });
+	await keepSecondFactor(
+		database,
+		coordinator,
+		{ secret: 'JBSWY3DPEHPK3PXPJBSWY3DPEHPK3PXP', step: 1, codeHashes: [randomBytes(32)] },
+		NOW
+	);
 	await setRosterRules(database, coordinator, await rosterRules(database, coordinator.schoolId), NOW);
 	const run = { fileName: 'roster.zip', systemName: 'Harbor Office', isDelta: false, records: NO_RECORDS };
 	return addRosterRun(database, coordinator, run, NOW);

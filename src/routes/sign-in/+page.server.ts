@@ -2,11 +2,13 @@ import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { fail, redirect } from '@sveltejs/kit';
 import {
+	askForCode,
 	browserToken,
 	findDoor,
 	keepSignIn,
 	SIGN_IN_COOKIE,
 	type SignIn,
+	signInByCode,
 	signInStaff,
 	signInStudent,
 	studentOfKey,
@@ -23,6 +25,13 @@ const staffForm = formCheck(
 );
 const studentForm = formCheck(
 	Type.Object({ student: Type.String({ minLength: 1, maxLength: 100 }), pin: Type.String({ pattern: '^[0-9]{4,8}$' }) })
+);
+
+const codeForm = formCheck(
+	Type.Object({
+		key: Type.String({ minLength: 1, maxLength: 300 }),
+		code: Type.String({ minLength: 1, maxLength: 20 })
+	})
 );
 
 const trying = (event: RequestEvent): Trying => ({
@@ -51,7 +60,9 @@ export async function load(event) {
 const sayWait = (seconds: number) =>
 	seconds <= 90 ? `${plural(seconds, 'second')}` : `${Math.ceil(seconds / 60)} minutes`;
 
-function enter({ cookies, url }: RequestEvent, result: SignIn, wrong: string) {
+type Outcome = Exclude<SignIn, { codeFor: number }>;
+
+function enter({ cookies, url }: RequestEvent, result: Outcome, wrong: string) {
 	if ('token' in result) {
 		keepSignIn(cookies, url, result.token);
 		redirect(303, '/');
@@ -77,7 +88,25 @@ export const actions = {
 		const form = await readForm(event, staffForm);
 		if ('problem' in form) return fail(400, { problem: 'Type your user name and password.' });
 		const result = await signInStaff(event.locals.database, form.value, trying(event), event.locals.at);
+		if ('codeFor' in result) return { codeKey: await askForCode(event.locals.database, result.codeFor, new Date()) };
 		return enter(event, result, 'User name or password is wrong.');
+	},
+	/** After the password, for those who have a second factor. */
+	code: async (event) => {
+		const form = await readForm(event, codeForm);
+		if ('problem' in form) return fail(400, { problem: 'Sign in again.' });
+		const { database, at } = event.locals;
+		const result = await signInByCode(database, form.value, trying(event), { at, world: new Date() });
+		if ('token' in result) return enter(event, result, '');
+		const codeKey = form.value.key;
+		switch (result.refused) {
+			case 'too late':
+				return fail(400, { problem: 'That took too long. Sign in again.' });
+			case 'wrong':
+				return fail(400, { codeKey, problem: 'The code is wrong, or was used already. Wait for the next one.' });
+			default:
+				return fail(429, { problem: 'Too many wrong codes. Wait 15 minutes, then sign in again.' });
+		}
 	},
 	student: async (event) => {
 		const form = await readForm(event, studentForm);
@@ -85,7 +114,7 @@ export const actions = {
 		const { database, at } = event.locals;
 		const studentId = await studentOfKey(database, form.value.student, at);
 		if (studentId === null) return fail(400, { problem: 'Type your class code again, then choose your name.' });
-		const result = await signInStudent(database, { studentId, pin: form.value.pin }, trying(event), at);
+		const result = (await signInStudent(database, { studentId, pin: form.value.pin }, trying(event), at)) as Outcome;
 		return enter(event, result, 'That PIN does not fit the name. Try again.');
 	}
 };

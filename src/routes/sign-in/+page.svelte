@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { fullName } from '$lib/core/words';
 	import { enhance } from '$app/forms';
+	import { keepValues } from '$lib/ui/form/keepValues';
 	import Mark from '$lib/ui/glyphs/Mark.svelte';
 
 	let { data, form } = $props();
+	const codeKey = $derived(form && 'codeKey' in form ? form.codeKey : null);
 </script>
 
 <svelte:head><title>Sign in · Orderly Compass</title></svelte:head>
@@ -11,13 +13,23 @@
 <main class:student={data.as === 'student'}>
 	<h1><Mark size={28} /> Orderly Compass</h1>
 
-	{#if data.as === 'staff'}
+	{#if codeKey}
+		<form method="POST" action="?/code" use:enhance={keepValues}>
+			<input type="hidden" name="key" value={codeKey} />
+			<label for="code">The code that your authenticator shows, or a recovery code</label>
+			<!-- svelte-ignore a11y_autofocus -->
+			<input id="code" name="code" inputmode="text" autocomplete="one-time-code" required maxlength="20" autofocus />
+			{#if form && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
+			<button class="primary">Go on</button>
+		</form>
+		<p><a href="/sign-in" data-sveltekit-reload>Sign in as somebody else</a></p>
+	{:else if data.as === 'staff'}
 		<form method="POST" action="?/staff" use:enhance>
 			<label for="userName">User name</label>
 			<input id="userName" name="userName" autocomplete="username" required maxlength="60" />
 			<label for="password">Password</label>
 			<input id="password" name="password" type="password" autocomplete="current-password" required maxlength="200" />
-			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
+			{#if form && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
 			<button class="primary">Sign in</button>
 		</form>
 		<p><a href="/sign-in?as=student">I am a student</a></p>
@@ -49,7 +61,7 @@
 			</select>
 			<label for="pin">Your PIN</label>
 			<input id="pin" name="pin" type="password" inputmode="numeric" autocomplete="off" required maxlength="8" />
-			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
+			{#if form && 'problem' in form}<p class="problem" role="alert">{form.problem}</p>{/if}
 			<button class="primary">Start</button>
 		</form>
 		<p><a href="/sign-in?as=student">Not class {data.found.name}</a></p>

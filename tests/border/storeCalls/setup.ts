@@ -10,6 +10,7 @@ import * as daysOff from '../../../src/lib/server/school/store/daysOff';
 import * as profile from '../../../src/lib/server/school/store/profile';
 import * as tierPlans from '../../../src/lib/server/school/store/tierPlans';
 import * as years from '../../../src/lib/server/school/store/years';
+import * as secondFactors from '../../../src/lib/server/auth/store/secondFactors';
 import { tokenHash } from '../../../src/lib/server/auth/signIn';
 import { NOW, seen, TODAY } from '../../smallSchool';
 import { all, checks, given, type Call } from './asking';
@@ -48,6 +49,33 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			// By a secret that only who was invited has.
 			invitedBy: all,
 			acceptInvitation: all
+		}
+	],
+	[
+		secondFactors,
+		{
+			// By who tries to sign in, whoever that is: the password was right before.
+			secondFactorOf: all,
+			useStep: all,
+			useRecoveryCode: all,
+			needsSecondFactor: given(({ database, me }) => secondFactors.needsSecondFactor(database, me.base)),
+			requireSecondFactor: given(({ database, me }) =>
+				secondFactors.requireSecondFactor(database, me.staff.coordinator, true, NOW)
+			),
+			keepSecondFactor: given(({ database, me }) =>
+				secondFactors.keepSecondFactor(
+					database,
+					me.staff.teacher,
+					{ secret: 'JBSWY3DPEHPK3PXPJBSWY3DPEHPK3PXP', step: 1, codeHashes: [tokenHash('code')] },
+					NOW
+				)
+			),
+			renewRecoveryCodes: given(({ database, me }) =>
+				secondFactors.renewRecoveryCodes(database, me.staff.coordinator, [tokenHash('other')], NOW)
+			),
+			dropSecondFactor: checks(({ database, me, of }) =>
+				secondFactors.dropSecondFactor(database, me.staff.coordinator, of.staff.coordinator.id, NOW)
+			)
 		}
 	],
 	[

@@ -3,6 +3,7 @@ export { findDoor, studentOfKey } from './classDoor';
 export { browserToken, keepSignIn } from './cookies';
 export { lockedOutOf } from './locks';
 export { hashSecret, matchesSecret, passwordProblem } from './passwords';
+export { askForCode, signInByCode } from './secondFactor';
 export { sayBrowser } from './sayBrowser';
 export {
 	SIGN_IN_COOKIE,
@@ -17,5 +18,6 @@ export {
 export { forgetViewer, viewerOf } from './signInCache';
 export { clearSignIns } from './store/clearSignIns';
 export { changePassword, endOthers, IDLE_MINUTES, LONGEST_HOURS, passwordHashOf, signInsOf } from './store/signIns';
+export { dropSecondFactor, needsSecondFactor, requireSecondFactor, secondFactorOf } from './store/secondFactors';
 export { signingKey } from './store/signingKey';
 export { countTry, endTry, letTryAgain } from './store/tries';

@@ -38,7 +38,8 @@ export type Refusal =
 	| { refused: 'locked' }
 	| { refused: 'another is being looked at' }
 	| { refused: 'busy' };
-export type SignIn = { token: string } | Refusal;
+/** `codeFor`: the password is right, and a second factor is asked for. */
+export type SignIn = { token: string } | { codeFor: number } | Refusal;
 
 /** Where somebody tries from, and what the browser brings along. */
 export interface Trying extends Device {
@@ -72,7 +73,7 @@ async function look(
 	database: RootDatabase,
 	subjects: [Subject, ...Subject[]],
 	judge: (counted: Counted[]) => Refusal | null,
-	find: () => Promise<{ hash: string | null; holder: Holder } | null>,
+	find: () => Promise<{ hash: string | null; holder: Holder; asksForCode?: boolean } | null>,
 	secret: string,
 	trying: Trying,
 	at: Date
@@ -94,6 +95,7 @@ async function look(
 	const isRight = (await matchesSecret(found?.hash ?? (await nobodysHash), secret)) && Boolean(found?.hash);
 	await endTry(database, all, isRight);
 	if (!isRight || !found) return { refused: 'wrong' };
+	if (found.asksForCode && 'accountId' in found.holder) return { codeFor: found.holder.accountId };
 	const token = newToken();
 	const hashes = { tokenHash: tokenHash(token), heldHash: trying.held ? tokenHash(trying.held) : null };
 	await beginSignIn(database, found.holder, hashes, trying, at);
@@ -144,7 +146,12 @@ export function signInStaff(
 				(!isKnown && everywhere.failures >= TRIES_FROM_EVERYWHERE
 					? waitFor(everywhere.lastAt, WAIT_FROM_EVERYWHERE_MS, at)
 					: null),
-			async () => account && { hash: account.passwordHash, holder: { accountId: account.id } },
+			async () =>
+				account && {
+					hash: account.passwordHash,
+					holder: { accountId: account.id },
+					asksForCode: account.hasSecondFactor
+				},
 			password,
 			trying,
 			at

@@ -13,6 +13,8 @@ export interface Staff {
 	schoolId: number;
 	role: Role;
 	displayName: string;
+	/** Whether the school needs a second factor of all staff and this one has none: nothing else can be done before. */
+	lacksSecondFactor?: boolean;
 }
 
 export interface SignedInStudent {

@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import { sayInstant, sayMeeting } from '../../core/calendar';
 import { plural } from '../../core/words';
-import { newToken, tokenHash } from '../auth';
+import { dropSecondFactor, newToken, requireSecondFactor, secondFactorOf, tokenHash } from '../auth';
 import { slotList } from '../groups/timetable';
 import { addAccount, changeAccount, INVITATION_DAYS, invite, setActive, staffInSetup } from '../people';
 import { formCheck, id, oneOf, type Role, type Staff } from '../request';
@@ -22,6 +22,7 @@ const addForm = formCheck(
 );
 const changeForm = formCheck(Type.Object({ account: id, displayName, role: oneOf(ROLES), email }));
 const oneForm = formCheck(Type.Object({ account: id }));
+const factorForm = formCheck(Type.Object({ needed: oneOf(['yes', 'no']) }));
 
 /** Makes a link by which a person chooses a password, once. */
 async function makeLink(
@@ -110,5 +111,24 @@ export const peopleActions = {
 		(await setActive(database, staff, form.account, true, at))
 			? { done: 'Can sign in again, with the password there was.' }
 			: refuse('That person can sign in already')
-	)
+	),
+	/** For who has lost the authenticator and the recovery codes. */
+	dropFactor: staffAction('set up the school', oneForm, async ({ staff, database, at, form }) => {
+		if (form.account === staff.id) return refuse('Your own is changed on the page of your account');
+		return (await dropSecondFactor(database, staff, form.account, at))
+			? { done: 'No code is asked for any more, until that person sets it up anew.' }
+			: refuse('There was none');
+	}),
+	needFactor: staffAction('set up the school', factorForm, async ({ staff, database, at, form }) => {
+		const isNeeded = form.needed === 'yes';
+		if (isNeeded && !(await secondFactorOf(database, staff.id)))
+			return refuse('Set up your own first, on the page of your account');
+		await requireSecondFactor(database, staff, isNeeded, at);
+		return {
+			done: isNeeded
+				? 'From now on nobody of the staff goes on without a code beside the password: who has none sets it up first.'
+				: 'Everybody chooses for themselves whether a code is asked for.',
+			undo: { action: '?/needFactor', fields: { needed: isNeeded ? 'no' : 'yes' } }
+		};
+	})
 };

@@ -12,6 +12,7 @@ import {
 	matchesSecret,
 	passwordHashOf,
 	passwordProblem,
+	secondFactorOf,
 	sayBrowser,
 	SIGN_IN_COOKIE,
 	signInsOf,
@@ -27,10 +28,14 @@ const ownHash = (event: Pick<RequestEvent, 'cookies'>) => tokenHash(event.cookie
 export async function load(event) {
 	const { locals } = event;
 	const { staff } = await staffContext(locals);
-	const signIns = await signInsOf(locals.database, staff, ownHash(event), locals.at);
+	const [signIns, factor] = await Promise.all([
+		signInsOf(locals.database, staff, ownHash(event), locals.at),
+		secondFactorOf(locals.database, staff.id)
+	]);
 	return {
 		idleMinutes: IDLE_MINUTES.staff,
 		longestHours: LONGEST_HOURS,
+		secondFactor: factor && { codes: factor.codes },
 		signIns: signIns.map(({ browser, ...one }) => ({ ...one, browser: sayBrowser(browser) }))
 	};
 }

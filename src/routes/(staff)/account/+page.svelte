@@ -3,6 +3,7 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { sayInstant } from '$lib/core/calendar';
+	import { plural } from '$lib/core/words';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 
@@ -55,6 +56,18 @@
 		<ActionButton action="?/endAll" disabled={others === 0}>Sign out everywhere else</ActionButton>
 		{#if others === 0}<span class="soft">You are signed in nowhere else.</span>{/if}
 	</div>
+</section>
+
+<section aria-labelledby="second">
+	<h2 id="second">A code beside your password</h2>
+	<p class="soft">
+		{data.secondFactor
+			? `A code of your authenticator is asked for after your password; ${plural(data.secondFactor.codes, 'recovery code is', 'recovery codes are')} left.`
+			: 'Your password is enough to sign in. With a code beside it, a password that was seen lets nobody in.'}
+	</p>
+	<p>
+		<a href="/second-factor">{data.secondFactor ? 'Change or take it off' : 'Set it up'}</a>
+	</p>
 </section>
 
 <section aria-labelledby="password">

@@ -54,6 +54,7 @@ interface HolderRow {
 	role: Role;
 	displayName: string;
 	accountSchool: number;
+	lacksSecondFactor: number;
 	studentId: VisibleId;
 	givenName: string;
 	grade: number;
@@ -70,12 +71,14 @@ export async function signInHolder(database: Database, tokenHash: Buffer, at: Da
 	const row = await database.row<HolderRow>(
 		`SELECT sign_in.last_used_at AS lastUsedAt,
 			account.id AS accountId, account.role, account.display_name AS displayName, account.school_id AS accountSchool,
+			(account.totp_secret IS NULL AND own.needs_second_factor) AS lacksSecondFactor,
 			student.id AS studentId, student.shown_name AS givenName, student.grade, student.school_id AS studentSchool,
 			school.time_zone AS timeZone,
 			(SELECT NULLIF(MAX(COALESCE(until_on, '9999-12-31')), '9999-12-31') FROM class_membership
 				WHERE class_membership.student_id = student.id) AS leavesOn
 		FROM sign_in
 		LEFT JOIN account ON account.id = sign_in.account_id AND account.deactivated_at IS NULL
+		LEFT JOIN school AS own ON own.id = account.school_id
 		LEFT JOIN student ON student.id = sign_in.student_id
 		LEFT JOIN school ON school.id = student.school_id
 		WHERE sign_in.token_hash = ? AND sign_in.ends_at > ?
@@ -91,7 +94,14 @@ export async function signInHolder(database: Database, tokenHash: Buffer, at: Da
 			at
 		]);
 	return row.accountId !== null
-		? { kind: 'staff', id: row.accountId, schoolId: row.accountSchool, role: row.role, displayName: row.displayName }
+		? {
+				kind: 'staff',
+				id: row.accountId,
+				schoolId: row.accountSchool,
+				role: row.role,
+				displayName: row.displayName,
+				...(row.lacksSecondFactor ? { lacksSecondFactor: true } : {})
+			}
 		: { kind: 'student', id: row.studentId, schoolId: row.studentSchool, givenName: row.givenName, grade: row.grade };
 }
 

@@ -10,6 +10,8 @@ export interface StaffInSetup {
 	email: string | null;
 	/** Whether a password was chosen. */
 	hasPassword: boolean;
+	/** Whether a code is asked for after it. */
+	hasSecondFactor: boolean;
 	/** Until when an invitation that was not used can be; null for none. */
 	invitedUntil: Date | null;
 	lastSignIn: Date | null;
@@ -18,16 +20,23 @@ export interface StaffInSetup {
 
 /** All accounts of a school, those who cannot sign in any more last. */
 export async function staffInSetup(database: Database, schoolId: number, at: Date): Promise<StaffInSetup[]> {
-	const rows = await database.rows<Omit<StaffInSetup, 'hasPassword'> & { hasPassword: number }>(
+	const rows = await database.rows<
+		Omit<StaffInSetup, 'hasPassword' | 'hasSecondFactor'> & { hasPassword: number; hasSecondFactor: number }
+	>(
 		`SELECT account.id, account.user_name AS userName, account.display_name AS displayName, account.role,
-			account.email, account.password_hash IS NOT NULL AS hasPassword, account.deactivated_at AS deactivatedAt,
+			account.email, account.password_hash IS NOT NULL AS hasPassword,
+			account.totp_secret IS NOT NULL AS hasSecondFactor, account.deactivated_at AS deactivatedAt,
 			(SELECT MAX(expires_at) FROM invitation WHERE account_id = account.id AND expires_at > ?) AS invitedUntil,
 			(SELECT MAX(began_at) FROM sign_in WHERE account_id = account.id) AS lastSignIn
 		FROM account WHERE school_id = ?
 		ORDER BY account.deactivated_at IS NOT NULL, account.role, account.display_name, account.id`,
 		[at, schoolId]
 	);
-	return rows.map((row) => ({ ...row, hasPassword: Boolean(row.hasPassword) }));
+	return rows.map((row) => ({
+		...row,
+		hasPassword: Boolean(row.hasPassword),
+		hasSecondFactor: Boolean(row.hasSecondFactor)
+	}));
 }
 
 export interface NewAccount {

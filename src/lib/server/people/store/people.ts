@@ -45,14 +45,18 @@ interface StaffAccount {
 	displayName: string;
 	/** Null until the person has chosen a password. */
 	passwordHash: string | null;
+	/** Whether a code is asked for after the password. */
+	hasSecondFactor: boolean;
 }
 
 export async function accountByUserName(database: Database, userName: string): Promise<StaffAccount | null> {
-	return database.row<StaffAccount>(
-		`SELECT id, school_id AS schoolId, role, display_name AS displayName, password_hash AS passwordHash
+	const row = await database.row<StaffAccount>(
+		`SELECT id, school_id AS schoolId, role, display_name AS displayName, password_hash AS passwordHash,
+			totp_secret IS NOT NULL AS hasSecondFactor
 		FROM account WHERE user_name = ? AND deactivated_at IS NULL`,
 		[userName]
 	);
+	return row && { ...row, hasSecondFactor: Boolean(row.hasSecondFactor) };
 }
 
 /** A class by the code on its door, with the names its students sign in by; null for a code nobody has. */

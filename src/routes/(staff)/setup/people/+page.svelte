@@ -19,10 +19,11 @@
 	const link = $derived(form && 'link' in form ? form.link : null);
 	const when = (at: Date) => sayInstant(at, data.school.timeZone);
 	/** How it stands with a person's signing in. */
-	function sayAccess({ deactivatedAt, hasPassword, invitedUntil, lastSignIn }: Person): string {
+	function sayAccess({ deactivatedAt, hasPassword, hasSecondFactor, invitedUntil, lastSignIn }: Person): string {
 		if (deactivatedAt) return `cannot sign in since ${when(deactivatedAt)}`;
 		if (!hasPassword) return invitedUntil ? `invited, until ${when(invitedUntil)}` : 'not invited';
-		return lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in';
+		const code = hasSecondFactor ? ', with a code' : '';
+		return (lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in') + code;
 	}
 </script>
 
@@ -85,6 +86,14 @@
 						label="{one.hasPassword ? 'New password for' : 'Invite'} {one.displayName}"
 						look="small">{one.hasPassword ? 'New password' : 'Invite'}</ActionButton
 					>
+					{#if one.hasSecondFactor}
+						<ActionButton
+							action="?/dropFactor"
+							fields={{ account: one.id }}
+							label="Ask {one.displayName} for no code"
+							look="small">No code</ActionButton
+						>
+					{/if}
 					<ActionButton
 						action="?/deactivate"
 						fields={{ account: one.id }}
@@ -97,6 +106,18 @@
 	{/snippet}
 </Table>
 <Pager {...data.part} name="from" />
+
+<section class="factor no-print">
+	<h2>A code beside the password</h2>
+	<p>
+		{data.factor.isNeeded
+			? `Needed of all staff. ${plural(data.factor.without, 'person has', 'people have')} none yet and set it up when they sign in.`
+			: `Everybody chooses for themselves; ${plural(data.factor.without, 'person has', 'people have')} none.`}
+	</p>
+	<ActionButton action="?/needFactor" fields={{ needed: data.factor.isNeeded ? 'no' : 'yes' }}
+		>{data.factor.isNeeded ? 'Let everybody choose' : 'Need it of all staff'}</ActionButton
+	>
+</section>
 
 {#if editing}
 	<Dialog title={person ? `Change ${person.displayName}` : 'Add a colleague'} onclose={() => (editing = null)}>
@@ -134,6 +155,12 @@
 <style>
 	.page-head {
 		margin-bottom: 12px;
+	}
+	.factor {
+		margin-top: 20px;
+	}
+	.factor p {
+		margin: 4px 0 8px;
 	}
 	.link {
 		margin-bottom: 16px;
