@@ -43,7 +43,8 @@ CREATE TABLE roster_run (
 	is_delta BOOLEAN NOT NULL,
 	brought_by INT UNSIGNED NOT NULL,
 	brought_at DATETIME(3) NOT NULL,
-	-- The school's part of the roster, as gzipped JSON: after a delta, all of it. Kept for the newest that was applied.
+	-- The school's part of the roster, as gzipped JSON: after a delta, all of it. Kept while it waits, for as long as it
+	-- can be taken back, and of the newest that was applied.
 	records LONGBLOB NULL,
 	-- What was done, as gzipped JSON, from which it is taken back; kept as long as that can be.
 	done LONGBLOB NULL,

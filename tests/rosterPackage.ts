@@ -1,4 +1,4 @@
-import { strToU8, zipSync } from 'fflate';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import type { RosterFile, RosterRecords } from '../src/lib/core/interchange/oneRoster/records';
 import { splitBySchool } from '../src/lib/core/interchange/oneRoster/rosterOfSchool';
@@ -24,6 +24,15 @@ export function setCell(rows: string[][], sourcedId: string, column: string, val
 
 /** A row of a file, by its columns; those that are not named are empty. */
 export const rowOf = (rows: string[][], cells: Record<string, string>) => rows[0].map((column) => cells[column] ?? '');
+
+/** The files of a ZIP package. */
+export const filesIn = (packed: Uint8Array): RosterFiles =>
+	Object.fromEntries(
+		Object.entries(unzipSync(packed)).map(([name, bytes]) => [
+			name.replace('.csv', ''),
+			Papa.parse<string[]>(strFromU8(bytes)).data
+		])
+	) as RosterFiles;
 
 /** Files as a ZIP package. */
 export const packageOf = (files: Record<string, string[][]>): Uint8Array =>

@@ -102,6 +102,25 @@ test('from an empty school to a screening window with 60 students of 3 classes, 
 		await expect(tablet.getByRole('heading', { name: 'Hello' })).toBeVisible();
 		await expect(tablet.locator('main')).toContainText('Autumn');
 		await student.close();
+
+		// From then on only before dawn.
+		await page.goto(`${school.address}/setup/classes`);
+		await page.getByRole('link', { name: 'Dunlin', exact: true }).click();
+		await page.getByLabel('Students sign in on school days from').fill('04:00');
+		await page.getByLabel('to', { exact: true }).fill('05:30');
+		await page
+			.locator('form', { hasText: 'Students sign in on school days from' })
+			.getByRole('button', { name: 'Keep' })
+			.click();
+		await expect(page.getByText('sign in on school days from 04:00 to 05:30')).toBeVisible();
+		await expectAccessible(page);
+		const late = await (await page.context().browser()!.newContext()).newPage();
+		await late.goto(`${school.address}/sign-in?as=student&class=${code}`);
+		await late.getByLabel('Your name').selectOption({ label: `${given} ${family}` });
+		await late.getByLabel('Your PIN').fill(pins.get(`${given} ${family}`)!);
+		await late.getByRole('button', { name: 'Start' }).click();
+		await expect(late.getByRole('alert')).toHaveText('Your class signs in on school days from 04:00 to 05:30.');
+		await late.context().close();
 	} finally {
 		await school.stop();
 	}

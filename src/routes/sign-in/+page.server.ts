@@ -74,6 +74,10 @@ function enter({ cookies, url }: RequestEvent, result: Outcome, wrong: string) {
 			return fail(429, {
 				problem: 'This PIN was wrong too often today. Ask your teacher to let you in; tomorrow you can try again.'
 			});
+		case 'closed':
+			return fail(403, {
+				problem: `Your class signs in on school days from ${result.hours.from} to ${result.hours.until}.`
+			});
 		case 'wait':
 			return fail(429, { problem: `Too many tries. Wait ${sayWait(result.seconds)}, then try again.` });
 		case 'another is being looked at':

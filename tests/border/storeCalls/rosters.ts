@@ -76,12 +76,12 @@ export const rosterCalls: [object, Record<string, Call>][] = [
 						fileName: 'roster.zip',
 						systemName: '',
 						isDelta: false,
-						records: (await rosterRuns.recordsOfRun(database, me.base, me.rosterRun))!
+						records: (await rosterRuns.waitingRecords(database, me.base, me.rosterRun))!
 					},
 					NOW
 				)
 			),
-			recordsOfRun: checks(({ database, me, of }) => rosterRuns.recordsOfRun(database, me.base, of.rosterRun)),
+			waitingRecords: checks(({ database, me, of }) => rosterRuns.waitingRecords(database, me.base, of.rosterRun)),
 			recordsInForce: given(({ database, me }) => rosterRuns.recordsInForce(database, me.base)),
 			setRosterAside: checks(({ database, me, of }) =>
 				rosterRuns.setRosterAside(database, me.staff.coordinator, of.rosterRun, NOW)

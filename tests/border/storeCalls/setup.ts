@@ -95,6 +95,9 @@ export const setupCalls: [object, Record<string, Call>][] = [
 	[
 		classes,
 		{
+			setSignInHours: checks(({ database, me, of }) =>
+				classes.setSignInHours(database, me.staff.coordinator, of.classes.a, { from: '08:00', until: '15:30' }, NOW)
+			),
 			freshCode: given(({ database }) => classes.freshCode(database)),
 			classesInSetup: given(({ database, me }) => classes.classesInSetup(database, me.staff.coordinator, TODAY)),
 			addClasses: given(({ database, me }) =>

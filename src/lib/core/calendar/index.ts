@@ -1,3 +1,4 @@
+export * from './hours';
 export * from './words';
 
 /** A day in the school's time zone, written `YYYY-MM-DD`. Plain text, so it sorts and compares as days do. */

@@ -1,5 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool } from '../../../../tests/smallSchool';
+import { setSignInHours } from '../people/store/classes';
+import { addDaysOff } from '../school/store/daysOff';
 import { lockedOutOf } from './locks';
 import { hashSecret, matchesSecret, passwordProblem } from './passwords';
 import { forgetViewer, viewerOf } from './signInCache';
@@ -34,6 +36,43 @@ const tryPassword = (password: string, at: Date, trying = from(), userName = 'us
 	signInStaff(small.database, { userName, password }, trying, at);
 const tryPin = (pin: string, at = NOW, studentId = 1, trying = from()) =>
 	signInStudent(small.database, { studentId, pin }, trying, at);
+
+describe('the hours of a class', () => {
+	const coordinator = staffAs('coordinator');
+	const set = (hours: { from: string; until: string } | null) =>
+		setSignInHours(small.database, coordinator, 1, hours, NOW);
+	/** What becomes of a right PIN at a time in UTC; the school is five hours behind. */
+	const becomes = async (instant: string) => {
+		const result = await tryPin('2468', new Date(instant));
+		return 'token' in result ? 'in' : 'refused' in result ? result.refused : '';
+	};
+
+	it('let its students in on days of school within them only, whatever the PIN, and others at any time', async () => {
+		expect(await set({ from: '08:00', until: '15:30' })).toBeNull();
+		expect(await becomes('2026-11-23T12:59:00Z')).toBe('closed');
+		expect(await becomes('2026-11-23T13:00:00Z')).toBe('in');
+		expect(await becomes('2026-11-23T20:30:00Z')).toBe('closed');
+		expect(await becomes('2026-11-22T15:00:00Z')).toBe('closed');
+		await addDaysOff(
+			small.database,
+			coordinator,
+			[{ fromOn: '2026-11-24', untilOn: '2026-11-25', name: 'Storm' }],
+			NOW
+		);
+		expect(await becomes('2026-11-24T15:00:00Z')).toBe('closed');
+		expect(await tryPin('1357', new Date('2026-11-23T23:00:00Z'))).toEqual({
+			refused: 'closed',
+			hours: { from: '08:00', until: '15:30' }
+		});
+		const [other] = await small.database.rows<{ id: number }>(
+			'SELECT student_id AS id FROM class_membership WHERE class_id = 2 LIMIT 1'
+		);
+		expect(await tryPin('2468', new Date('2026-11-23T23:00:00Z'), other.id)).toHaveProperty('token');
+		expect(await set(null)).toEqual({ from: '08:00', until: '15:30' });
+		expect(await becomes('2026-11-23T23:00:00Z')).toBe('in');
+		expect(await setSignInHours(small.database, coordinator, 999, null, NOW)).toBeUndefined();
+	});
+});
 
 describe('tries to sign in', () => {
 	it('that come at once are counted before any is looked at: of 150 PINs one is tried', async () => {

@@ -1,9 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import pLimit from 'p-limit';
-import { dayBegins } from '../../core/calendar';
+import { dayBegins, isWithin, type SchoolHours } from '../../core/calendar';
 import type { RootDatabase } from '../database';
 import { accountByUserName, studentPin } from '../people';
+import { findSchool } from '../school';
 import { matchesSecret, nobodysHash } from './passwords';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';
 import { beginSignIn, endSignIn, type Holder, type Device } from './store/signIns';
@@ -36,6 +37,8 @@ export type Refusal =
 	| { refused: 'wrong' }
 	| { refused: 'wait'; seconds: number }
 	| { refused: 'locked' }
+	/** The class signs in at other hours. */
+	| { refused: 'closed'; hours: SchoolHours }
 	| { refused: 'another is being looked at' }
 	| { refused: 'busy' };
 /** `codeFor`: the password is right, and a second factor is asked for. */
@@ -171,7 +174,10 @@ export function signInStudent(
 	return inTurn(async () => {
 		const student = await studentPin(database, studentId, at);
 		if (!student) return { refused: 'wrong' };
-		const today = at.getTime() - dayBegins(at, student.timeZone).getTime();
+		const { hours, timeZone } = student;
+		if (hours && !isWithin(hours, at, timeZone, (await findSchool(database, student.schoolId, at)).calendar))
+			return { refused: 'closed', hours };
+		const today = at.getTime() - dayBegins(at, timeZone).getTime();
 		return look(
 			database,
 			[{ name: `student ${studentId}`, memoryMs: today, isAlone: true, studentId }],

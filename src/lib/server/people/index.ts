@@ -19,7 +19,8 @@ export {
 	classesInSetup,
 	type ClassNamed,
 	endClass,
-	setClassAdults
+	setClassAdults,
+	setSignInHours
 } from './store/classes';
 export {
 	addStudents,
@@ -80,7 +81,7 @@ export {
 	markApplied,
 	markUndone,
 	recordsInForce,
-	recordsOfRun,
+	waitingRecords,
 	rosterRules,
 	type RosterFigures,
 	type RosterRun,

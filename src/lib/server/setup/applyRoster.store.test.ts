@@ -3,7 +3,13 @@ import { recordsIn, rowOf, setCell, type RosterFiles } from '../../../../tests/r
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { writeOneRoster } from '../../core/interchange/oneRoster/writeOneRoster';
-import { addRosterRun, rosterRules, rosterRuns, setRosterRules } from '../people/rosters/store/rosterRuns';
+import {
+	addRosterRun,
+	recordsInForce,
+	rosterRules,
+	rosterRuns,
+	setRosterRules
+} from '../people/rosters/store/rosterRuns';
 import { schoolNow } from '../people/rosters/store/schoolNow';
 import { NO_ACCOMMODATION, setAccommodations } from '../people/store/accommodations';
 import { rosterStudents } from '../people/store/roster';
@@ -163,7 +169,8 @@ describe('a roster', () => {
 		);
 		expect(await apply(plan.key, false)).toEqual({ not: 'many leave' });
 		expect(await apply(plan.key, true)).toEqual({ figures: { leave: 1 } });
-		expect(await apply(plan.key, true)).toEqual({ not: 'changed' });
+		// It does not wait any more: applying it twice does nothing.
+		expect(await apply(plan.key, true)).toEqual({ not: 'gone' });
 		const places = await placesOn(TODAY);
 		const name = `${gone.givenName} ${gone.familyName}`;
 		expect(places).not.toHaveProperty(name);
@@ -190,5 +197,20 @@ describe('a roster', () => {
 		const { run } = await bring(await changed());
 		const later = { today: addDays(TODAY, 15), at: new Date(NOW.getTime() + 15 * 86_400_000) };
 		expect(await takeBackRoster(small.database, coordinator, run, later)).toBeNull();
+	});
+
+	it('that can be taken back no more leaves its figures only, but for the newest, which a delta goes on from', async () => {
+		const { run } = await bring(await changed());
+		const kept = async () =>
+			(
+				await small.database.rows<{ id: number }>(
+					'SELECT id FROM roster_run WHERE records IS NOT NULL OR done IS NOT NULL ORDER BY id'
+				)
+			).map(({ id }) => id);
+		expect(await kept()).toContain(run);
+		await small.database.run('UPDATE roster_run SET applied_at = applied_at - INTERVAL 15 DAY');
+		expect(await recordsInForce(small.database, 1)).not.toBeNull();
+		const next = await bring(await changed());
+		expect(await kept()).toEqual([next.run]);
 	});
 });

@@ -16,7 +16,7 @@ import {
 	markUndone,
 	moveToClass,
 	putBackRows,
-	recordsOfRun,
+	waitingRecords,
 	removeUnusedAdults,
 	removeUnusedClasses,
 	renewRows,
@@ -57,7 +57,7 @@ export async function planRun(
 	today: School['today']
 ): Promise<WaitingPlan | null> {
 	const [records, now, rules] = await Promise.all([
-		recordsOfRun(database, schoolId, runId),
+		waitingRecords(database, schoolId, runId),
 		schoolNow(database, schoolId, today),
 		rosterRules(database, schoolId)
 	]);

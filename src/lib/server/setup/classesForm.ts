@@ -11,6 +11,7 @@ import {
 	endClass,
 	moveToClass,
 	setClassAdults,
+	setSignInHours,
 	takeBackMoves
 } from '../people';
 import { formCheck, id, idList, longForm, schoolDate } from '../request';
@@ -28,6 +29,8 @@ const adultsForm = formCheck(
 	Type.Object({ class: id, adults: Type.Array(id, { maxItems: 12, uniqueItems: true, default: [] }) })
 );
 const noText = Type.String({ maxLength: 0 });
+const clock = Type.Union([Type.String({ pattern: '^([01][0-9]|2[0-3]):[0-5][0-9]$' }), noText]);
+const hoursForm = formCheck(Type.Object({ class: id, from: clock, until: clock }));
 const studentForm = formCheck(
 	Type.Object({
 		student: id,
@@ -85,6 +88,23 @@ export const classesActions = {
 		return {
 			done: `${plural(form.adults.length, 'adult')} from today on: class teachers among them see the class.`,
 			undo: { action: '?/adults', fields: { class: String(form.class), adults: before.map(String) } }
+		};
+	}),
+	/** When its students can sign in; at any time where neither is said. */
+	hours: staffAction('set up the school', hoursForm, async ({ staff, database, at, form }) => {
+		const { from, until } = form;
+		if ((from === '') !== (until === '')) return refuse('Say from when to when, or neither');
+		if (from && from >= until) return refuse('The end lies before the beginning');
+		const before = await setSignInHours(database, staff, form.class, from ? { from, until } : null, at);
+		if (before === undefined) return refuse('There is no such class');
+		return {
+			done: from
+				? `Its students sign in on school days from ${from} to ${until}. Who is signed in stays so.`
+				: 'Its students sign in at any time.',
+			undo: {
+				action: '?/hours',
+				fields: { class: String(form.class), from: before?.from ?? '', until: before?.until ?? '' }
+			}
 		};
 	}),
 	student: staffAction('set up the school', studentForm, async ({ staff, school, database, at, form }) => {

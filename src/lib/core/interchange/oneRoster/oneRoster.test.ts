@@ -65,6 +65,16 @@ describe('a school as OneRoster', () => {
 		);
 	});
 
+	it('keeps adults apart from students, and those who have one name only', () => {
+		const now = small();
+		now.adults[0].displayName = 'Imara';
+		const { records } = read(filesOf(now).files);
+		expect(rosterOfSchool(records, 'k', TODAY).adults).toMatchObject([
+			{ displayName: 'Imara', classes: ['k-class-1'] }
+		]);
+		expect(planRoster(now, rosterOfSchool(records, 'k', TODAY), { homeClasses: null, ours: [] }).changes).toEqual([]);
+	});
+
 	it('names its schools, and gives each only what is its own', () => {
 		const { files } = filesOf(small());
 		files.orgs.push(['k2', '', '', 'Another School', 'school', '', ''], ['d', '', '', 'District', 'district', '', '']);

@@ -1,5 +1,5 @@
 import { randomInt } from 'node:crypto';
-import type { SchoolDate } from '../../../core/calendar';
+import type { SchoolDate, SchoolHours } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { ownClassesOnly } from './roster';
@@ -13,6 +13,8 @@ export interface ClassInSetup {
 	code: string;
 	/** From this day on there is none; null for no end. */
 	endedOn: SchoolDate | null;
+	/** In which its students can sign in; null for at any time. */
+	hours: SchoolHours | null;
 	/** On the day asked for. */
 	students: number;
 	/** Of them, those without a PIN. */
@@ -20,12 +22,22 @@ export interface ClassInSetup {
 	adults: { id: number; name: string }[];
 }
 
+const HOURS = `TIME_FORMAT(class.sign_in_from, '%H:%i') AS opens, TIME_FORMAT(class.sign_in_until, '%H:%i') AS closes`;
+
 /** The classes that a staff member may see, youngest first, as they are on a day; those that have ended at the end. */
 export async function classesInSetup(database: Database, staff: Staff, today: SchoolDate): Promise<ClassInSetup[]> {
 	const own = ownClassesOnly(staff, today, 'class.id');
 	const [classes, adults] = await Promise.all([
-		database.rows<Omit<ClassInSetup, 'adults'> & { students: string | number; withoutPin: string | number }>(
+		database.rows<
+			Omit<ClassInSetup, 'adults' | 'hours'> & {
+				students: string | number;
+				withoutPin: string | number;
+				opens: string | null;
+				closes: string | null;
+			}
+		>(
 			`SELECT class.id, class.name, class.grade, class.code, class.ended_on AS endedOn,
+				${HOURS},
 				COUNT(student.id) AS students, COUNT(student.id) - COUNT(student.pin_hash) AS withoutPin
 			FROM class
 			LEFT JOIN class_membership AS membership ON membership.class_id = class.id
@@ -46,8 +58,9 @@ export async function classesInSetup(database: Database, staff: Staff, today: Sc
 			[staff.schoolId, today, today]
 		)
 	]);
-	return classes.map((one) => ({
+	return classes.map(({ opens, closes, ...one }) => ({
 		...one,
+		hours: opens && closes ? { from: opens, until: closes } : null,
 		students: Number(one.students),
 		withoutPin: Number(one.withoutPin),
 		adults: adults.filter(({ classId }) => classId === one.id).map(({ id, name }) => ({ id, name }))
@@ -133,6 +146,31 @@ export async function changeClass(
 		if (!before) return null;
 		await transaction.run('UPDATE class SET name = ?, grade = ? WHERE id = ?', [name, grade, id]);
 		await audit(transaction, staff, at, 'change class', { class: id, before, after: { name, grade } });
+		return before;
+	});
+}
+
+/** Lets students of a class sign in within hours of days of school only, or at any time. @returns the hours before; undefined for no such class */
+export async function setSignInHours(
+	database: RootDatabase,
+	staff: Staff,
+	id: number,
+	hours: SchoolHours | null,
+	at: Date
+): Promise<SchoolHours | null | undefined> {
+	return database.transaction(async (transaction) => {
+		const row = await transaction.row<{ opens: string | null; closes: string | null }>(
+			`SELECT ${HOURS} FROM class WHERE id = ? AND school_id = ? FOR UPDATE`,
+			[id, staff.schoolId]
+		);
+		if (!row) return undefined;
+		const before = row.opens && row.closes ? { from: row.opens, until: row.closes } : null;
+		await transaction.run('UPDATE class SET sign_in_from = ?, sign_in_until = ? WHERE id = ?', [
+			hours?.from ?? null,
+			hours?.until ?? null,
+			id
+		]);
+		await audit(transaction, staff, at, 'set sign-in hours', { class: id, before, after: hours });
 		return before;
 	});
 }

@@ -1,4 +1,4 @@
-import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import { type SchoolHours, schoolDateOf, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Role, Staff } from '../../request';
 import { ownClassesOnly } from './roster';
@@ -82,32 +82,36 @@ export async function classByCode(database: Database, code: string, at: Date) {
 	return { ...own, students };
 }
 
-/** By what a student signs in, and the time zone of the school; null for who is in no class today. */
-export async function studentPin(
-	database: Database,
-	studentId: number,
-	at: Date
-): Promise<{ pinHash: string | null; timeZone: string } | null> {
-	const rows = await database.rows<{
-		pinHash: string | null;
-		timeZone: string;
-		fromOn: string;
-		untilOn: string | null;
-	}>(
-		`SELECT student.pin_hash AS pinHash, school.time_zone AS timeZone, membership.from_on AS fromOn,
-			membership.until_on AS untilOn
+/** By what a student signs in, of which school, and in which hours; null for who is in no class today. */
+interface StudentPin {
+	pinHash: string | null;
+	schoolId: number;
+	timeZone: string;
+	/** Of the class; null for at any time. */
+	hours: SchoolHours | null;
+}
+
+export async function studentPin(database: Database, studentId: number, at: Date): Promise<StudentPin | null> {
+	const rows = await database.rows<
+		Omit<StudentPin, 'hours'> & { fromOn: string; untilOn: string | null; opens: string | null; closes: string | null }
+	>(
+		`SELECT student.pin_hash AS pinHash, student.school_id AS schoolId, school.time_zone AS timeZone,
+			membership.from_on AS fromOn, membership.until_on AS untilOn,
+			TIME_FORMAT(class.sign_in_from, '%H:%i') AS opens, TIME_FORMAT(class.sign_in_until, '%H:%i') AS closes
 		FROM student
 		JOIN school ON school.id = student.school_id
 		JOIN class_membership AS membership ON membership.student_id = student.id
+		JOIN class ON class.id = membership.class_id
 		WHERE student.id = ?`,
 		[studentId]
 	);
-	return (
-		rows.find(({ timeZone, fromOn, untilOn }) => {
-			const today = schoolDateOf(at, timeZone);
-			return fromOn <= today && (untilOn === null || untilOn > today);
-		}) ?? null
-	);
+	const own = rows.find(({ timeZone, fromOn, untilOn }) => {
+		const today = schoolDateOf(at, timeZone);
+		return fromOn <= today && (untilOn === null || untilOn > today);
+	});
+	if (!own) return null;
+	const { pinHash, schoolId, timeZone, opens, closes } = own;
+	return { pinHash, schoolId, timeZone, hours: opens && closes ? { from: opens, until: closes } : null };
 }
 
 export async function staffList(database: Database, schoolId: number, roles: Role[]) {

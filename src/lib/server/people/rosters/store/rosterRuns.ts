@@ -120,10 +120,10 @@ export async function addRosterRun(
 	});
 }
 
-/** The records of a run that are kept; null where they are not. */
-export async function recordsOfRun(database: Database, schoolId: number, id: number): Promise<RosterRecords | null> {
+/** The records of a run that waits; null where it does not. */
+export async function waitingRecords(database: Database, schoolId: number, id: number): Promise<RosterRecords | null> {
 	const row = await database.row<{ records: Buffer | null }>(
-		'SELECT records FROM roster_run WHERE id = ? AND school_id = ?',
+		`SELECT records FROM roster_run WHERE id = ? AND school_id = ? AND state = 'planned'`,
 		[id, schoolId]
 	);
 	return row?.records ? unpack<RosterRecords>(row.records) : null;
@@ -153,8 +153,15 @@ export async function setRosterAside(database: RootDatabase, staff: Staff, id: n
 
 /** Days within which a roster can be taken back. */
 export const UNDO_DAYS = 14;
+/** What was applied until then cannot be taken back any more. */
+const undoneFrom = (at: Date) => new Date(at.getTime() - UNDO_DAYS * 86_400_000);
 
-/** Says that a run was applied, with what was done; held by the school's row until the transaction ends. @returns whether it waited */
+/**
+ * Says that a run was applied, with what was done; held by the school's row until the transaction ends. Of runs that can
+ * be taken back no more only the figures stay.
+ *
+ * @returns whether it waited
+ */
 export async function markApplied(
 	transaction: Database,
 	staff: Staff,
@@ -168,6 +175,11 @@ export async function markApplied(
 		[staff.id, at, JSON.stringify(figures), pack(done), id, staff.schoolId]
 	);
 	if (!affected) return false;
+	await transaction.run(
+		`UPDATE roster_run SET records = NULL, done = NULL
+		WHERE school_id = ? AND state = 'applied' AND applied_at <= ? AND id <> ?`,
+		[staff.schoolId, undoneFrom(at), id]
+	);
 	await transaction.run('UPDATE school SET sourced_id = ? WHERE id = ?', [sourcedId, staff.schoolId]);
 	await audit(transaction, staff, at, 'apply roster', { run: id, ...figures });
 	return true;
@@ -184,7 +196,7 @@ export async function takeableBack(
 		`SELECT id, done FROM roster_run
 		WHERE school_id = ? AND state = 'applied' AND applied_at > ?
 		ORDER BY id DESC LIMIT 1 FOR UPDATE`,
-		[schoolId, new Date(at.getTime() - UNDO_DAYS * 86_400_000)]
+		[schoolId, undoneFrom(at)]
 	);
 	return row?.id === id && row.done ? unpack<RosterDone>(row.done) : null;
 }

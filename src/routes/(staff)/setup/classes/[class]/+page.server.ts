@@ -23,5 +23,5 @@ export async function load({ locals, params }) {
 	};
 }
 
-const { change, adults, student, move, moveBack, merge, mergeBack } = classesActions;
-export const actions = { change, adults, student, move, moveBack, merge, mergeBack };
+const { change, adults, hours, student, move, moveBack, merge, mergeBack } = classesActions;
+export const actions = { change, adults, hours, student, move, moveBack, merge, mergeBack };

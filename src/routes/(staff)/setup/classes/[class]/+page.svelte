@@ -65,6 +65,15 @@
 			<button>Keep</button>
 		</fieldset>
 	</form>
+	<form method="POST" action="?/hours" use:enhance={keepValues} class="one-line">
+		<input type="hidden" name="class" value={data.own.id} />
+		<label
+			>Students sign in on school days from <input type="time" name="from" value={data.own.hours?.from ?? ''} /></label
+		>
+		<label>to <input type="time" name="until" value={data.own.hours?.until ?? ''} /></label>
+		<button>Keep</button>
+		<span class="soft">{data.own.hours ? 'Empty both for at any time.' : 'Now at any time.'}</span>
+	</form>
 	{#if hasEnded}
 		<p class="soft">This class has ended.</p>
 	{:else if data.others.length}
