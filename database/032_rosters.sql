@@ -8,15 +8,15 @@ ALTER TABLE school
 
 ALTER TABLE class
 	ADD COLUMN sourced_id VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NULL,
-	ADD UNIQUE KEY by_source (school_id, sourced_id);
+	ADD UNIQUE KEY by_source (sourced_id, school_id);
 
 ALTER TABLE student
 	ADD COLUMN sourced_id VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NULL,
-	ADD UNIQUE KEY by_source (school_id, sourced_id);
+	ADD UNIQUE KEY by_source (sourced_id, school_id);
 
 ALTER TABLE account
 	ADD COLUMN sourced_id VARCHAR(255) CHARACTER SET utf8mb4 COLLATE utf8mb4_bin NULL,
-	ADD UNIQUE KEY by_source (school_id, sourced_id);
+	ADD UNIQUE KEY by_source (sourced_id, school_id);
 
 -- How a school takes rosters.
 CREATE TABLE roster_rule (

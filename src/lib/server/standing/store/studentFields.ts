@@ -112,8 +112,9 @@ async function freshParts<P extends Part>(
 /** The schools of students, with their fields. */
 async function schoolsOf(database: Database, studentIds: number[]): Promise<SchoolField[]> {
 	if (studentIds.length === 0) return [];
+	// For many of few students an index would be read from end to end.
 	const rows = await database.rows<{ schoolId: number }>(
-		'SELECT DISTINCT school_id AS schoolId FROM student WHERE id IN (?)',
+		'SELECT DISTINCT school_id AS schoolId FROM student FORCE INDEX (PRIMARY) WHERE id IN (?)',
 		[studentIds]
 	);
 	return Promise.all(rows.map(({ schoolId }) => schoolField(database, schoolId)));
