@@ -104,6 +104,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await page.getByRole('button', { name: /Turnstone/ }).click();
 	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Whole');
 	await page.keyboard.press('Enter');
+	await expect(page.getByRole('button', { name: /^Whole school/ })).toBeVisible();
 	const review = page.locator('article').first();
 	const name = await review.getByRole('heading').innerText();
 	await expect(review).toContainText('The rule advises');
