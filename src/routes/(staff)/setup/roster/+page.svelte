@@ -245,6 +245,7 @@
 	}
 	.bring {
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 6px;
 		justify-items: start;
 		max-width: 44rem;
@@ -265,6 +266,9 @@
 		margin-top: 12px;
 		gap: 14px;
 	}
+	:is(.bring, .rules) :is(input, select) {
+		max-width: 100%;
+	}
 	fieldset {
 		border: 1px solid var(--rule);
 		display: flex;
@@ -273,6 +277,7 @@
 	}
 	.rules {
 		display: grid;
+		grid-template-columns: minmax(0, auto);
 		gap: 8px;
 		justify-items: start;
 		margin-top: 8px;
