@@ -1,8 +1,7 @@
 /** The second factor of staff: codes of an authenticator (RFC 6238), and recovery codes for when it is lost. */
-import { randomInt } from 'node:crypto';
 import { generateSecret, generateURI, verifySync } from 'otplib';
 import type { Database, RootDatabase } from '../database';
-import type { Staff } from '../request';
+import { randomCode, type Staff } from '../request';
 import { signedText, signer } from './signedText';
 import { newToken, type Refusal, tokenHash, type Trying } from './signIn';
 import { noteBrowser } from './store/knownBrowsers';
@@ -23,10 +22,9 @@ const PURPOSE = 'second factor after a password';
 const OFFER = 'second factor to be set up';
 const ISSUER = 'Orderly Compass';
 
-/** Recovery codes that an account gets: letters and digits that are not taken for one another, 60 bits each. */
+/** Recovery codes that an account gets, of 58 bits each. */
 const CODES = 10;
 const CODE_LENGTH = 12;
-const SIGNS = 'ABCDEFGHJKMNPQRTUVWXYZ2346789';
 
 /** What a person types, without the spaces and lines that make it easier to read. */
 const bare = (typed: string) => typed.replace(/[\s-]/g, '').toUpperCase();
@@ -120,9 +118,7 @@ export async function offerSecret(database: Database, staff: Staff, at: Date): P
 
 /** Recovery codes, and the hashes of them that are kept. */
 function makeCodes(): { codes: string[]; codeHashes: Buffer[] } {
-	const codes = Array.from({ length: CODES }, () =>
-		Array.from({ length: CODE_LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('')
-	);
+	const codes = Array.from({ length: CODES }, () => randomCode(CODE_LENGTH));
 	return { codes: codes.map((code) => code.replace(/(.{4})(?=.)/g, '$1 ')), codeHashes: codes.map(tokenHash) };
 }
 

@@ -5,6 +5,7 @@ export { now } from './clock';
 export { readFile } from './files';
 export { UnreadableFile } from './files/limits';
 export { fileForm, longForm } from './formFields';
+export { randomCode } from './randomCode';
 export { studentContext } from './studentContext';
 export {
 	formCheck,

@@ -12,12 +12,15 @@ import {
 } from '../people/rosters/store/rosterRuns';
 import { schoolNow } from '../people/rosters/store/schoolNow';
 import { NO_ACCOMMODATION, setAccommodations } from '../people/store/accommodations';
+import { addClasses } from '../people/store/classes';
 import { rosterStudents } from '../people/store/roster';
 import { applyRoster, planRun, takeBackRoster } from './applyRoster';
 
 let small: SmallSchool;
 const coordinator = staffAs('coordinator');
 const when = { today: TODAY, at: NOW };
+/** Nothing stays of a roster that was taken back. */
+const WHOLE = { stay: [], ended: [] };
 const now = () => schoolNow(small.database, 1, TODAY);
 
 beforeAll(async () => {
@@ -124,8 +127,8 @@ describe('a roster', () => {
 		expect(again.plan.changes).toEqual([]);
 		expect(again.plan.doubts).toMatchObject([{ kind: 'unmatched', name: name(who.third) }]);
 		expect(await takeBackRoster(small.database, coordinator, run, when)).toBeNull();
-		expect(await takeBackRoster(small.database, coordinator, again.run, when)).toEqual([]);
-		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual([]);
+		expect(await takeBackRoster(small.database, coordinator, again.run, when)).toEqual(WHOLE);
+		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual(WHOLE);
 		expect(await now()).toEqual({ ...before, sourcedId: expect.any(String) });
 		expect(await placesOn(TODAY)).toEqual(places);
 		expect((await rosterRuns(small.database, 1, 5)).slice(0, 2).map(({ state }) => state)).toEqual([
@@ -175,7 +178,7 @@ describe('a roster', () => {
 		const name = `${gone.givenName} ${gone.familyName}`;
 		expect(places).not.toHaveProperty(name);
 		expect(await placesOn(addDays(TODAY, -1))).toHaveProperty(name);
-		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual([]);
+		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual(WHOLE);
 		expect(await placesOn(TODAY)).toHaveProperty(name);
 	});
 
@@ -186,11 +189,46 @@ describe('a roster', () => {
 		await setAccommodations(small.database, coordinator, [added.id], { ...NO_ACCOMMODATION, readAloud: true }, NOW);
 		const married = school.students.find(({ classId }) => classId === 1)!;
 		await small.database.run('UPDATE student SET family_name = ? WHERE id = ?', ['Another', married.id]);
-		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual([added.id]);
+		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual({ stay: [added.id], ended: [] });
 		expect(await placesOn(TODAY)).toMatchObject({
 			'Noor Ahl': 'Dunlin',
 			[`${married.givenName} Another`]: expect.any(String)
 		});
+	});
+
+	it('does not take a user name of another school, and says so', async () => {
+		await small.database.run('UPDATE account SET user_name = ? WHERE school_id = 2 LIMIT 1', ['Tess.Brook']);
+		const { plan, applied } = await bring(
+			await changed((files, org) => {
+				const teacher = { sourcedId: 't-2', givenName: 'Tess', familyName: 'Brook', username: 'tess.brook' };
+				files.users.push(rowOf(files.users, { ...teacher, enabledUser: 'true' }));
+				files.roles.push(
+					rowOf(files.roles, { sourcedId: 'r-t-2', userSourcedId: 't-2', role: 'teacher', orgSourcedId: org })
+				);
+				const of = { classSourcedId: files.classes[1][0], userSourcedId: 't-2', role: 'teacher' };
+				files.enrollments.push(rowOf(files.enrollments, { sourcedId: 'e-t-2', ...of }));
+			})
+		);
+		expect(plan.doubts).toContainEqual(
+			expect.objectContaining({ of: 'adult', name: 'Tess Brook', says: 'The user name tess.brook is taken' })
+		);
+		expect(applied).not.toHaveProperty('not');
+		expect((await now()).adults.map(({ displayName }) => displayName)).not.toContain('Tess Brook');
+	});
+
+	it('taken back tells which classes stay ended as another has their name by now', async () => {
+		const school = await now();
+		const ended = school.classes.find(({ name }) => name === 'Dunlin')!;
+		const { run } = await bring(
+			await changed((files) => {
+				const gone = ended.sourcedId!;
+				files.classes = files.classes.filter(([id]) => id !== gone);
+				const at = files.enrollments[0].indexOf('classSourcedId');
+				for (const row of files.enrollments) if (row[at] === gone) row[at] = files.classes[1][0];
+			})
+		);
+		await addClasses(small.database, coordinator, [{ name: 'Dunlin', grade: 5 }], NOW);
+		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual({ stay: [], ended: [ended.id] });
 	});
 
 	it('is taken back within fourteen days only', async () => {

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { RosterRecords } from '../../core/interchange/oneRoster/records';
 import { rosterOfSchool } from '../../core/interchange/oneRoster/rosterOfSchool';
 import { effectOf } from '../../core/interchange/roster/effects';
+import { userNameOf } from '../../core/interchange/roster/planAdults';
 import { planRoster } from '../../core/interchange/roster/planRoster';
 import type { RosterChange, RosterPlan } from '../../core/interchange/roster/schoolRoster';
 import { countBy } from '../../core/words';
@@ -23,6 +24,7 @@ import {
 	type RosterDone,
 	type RosterFigures,
 	rosterRules,
+	type SchoolInRoster,
 	schoolNow,
 	setClassAdults,
 	takeableBack,
@@ -47,6 +49,8 @@ export interface WaitingPlan extends RosterPlan {
 	sourcedId: string;
 	/** Names of the roster's classes, by the source's ids. */
 	classNames: Record<string, string>;
+	/** What the roster was compared with. */
+	now: SchoolInRoster;
 }
 
 /** What the records of a run would do to the school as it is; null where none wait. */
@@ -56,17 +60,17 @@ export async function planRun(
 	runId: number,
 	today: School['today']
 ): Promise<WaitingPlan | null> {
-	const [records, now, rules] = await Promise.all([
-		waitingRecords(database, schoolId, runId),
-		schoolNow(database, schoolId, today),
-		rosterRules(database, schoolId)
-	]);
+	const records = await waitingRecords(database, schoolId, runId);
 	if (!records) return null;
 	const sourcedId = schoolOf(records);
 	const roster = rosterOfSchool(records, sourcedId, today);
+	const [now, rules] = await Promise.all([
+		schoolNow(database, schoolId, today, roster.adults.map(userNameOf).filter(Boolean)),
+		rosterRules(database, schoolId)
+	]);
 	const plan = planRoster(now, roster, rules);
 	const classNames = Object.fromEntries(roster.classes.map((one) => [one.sourcedId, one.name]));
-	return { ...plan, sourcedId, classNames, key: createHash('sha256').update(JSON.stringify(plan)).digest('hex') };
+	return { ...plan, sourcedId, classNames, now, key: createHash('sha256').update(JSON.stringify(plan)).digest('hex') };
 }
 
 /** Of which school records are that are one school's only. */
@@ -98,7 +102,7 @@ export async function applyRoster(
 		if (plan.key !== key) return { not: 'changed' };
 		const { mostLeaving } = await rosterRules(all, staff.schoolId);
 		if (leavesMany(plan, mostLeaving) && !isSure) return { not: 'many leave' };
-		const done = await carryOut(all, staff, plan.changes, { today, at });
+		const done = await carryOut(all, staff, plan, { today, at });
 		const figures = figuresOf(plan.changes);
 		const isMarked = await markApplied(all, staff, runId, { done, figures, sourcedId: plan.sourcedId }, at);
 		return isMarked ? { figures } : { not: 'gone' };
@@ -114,10 +118,9 @@ const ofKind = <Kind extends RosterChange['kind']>(changes: RosterChange[], kind
 async function carryOut(
 	all: RootDatabase,
 	staff: Staff,
-	changes: RosterChange[],
+	{ changes, now: known }: WaitingPlan,
 	{ today, at }: When
 ): Promise<RosterDone> {
-	const known = await schoolNow(all, staff.schoolId, today);
 	const newClasses = ofKind(changes, 'add class').map(({ sourcedId, name, grade }) => ({
 		sourcedId,
 		after: { name, grade }
@@ -177,7 +180,7 @@ async function carryOutAdults(
 	all: RootDatabase,
 	staff: Staff,
 	changes: RosterChange[],
-	{ classIds, known }: { classIds: Map<string, number>; known: Awaited<ReturnType<typeof schoolNow>> },
+	{ classIds, known }: { classIds: Map<string, number>; known: SchoolInRoster },
 	{ today, at }: When
 ): Promise<RosterDone['adults']> {
 	const added = await addRosteredAdults(
@@ -212,14 +215,15 @@ async function carryOutAdults(
  * Takes a roster back that was applied: everything that it changed and that nobody has changed since. Students who came
  * by it and of whom something has come already stay, in their classes.
  *
- * @returns ids of those who stay; null for a run that cannot be taken back any more
+ * @returns ids of those who stay, and of classes that stay ended as another has their name by now; null for a run that
+ *   cannot be taken back any more
  */
 export async function takeBackRoster(
 	database: RootDatabase,
 	staff: Staff,
 	runId: number,
 	{ today, at }: When
-): Promise<number[] | null> {
+): Promise<{ stay: number[]; ended: number[] } | null> {
 	return inOne(database, async (all) => {
 		await holdRoster(all, staff);
 		const done = await takeableBack(all, staff, runId, at);
@@ -234,10 +238,11 @@ export async function takeBackRoster(
 		// Classes that are new go, and names are put back, before those that ended take up theirs again.
 		await removeUnusedClasses(all, staff, classes.added, at);
 		await putBackRows(all, staff, 'class', classes.renewed, at);
-		for (const id of classes.ended) await endClass(all, staff, id, null, { today, at });
+		const ended: number[] = [];
+		for (const id of classes.ended) if (!(await endClass(all, staff, id, null, { today, at }))) ended.push(id);
 		await putBackRows(all, staff, 'student', students.renewed, at);
 		await refreshGrades(all, withOtherGrade(students.renewed));
 		await markUndone(all, staff, runId, at);
-		return students.added.filter((id) => !gone.includes(id));
+		return { stay: students.added.filter((id) => !gone.includes(id)), ended };
 	});
 }

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { RULED_FIELDS } from '../../core/interchange/roster/schoolRoster';
-import { plural } from '../../core/words';
+import { fullName, plural } from '../../core/words';
 import { enrolledByIds, schoolNow, setRosterAside, setRosterRules } from '../people';
 import { fail } from '@sveltejs/kit';
 import { fileForm, formCheck, id, oneOf, readFile } from '../request';
@@ -73,16 +73,19 @@ export const rosterActions = {
 	}),
 	undo: staffAction('set up the school', runForm, async ({ staff, school, database, at, form }) => {
 		const { today } = school;
-		const stay = await takeBackRoster(database, staff, form.run, { today, at });
-		if (!stay) return refuse('Only the newest roster can be taken back, within 14 days');
-		const names = (await enrolledByIds(database, staff, stay, today)).map(
-			(one) => `${one.givenName} ${one.familyName}`
-		);
-		return {
-			done: stay.length
-				? `The roster is taken back, but for ${plural(stay.length, 'student')} of whom something has come already: ${new Intl.ListFormat('en-US').format(names)}.`
-				: 'The roster is taken back.'
-		};
+		const back = await takeBackRoster(database, staff, form.run, { today, at });
+		if (!back) return refuse('Only the newest roster can be taken back, within 14 days');
+		const { stay, ended } = back;
+		const names = (await enrolledByIds(database, staff, stay, today)).map(fullName);
+		const but = [
+			...(stay.length
+				? [
+						`${plural(stay.length, 'student')} of whom something has come already: ${new Intl.ListFormat('en-US').format(names)}`
+					]
+				: []),
+			...(ended.length ? [`${plural(ended.length, 'class', 'classes')} whose name another has by now`] : [])
+		];
+		return { done: `The roster is taken back${but.length ? `, but for ${but.join(', and ')}` : ''}.` };
 	}),
 	setAside: staffAction('set up the school', runForm, async ({ staff, database, at, form }) =>
 		(await setRosterAside(database, staff, form.run, at))

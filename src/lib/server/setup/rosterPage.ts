@@ -1,7 +1,7 @@
 import { effectOf, ROSTER_EFFECTS, type RosterEffect } from '../../core/interchange/roster/effects';
 import type { RosterChange, RosterDoubt } from '../../core/interchange/roster/schoolRoster';
 import type { Database } from '../database';
-import { classesInSetup, rosterRules, rosterRuns, UNDO_DAYS } from '../people';
+import { rosterRules, rosterRuns, rosterSize, UNDO_DAYS } from '../people';
 import { numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import { leavesMany, planRun } from './applyRoster';
@@ -18,10 +18,10 @@ type Shown = { doubt: RosterDoubt } | { change: RosterChange };
  * effect of the plan (`show=leave`).
  */
 export async function rosterPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
-	const [rules, runs, classes] = await Promise.all([
+	const [rules, runs, { size }] = await Promise.all([
 		rosterRules(database, school.id),
 		rosterRuns(database, school.id, MOST_RUNS),
-		classesInSetup(database, staff, school.today)
+		rosterSize(database, { staff, today: school.today })
 	]);
 	const waiting = runs.find(({ state }) => state === 'planned') ?? null;
 	const plan = waiting && (await planRun(database, school.id, waiting.id, school.today));
@@ -32,7 +32,7 @@ export async function rosterPage(database: Database, staff: Staff, school: Schoo
 		runs: runs.filter(({ state }) => state !== 'planned'),
 		canUndo,
 		waiting: waiting && plan && { ...waiting, ...partOf(plan, url), isMany: leavesMany(plan, rules.mostLeaving) },
-		hasStudents: classes.some(({ students }) => students > 0)
+		hasStudents: size > 0
 	};
 }
 

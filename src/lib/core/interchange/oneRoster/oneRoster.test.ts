@@ -21,6 +21,7 @@ function read(files: Partial<Record<RosterFile, string[][]>>, isDelta = false) {
 const small = (): SchoolNow => ({
 	key: 'k',
 	today: TODAY,
+	takenElsewhere: [],
 	grades: { first: 1, last: 8 },
 	classes: [
 		{ id: 1, sourcedId: null, name: 'Avocet', grade: 4, adults: [5] },
@@ -280,6 +281,7 @@ const schools: fc.Arbitrary<SchoolNow> = fc
 	.map(({ classes, students, adults, code }) => ({
 		key: 'k',
 		today: TODAY,
+		takenElsewhere: [],
 		grades: { first: 0, last: 8 },
 		classes: classes.map((name, i) => ({
 			id: i + 1,

@@ -17,5 +17,3 @@ export const byKey = <One>(ones: One[], key: (one: One) => string | null): Map<s
 
 /** The one of a list that has no other. */
 export const only = <One>(ones: One[] | undefined): One | null => (ones?.length === 1 ? ones[0] : null);
-
-export const gradeName = (grade: number) => (grade === 0 ? 'K' : String(grade));

@@ -27,7 +27,7 @@ export function planAdults(
 	const accountOf = new Map<string, KnownAdult | null>();
 	for (const { sourcedId, line, classes, userName, displayName, email } of roster.adults) {
 		const doubt = (says: string) => doubts.push({ kind: 'conflict', of: 'adult', name: displayName, line, says });
-		const named = userName || email || '';
+		const named = userNameOf({ userName, email });
 		const holder = only(byUserName.get(named.toLowerCase()));
 		const [before, matchedBy]: [KnownAdult | null, Matching | null] = known.has(sourcedId)
 			? [known.get(sourcedId)!, null]
@@ -55,7 +55,7 @@ export function planAdults(
 		} else if (!named) doubt('Neither a user name nor an address: nobody could sign in');
 		else if (named.length > LONGEST_ADULT.userName)
 			doubt(`The user name has more than ${LONGEST_ADULT.userName} characters`);
-		else if (holder) doubt(`The user name ${named} is taken`);
+		else if (holder || now.takenElsewhere.includes(named.toLowerCase())) doubt(`The user name ${named} is taken`);
 		else {
 			accountOf.set(sourcedId, null);
 			changes.push({ kind: 'add adult', sourcedId, line, userName: named, displayName: tidyName(displayName), email });
@@ -63,6 +63,10 @@ export function planAdults(
 	}
 	return [...changes, ...planClassAdults(now, roster, placeOf, accountOf)];
 }
+
+/** By which somebody would sign in; empty where there is nothing. */
+export const userNameOf = ({ userName, email }: Pick<RosterAdult, 'userName' | 'email'>): string =>
+	userName || email || '';
 
 /** Characters of an account's names and address. */
 const LONGEST_ADULT = { name: 120, userName: 60, email: 254 };

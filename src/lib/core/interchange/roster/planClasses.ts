@@ -1,6 +1,6 @@
-import { tidyName } from '../../words';
+import { countBy, sayGrade, tidyName } from '../../words';
 import { LONGEST_CLASS_NAME } from '../classList';
-import { byKey, gradeName, only } from './lookUp';
+import { byKey, only } from './lookUp';
 import {
 	sourcedIdOf,
 	type ClassKind,
@@ -81,13 +81,11 @@ export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKin
 function problemOfClass(name: string, grade: number | null, { grades }: SchoolNow, taken: Set<string>): string {
 	if (grade === null) return 'It says no grade, and nobody in it does';
 	if (name.length > LONGEST_CLASS_NAME) return `Its name has more than ${LONGEST_CLASS_NAME} characters`;
-	if (grade < grades.first || grade > grades.last)
-		return `Grade ${gradeName(grade)} is not taught here; see School and year`;
+	if (grade < grades.first || grade > grades.last) return `${sayGrade(grade)} is not taught here; see School and year`;
 	return taken.has(name.toLowerCase()) ? 'Another class has this name' : '';
 }
 
 function mostCommon(values: number[]): number | null {
-	const counts = new Map<number, number>();
-	for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1);
-	return [...counts].sort(([a, n], [b, m]) => m - n || a - b)[0]?.[0] ?? null;
+	const [most] = countBy(values, String).sort(([a, n], [b, m]) => m - n || Number(a) - Number(b));
+	return most ? Number(most[0]) : null;
 }

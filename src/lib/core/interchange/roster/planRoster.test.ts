@@ -33,6 +33,7 @@ const there = (id: number, more: Partial<RosterStudent> = {}): RosterStudent => 
 const now = (students: RosteredStudent[], more: Partial<SchoolNow> = {}): SchoolNow => ({
 	key: 'k',
 	today: '2026-11-23',
+	takenElsewhere: [],
 	grades: { first: 1, last: 8 },
 	classes: [
 		{ id: 1, sourcedId: 'c-1', name: 'Avocet', grade: 4, adults: [] },
@@ -198,6 +199,9 @@ describe('adults of a roster', () => {
 		const { changes, doubts } = plan(now([], { adults: [taken] }), roster([], { adults: [teacher] }));
 		expect(changes).toEqual([]);
 		expect(doubts).toMatchObject([{ of: 'adult', says: 'The user name imara is taken' }]);
+		const elsewhere = plan(now([], { takenElsewhere: ['imara'] }), roster([], { adults: [teacher] }));
+		expect(elsewhere.changes).toEqual([]);
+		expect(elsewhere.doubts).toMatchObject([{ of: 'adult', says: 'The user name imara is taken' }]);
 	});
 
 	it('who teach a class no more go from it', () => {

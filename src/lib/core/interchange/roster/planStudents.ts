@@ -1,7 +1,7 @@
-import { fullName, tidyName } from '../../words';
+import { fullName, sayGrade, tidyName } from '../../words';
 import { problemOf } from '../studentList';
 import type { StudentRecord } from '../studentRecord';
-import { byKey, gradeName, only, same } from './lookUp';
+import { byKey, only, same } from './lookUp';
 import type { ClassPlace } from './planClasses';
 import {
 	RULED_FIELDS,
@@ -181,8 +181,7 @@ const recordFrom = ({
 
 function problemOfStudent(source: RosterStudent, record: StudentRecord, { grades, today }: SchoolNow): string {
 	if (record.grade < 0) return source.gradeCode ? `Grade ${source.gradeCode} is none of K to 12` : 'No grade';
-	if (record.grade < grades.first || record.grade > grades.last)
-		return `Grade ${gradeName(record.grade)} is not taught here`;
+	if (record.grade < grades.first || record.grade > grades.last) return `${sayGrade(record.grade)} is not taught here`;
 	return problemOf(
 		{ ...record, preferredName: record.preferredName ?? '', number: record.number ?? '', className: '' },
 		today

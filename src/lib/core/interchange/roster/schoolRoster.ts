@@ -72,6 +72,8 @@ export interface SchoolNow {
 	classes: KnownClass[];
 	students: RosteredStudent[];
 	adults: KnownAdult[];
+	/** Of the user names asked for, in small letters, those that somebody of another school has. */
+	takenElsewhere: string[];
 	/** Grades taught, from the first to the last. */
 	grades: { first: number; last: number };
 	today: SchoolDate;

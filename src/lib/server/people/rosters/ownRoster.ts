@@ -1,5 +1,6 @@
 import type { RosterRecords } from '../../../core/interchange/oneRoster/records';
 import { schoolsOf, splitBySchool } from '../../../core/interchange/oneRoster/rosterOfSchool';
+import { only } from '../../../core/interchange/roster/lookUp';
 import type { ReadRoster, RosterProblem } from '../../../core/interchange/oneRoster/rosterReader';
 
 /** By what a school is found in a roster. */
@@ -27,25 +28,26 @@ export interface RosterFound {
 	problems: { told: RosterProblem[]; count: number };
 }
 
-/** Takes one school's part out of a roster. */
+/**
+ * Takes one school's part out of a roster: that of the school it is known by; where it is known by none yet, that of its
+ * name, or the only one there is. Another school's is never taken for it.
+ */
 export function ownRoster({ manifest, records, problems }: ReadRoster, { sourcedId, name }: RosterAsked): RosterFound {
 	const schools = schoolsOf(records);
-	// A delta need not name the school.
 	const own =
-		schools.find((one) => one.sourcedId === sourcedId)?.sourcedId ??
-		(manifest.isDelta ? sourcedId : null) ??
-		only(schools.filter((one) => one.name.toLowerCase() === name.toLowerCase())) ??
-		only(schools);
+		sourcedId === null
+			? (only(schools.filter((one) => one.name.toLowerCase() === name.toLowerCase())) ?? only(schools))
+			: schools.find((one) => one.sourcedId === sourcedId);
+	// A delta need not name the school.
+	const ownId = own?.sourcedId ?? (manifest.isDelta ? sourcedId : null);
 	return {
 		systemName: manifest.source,
 		isDelta: manifest.isDelta,
 		schools,
 		own:
-			own === null || problems.count
+			ownId === null || problems.count
 				? null
-				: { sourcedId: own, records: manifest.isDelta ? records : splitBySchool(records, [own]).get(own)! },
+				: { sourcedId: ownId, records: manifest.isDelta ? records : splitBySchool(records, [ownId]).get(ownId)! },
 		problems: { told: problems.told, count: problems.count }
 	};
 }
-
-const only = (schools: { sourcedId: string }[]) => (schools.length === 1 ? schools[0].sourcedId : null);

@@ -1,7 +1,6 @@
-import { randomInt } from 'node:crypto';
 import type { SchoolDate, SchoolHours } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
-import type { Staff } from '../../request';
+import { randomCode, type Staff } from '../../request';
 import { ownClassesOnly } from './roster';
 
 /** A class as Setup lists it. */
@@ -67,14 +66,12 @@ export async function classesInSetup(database: Database, staff: Staff, today: Sc
 	}));
 }
 
-/** Letters and digits of codes that are not taken for one another. */
-const SIGNS = 'ABCDEFGHJKMNPQRTUVWXYZ2346789';
 const CODE_LENGTH = 6;
 
 /** A code that no class has. */
 export async function freshCode(transaction: Database): Promise<string> {
 	for (;;) {
-		const code = Array.from({ length: CODE_LENGTH }, () => SIGNS[randomInt(SIGNS.length)]).join('');
+		const code = randomCode(CODE_LENGTH);
 		if (!(await transaction.row('SELECT 1 FROM class WHERE code = ?', [code]))) return code;
 	}
 }

@@ -40,7 +40,8 @@
 		birthDate: 'birth date'
 	};
 	const when = (at: Date) => sayInstant(at, data.school.timeZone);
-	const share = $derived(waiting ? Math.round((100 * waiting.leaving.count) / Math.max(1, waiting.leaving.of)) : 0);
+	/** Of all students, those who would leave; a share that rounds to nothing is none the less somebody. */
+	const share = $derived(waiting ? (100 * waiting.leaving.count) / Math.max(1, waiting.leaving.of) : 0);
 	const STATES = { applied: 'applied', undone: 'taken back', 'set aside': 'set aside', planned: 'waits' };
 	/** What a run did, in one line. */
 	const sayFigures = (figures: Partial<Record<RosterEffect, number>>) =>
@@ -72,7 +73,8 @@
 				{#if waiting.isMany}
 					<label class="sure"
 						><input type="checkbox" name="sure" value="yes" bind:checked={isSure} required />
-						{waiting.leaving.count} of {waiting.leaving.of} students ({share}%) leave: that is so</label
+						{waiting.leaving.count} of {waiting.leaving.of} students ({share < 1 ? 'under 1' : Math.round(share)}%)
+						leave: that is so</label
 					>
 				{/if}
 				<button class="primary" disabled={waiting.isMany && !isSure}

@@ -99,8 +99,6 @@ export async function addRosteredAdults(
 ): Promise<Map<string, number>> {
 	const ids = new Map<string, number>();
 	for (const { sourcedId, userName, after } of adults) {
-		const taken = await transaction.row('SELECT 1 FROM account WHERE user_name = ? FOR UPDATE', [userName]);
-		if (taken) continue;
 		const { insertId } = await transaction.run(
 			`INSERT INTO account (school_id, role, user_name, display_name, email, sourced_id)
 			VALUES (?, 'teacher', ?, ?, ?, ?)`,

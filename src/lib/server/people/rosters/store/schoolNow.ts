@@ -14,9 +14,18 @@ export interface SchoolInRoster extends SchoolNow {
 	name: string;
 }
 
-/** A school as it is on a day: classes that have not ended, everybody who is or was a student, all accounts. */
-export async function schoolNow(database: Database, schoolId: number, today: SchoolDate): Promise<SchoolInRoster> {
-	const [school, classes, adultsOf, students, adults] = await Promise.all([
+/**
+ * A school as it is on a day: classes that have not ended, everybody who is or was a student, all accounts.
+ *
+ * @param userNames that a roster would bring, to be looked for in other schools
+ */
+export async function schoolNow(
+	database: Database,
+	schoolId: number,
+	today: SchoolDate,
+	userNames: string[] = []
+): Promise<SchoolInRoster> {
+	const [school, classes, adultsOf, students, adults, taken] = await Promise.all([
 		database.row<{ sourcedId: string | null; name: string; key: string; first: number; last: number }>(
 			`SELECT sourced_id AS sourcedId, name, roster_key AS \`key\`, first_grade AS first, last_grade AS last
 			FROM school WHERE id = ?`,
@@ -50,6 +59,10 @@ export async function schoolNow(database: Database, schoolId: number, today: Sch
 			`SELECT id, sourced_id AS sourcedId, user_name AS userName, display_name AS displayName, email
 			FROM account WHERE school_id = ? ORDER BY id`,
 			[schoolId]
+		),
+		database.rows<{ name: string }>(
+			'SELECT LOWER(user_name) AS name FROM account WHERE user_name IN (?) AND school_id <> ?',
+			[['', ...userNames], schoolId]
 		)
 	]);
 	const { first, last, ...rest } = school!;
@@ -62,7 +75,8 @@ export async function schoolNow(database: Database, schoolId: number, today: Sch
 		grades: { first, last },
 		classes: classes.map((one) => ({ ...one, adults: adultsByClass.get(one.id) ?? [] })),
 		students,
-		adults
+		adults,
+		takenElsewhere: taken.map(({ name }) => name)
 	};
 }
 
