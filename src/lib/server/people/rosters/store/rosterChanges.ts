@@ -179,14 +179,9 @@ export async function putBackRows<T extends Table>(
 	}
 }
 
-/** Takes accounts away that a roster brought and that nobody has signed in with. @returns ids of those that are gone */
-export async function removeUnusedAdults(
-	transaction: Database,
-	staff: Staff,
-	ids: number[],
-	at: Date
-): Promise<number[]> {
-	if (ids.length === 0) return [];
+/** Takes accounts away that a roster brought and that nobody has signed in with. */
+export async function removeUnusedAdults(transaction: Database, staff: Staff, ids: number[], at: Date): Promise<void> {
+	if (ids.length === 0) return;
 	const unused = await transaction.rows<{ id: number }>(
 		`SELECT id FROM account
 		WHERE id IN (?) AND school_id = ? AND password_hash IS NULL
@@ -196,12 +191,11 @@ export async function removeUnusedAdults(
 		[ids, staff.schoolId]
 	);
 	const gone = unused.map(({ id }) => id);
-	if (gone.length === 0) return [];
+	if (gone.length === 0) return;
 	await transaction.run('DELETE FROM class_adult WHERE account_id IN (?)', [gone]);
 	await transaction.run('DELETE FROM invitation WHERE account_id IN (?)', [gone]);
 	await transaction.run('DELETE FROM account WHERE id IN (?)', [gone]);
 	await audit(transaction, staff, at, 'take back accounts', { accounts: gone });
-	return gone;
 }
 
 /** Takes classes away that a roster brought and in which nobody ever was. */
