@@ -92,7 +92,10 @@ export async function answerSomehow(page: Page, again = false) {
 /** Works a sitting to its end, in practice through both tries of each question. */
 export async function workThrough(page: Page) {
 	const done = page.getByRole('heading', { name: 'All done' });
+	const question = page.locator('form[aria-busy=false]').filter({ has: page.locator('.stem') });
 	for (let step = 0; step < 120; step++) {
+		// A notice that the server is away can come between an answer and its judgment.
+		await expect(question.or(done)).toBeVisible();
 		if (await done.isVisible()) return;
 		const before = await page.locator('main').innerText();
 		const next = page.getByRole('button', { name: 'Next', exact: true });

@@ -101,7 +101,7 @@
 		<Supports sittingId={data.sitting.id} text={current.spoken} readsAloud={data.readAloud} bind:larger />
 
 		<form
-			aria-busy={!queue}
+			aria-busy={!queue || sitting.judging}
 			onsubmit={(event) => {
 				event.preventDefault();
 				submit();
