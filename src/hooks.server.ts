@@ -4,6 +4,8 @@ import { SIGN_IN_COOKIE, viewerOf } from '$lib/server/auth';
 import { now } from '$lib/server/request';
 import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs';
+import { refreshNotices } from '$lib/server/notices';
+import { findSchool } from '$lib/server/school';
 
 // On the error output, which whoever serves the app keeps and shows.
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
@@ -30,6 +32,18 @@ const HEADERS = {
 const isOurs = (request: Request, origin: string) =>
 	request.method === 'GET' || request.method === 'HEAD' || request.headers.get('origin') === origin;
 
+/** Where what people do may be what a notice waited for. */
+const CHANGES_NOTICES = /^\/\(staff\)\/(setup|screen|groups|decide)/;
+
+/** Looks for notices anew, so that the next page does not tell what was just seen to. What was done stands in any case. */
+async function lookThrough({ database: ours, at }: App.Locals, schoolId: number): Promise<void> {
+	try {
+		await refreshNotices(ours, await findSchool(ours, schoolId, at), at);
+	} catch (error) {
+		log.error({ err: error }, 'notices could not be looked for');
+	}
+}
+
 /** Finds out who asks, and keeps people out of pages that are not theirs. Each route still checks for whom. */
 export const handle: Handle = async ({ event, resolve }) => {
 	if (!isOurs(event.request, event.url.origin))
@@ -48,6 +62,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (isStudentRoute(event.route.id) && viewer?.kind !== 'student')
 		redirect(303, viewer ? '/screen' : '/sign-in?as=student');
 	const response = await resolve(event);
+	if (event.request.method === 'POST' && CHANGES_NOTICES.test(event.route.id ?? '') && viewer?.kind === 'staff')
+		await lookThrough(event.locals, viewer.schoolId);
 	for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
 	if (event.url.protocol === 'https:') response.headers.set('Strict-Transport-Security', 'max-age=31536000');
 	return response;

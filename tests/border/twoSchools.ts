@@ -19,6 +19,9 @@ import { saveDraft } from '../../src/lib/server/groups/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
+import { noteFormerGrades } from '../../src/lib/server/people/store/grades';
+import { addYearBegun } from '../../src/lib/server/setup/store/yearsBegun';
+import { keepNotices, markSeen, openNotices } from '../../src/lib/server/notices/store/notices';
 import { setResponsible } from '../../src/lib/server/people/store/responsibility';
 import { keepSecondFactor } from '../../src/lib/server/auth/store/secondFactors';
 import { invite } from '../../src/lib/server/people/store/accounts';
@@ -76,13 +79,16 @@ const RANGES = {
 	skill: 31,
 	slot: 32,
 	screening_window: 33,
-	roster_run: 34
+	roster_run: 34,
+	notice: 35,
+	year_begun: 36
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
 
 /**
- * What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited, who is responsible, a roster.
+ * What a coordinator keeps in Setup: a day off, plans for tiers, a colleague who is invited, who is responsible, a year
+ * that was begun, a roster; and a notice of it.
  *
  * @returns the roster's run
  */
@@ -101,6 +107,23 @@ async function setUp(
 		{ secret: 'JBSWY3DPEHPK3PXPJBSWY3DPEHPK3PXP', step: 1, codeHashes: [randomBytes(32)] },
 		NOW
 	);
+	await noteFormerGrades(database, [{ id: students[0], before: 3 }], '2026-08-20');
+	const promoted = { ended: [], added: [], ways: [], graded: [] };
+	const done = {
+		planned: null,
+		promoted,
+		changes: [],
+		ended: { plans: [], sets: [], reviews: [] },
+		checks: [],
+		blocks: []
+	};
+	await addYearBegun(database, coordinator, { on: '2026-08-20', done }, NOW);
+	const action = { says: 'Look', path: '/setup' };
+	const notice = { rule: 'tried', about: '', says: 'It is.', because: 'So.', action, degree: 1 };
+	const told = { ...notice, audience: 'set up the school', place: '/setup' } as const;
+	await keepNotices(database, coordinator.schoolId, [told, { ...told, about: 'seen' }], NOW);
+	const [, older] = await openNotices(database, coordinator);
+	await markSeen(database, coordinator, [older.id], NOW);
 	await setRosterRules(database, coordinator, await rosterRules(database, coordinator.schoolId), NOW);
 	const run = { fileName: 'roster.zip', systemName: 'Harbor Office', isDelta: false, records: NO_RECORDS };
 	return addRosterRun(database, coordinator, run, NOW);

@@ -1,4 +1,5 @@
 import { peekAt, ribbon } from '$lib/server/shell';
+import { noticesFor } from '$lib/server/notices';
 import { studentIn } from '$lib/server/people';
 import { lockedOutOf } from '$lib/server/auth';
 import { idIn, may } from '$lib/server/request';
@@ -9,10 +10,11 @@ export async function load({ locals, url }) {
 	const scope = await scopeOf(locals, url, staff, school);
 	const selectedId = idIn(url, 'student');
 	const selected = selectedId === null ? null : await studentIn(locals.database, scope.roster, selectedId);
-	const [overview, peek, locked] = await Promise.all([
+	const [overview, peek, locked, notices] = await Promise.all([
 		ribbon(locals.database, staff, school, scope),
 		selected && peekAt(locals.database, staff, school, selected),
-		lockedOutOf(locals.database, staff, school, locals.at)
+		lockedOutOf(locals.database, staff, school, locals.at),
+		noticesFor(locals.database, staff, school)
 	]);
 	return {
 		staff: { name: staff.displayName, role: staff.role },
@@ -37,6 +39,10 @@ export async function load({ locals, url }) {
 		scope: { key: scope.key, label: scope.label, inWords: scope.inWords, size: scope.size },
 		...overview,
 		peek,
-		locked
+		locked,
+		notices: {
+			count: notices.now.length,
+			here: notices.now.filter(({ place }) => place === url.pathname).map(({ says, action }) => ({ says, action }))
+		}
 	};
 }

@@ -1,9 +1,11 @@
 <script lang="ts">
 	import { tick } from 'svelte';
+	import { plural } from '$lib/core/words';
 	import { tinykeys } from 'tinykeys';
 	import { goto } from '$app/navigation';
 	import { navigating, page } from '$app/state';
 	import CircleHelp from '@lucide/svelte/icons/circle-question-mark';
+	import Bell from '@lucide/svelte/icons/bell';
 	import LogOut from '@lucide/svelte/icons/log-out';
 	import Mark from '$lib/ui/glyphs/Mark.svelte';
 	import NeedleSheet from '$lib/ui/glyphs/NeedleSheet.svelte';
@@ -12,6 +14,7 @@
 	import Peek from '$lib/ui/shell/Peek.svelte';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import LockedOut from '$lib/ui/shell/LockedOut.svelte';
+	import NoticesHere from '$lib/ui/shell/NoticesHere.svelte';
 	import ScopePicker from '$lib/ui/shell/ScopePicker.svelte';
 	import Shortcuts from '$lib/ui/shell/Shortcuts.svelte';
 	import TopSearch from '$lib/ui/shell/TopSearch.svelte';
@@ -90,6 +93,13 @@
 				href={keepingScope('/setup')}
 				aria-current={page.url.pathname.startsWith('/setup') ? 'page' : undefined}>Setup</a
 			>{/if}
+		<a
+			class="bell"
+			href={keepingScope('/notices')}
+			aria-label={data.notices.count ? plural(data.notices.count, 'notice') : 'Notices'}
+			aria-current={page.url.pathname === '/notices' ? 'page' : undefined}
+			><Bell size={18} aria-hidden="true" />{#if data.notices.count}<span>{data.notices.count}</span>{/if}</a
+		>
 		<button class="plain" aria-label="Keyboard shortcuts" onclick={() => (helpOpen = true)}
 			><CircleHelp size={18} aria-hidden="true" /></button
 		>
@@ -106,6 +116,7 @@
 	{#if data.locked.length && page.url.pathname !== '/students/locked'}
 		<LockedOut students={data.locked} />
 	{/if}
+	<NoticesHere notices={data.notices.here} />
 	{@render children()}
 </main>
 {#if data.peek}<Peek peek={data.peek} can={data.can} extra={legState.peek} />{/if}
@@ -162,6 +173,15 @@
 	.library {
 		margin-left: 8px;
 		font-weight: 500;
+	}
+	.bell {
+		display: inline-flex;
+		align-items: center;
+		gap: 3px;
+		min-height: 24px;
+		color: var(--ink);
+		text-decoration: none;
+		font-variant-numeric: tabular-nums;
 	}
 	.who {
 		white-space: nowrap;

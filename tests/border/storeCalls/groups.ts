@@ -5,6 +5,7 @@ import * as groupDeeds from '../../../src/lib/server/groups/store/groupDeeds';
 import * as groupChanges from '../../../src/lib/server/groups/store/groupChanges';
 import * as groupHistory from '../../../src/lib/server/groups/store/groupHistory';
 import * as groups from '../../../src/lib/server/groups/store/groups';
+import * as handOver from '../../../src/lib/server/groups/store/handOver';
 import * as leaving from '../../../src/lib/server/groups/store/leaving';
 import * as moves from '../../../src/lib/server/groups/store/moves';
 import * as meetings from '../../../src/lib/server/groups/store/meetings';
@@ -113,8 +114,45 @@ export const groupCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		handOver,
+		{
+			handOverTimes: checks(({ database, me, of }) =>
+				handOver.handOverTimes(
+					database,
+					me.staff.coordinator,
+					{ slotIds: of.slots.slice(0, 1), toId: of.staff.interventionist.id },
+					{ on: TODAY, at: NOW }
+				)
+			),
+			takeTimesBack: checks(
+				async (asking) => {
+					const [slot] = await asking.database.rows<{ ended: number; begun: number }>(
+						`SELECT old.id AS ended, new.id AS begun FROM slot AS old JOIN slot AS new ON new.starts_at = old.starts_at
+						WHERE old.id = ? AND new.staff_id = ? AND new.id > old.id`,
+						[asking.of.slots[0], asking.of.staff.interventionist.id]
+					);
+					const changes = await asking.database.rows<{ id: number }>(
+						`SELECT change_.id FROM group_change AS change_ JOIN small_group ON small_group.id = change_.group_id
+						WHERE small_group.slot_id = ? AND change_.kind = 'hand over' ORDER BY change_.id`,
+						[slot.begun]
+					);
+					const handed = { slots: [slot], changes: changes.map(({ id }) => id) };
+					await handOver.takeTimesBack(asking.database, asking.me.staff.coordinator, handed, NOW);
+				},
+				({ database, of }) =>
+					handOver.handOverTimes(
+						database,
+						of.staff.coordinator,
+						{ slotIds: of.slots.slice(0, 1), toId: of.staff.interventionist.id },
+						{ on: TODAY, at: NOW }
+					)
+			)
+		}
+	],
+	[
 		leaving,
 		{
+			endSchoolWork: given(({ database, me }) => leaving.endSchoolWork(database, me.base, me.students, TODAY)),
 			groupWork: given(({ database, me }) => leaving.groupWork(database, me.groups.a, seen(...me.students))),
 			endGroupWork: given(({ database, me }) =>
 				leaving.endGroupWork(database, me.groups.a, me.students.slice(0, 2), TODAY, null)

@@ -15,7 +15,7 @@ const record = {
 const named = { name: 'Dunlin', grade: 4 };
 const done = {
 	classes: { added: [], renewed: [], ended: [] },
-	students: { added: [], renewed: [], ways: [] },
+	students: { added: [], renewed: [], ways: [], gradesFrom: TODAY },
 	adults: { added: [], renewed: [], ofClasses: [] }
 };
 const applied = { done, figures: { join: 1 }, sourcedId: 'org-1' };

@@ -1,9 +1,14 @@
+import * as notices from '../../../src/lib/server/notices/store/notices';
+import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
+import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
 import * as classes from '../../../src/lib/server/people/store/classes';
 import * as enrollment from '../../../src/lib/server/people/store/enrollment';
+import * as grades from '../../../src/lib/server/people/store/grades';
 import * as moves from '../../../src/lib/server/people/store/moves';
 import * as responsibility from '../../../src/lib/server/people/store/responsibility';
+import * as promotion from '../../../src/lib/server/people/store/promotion';
 import * as pins from '../../../src/lib/server/people/store/pins';
 import * as cycles from '../../../src/lib/server/school/store/cycles';
 import * as daysOff from '../../../src/lib/server/school/store/daysOff';
@@ -13,7 +18,7 @@ import * as years from '../../../src/lib/server/school/store/years';
 import * as secondFactors from '../../../src/lib/server/auth/store/secondFactors';
 import { tokenHash } from '../../../src/lib/server/auth/signIn';
 import { NOW, seen, TODAY } from '../../smallSchool';
-import { all, checks, given, type Call } from './asking';
+import { all, checks, given, type Asking, type Call } from './asking';
 
 const account = { displayName: 'New', role: 'teacher', email: null } as const;
 const record = {
@@ -27,6 +32,19 @@ const record = {
 const from = { from: TODAY, at: NOW };
 const year = { startsOn: '2028-08-21', endsOn: '2029-06-10', winterOn: null, springOn: null };
 const size = { size: { minimum: 2, maximum: 5 }, minutesAWeek: 60 };
+
+/** What a new year did that found nothing to do. */
+const yearDone = {
+	planned: null,
+	promoted: { ended: [], added: [], ways: [], graded: [] },
+	changes: [],
+	ended: { plans: [], sets: [], reviews: [] },
+	checks: [],
+	blocks: []
+};
+const yearOf = async ({ database, of }: Asking) => (await yearsBegun.newestYearBegun(database, of.base))!.id;
+const noticeOf = async ({ database, of }: Asking) => (await notices.openNotices(database, of.staff.coordinator))[0].id;
+const graded = ({ me }: Asking) => me.students.map((id) => ({ id, before: 4, grade: 5 }));
 
 /** Of what Setup keeps. */
 export const setupCalls: [object, Record<string, Call>][] = [
@@ -49,6 +67,79 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			// By a secret that only who was invited has.
 			invitedBy: all,
 			acceptInvitation: all
+		}
+	],
+	[
+		grades,
+		{
+			gradeOnSql: all,
+			gradesByDay: given(({ database, me }) =>
+				grades.gradesByDay(
+					database,
+					me.students.map((id) => ({ id, grade: 4 }))
+				)
+			),
+			asOfGrade: given(({ database, me }) =>
+				grades.asOfGrade(
+					database,
+					me.students.map((id) => ({ id, grade: 4 })),
+					TODAY
+				)
+			),
+			noteFormerGrades: given((asking) => grades.noteFormerGrades(asking.database, graded(asking), TODAY)),
+			dropFormerGrades: given(({ database, me }) => grades.dropFormerGrades(database, me.students, TODAY)),
+			setGradesFrom: given((asking) => grades.setGradesFrom(asking.database, graded(asking), TODAY)),
+			putGradesBack: given(({ database, me }) => grades.putGradesBack(database, me.students, TODAY))
+		}
+	],
+	[
+		promotion,
+		{
+			joiningAfter: given(({ database, me }) => promotion.joiningAfter(database, me.staff.coordinator, TODAY)),
+			promoteClasses: checks(({ database, me, of }) =>
+				promotion.promoteClasses(
+					database,
+					me.staff.coordinator,
+					[of.classes.a, of.classes.b].map((classId) => ({ classId, becomes: { name: `New ${classId}`, grade: 5 } })),
+					from
+				)
+			)
+		}
+	],
+	[
+		leftBehind,
+		{ accountsLeftBehind: given(({ database, me }) => leftBehind.accountsLeftBehind(database, me.base, TODAY)) }
+	],
+	[
+		yearsBegun,
+		{
+			newestYearBegun: given(({ database, me }) => yearsBegun.newestYearBegun(database, me.base)),
+			lockYearBegun: checks(async (asking) =>
+				yearsBegun.lockYearBegun(asking.database, asking.me.staff.coordinator, await yearOf(asking))
+			),
+			addYearBegun: given(({ database, me }) =>
+				yearsBegun.addYearBegun(database, me.staff.coordinator, { on: TODAY, done: yearDone }, NOW)
+			),
+			markYearUndone: given(async (asking) =>
+				yearsBegun.markYearUndone(asking.database, asking.me.staff.coordinator, await yearOf(asking), NOW)
+			)
+		}
+	],
+	[
+		notices,
+		{
+			audiencesOf: all,
+			keepNotices: given(({ database, me }) => notices.keepNotices(database, me.base, [], NOW)),
+			openNotices: given(({ database, me }) => notices.openNotices(database, me.staff.coordinator)),
+			markSeen: checks(async (asking) =>
+				notices.markSeen(asking.database, asking.me.staff.coordinator, [await noticeOf(asking)], NOW)
+			),
+			putOff: checks(async (asking) =>
+				notices.putOff(asking.database, asking.me.staff.coordinator, await noticeOf(asking), '2026-12-01', NOW)
+			),
+			setDone: checks(async (asking) =>
+				notices.setDone(asking.database, asking.me.staff.coordinator, await noticeOf(asking), true, NOW)
+			)
 		}
 	],
 	[
@@ -165,6 +256,9 @@ export const setupCalls: [object, Record<string, Call>][] = [
 		responsibility,
 		{
 			ownOrNobodys: given(({ me }) => responsibility.ownOrNobodys(me.staff.specialist, TODAY)),
+			heldStudents: checks(({ database, me, of }) =>
+				responsibility.heldStudents(database, me.staff.coordinator, of.staff.specialist.id, TODAY)
+			),
 			responsibleFor: given(({ database, me }) => responsibility.responsibleFor(database, seen(...me.students), TODAY)),
 			setResponsible: checks(({ database, me, of }) =>
 				responsibility.setResponsible(
@@ -249,6 +343,7 @@ export const setupCalls: [object, Record<string, Call>][] = [
 	[
 		years,
 		{
+			removeYear: given(({ database, me }) => years.removeYear(database, me.staff.coordinator, year.startsOn, NOW)),
 			schoolYears: given(({ database, me }) => years.schoolYears(database, me.base)),
 			planYear: given(({ database, me }) => years.planYear(database, me.staff.coordinator, null, year, NOW))
 		}

@@ -229,6 +229,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 	[
 		sittings,
 		{
+			hasSittingSince: given(({ database, me }) => sittings.hasSittingSince(database, me.base, NOW)),
 			findSitting: checks(({ database, me, of }) =>
 				sittings.findSitting(database, seenOne(me.students[0]), of.sittings.a)
 			),
@@ -290,6 +291,10 @@ export const workCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
+			takeOffChecks: given(({ database, me }) => skillChecks.takeOffChecks(database, me.staff.coordinator, NOW)),
+			giveChecksBack: given(({ database, me }) =>
+				skillChecks.giveChecksBack(database, me.staff.coordinator, [me.checks.a])
+			),
 			withdrawChecks: checks(({ database, me, of }) =>
 				skillChecks.withdrawChecks(database, me.staff.specialist, of.checks.a, NOW)
 			),
@@ -319,11 +324,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 				evidence.answersOf(database, await schoolField(database, me.base), me.students)
 			),
 			outsideScores: given(({ database, me }) =>
-				evidence.outsideScores(
-					database,
-					me.students.map((id) => ({ id, grade: 4 })),
-					[]
-				)
+				evidence.outsideScores(database, me.students, { gradeOn: () => 4, years: [] })
 			),
 			evidenceFor: given(({ database, me, skills }) =>
 				evidence.evidenceFor(database, seenOne(me.students[0]), skills[0].id)

@@ -3,4 +3,5 @@ export { audit } from './audit';
 export { database } from './current';
 export { NotOfTheSchool, requireOwn } from './ownRows';
 export { type Database, inOne, openDatabase, type RootDatabase } from './pool';
+export { NotDone, whole } from './whole';
 export { newVersion, withdrawVersion } from './versions';

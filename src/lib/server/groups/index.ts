@@ -8,7 +8,8 @@ export { countDrafts, discardDraft } from './store/drafts';
 export { fittingGroups, type GroupChoice, groupsNow } from './joining';
 export { changeWithin, undoWithin } from './store/groupChanges';
 export type { GroupDeed } from './store/groupDeeds';
-export { endGroupWork, groupWork, restoreGroupWork } from './store/leaving';
+export { type HandedTimes, handOverTimes, takeTimesBack } from './store/handOver';
+export { endGroupWork, endSchoolWork, type EndedWork, groupWork, restoreGroupWork } from './store/leaving';
 export { groupHistory, groupPauses } from './store/groupHistory';
 export {
 	countGroups,

@@ -1,6 +1,7 @@
 import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
+import { refreshAllNotices } from '../notices';
 import { calibrateSchool } from '../screen';
 import { findConstants, keepEarlierCells } from '../standing';
 
@@ -22,6 +23,8 @@ function stepsOf(
 			return atOnce(async () => ({ cleared: await clearSignIns(database, now()) }));
 		case 'keep earlier cells':
 			return keepEarlierCells(database, now());
+		case 'find notices':
+			return refreshAllNotices(database, now());
 	}
 }
 

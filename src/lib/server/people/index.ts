@@ -32,6 +32,15 @@ export {
 	type Joining,
 	takeBackStudents
 } from './store/enrollment';
+export {
+	asOfGrade,
+	dropFormerGrades,
+	gradeOnSql,
+	gradesByDay,
+	noteFormerGrades,
+	putGradesBack,
+	setGradesFrom
+} from './store/grades';
 export { moveToClass, takeBackMoves, type Way } from './store/moves';
 export { notesOn } from './store/notes';
 export {
@@ -63,8 +72,9 @@ export {
 	visibleAmong
 } from './store/roster';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
+export { joiningAfter, type Promoted, promoteClasses, type Promotion, type WhyNotPromoted } from './store/promotion';
 export { countWithoutPin, setPins } from './store/pins';
-export { ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';
+export { heldStudents, ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';
 export type { RosterDone } from './rosters/rosterDone';
 export {
 	addRosteredAdults,

@@ -41,7 +41,7 @@ export async function studentReports(
 	]);
 	const graph = await skillGraph(database, school.id, skills);
 	const peers = new Map<number, number[]>();
-	for (const grade of new Set(students.map((student) => student.grade)))
+	for (const grade of new Set(rows.map((row) => row.grade)))
 		peers.set(grade, (await gradeAbilities(database, school.id, window.id, grade)).map(toPoints));
 	const place = ({ grade, scores, takenOn }: (typeof rows)[number]) => {
 		const overall = scores[OVERALL];

@@ -4,4 +4,4 @@ export { addDaysOff, daysOff, type DaysOff, removeDaysOff } from './store/daysOf
 export { changeProfile, schoolProfile, type SchoolProfile, UNNAMED_SCHOOL } from './store/profile';
 export { findSchool, type School } from './store/school';
 export { changeTierPlans, tierPlans, type TierPlans } from './store/tierPlans';
-export { type PlannedYear, planYear, schoolYears } from './store/years';
+export { type PlannedYear, planYear, removeYear, schoolYears } from './store/years';

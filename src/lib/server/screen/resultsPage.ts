@@ -12,7 +12,7 @@ import {
 import { countBy } from '../../core/words';
 import type { Database } from '../database';
 import { domainList } from '../library';
-import { attributeChoices, type Roster, studentsWith, type RosterStudent } from '../people';
+import { asOfGrade, attributeChoices, type Roster, studentsWith, type RosterStudent } from '../people';
 import { FIRST_ROWS, textIn } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
@@ -67,7 +67,7 @@ async function briefRows(
 		measures.forEach((measure, i) => (scores[measure] = inPoints(found[i].get(id))));
 		return scores;
 	};
-	return students.map((student) => ({
+	return (await asOfGrade(database, students, window.opensOn)).map((student) => ({
 		...student,
 		status: places[0].get(student.id)!.status,
 		answered: 0,

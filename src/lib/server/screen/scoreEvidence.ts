@@ -6,7 +6,7 @@ import { answerHtml, mathHtml, windowSittings } from '../sitting';
 import type { School } from '../school';
 import { diagnosticAnswers, domainsAsked, scoredAnswers, type ScoredAnswer } from './store/diagnosticScores';
 import { parameterSet } from './store/parameters';
-import type { RosterStudent } from '../people';
+import { asOfGrade, type RosterStudent } from '../people';
 import { windowScores } from './store/scores';
 import { domainList, skillList } from '../library';
 import type { ScreeningWindow } from './store/windows';
@@ -17,12 +17,8 @@ const inPoints = ({ theta, standardError }: { theta: number; standardError: numb
 });
 
 /** What a student's scores in a window follow from: every answer that counts, and what was known after each. Points. */
-export async function scoreEvidence(
-	database: Database,
-	school: School,
-	window: ScreeningWindow,
-	student: RosterStudent
-) {
+export async function scoreEvidence(database: Database, school: School, window: ScreeningWindow, now: RosterStudent) {
+	const [student] = await asOfGrade(database, [now], window.opensOn);
 	const [sittings, scores, allDomains, allSkills, cuts] = await Promise.all([
 		windowSittings(database, window.id, [student.id]),
 		windowScores(database, window.id, [student.id]),

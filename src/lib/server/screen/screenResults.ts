@@ -6,7 +6,7 @@ import type { Database } from '../database';
 import { windowPlaces, type WindowPlace } from './windowPlaces';
 import type { School } from '../school';
 import { windowMeasures, type GivenMeasure } from './store/givenMeasures';
-import type { RosterStudent } from '../people';
+import { asOfGrade, type RosterStudent } from '../people';
 import { windowScores, type Score } from './store/scores';
 import { domainList } from '../library';
 import type { ScreeningWindow } from './store/windows';
@@ -39,14 +39,15 @@ export const windowBefore = (windows: ScreeningWindow[], window: ScreeningWindow
 export const domainsOf = <Domain extends { subject: string }>(window: ScreeningWindow, domains: Domain[]): Domain[] =>
 	window.measure ? [] : domains.filter(({ subject }) => subject === window.subject);
 
-/** Results of a window, one row a student of the scope, with scores of the window before, in the window's unit. */
+/** Results of a window, one row a student of the scope, of the grade then, with scores of the window before, in the window's unit. */
 export async function screenResults(
 	database: Database,
 	school: School,
 	windows: ScreeningWindow[],
 	window: ScreeningWindow,
-	students: RosterStudent[]
+	now: RosterStudent[]
 ) {
+	const students = await asOfGrade(database, now, window.opensOn);
 	const earlier = windowBefore(windows, window);
 	const [places, cuts, allDomains] = await Promise.all([
 		windowPlaces(database, window, students),

@@ -11,11 +11,13 @@ import {
 	addRosteredAdults,
 	addRosteredClasses,
 	addRosteredStudents,
+	dropFormerGrades,
 	endClass,
 	holdRoster,
 	markApplied,
 	markUndone,
 	moveToClass,
+	noteFormerGrades,
 	putBackRows,
 	waitingRecords,
 	removeUnusedAdults,
@@ -162,7 +164,10 @@ async function carryOutStudents(
 	);
 	await markStale(all, added, { reachesBack: false });
 	const renewed = await renewRows(all, staff, 'student', ofKind(changes, 'renew student'), at);
-	await refreshGrades(all, withOtherGrade(renewed));
+	const regraded = withOtherGrade(renewed);
+	// The past stays of the grade of then.
+	await noteFormerGrades(all, regraded, today);
+	await refreshGrades(all, idsOf(regraded));
 	const ways: RosterDone['students']['ways'] = [];
 	const byClass = new Map<number | null, number[]>();
 	const goes = (to: number | null, id: number) => byClass.set(to, [...(byClass.get(to) ?? []), id]);
@@ -170,11 +175,14 @@ async function carryOutStudents(
 	for (const { id } of ofKind(changes, 'student leaves')) goes(null, id);
 	for (const [classId, ids] of byClass)
 		ways.push(...(await moveToClass(all, staff, ids, classId, { from: today, at })));
-	return { added, renewed, ways };
+	return { added, renewed, ways, gradesFrom: today };
 }
 
 const withOtherGrade = (renewed: RosterDone['students']['renewed']) =>
-	renewed.filter(({ before, after }) => before.grade !== after.grade).map(({ id }) => id);
+	renewed
+		.filter(({ before, after }) => before.grade !== after.grade)
+		.map(({ id, before }) => ({ id, before: before.grade }));
+const idsOf = (some: { id: number }[]) => some.map(({ id }) => id);
 
 async function carryOutAdults(
 	all: RootDatabase,
@@ -241,7 +249,9 @@ export async function takeBackRoster(
 		const ended: number[] = [];
 		for (const id of classes.ended) if (!(await endClass(all, staff, id, null, { today, at }))) ended.push(id);
 		await putBackRows(all, staff, 'student', students.renewed, at);
-		await refreshGrades(all, withOtherGrade(students.renewed));
+		const regraded = idsOf(withOtherGrade(students.renewed));
+		await dropFormerGrades(all, regraded, students.gradesFrom);
+		await refreshGrades(all, regraded);
 		await markUndone(all, staff, runId, at);
 		return { stay: students.added.filter((id) => !gone.includes(id)), ended };
 	});

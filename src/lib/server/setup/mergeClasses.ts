@@ -1,23 +1,7 @@
 import type { SchoolDate } from '../../core/calendar';
-import { inOne, type RootDatabase } from '../database';
+import { NotDone, type RootDatabase, whole } from '../database';
 import { endClass, enrolledIn, moveToClass, takeBackMoves, type Way } from '../people';
 import type { Staff } from '../request';
-
-/** Tells the transaction to leave everything as it was. */
-class NotDone extends Error {}
-
-/** What happens altogether or not at all. @returns null for the latter */
-async function whole<Result>(
-	database: RootDatabase,
-	work: (all: RootDatabase) => Promise<Result>
-): Promise<Result | null> {
-	try {
-		return await inOne(database, work);
-	} catch (error) {
-		if (error instanceof NotDone) return null;
-		throw error;
-	}
-}
 
 /**
  * Lets everybody of a class be in another from today on, and ends the class.

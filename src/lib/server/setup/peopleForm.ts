@@ -1,13 +1,12 @@
 import Type from 'typebox';
-import { sayInstant, sayMeeting } from '../../core/calendar';
-import { plural } from '../../core/words';
+import { sayInstant } from '../../core/calendar';
 import { dropSecondFactor, newToken, requireSecondFactor, secondFactorOf, tokenHash } from '../auth';
-import { slotList } from '../groups/timetable';
 import { addAccount, changeAccount, INVITATION_DAYS, invite, setActive, staffInSetup } from '../people';
 import { formCheck, id, oneOf, type Role, type Staff } from '../request';
 import type { School } from '../school';
 import { refuse, staffAction } from '../shell/staffPage';
 import type { RootDatabase } from '../database';
+import { heldBy, runsNothing, sayHeld } from './handOver';
 
 const ROLES: readonly Role[] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
 const displayName = Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' });
@@ -95,15 +94,11 @@ export const peopleActions = {
 		if (form.account === staff.id) return refuse('You cannot shut yourself out: ask another coordinator');
 		if (await isLastCoordinator(database, school, form.account, at))
 			return refuse('Nobody else could set up the school: make somebody else a coordinator first');
-		const held = (await slotList(database, school.id, school.today)).filter(({ staffId }) => staffId === form.account);
-		if (held.length)
-			return refuse(
-				`${held[0].staffName} holds ${plural(held.length, 'meeting time')}, as ${sayMeeting(held[0])}: end them on the timetable first, and give their groups another time`
-			);
 		if (!(await setActive(database, staff, form.account, false, at)))
 			return refuse('That person cannot sign in already');
+		const held = await heldBy(database, staff, form.account, school.today);
 		return {
-			done: 'Signed out everywhere, and cannot sign in any more. What they did stays theirs.',
+			done: `Signed out everywhere, and cannot sign in any more. What they did stays theirs.${runsNothing(held) ? '' : ` Still theirs, to be handed over: ${sayHeld(held)}.`}`,
 			undo: { action: '?/reactivate', fields: { account: String(form.account) } }
 		};
 	}),

@@ -13,6 +13,7 @@ export {
 	beginProbe,
 	type BoardSitting,
 	findSitting,
+	hasSittingSince,
 	sittingItems,
 	triedItems,
 	windowSittings,

@@ -18,6 +18,7 @@ import {
 } from '../../core/mastery';
 import { expectedTheta, termOfYear, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
+import { gradesByDay } from '../people';
 import type { SchoolField } from './schoolField';
 import { answersOf, outsideScores } from './store/evidence';
 
@@ -48,7 +49,8 @@ export async function inputsOf(
 	const ids = students.map(({ id }) => id);
 	const end = until === undefined ? undefined : beginningOf(addDays(until, 1), timeZone);
 	const answers = await answersOf(database, school, ids, end);
-	const scores = await outsideScores(database, students, years, until);
+	const gradeOn = await gradesByDay(database, students);
+	const scores = await outsideScores(database, ids, { gradeOn, years, until });
 	return new Map(
 		students.map(({ id, grade }) => {
 			const own = answers.get(id)!;
@@ -59,8 +61,9 @@ export async function inputsOf(
 					.map(({ takenOn }) => takenOn)
 					.sort()
 					.at(-1);
+			const then = last ? gradeOn(id, last) : grade;
 			const term = last ? termOfYear(last, yearOf(last, years)) : MIDDLE_TERM;
-			return [id, { answers: own, prior: { mean: expectedTheta({ grade, term }), scores: known } }];
+			return [id, { answers: own, prior: { mean: expectedTheta({ grade: then, term }), scores: known } }];
 		})
 	);
 }

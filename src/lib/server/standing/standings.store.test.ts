@@ -189,11 +189,10 @@ describe('scores from outside', () => {
 		await add(6, 'elsewhere', 0, -1, '2026-09-20');
 		await add(6, 'elsewhere', 0, 0.5, '2026-11-20');
 		await add(6, 'diagnostic', 0, 2, '2026-11-20');
-		const found = await outsideScores(
-			small.database,
-			[{ id: 6, grade: 4 }],
-			[{ startsOn: '2026-08-20', endsOn: '2027-06-10' }]
-		);
+		const found = await outsideScores(small.database, [6], {
+			gradeOn: () => 4,
+			years: [{ startsOn: '2026-08-20', endsOn: '2027-06-10' }]
+		});
 		// The twentieth of November lies in the first term.
 		const expected = expectedTheta({ grade: 4, term: 1 });
 		expect(found.get(6)).toEqual([{ domain: null, above: 0.5 - expected, standardError: 0.3, takenOn: '2026-11-20' }]);
@@ -206,7 +205,7 @@ describe('scores from outside', () => {
 		const domainId = small.skills[0].domainId;
 		await add(7, 'elsewhere', 0, 0.4, '2026-11-20');
 		await add(7, 'elsewhere', domainId, 0.6, '2026-11-20');
-		const found = await outsideScores(small.database, [{ id: 7, grade: 4 }], []);
+		const found = await outsideScores(small.database, [7], { gradeOn: () => 4, years: [] });
 		expect(found.get(7)!.map(({ domain }) => domain)).toEqual([String(domainId)]);
 	});
 });

@@ -27,5 +27,6 @@ describe('a line of a group’s history', () => {
 		expect(say({ kind: 'pause', untilOn: '2026-12-07' })).toBe('paused until Dec 7');
 		expect(say({ kind: 'pause' })).toBe('paused');
 		expect(say({ kind: 'rename', name: 'Fractions 09:00' })).toBe('renamed, before “Fractions 09:00”');
+		expect(say({ kind: 'hand over', name: 'Ida Sol' })).toBe('handed over, before with Ida Sol');
 	});
 });

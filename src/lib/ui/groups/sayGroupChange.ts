@@ -2,11 +2,11 @@ import { sayDay } from '$lib/core/calendar';
 
 /** A line of a group's history as it is stored. */
 export interface ShownChange {
-	kind: 'start' | 'focus' | 'join' | 'leave' | 'pause' | 'resume' | 'end' | 'rename';
+	kind: 'start' | 'focus' | 'join' | 'leave' | 'pause' | 'resume' | 'end' | 'rename' | 'hand over';
 	studentIds: number[];
 	skillId: number | null;
 	untilOn: string | null;
-	/** The name before. */
+	/** The name before: of the group, or of who held it. */
 	name: string | null;
 }
 
@@ -35,5 +35,7 @@ export function sayGroupChange(
 			return 'is the last day';
 		case 'rename':
 			return `renamed, before “${name}”`;
+		case 'hand over':
+			return `handed over, before with ${name}`;
 	}
 }

@@ -117,6 +117,31 @@ export async function withdrawChecks(
 	});
 }
 
+/** Takes off the checks of a school that nobody has begun. @returns their ids */
+export async function takeOffChecks(transaction: Database, staff: Staff, at: Date): Promise<number[]> {
+	const free = await transaction.rows<{ id: number }>(
+		`SELECT skill_check.id FROM skill_check
+		JOIN student ON student.id = skill_check.student_id
+		LEFT JOIN sitting ON sitting.check_id = skill_check.id
+		WHERE student.school_id = ? AND skill_check.withdrawn_at IS NULL AND sitting.id IS NULL
+		FOR UPDATE`,
+		[staff.schoolId]
+	);
+	const ids = free.map(({ id }) => id);
+	if (ids.length) await transaction.run('UPDATE skill_check SET withdrawn_at = ? WHERE id IN (?)', [at, ids]);
+	return ids;
+}
+
+/** Gives back checks that were taken off. */
+export async function giveChecksBack(transaction: Database, staff: Staff, ids: number[]): Promise<void> {
+	if (ids.length === 0) return;
+	await transaction.run(
+		`UPDATE skill_check JOIN student ON student.id = skill_check.student_id SET skill_check.withdrawn_at = NULL
+		WHERE skill_check.id IN (?) AND student.school_id = ?`,
+		[ids, staff.schoolId]
+	);
+}
+
 /** Begins a check, or goes on with it. @returns the sitting */
 export async function beginCheck(
 	database: RootDatabase,

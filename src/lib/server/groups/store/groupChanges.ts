@@ -74,7 +74,7 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 	);
 	if (later) return false;
 	const detail: ChangeDetail = JSON.parse(change.detail);
-	const { added, memberships, pause, focus, endsOn, name } = detail;
+	const { added, memberships, pause, focus, endsOn, name, slotId } = detail;
 	// Of a move, joining the other group first: where something rests on that, nothing is undone.
 	if (detail.joined && !(await undoWithin(transaction, staff, detail.joined, at))) return false;
 	if (added?.reviews?.length) {
@@ -104,6 +104,7 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 	if (focus) await transaction.run('UPDATE group_focus SET skill_id = ? WHERE id = ?', [focus.skillId, focus.id]);
 	if (endsOn) await transaction.run('UPDATE small_group SET ends_on = ? WHERE id = ?', [endsOn, change.groupId]);
 	if (name !== undefined) await transaction.run('UPDATE small_group SET name = ? WHERE id = ?', [name, change.groupId]);
+	if (slotId) await transaction.run('UPDATE small_group SET slot_id = ? WHERE id = ?', [slotId, change.groupId]);
 	await transaction.run('UPDATE group_change SET undone_at = ? WHERE id = ?', [at, changeId]);
 	await audit(transaction, staff, at, `undo group: ${change.kind}`, { group: change.groupId, change: changeId });
 	return true;

@@ -14,7 +14,9 @@ export type GroupDeed =
 	| { kind: 'resume'; on: SchoolDate }
 	/** `on` is the new last day. */
 	| { kind: 'end'; on: SchoolDate }
-	| { kind: 'rename'; name: string; on: SchoolDate };
+	| { kind: 'rename'; name: string; on: SchoolDate }
+	/** To a meeting time of another adult. */
+	| { kind: 'hand over'; slotId: number; heldBy: string; on: SchoolDate };
 
 /** What it takes to undo a deed, as it is stored. */
 export interface ChangeDetail {
@@ -26,6 +28,9 @@ export interface ChangeDetail {
 	focus?: { id: number; skillId: number };
 	endsOn?: SchoolDate;
 	name?: string;
+	/** The meeting time before, and whose it was. */
+	slotId?: number;
+	heldBy?: string;
 	/** What leaving ended of probes, practice and reviews. */
 	ended?: EndedWork;
 	/** Of a move: the change by which they joined the other group. */
@@ -178,6 +183,12 @@ async function rename(transaction: Database, group: LockedGroup, deed: Deed<'ren
 	return { name: group.name };
 }
 
+/** Lets the group meet with another adult. */
+async function handOver(transaction: Database, group: LockedGroup, { slotId, heldBy }: Deed<'hand over'>): Done {
+	await transaction.run('UPDATE small_group SET slot_id = ? WHERE id = ?', [slotId, group.id]);
+	return { slotId: group.slotId, heldBy };
+}
+
 /** Does a deed to a group that is locked. */
 export function carryOut(transaction: Database, group: LockedGroup, deed: GroupDeed): Done {
 	switch (deed.kind) {
@@ -195,5 +206,7 @@ export function carryOut(transaction: Database, group: LockedGroup, deed: GroupD
 			return setEnd(transaction, group, deed);
 		case 'rename':
 			return rename(transaction, group, deed);
+		case 'hand over':
+			return handOver(transaction, group, deed);
 	}
 }

@@ -15,6 +15,7 @@ interface GroupChange {
 	studentIds: number[];
 	skillId: number | null;
 	untilOn: SchoolDate | null;
+	/** Before: of the group, or of who held it. */
 	name: string | null;
 }
 
@@ -48,7 +49,7 @@ export async function groupHistory(
 		today
 	);
 	const hidesOthers = staff.role === 'teacher';
-	return changes.flatMap(({ id, kind, on, reason, by, at, studentIds = [], skillId, untilOn, name }) => {
+	return changes.flatMap(({ id, kind, on, reason, by, at, studentIds = [], skillId, untilOn, ...before }) => {
 		const own = studentIds.filter((studentId) => named.has(studentId));
 		if (hidesOthers && studentIds.length && own.length === 0) return [];
 		return [
@@ -57,7 +58,7 @@ export async function groupHistory(
 				reason: hidesOthers ? '' : reason,
 				skillId: skillId ?? null,
 				untilOn: untilOn ?? null,
-				name: name ?? null
+				name: before.name ?? before.heldBy ?? null
 			}
 		];
 	});

@@ -7,10 +7,18 @@ import type { VisibleId } from '../../request';
 /** What leaving ended, as it is stored to be restored. */
 export interface EndedWork {
 	/** Plans of probes; those that went on in another group had `groupId` before. */
-	plans: { id: number; groupId: number; wentOn: boolean }[];
+	plans: { id: number; groupId: number | null; wentOn: boolean }[];
 	sets: { setId: number; studentId: number }[];
 	reviews: { id: number; studentId: number; groupId: number; dueOn: SchoolDate; followsId: number | null }[];
 }
+
+/** SQL about `practice_set_student`. */
+const NOT_BEGUN = `NOT EXISTS (
+	SELECT 1 FROM sitting
+	WHERE sitting.set_id = practice_set_student.set_id AND sitting.student_id = practice_set_student.student_id)`;
+
+/** SQL: an open review, as it is put back. */
+const REVIEW = 'id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId';
 
 const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
 	database.rows<{ id: number; studentId: number; skillId: number }>(
@@ -94,15 +102,13 @@ export async function endGroupWork(
 		`DELETE FROM practice_set_student
 		WHERE student_id IN (?)
 			AND set_id IN (SELECT id FROM practice_set WHERE group_id = ? AND withdrawn_at IS NULL)
-			AND NOT EXISTS (
-				SELECT 1 FROM sitting
-				WHERE sitting.set_id = practice_set_student.set_id AND sitting.student_id = practice_set_student.student_id)
+			AND ${NOT_BEGUN}
 		RETURNING set_id AS setId, student_id AS studentId`,
 		[studentIds, groupId]
 	);
 	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
 		`DELETE FROM review WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL
-		RETURNING id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId`,
+		RETURNING ${REVIEW}`,
 		[studentIds, groupId]
 	);
 	await refreshStudents(transaction, studentIds);
@@ -111,6 +117,41 @@ export async function endGroupWork(
 		sets,
 		reviews
 	};
+}
+
+/**
+ * Ends what waits for any student of a school, in a group or not: weekly probes, sets that are not begun, open reviews. A
+ * set that is begun can be finished.
+ */
+export async function endSchoolWork(
+	transaction: Database,
+	schoolId: number,
+	studentIds: number[],
+	on: SchoolDate
+): Promise<EndedWork> {
+	if (studentIds.length === 0) return { plans: [], sets: [], reviews: [] };
+	const plans = await transaction.rows<{ id: number; groupId: number | null }>(
+		'SELECT id, group_id AS groupId FROM probe_plan WHERE student_id IN (?) AND ended_on IS NULL ORDER BY id FOR UPDATE',
+		[studentIds]
+	);
+	if (plans.length)
+		await transaction.run('UPDATE probe_plan SET ended_on = GREATEST(?, starts_on) WHERE id IN (?)', [
+			on,
+			plans.map(({ id }) => id)
+		]);
+	const sets = await transaction.rows<EndedWork['sets'][number]>(
+		`DELETE FROM practice_set_student
+		WHERE student_id IN (?) AND set_id IN (SELECT id FROM practice_set WHERE school_id = ? AND withdrawn_at IS NULL)
+			AND ${NOT_BEGUN}
+		RETURNING set_id AS setId, student_id AS studentId`,
+		[studentIds, schoolId]
+	);
+	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
+		`DELETE FROM review WHERE student_id IN (?) AND verdict IS NULL RETURNING ${REVIEW}`,
+		[studentIds]
+	);
+	await refreshStudents(transaction, studentIds);
+	return { plans: plans.map((plan) => ({ ...plan, wentOn: false })), sets, reviews };
 }
 
 /** Puts back what leaving ended. What was done since stays: a set that was given again is not given twice. */

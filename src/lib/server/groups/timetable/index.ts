@@ -1,3 +1,12 @@
 /** When groups can meet: meeting times, what classes keep, who is away, and calendars in and out. */
 export { groupCalendar } from './calendarFile';
-export { classBlocks, type ReleasingSlot, releasingSlots, type Slot, slotList, staffAbsences } from './store/timetable';
+export {
+	addBlocks,
+	classBlocks,
+	removeBlocks,
+	type ReleasingSlot,
+	releasingSlots,
+	type Slot,
+	slotList,
+	staffAbsences
+} from './store/timetable';

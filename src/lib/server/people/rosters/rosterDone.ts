@@ -1,3 +1,4 @@
+import type { SchoolDate } from '../../../core/calendar';
 import type { StudentRecord } from '../../../core/interchange/studentRecord';
 import type { Way } from '../store/moves';
 
@@ -21,6 +22,12 @@ export interface AdultFields {
 /** All that a roster did to a school, from which it can be taken back. */
 export interface RosterDone {
 	classes: { added: number[]; renewed: Before<ClassFields>[]; ended: number[] };
-	students: { added: number[]; renewed: Before<StudentRecord>[]; ways: Way[] };
+	students: {
+		added: number[];
+		renewed: Before<StudentRecord>[];
+		ways: Way[];
+		/** From this day on those of another grade are of it. */
+		gradesFrom: SchoolDate;
+	};
 	adults: { added: number[]; renewed: Before<AdultFields>[]; ofClasses: { classId: number; before: number[] }[] };
 }

@@ -32,6 +32,23 @@ export async function responsibleFor(
 	return new Map(rows.map(({ studentId, id, name }) => [studentId, { id, name }]));
 }
 
+/** Students for whom a person is responsible on a day, in a class or not. */
+export async function heldStudents(
+	database: Database,
+	staff: Staff,
+	accountId: number,
+	today: SchoolDate
+): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		`SELECT student.id FROM responsibility JOIN student ON student.id = responsibility.student_id
+		WHERE responsibility.account_id = ? AND student.school_id = ? AND responsibility.from_on <= ?
+			AND (responsibility.until_on IS NULL OR responsibility.until_on > ?)
+		ORDER BY student.id`,
+		[accountId, staff.schoolId, today, today]
+	);
+	return rows.map(({ id }) => id);
+}
+
 /**
  * Makes a person responsible for students from a day on, or nobody.
  *

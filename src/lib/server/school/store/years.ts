@@ -18,6 +18,14 @@ export async function schoolYears(database: Database, schoolId: number): Promise
 	);
 }
 
+/** Takes a planned year away. */
+export async function removeYear(database: RootDatabase, staff: Staff, startsOn: SchoolDate, at: Date): Promise<void> {
+	await database.transaction(async (transaction) => {
+		await transaction.run('DELETE FROM school_year WHERE school_id = ? AND starts_on = ?', [staff.schoolId, startsOn]);
+		await audit(transaction, staff, at, 'remove year', { before: { startsOn } });
+	});
+}
+
 /**
  * Plans a year, or changes the one that began on a day.
  *

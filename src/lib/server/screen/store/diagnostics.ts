@@ -1,6 +1,7 @@
 import { schoolDateOf } from '../../../core/calendar';
 import type { AbilityEstimate } from '../../../core/measurement';
 import { audit, type Database, type RootDatabase } from '../../database';
+import { gradeOnSql } from '../../people';
 import type { Staff, VisibleId } from '../../request';
 import { diagnosticAnswers, scoreDiagnostic, type DiagnosticResult } from './diagnosticScores';
 import { parameterSet } from './parameters';
@@ -35,7 +36,8 @@ interface Diagnostic {
 async function lockFinished(database: Database, sittingId: number): Promise<Diagnostic | null> {
 	return database.row<Diagnostic>(
 		`SELECT sitting.id, base.id AS baseId, sitting.student_id AS studentId, student.school_id AS schoolId,
-			sitting.window_id AS windowId, student.grade, screening_window.term, screening_window.subject, sitting.trust, base.adaptive,
+			sitting.window_id AS windowId, ${gradeOnSql('screening_window.opens_on')} AS grade,
+			screening_window.term, screening_window.subject, sitting.trust, base.adaptive,
 			base.parameters_id AS parametersId, sitting.finished_at AS finishedAt, sitting.domain_id AS domainId
 		FROM sitting
 		JOIN sitting AS base ON base.id = COALESCE(sitting.resits_id, sitting.id)

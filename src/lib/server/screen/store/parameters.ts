@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { ItemKey } from '../../../core/items';
 import type { FamilyParameters } from '../../../core/screening';
 import { audit, type Database, newVersion, type RootDatabase, withdrawVersion } from '../../database';
+import { gradeOnSql } from '../../people';
 import type { Staff } from '../../request';
 
 const OF_JOB = { kind: 'calibration', versions: 'parameter_version', withdraws: 'withdraw parameters' } as const;
@@ -156,15 +157,16 @@ export async function answersAfter(
 	most: number
 ): Promise<CountedAnswer[]> {
 	return database.rows<CountedAnswer>(
-		`SELECT some.id AS sittingId, some.window_id AS windowId, some.grade, screening_window.term,
+		`SELECT some.id AS sittingId, some.window_id AS windowId, ${gradeOnSql('screening_window.opens_on')} AS grade, screening_window.term,
 			screening_window.opens_on AS opensOn,
 			item.family_id AS familyId, item.seed, item.edition, answer.correct, answer.milliseconds
 		FROM (
-			SELECT sitting.id, sitting.window_id, student.grade FROM sitting
+			SELECT sitting.id, sitting.window_id, sitting.student_id FROM sitting
 			JOIN student ON student.id = sitting.student_id
 			WHERE sitting.id > ? AND student.school_id = ? AND ${COUNTED}
 			ORDER BY sitting.id LIMIT ?
 		) AS some
+		JOIN student ON student.id = some.student_id
 		JOIN screening_window ON screening_window.id = some.window_id
 		JOIN answer ON answer.sitting_id = some.id AND answer.attempt = 1
 		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position

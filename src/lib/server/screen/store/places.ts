@@ -1,7 +1,7 @@
 import { BAND_WIDTH, OVERALL, screeningStatus, TO_FINISH, TO_SIT, type ScreeningStatus } from '../../../core/screening';
 import { fromPoints } from '../../../core/measurement';
 import type { Database } from '../../database';
-import { lockStudents, rosterSql, type Roster, type RosterCount } from '../../people';
+import { gradeOnSql, lockStudents, rosterSql, type Roster, type RosterCount } from '../../people';
 import type { VisibleId } from '../../request';
 import { windowSittings } from '../../sitting';
 import { windowMeasures } from './givenMeasures';
@@ -24,7 +24,7 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 	const scores = await windowScores(transaction, windowId, ids);
 	const notes = await windowNotes(transaction, windowId, ids);
 	const givings = await windowMeasures(transaction, windowId, ids);
-	const grades = await gradesOf(transaction, studentIds);
+	const grades = await gradesOf(transaction, windowId, studentIds);
 	const places = ids.map((id) => {
 		const own = scores.get(id) ?? [];
 		const status = screeningStatus({
@@ -62,10 +62,14 @@ export async function refreshPlaces(transaction: Database, windowId: number, stu
 	);
 }
 
-async function gradesOf(transaction: Database, studentIds: number[]): Promise<Map<number, number>> {
-	const rows = await transaction.rows<{ id: number; grade: number }>('SELECT id, grade FROM student WHERE id IN (?)', [
-		studentIds
-	]);
+/** Grades at the beginning of a window. */
+async function gradesOf(transaction: Database, windowId: number, studentIds: number[]): Promise<Map<number, number>> {
+	const rows = await transaction.rows<{ id: number; grade: number }>(
+		`SELECT student.id, ${gradeOnSql('screening_window.opens_on')} AS grade
+		FROM student JOIN screening_window ON screening_window.id = ?
+		WHERE student.id IN (?)`,
+		[windowId, studentIds]
+	);
 	return new Map(rows.map(({ id, grade }) => [id, grade]));
 }
 

@@ -1,5 +1,6 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { gradeOnSql } from '../../people';
 import type { Staff, VisibleId } from '../../request';
 import { markStale } from '../../standing';
 import { refreshPlaces } from './places';
@@ -71,7 +72,7 @@ export async function scoreHistory(database: Database, studentId: VisibleId) {
 	return [...one.values()].sort((a, b) => (a.takenOn < b.takenOn ? -1 : a.takenOn > b.takenOn ? 1 : 0));
 }
 
-/** Overall abilities of all students of a grade in a window, one a student, our own diagnostic before others. */
+/** Overall abilities of all students who were of a grade in a window, one a student, our own diagnostic before others. */
 export async function gradeAbilities(
 	database: Database,
 	schoolId: number,
@@ -81,7 +82,9 @@ export async function gradeAbilities(
 	const rows = await database.rows<{ studentId: number; theta: number }>(
 		`SELECT score.student_id AS studentId, score.theta FROM score
 		JOIN student ON student.id = score.student_id
-		WHERE score.window_id = ? AND score.domain_id = 0 AND student.school_id = ? AND student.grade = ?
+		JOIN screening_window ON screening_window.id = score.window_id
+		WHERE score.window_id = ? AND score.domain_id = 0 AND student.school_id = ?
+			AND ${gradeOnSql('screening_window.opens_on')} = ?
 		ORDER BY score.source = 'diagnostic'`,
 		[windowId, schoolId, grade]
 	);

@@ -30,6 +30,19 @@ export async function findSitting(database: Database, studentId: VisibleId, id: 
 	return database.row<Sitting>(`SELECT ${SITTING} FROM sitting WHERE id = ? AND student_id = ?`, [id, studentId]);
 }
 
+/** Whether a student of a school has begun or answered anything from a moment on. */
+export async function hasSittingSince(database: Database, schoolId: number, since: Date): Promise<boolean> {
+	const row = await database.row(
+		`SELECT 1 FROM student JOIN sitting ON sitting.student_id = student.id
+		WHERE student.school_id = ? AND (sitting.started_at >= ?
+			OR (COALESCE(sitting.finished_at, ?) >= ?
+				AND EXISTS (SELECT 1 FROM answer WHERE answer.sitting_id = sitting.id AND answer.answered_at >= ?)))
+		LIMIT 1`,
+		[schoolId, since, since, since, since]
+	);
+	return row !== null;
+}
+
 type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
 	| { setId: number }

@@ -80,11 +80,13 @@ export async function answersOf(
 /** Scores from outside: the newest of each source and domain, by student; of a source with domains, not its overall too. */
 export async function outsideScores(
 	database: Database,
-	students: { id: number; grade: number }[],
-	years: SchoolYear[],
-	until: SchoolDate = '9999-12-31'
+	studentIds: number[],
+	{
+		gradeOn,
+		years,
+		until = '9999-12-31'
+	}: { gradeOn: (studentId: number, day: SchoolDate) => number; years: SchoolYear[]; until?: SchoolDate }
 ): Promise<Map<number, (OutsideScore & { takenOn: SchoolDate })[]>> {
-	const gradeOf = new Map(students.map(({ id, grade }) => [id, grade]));
 	const rows = await database.rows<{
 		studentId: number;
 		source: string;
@@ -97,7 +99,7 @@ export async function outsideScores(
 			taken_on AS takenOn
 		FROM score WHERE student_id IN (?) AND source <> 'diagnostic' AND taken_on <= ?
 		ORDER BY taken_on, id`,
-		[[...gradeOf.keys()], until]
+		[studentIds, until]
 	);
 	const newest = new Map(rows.map((row) => [`${row.studentId} ${row.source} ${row.domainId}`, row]));
 	const inDomains = new Set(rows.filter(({ domainId }) => domainId > 0).map((row) => `${row.studentId} ${row.source}`));
@@ -105,7 +107,7 @@ export async function outsideScores(
 	for (const { studentId, source, domainId, theta, standardError, takenOn } of newest.values()) {
 		if (domainId === 0 && inDomains.has(`${studentId} ${source}`)) continue;
 		const expected = expectedTheta({
-			grade: gradeOf.get(studentId)!,
+			grade: gradeOn(studentId, takenOn),
 			term: termOfYear(takenOn, yearOf(takenOn, years))
 		});
 		const score = {

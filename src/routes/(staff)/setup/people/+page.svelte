@@ -29,6 +29,12 @@
 
 <svelte:head><title>Staff · Orderly Compass</title></svelte:head>
 
+{#snippet handOver({ id, displayName }: Person)}
+	<a class="button small" href="/setup/people/hand-over?staff={id}" aria-label="Hand over what {displayName} runs"
+		>Hand over</a
+	>
+{/snippet}
+
 <SetupViews />
 <div class="page-head">
 	<h1>Staff</h1>
@@ -71,6 +77,7 @@
 		<td>{sayAccess(one)}</td>
 		<td class="steps">
 			{#if one.deactivatedAt}
+				{@render handOver(one)}
 				<ActionButton
 					action="?/reactivate"
 					fields={{ account: one.id }}
@@ -94,6 +101,7 @@
 							look="small">No code</ActionButton
 						>
 					{/if}
+					{@render handOver(one)}
 					<ActionButton
 						action="?/deactivate"
 						fields={{ account: one.id }}

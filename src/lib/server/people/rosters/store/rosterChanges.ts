@@ -198,9 +198,14 @@ export async function removeUnusedAdults(transaction: Database, staff: Staff, id
 	await audit(transaction, staff, at, 'take back accounts', { accounts: gone });
 }
 
-/** Takes classes away that a roster brought and in which nobody ever was. */
-export async function removeUnusedClasses(transaction: Database, staff: Staff, ids: number[], at: Date): Promise<void> {
-	if (ids.length === 0) return;
+/** Takes classes away that were just added and in which nobody ever was. @returns ids of those that are gone */
+export async function removeUnusedClasses(
+	transaction: Database,
+	staff: Staff,
+	ids: number[],
+	at: Date
+): Promise<number[]> {
+	if (ids.length === 0) return [];
 	const unused = await transaction.rows<{ id: number }>(
 		`SELECT id FROM class
 		WHERE id IN (?) AND school_id = ?
@@ -211,9 +216,10 @@ export async function removeUnusedClasses(transaction: Database, staff: Staff, i
 		[ids, staff.schoolId]
 	);
 	const gone = unused.map(({ id }) => id);
-	if (gone.length === 0) return;
+	if (gone.length === 0) return [];
 	await transaction.run('DELETE FROM class_adult WHERE class_id IN (?)', [gone]);
 	await transaction.run('DELETE FROM known_browser WHERE class_id IN (?)', [gone]);
 	await transaction.run('DELETE FROM class WHERE id IN (?)', [gone]);
 	await audit(transaction, staff, at, 'take back classes', { classes: gone });
+	return gone;
 }

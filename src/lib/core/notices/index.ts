@@ -1,0 +1,39 @@
+/** What the program sees that a person should know: one rule a file. */
+import { classesAlone } from './rules/classesAlone';
+import { cycleEnds } from './rules/cycleEnds';
+import { leftBehind } from './rules/leftBehind';
+import { nobodyResponsible } from './rules/nobodyResponsible';
+import { notInvited } from './rules/notInvited';
+import { rosterWaits } from './rules/rosterWaits';
+import { windowCloses } from './rules/windowCloses';
+import { withoutPin } from './rules/withoutPin';
+import { yearEnds } from './rules/yearEnds';
+import type { Notice, NoticeAudience, NoticeRule, SchoolFacts } from './notice';
+
+export type { Notice, NoticeAudience, SchoolFacts } from './notice';
+
+/** All rules; their names are kept with what they found. */
+const RULES: Record<string, NoticeRule> = {
+	windowCloses,
+	nobodyResponsible,
+	withoutPin,
+	yearEnds,
+	cycleEnds,
+	rosterWaits,
+	leftBehind,
+	classesAlone,
+	notInvited
+};
+
+/** A notice with the rule that found it, who is told, and where it belongs. */
+export interface FoundNotice extends Notice {
+	rule: string;
+	audience: NoticeAudience;
+	place: string;
+}
+
+/** Everything that there is to be told of a school on a day. */
+export const findNotices = (facts: SchoolFacts): FoundNotice[] =>
+	Object.entries(RULES).flatMap(([rule, { audience, place, find }]) =>
+		find(facts).map((notice) => ({ ...notice, rule, audience, place }))
+	);

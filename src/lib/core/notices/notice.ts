@@ -1,0 +1,63 @@
+import type { SchoolCalendar, SchoolDate } from '../calendar';
+
+/** What the program saw that a person should know, and can do something about. */
+export interface Notice {
+	/** Tells it from others of its rule, and stays while the same is meant: `account 12`; empty where a rule has but one. */
+	about: string;
+	/** One sentence: what was seen. */
+	says: string;
+	/** Why that matters, or what it rests on. */
+	because: string;
+	/** What can be done, and where. */
+	action: { says: string; path: string };
+	/** Grows as things get worse: then who was done with it is told again. */
+	degree: number;
+}
+
+/** Who is told: whoever may do this. */
+export type NoticeAudience = 'set up the school' | 'form groups' | 'run screening';
+
+/** One thing to look out for. */
+export interface NoticeRule {
+	audience: NoticeAudience;
+	/** The place that its notices belong to, by the beginning of its address. */
+	place: '/screen' | '/groups' | '/setup';
+	/** What is to be told of a school, by its facts. */
+	find(facts: SchoolFacts): Notice[];
+}
+
+/** A colleague's account. */
+interface Colleague {
+	id: number;
+	name: string;
+	/** Whether they may sign in. */
+	isActive: boolean;
+	hasPassword: boolean;
+	/** Whether an invitation can still be used. */
+	isInvited: boolean;
+	/** Of who may not sign in: what they still run, in words; empty for nothing. */
+	runs: string;
+}
+
+/** What rules look at: a school on a day. */
+export interface SchoolFacts {
+	today: SchoolDate;
+	calendar: SchoolCalendar;
+	people: Colleague[];
+	/** Those that have not ended. */
+	classes: { id: number; name: string; students: number; adults: number }[];
+	/** Students in a class, and how many of them cannot sign in. */
+	pins: { students: number; withoutPin: number };
+	/** Students in tier 2 or 3, and for how many of them nobody is responsible. */
+	tiered: { students: number; nobodys: number };
+	/** Windows that are open or to come, with how many students they still wait for. */
+	windows: { id: number; name: string; opensOn: SchoolDate; closesOn: SchoolDate; toFinish: number }[];
+	/** Newest first. */
+	years: { startsOn: SchoolDate; endsOn: SchoolDate }[];
+	/** When the newest year was begun by the guided step; null for never. */
+	yearBegunOn: SchoolDate | null;
+	/** Newest first. */
+	cycles: { number: number; startsOn: SchoolDate; endsOn: SchoolDate }[];
+	/** Since when a roster waits to be looked through; null for none. */
+	rosterSince: SchoolDate | null;
+}

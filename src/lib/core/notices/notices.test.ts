@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest';
+import { QUIET_SCHOOL } from '../../../../tests/quietSchool';
+import { findNotices, type SchoolFacts } from './index';
+
+const found = (change: Partial<SchoolFacts>) => findNotices({ ...QUIET_SCHOOL, ...change });
+/** What is said, by rule. */
+const said = (change: Partial<SchoolFacts>) => found(change).map(({ rule, says }) => [rule, says]);
+const [ida] = QUIET_SCHOOL.people;
+const [avocet] = QUIET_SCHOOL.classes;
+const winter = { id: 7, name: 'Winter', opensOn: '2026-11-16', closesOn: '2026-12-04', toFinish: 3 };
+
+describe('what a coordinator is told', () => {
+	it('is nothing of a school where nothing is amiss', () => {
+		expect(found({})).toEqual([]);
+	});
+
+	it('has a reason and something that can be done, whatever it is', () => {
+		const all = found({
+			people: [
+				{ ...ida, isActive: false, runs: '2 classes' },
+				{ ...ida, id: 2, hasPassword: false }
+			],
+			classes: [{ ...avocet, adults: 0 }],
+			pins: { students: 20, withoutPin: 2 },
+			tiered: { students: 5, nobodys: 1 },
+			windows: [{ ...winter, closesOn: '2026-11-24' }],
+			years: [{ startsOn: '2025-08-20', endsOn: '2026-06-10' }],
+			cycles: [],
+			rosterSince: '2026-11-20'
+		});
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(8);
+		for (const { says, because, action, degree } of all) {
+			expect(says).toMatch(/^[A-Z0-9].*\.$/);
+			expect(because).toMatch(/^[A-Z0-9].*\.$/);
+			expect(action.path).toMatch(/^\/[a-z]+/);
+			expect(action.says).not.toBe('');
+			expect(degree).toBeGreaterThan(0);
+		}
+	});
+
+	it('are students in a tier for whom nobody is responsible', () => {
+		expect(said({ tiered: { students: 5, nobodys: 2 } })).toEqual([
+			['nobodyResponsible', 'Nobody is responsible for 2 students in tier 2 or 3.']
+		]);
+		expect(found({ tiered: { students: 9, nobodys: 6 } })[0].degree).toBe(6);
+	});
+
+	it('is what somebody left behind, but not what an active colleague runs', () => {
+		const runs = '1 meeting time and 4 students';
+		expect(said({ people: [{ ...ida, runs }] })).toEqual([]);
+		expect(said({ people: [{ ...ida, isActive: false, runs }] })).toEqual([
+			['leftBehind', 'Ida Sol cannot sign in any more and still has 1 meeting time and 4 students.']
+		]);
+		expect(said({ people: [{ ...ida, isActive: false }] })).toEqual([]);
+	});
+
+	it('are classes without an adult, unless nobody is in them', () => {
+		expect(
+			said({
+				classes: [
+					{ ...avocet, adults: 0 },
+					{ ...avocet, name: 'Curlew', adults: 0 }
+				]
+			})
+		).toEqual([['classesAlone', 'Avocet and Curlew have no adult.']]);
+		expect(said({ classes: [{ ...avocet, students: 0, adults: 0 }] })).toEqual([]);
+	});
+
+	it('are missing PINs, once there is a window to sit', () => {
+		const pins = { students: 20, withoutPin: 2 };
+		expect(said({ pins })).toEqual([]);
+		const past = { ...winter, closesOn: '2026-11-20', toFinish: 0 };
+		expect(said({ pins, windows: [past] })).toEqual([]);
+		const ahead = { ...winter, opensOn: '2026-11-30', toFinish: 0 };
+		expect(found({ pins, windows: [ahead] })[0].because).toBe('Winter opens on Mon, Nov 30.');
+		expect(said({ pins: { students: 20, withoutPin: 0 }, windows: [ahead] })).toEqual([]);
+	});
+
+	it('is a window from two days of school before it closes, while somebody has not finished', () => {
+		const on = (today: string, change = {}) => found({ today, windows: [{ ...winter, ...change }] }).length;
+		expect([on('2026-12-01'), on('2026-12-02'), on('2026-12-04'), on('2026-12-05')]).toEqual([0, 1, 1, 0]);
+		expect(on('2026-12-03', { toFinish: 0 })).toBe(0);
+		// It closes on a Monday: the weekend gives no time.
+		expect([on('2026-12-02', { closesOn: '2026-12-07' }), on('2026-12-03', { closesOn: '2026-12-07' })]).toEqual([
+			0, 1
+		]);
+	});
+
+	it('is a year that ends, until the next was begun', () => {
+		const at = (today: string, yearBegunOn: string | null = null) =>
+			found({ today, yearBegunOn, cycles: [] }).map(({ degree }) => degree);
+		expect([at('2027-05-19'), at('2027-05-20'), at('2027-06-11')]).toEqual([[], [1], [2]]);
+		expect(at('2027-08-21', '2027-08-20')).toEqual([]);
+		expect(at('2027-08-21', '2026-08-20')).toEqual([2]);
+	});
+
+	it('is a cycle that ends with none after it, but not at the end of the year', () => {
+		const at = (today: string) => said({ today }).map(([rule]) => rule);
+		expect([at('2026-12-05'), at('2026-12-06')]).toEqual([[], ['cycleEnds']]);
+		const later = { number: 3, startsOn: '2027-01-04', endsOn: '2027-02-28' };
+		expect(said({ today: '2026-12-06', cycles: [later, ...QUIET_SCHOOL.cycles] })).toEqual([]);
+		expect(at('2027-06-01')).toEqual(['yearEnds']);
+	});
+
+	it('is a roster that waits since yesterday or longer', () => {
+		expect(said({ rosterSince: '2026-11-23' })).toEqual([]);
+		expect(said({ rosterSince: '2026-11-22' })[0][1]).toBe('A roster of Sun, Nov 22 waits to be looked through.');
+	});
+
+	it('are colleagues who were not invited, by name while they are few', () => {
+		const out = (name: string, isInvited = false) => ({ ...ida, name, hasPassword: false, isInvited });
+		expect(said({ people: [out('Bo Lind'), out('Cem Ay'), out('Di Roe', true)] })).toEqual([
+			['notInvited', 'Bo Lind and Cem Ay cannot sign in yet.']
+		]);
+		expect(said({ people: ['a', 'b', 'c', 'd', 'e'].map((name) => out(name)) })[0][1]).toBe(
+			'5 colleagues cannot sign in yet.'
+		);
+	});
+});

@@ -1,0 +1,4 @@
+/** Notices: what the program saw that a person should know, by the rules of core/notices. */
+export { noticesFor } from './noticesFor';
+export { refreshAllNotices, refreshNotices } from './refreshNotices';
+export { audiencesOf } from './store/notices';

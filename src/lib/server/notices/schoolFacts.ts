@@ -1,0 +1,71 @@
+import { schoolDateOf } from '../../core/calendar';
+import type { SchoolFacts } from '../../core/notices';
+import type { Database } from '../database';
+import {
+	classesInSetup,
+	countRoster,
+	countWithoutPin,
+	rosterRuns,
+	staffInSetup,
+	tieredIn,
+	responsibleFor
+} from '../people';
+import type { Staff } from '../request';
+import { cycleList, schoolYears, type School } from '../school';
+import { screeningWindows, toFinish } from '../screen';
+import { accountsLeftBehind, heldBy, newestYearBegun, runsNothing, sayHeld } from '../setup';
+
+/** What rules look at of a school today. */
+export async function schoolFacts(database: Database, school: School, at: Date): Promise<SchoolFacts> {
+	const { id, today, calendar, timeZone } = school;
+	// Sees the whole school; nobody is told anything by it.
+	const everywhere: Staff = { kind: 'staff', id: 0, schoolId: id, role: 'coordinator', displayName: '' };
+	const roster = { staff: everywhere, today };
+	const [people, leftBehind, classes, pins, tiered, windows, years, begun, cycles, runs] = await Promise.all([
+		staffInSetup(database, id, at),
+		accountsLeftBehind(database, id, today),
+		classesInSetup(database, everywhere, today),
+		countWithoutPin(database, id, today),
+		tieredIn(database, roster),
+		screeningWindows(database, id),
+		schoolYears(database, id),
+		newestYearBegun(database, id),
+		cycleList(database, id),
+		rosterRuns(database, id, 1)
+	]);
+	const responsible = await responsibleFor(database, tiered, today);
+	const colleagues: SchoolFacts['people'] = [];
+	for (const { id: accountId, displayName, deactivatedAt, hasPassword, invitedUntil } of people) {
+		const isActive = deactivatedAt === null;
+		const held = leftBehind.includes(accountId) ? await heldBy(database, everywhere, accountId, today) : null;
+		colleagues.push({
+			id: accountId,
+			name: displayName,
+			isActive,
+			hasPassword,
+			isInvited: invitedUntil !== null,
+			runs: held && !runsNothing(held) ? sayHeld(held) : ''
+		});
+	}
+	const ahead: SchoolFacts['windows'] = [];
+	for (const { id: windowId, name, opensOn, closesOn } of windows.filter((window) => window.closesOn >= today)) {
+		const counts = await countRoster(database, roster, { toFinish: toFinish(windowId) });
+		ahead.push({ id: windowId, name, opensOn, closesOn, ...counts });
+	}
+	const waiting = runs.find(({ state }) => state === 'planned');
+	return {
+		today,
+		calendar,
+		people: colleagues,
+		classes: classes
+			.filter(({ endedOn }) => endedOn === null || endedOn > today)
+			.map((one) => ({ id: one.id, name: one.name, students: one.students, adults: one.adults.length })),
+		pins,
+		tiered: { students: tiered.length, nobodys: tiered.length - responsible.size },
+		windows: ahead,
+		years,
+		yearBegunOn: begun?.begunOn ?? null,
+		cycles,
+		rosterSince: waiting ? schoolDateOf(waiting.broughtAt, timeZone) : null
+	};
+}
