@@ -3,7 +3,7 @@ import { sayMeeting } from '$lib/core/calendar';
 import { fullName, plural } from '$lib/core/words';
 import { enrolledByIds, staffInSetup } from '$lib/server/people';
 import { idIn } from '$lib/server/request';
-import { heldBy } from '$lib/server/setup/handOver';
+import { heldBy } from '$lib/server/setup';
 import { handOverActions } from '$lib/server/setup/handOverForm';
 import { staffWho } from '$lib/server/shell/staffPage';
 
