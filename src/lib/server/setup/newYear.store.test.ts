@@ -3,7 +3,6 @@ import {
 	adopt,
 	newGroup,
 	NOW,
-	seen,
 	smallSchool,
 	staffAs,
 	type SmallSchool,
