@@ -26,6 +26,9 @@ const WEEKS = 5;
 /** The week of the demo's today, counted from the first probes. */
 const LAST_WEEK = EARLY_WEEKS + WEEKS - 1;
 
+/** Students in tier 2 or 3 for whom nobody has been made responsible yet. */
+const NOBODYS = 3;
+
 interface DemoGroup {
 	id: number;
 	slot: ReleasingSlot;
@@ -70,6 +73,11 @@ export async function formGroups(
 		[...tiers].map(([student_id, tier]) => ({ student_id, tier, from_on: year.cycleStart }))
 	);
 	const tiered = students.filter(({ id }) => tiers.has(id));
+	await fill(
+		database,
+		'responsibility',
+		tiered.slice(0, -NOBODYS).map(({ id }) => ({ student_id: id, account_id: SPECIALIST, from_on: year.cycleStart }))
+	);
 	// Half of the meeting times stay free for groups that a visitor of the demo forms.
 	const slots = (await releasingSlots(database, SCHOOL_ID, year.cycleStart)).filter(({ id }) => id % 8 < 4);
 	const standings = await readStandings(database, [...tiers.keys()]);

@@ -73,6 +73,9 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/setup/roster',
 		'/setup/people',
 		'/setup/caseload',
+		'/setup/people/hand-over?staff=3',
+		'/setup/year',
+		'/notices',
 		'/setup/log'
 	];
 }
@@ -108,7 +111,7 @@ async function ask({ address, specialist, coordinator }: Served, page: string) {
 	const url = address + forTheSchool(page);
 	const began = performance.now();
 	const response = await fetch(url, {
-		headers: { cookie: page.startsWith('/setup') ? coordinator : specialist, 'accept-encoding': 'identity' },
+		headers: { cookie: /^\/(setup|notices)/.test(page) ? coordinator : specialist, 'accept-encoding': 'identity' },
 		redirect: 'manual'
 	});
 	const milliseconds = performance.now() - began;

@@ -19,6 +19,9 @@ const PATHS = [
 		'/setup/roster',
 		'/setup/cards',
 		'/setup/people',
+		'/setup/people/hand-over?staff=3',
+		'/setup/year',
+		'/notices',
 		'/setup/log',
 		'/setup/caseload'
 	]

@@ -6,6 +6,7 @@ const columns = {
 	account: ['id', 'school_id', 'role', 'user_name', 'display_name', 'password_hash'],
 	class: ['id', 'school_id', 'name', 'grade', 'code'],
 	class_adult: ['class_id', 'account_id', 'from_on', 'until_on'],
+	responsibility: ['student_id', 'account_id', 'from_on'],
 	student: ['id', 'school_id', 'number', 'given_name', 'family_name', 'grade', 'pin_hash'],
 	student_attribute: ['student_id', 'name', 'value'],
 	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],

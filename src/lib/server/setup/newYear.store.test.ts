@@ -1,13 +1,5 @@
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import {
-	adopt,
-	newGroup,
-	NOW,
-	smallSchool,
-	staffAs,
-	type SmallSchool,
-	TODAY
-} from '../../../../tests/smallSchool';
+import { adopt, newGroup, NOW, smallSchool, staffAs, type SmallSchool, TODAY } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { assignChecks } from '../gaps/store/skillChecks';
 import { findGroup } from '../groups/store/groups';

@@ -11,6 +11,10 @@
 
 	let { data, form } = $props();
 	const GRADES = Array.from({ length: HIGHEST_GRADE + 1 }, (_, grade) => grade);
+	// svelte-ignore state_referenced_locally
+	let startsOn = $state(data.proposed?.startsOn ?? '');
+	// svelte-ignore state_referenced_locally
+	let endsOn = $state(data.proposed?.endsOn ?? '');
 	/** What each class becomes, as it is being edited. */
 	const rows = $derived.by(() => {
 		const rows = $state(
@@ -59,9 +63,9 @@
 	>
 		<p class="one-line">
 			<label for="starts">First day</label>
-			<input id="starts" name="startsOn" type="date" required value={data.proposed?.startsOn ?? ''} />
+			<input id="starts" name="startsOn" type="date" required bind:value={startsOn} />
 			<label for="ends">Last day</label>
-			<input id="ends" name="endsOn" type="date" required value={data.proposed?.endsOn ?? ''} />
+			<input id="ends" name="endsOn" type="date" required bind:value={endsOn} />
 			<label for="adults">Adults and times of a class</label>
 			<select id="adults" name="adults">
 				<option value="with the name">stay with its name, for other students</option>
@@ -69,61 +73,69 @@
 				<option value="nobody">are set anew</option>
 			</select>
 		</p>
-		<Table
-			says="What classes become"
-			columns={[
-				{ label: 'Class' },
-				{ label: 'Grade' },
-				{ label: 'Students', isNumber: true },
-				{ label: 'Becomes' },
-				{ label: 'Of grade' }
-			]}
-			{rows}
-			key={({ id }) => id}
-			airy
-			narrow
-		>
-			{#snippet cells(row)}
-				<th scope="row">{row.name}<input type="hidden" name="class" value={row.id} /></th>
-				<td>{sayGrade(row.grade)}</td>
-				<td class="number">{row.students}</td>
-				<td>
-					{#if row.nextGrade === 'leave'}
-						<input type="hidden" name="name" value="" />
-						<span class="soft">{row.students ? 'ends; its students leave the school' : 'ends'}</span>
-					{:else}
-						<input name="name" aria-label="New name of {row.name}" required maxlength="60" bind:value={row.nextName} />
-					{/if}
-				</td>
-				<td>
-					<select name="grade" aria-label="Grade of {row.name} in the new year" bind:value={row.nextGrade}>
-						{#each GRADES as one (one)}<option value={String(one)}>{sayGrade(one)}</option>{/each}
-						<option value="leave">no more</option>
-					</select>
-				</td>
-			{/snippet}
-		</Table>
-		<div class="what">
-			<p>
-				<strong>{plural(students(going), 'student')}</strong> go on in {plural(names.size, 'class', 'classes')}, each
-				with a new code for the door; two with the same name and grade become one.
-				{#if students(leaving)}
-					<strong>{plural(students(leaving), 'student')}</strong> of {leaving
-						.filter((one) => one.students)
-						.map(({ name }) => name)
-						.join(', ')} leave.{/if}
-				Who changes to another class, or stays down, is moved afterwards on the page of the class.
-			</p>
-			<p>
-				{data.groups
-					? `${plural(data.groups, 'group')} and what waits for students end: practice that nobody has begun, weekly probes, open reviews, checks.`
-					: 'What waits for students ends: practice that nobody has begun, weekly probes, open reviews, checks.'}
-				Tiers, caseload, PINs and everything that was answered, taught and decided stay, and so do grades and lines of windows
-				that are past.
-			</p>
-			{#if data.joining}<p class="wait">
-					{plural(data.joining, 'student is', 'students are')} planned to join a class on a later day: take that back first.
-				</p>{/if}
+		<div class="plan">
+			<Table
+				says="What classes become"
+				columns={[
+					{ label: 'Class' },
+					{ label: 'Grade' },
+					{ label: 'Students', isNumber: true },
+					{ label: 'Becomes' },
+					{ label: 'Of grade' }
+				]}
+				{rows}
+				key={({ id }) => id}
+				airy
+				narrow
+			>
+				{#snippet cells(row)}
+					<th scope="row">{row.name}<input type="hidden" name="class" value={row.id} /></th>
+					<td>{sayGrade(row.grade)}</td>
+					<td class="number">{row.students}</td>
+					<td>
+						{#if row.nextGrade === 'leave'}
+							<input type="hidden" name="name" value="" />
+							<span class="soft">{row.students ? 'ends; its students leave the school' : 'ends'}</span>
+						{:else}
+							<input
+								name="name"
+								aria-label="New name of {row.name}"
+								required
+								maxlength="60"
+								bind:value={row.nextName}
+							/>
+						{/if}
+					</td>
+					<td>
+						<select name="grade" aria-label="Grade of {row.name} in the new year" bind:value={row.nextGrade}>
+							{#each GRADES as one (one)}<option value={String(one)}>{sayGrade(one)}</option>{/each}
+							<option value="leave">no more</option>
+						</select>
+					</td>
+				{/snippet}
+			</Table>
+			<div class="what">
+				<p>
+					<strong>{plural(students(going), 'student')}</strong> go on in {plural(names.size, 'class', 'classes')}, each
+					with a new code for the door; two with the same name and grade become one.
+					{#if students(leaving)}
+						<strong>{plural(students(leaving), 'student')}</strong> of {leaving
+							.filter((one) => one.students)
+							.map(({ name }) => name)
+							.join(', ')} leave.{/if}
+					Who changes to another class, or stays down, is moved afterwards on the page of the class.
+				</p>
+				<p>
+					{data.groups
+						? `${plural(data.groups, 'group')} and what waits for students end: practice that nobody has begun, weekly probes, open reviews, checks.`
+						: 'What waits for students ends: practice that nobody has begun, weekly probes, open reviews, checks.'}
+					Tiers, caseload, PINs and everything that was answered, taught and decided stay, and so do grades and lines of windows
+					that are past.
+				</p>
+				{#if data.joining}<p class="wait">
+						{plural(data.joining, 'student is', 'students are')} planned to join a class on a later day: take that back first.
+					</p>{/if}
+			</div>
 		</div>
 		<ActionBar says="{plural(students(rows), 'student')} from today on">
 			<button class="primary" disabled={data.runs !== null || data.joining > 0}>Begin the new year</button>
@@ -150,10 +162,21 @@
 	.one-line {
 		margin-bottom: 12px;
 	}
+	/* What it means stands beside the classes where there is room. */
+	.plan {
+		display: grid;
+		grid-template-columns: auto minmax(0, 1fr);
+		gap: 12px 24px;
+		align-items: start;
+	}
 	.what {
 		display: grid;
 		gap: 8px;
-		margin: 12px 0;
-		max-width: 90ch;
+		max-width: 60ch;
+	}
+	@media (max-width: 1000px) {
+		.plan {
+			grid-template-columns: minmax(0, 1fr);
+		}
 	}
 </style>

@@ -91,6 +91,7 @@
 		gap: 6px;
 	}
 	legend {
+		padding: 0;
 		font-weight: 600;
 		margin-bottom: 4px;
 	}
@@ -100,5 +101,6 @@
 		gap: 8px;
 		align-items: start;
 		max-width: 90ch;
+		font-weight: 400;
 	}
 </style>
