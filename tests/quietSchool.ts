@@ -12,5 +12,6 @@ export const QUIET_SCHOOL: SchoolFacts = {
 	years: [{ startsOn: '2026-08-20', endsOn: '2027-06-10' }],
 	yearBegunOn: null,
 	cycles: [{ number: 2, startsOn: '2026-10-26', endsOn: '2026-12-20' }],
+	keptLongEnough: 0,
 	rosterSince: null
 };

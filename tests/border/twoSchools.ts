@@ -118,6 +118,11 @@ async function setUp(
 		blocks: []
 	};
 	await addYearBegun(database, coordinator, { on: '2026-08-20', done }, NOW);
+	await database.run(
+		`INSERT INTO erasure (school_id, student_id, mark, why, counts, erased_by, erased_at)
+		VALUES (?, 1, ?, 'asked for', '{}', ?, ?)`,
+		[coordinator.schoolId, randomBytes(32), coordinator.id, NOW]
+	);
 	const action = { says: 'Look', path: '/setup' };
 	const notice = { rule: 'tried', about: '', says: 'It is.', because: 'So.', action, degree: 1 };
 	const told = { ...notice, audience: 'set up the school', place: '/setup' } as const;

@@ -1,4 +1,6 @@
 import * as notices from '../../../src/lib/server/notices/store/notices';
+import * as archive from '../../../src/lib/server/setup/store/archive';
+import * as erasing from '../../../src/lib/server/setup/store/erasing';
 import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
 import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
@@ -17,6 +19,7 @@ import * as tierPlans from '../../../src/lib/server/school/store/tierPlans';
 import * as years from '../../../src/lib/server/school/store/years';
 import * as secondFactors from '../../../src/lib/server/auth/store/secondFactors';
 import { tokenHash } from '../../../src/lib/server/auth/signIn';
+import { addDays } from '../../../src/lib/core/calendar';
 import { NOW, seen, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
@@ -30,6 +33,7 @@ const record = {
 	birthDate: null
 };
 const from = { from: TODAY, at: NOW };
+const AFTER = addDays(TODAY, 1);
 const year = { startsOn: '2028-08-21', endsOn: '2029-06-10', winterOn: null, springOn: null };
 const size = { size: { minimum: 2, maximum: 5 }, minutesAWeek: 60 };
 
@@ -104,6 +108,44 @@ export const setupCalls: [object, Record<string, Call>][] = [
 					from
 				)
 			)
+		}
+	],
+	[
+		archive,
+		{
+			archiveRows: given(async ({ database, me }) => {
+				const rows = [];
+				for (const file of archive.SCHOOL_FILES) rows.push(await archive.archiveRows(database, file, me.base));
+				for (const file of [...archive.PEOPLE_FILES, ...archive.WORK_FILES])
+					rows.push(await archive.archiveRows(database, file, me.students));
+				return rows;
+			})
+		}
+	],
+	[
+		erasing,
+		{
+			leftStudents: given(({ database, me }) => erasing.leftStudents(database, me.base, AFTER, null)),
+			countTraces: given(({ database, me }) => erasing.countTraces(database, me.students)),
+			eraseStudents: checks(
+				({ database, me, of }) =>
+					erasing.eraseStudents(database, me.staff.coordinator, of.students.slice(0, 2), 'asked for', {
+						today: AFTER,
+						at: NOW
+					}),
+				({ database, of }) =>
+					moves.moveToClass(database, of.staff.coordinator, of.students.slice(0, 2), null, { from: TODAY, at: NOW })
+			),
+			erasedStudents: given(({ database, me }) => erasing.erasedStudents(database, me.base)),
+			erasedAgain: given(({ database, me }) =>
+				erasing.erasedAgain(
+					database,
+					me.base,
+					me.students.map((studentId) => ({ studentId, mark: 'none' }))
+				)
+			),
+			keptMonths: given(({ database, me }) => erasing.keptMonths(database, me.base)),
+			setKeptMonths: given(({ database, me }) => erasing.setKeptMonths(database, me.staff.coordinator, 12, NOW))
 		}
 	],
 	[

@@ -1,3 +1,4 @@
+export * from './monthsBefore';
 export * from './hours';
 export * from './words';
 

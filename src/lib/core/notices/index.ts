@@ -1,6 +1,7 @@
 /** What the program sees that a person should know: one rule a file. */
 import { classesAlone } from './rules/classesAlone';
 import { cycleEnds } from './rules/cycleEnds';
+import { keptLongEnough } from './rules/keptLongEnough';
 import { leftBehind } from './rules/leftBehind';
 import { nobodyResponsible } from './rules/nobodyResponsible';
 import { notInvited } from './rules/notInvited';
@@ -22,7 +23,8 @@ const RULES: Record<string, NoticeRule> = {
 	rosterWaits,
 	leftBehind,
 	classesAlone,
-	notInvited
+	notInvited,
+	keptLongEnough
 };
 
 /** A notice with the rule that found it, who is told, and where it belongs. */

@@ -58,6 +58,8 @@ export interface SchoolFacts {
 	yearBegunOn: SchoolDate | null;
 	/** Newest first. */
 	cycles: { number: number; startsOn: SchoolDate; endsOn: SchoolDate }[];
+	/** Students who have left and were kept as long as the school keeps them. */
+	keptLongEnough: number;
 	/** Since when a roster waits to be looked through; null for none. */
 	rosterSince: SchoolDate | null;
 }

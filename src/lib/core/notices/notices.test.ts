@@ -26,9 +26,10 @@ describe('what a coordinator is told', () => {
 			windows: [{ ...winter, closesOn: '2026-11-24' }],
 			years: [{ startsOn: '2025-08-20', endsOn: '2026-06-10' }],
 			cycles: [],
+			keptLongEnough: 1,
 			rosterSince: '2026-11-20'
 		});
-		expect(new Set(all.map(({ rule }) => rule)).size).toBe(8);
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(9);
 		for (const { says, because, action, degree } of all) {
 			expect(says).toMatch(/^[A-Z0-9].*\.$/);
 			expect(because).toMatch(/^[A-Z0-9].*\.$/);
@@ -100,6 +101,11 @@ describe('what a coordinator is told', () => {
 		const later = { number: 3, startsOn: '2027-01-04', endsOn: '2027-02-28' };
 		expect(said({ today: '2026-12-06', cycles: [later, ...QUIET_SCHOOL.cycles] })).toEqual([]);
 		expect(at('2027-06-01')).toEqual(['yearEnds']);
+	});
+
+	it('are students who were kept long enough', () => {
+		expect(said({ keptLongEnough: 1 })[0][1]).toBe('1 student who left has been kept long enough.');
+		expect(found({ keptLongEnough: 3 })[0]).toMatchObject({ says: expect.stringContaining('have been'), degree: 3 });
 	});
 
 	it('is a roster that waits since yesterday or longer', () => {

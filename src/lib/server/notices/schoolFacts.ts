@@ -1,4 +1,4 @@
-import { schoolDateOf } from '../../core/calendar';
+import { monthsBefore, schoolDateOf } from '../../core/calendar';
 import type { SchoolFacts } from '../../core/notices';
 import type { Database } from '../database';
 import {
@@ -13,7 +13,7 @@ import {
 import type { Staff } from '../request';
 import { cycleList, schoolYears, type School } from '../school';
 import { screeningWindows, toFinish } from '../screen';
-import { accountsLeftBehind, heldBy, newestYearBegun, runsNothing, sayHeld } from '../setup';
+import { accountsLeftBehind, heldBy, keptMonths, leftStudents, newestYearBegun, runsNothing, sayHeld } from '../setup';
 
 /** What rules look at of a school today. */
 export async function schoolFacts(database: Database, school: School, at: Date): Promise<SchoolFacts> {
@@ -33,6 +33,8 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		cycleList(database, id),
 		rosterRuns(database, id, 1)
 	]);
+	const months = await keptMonths(database, id);
+	const kept = months === null ? [] : await leftStudents(database, id, today, monthsBefore(today, months));
 	const responsible = await responsibleFor(database, tiered, today);
 	const colleagues: SchoolFacts['people'] = [];
 	for (const { id: accountId, displayName, deactivatedAt, hasPassword, invitedUntil } of people) {
@@ -66,6 +68,7 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		years,
 		yearBegunOn: begun?.begunOn ?? null,
 		cycles,
+		keptLongEnough: kept.length,
 		rosterSince: waiting ? schoolDateOf(waiting.broughtAt, timeZone) : null
 	};
 }

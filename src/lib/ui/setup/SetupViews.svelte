@@ -15,6 +15,7 @@
 		{ path: '/setup/people', name: 'Staff' },
 		{ path: '/setup/caseload', name: 'Caseload' },
 		{ path: '/setup/year', name: 'New year' },
+		{ path: '/setup/data', name: 'Data' },
 		{ path: '/setup/log', name: 'Who did what' }
 	]}
 />

@@ -174,6 +174,7 @@ const TRACES = [
 const DERIVED = [
 	'audit_subject',
 	'responsibility',
+	'former_grade',
 	'student_field',
 	'student_field_then',
 	'student_summary',

@@ -56,6 +56,7 @@
 			<a href={pageOf(data.walk.after)} aria-label="The next student">→</a>
 		{/if}
 		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
+		{#if data.can.setUp}<a href="/students/{student.id}/file.zip" data-sveltekit-reload>Everything kept (ZIP)</a>{/if}
 		<button onclick={() => window.print()}>Print</button>
 	</p>
 </div>
