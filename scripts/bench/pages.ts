@@ -75,6 +75,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/setup/caseload',
 		'/setup/people/hand-over?staff=3',
 		'/setup/year',
+		'/setup/data',
 		'/notices',
 		'/setup/log'
 	];

@@ -21,6 +21,7 @@ const PATHS = [
 		'/setup/people',
 		'/setup/people/hand-over?staff=3',
 		'/setup/year',
+		'/setup/data',
 		'/notices',
 		'/setup/log',
 		'/setup/caseload'

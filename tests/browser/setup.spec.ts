@@ -260,6 +260,30 @@ test('a colleague is invited and sees the own class only; students move, leave a
 		await page.goto(`${school.address}/setup/classes`);
 		await expect(page.getByRole('row', { name: /^Curlew/ })).not.toContainText('ended');
 		await expect(page.getByRole('row', { name: /^Avocet 5/ })).toHaveCount(0);
+
+		// One leaves and is erased: nothing says their name any more.
+		await page.getByRole('link', { name: 'Avocet', exact: true }).click();
+		await page.getByLabel('Select Ilka Rahimi').check();
+		await page.getByRole('button', { name: 'Leaves the school' }).click();
+		await expect(page.getByRole('row', { name: /Rahimi/ })).toHaveCount(0);
+		await page.getByRole('link', { name: 'Data', exact: true }).click();
+		await expectAccessible(page);
+		const file = page.getByRole('link', { name: 'File of Ilka Rahimi' });
+		const fetched = await page.request.get(`${school.address}${await file.getAttribute('href')}`);
+		expect([fetched.status(), (await fetched.body()).subarray(0, 2).toString()]).toEqual([200, 'PK']);
+		const archive = await page.request.get(`${school.address}/setup/data/archive.zip`);
+		expect([archive.status(), (await archive.body()).subarray(0, 2).toString()]).toEqual([200, 'PK']);
+		await page.getByLabel('Select Ilka Rahimi').check();
+		await page.getByRole('button', { name: 'See what erasing takes' }).click();
+		await expect(page.getByRole('dialog')).toContainText('nothing but the name');
+		await expectAccessible(page);
+		await page.getByLabel('This cannot be taken back').check();
+		await page.getByRole('button', { name: 'Erase 1 student' }).click();
+		await expect(page.getByText('1 student is erased for good.')).toBeVisible();
+		await expect(page.getByRole('table', { name: 'Students who were erased' }).getByRole('row')).toHaveCount(2);
+		await page.getByRole('link', { name: 'Who did what' }).click();
+		await expect(page.locator('main')).toContainText('erase student');
+		await expect(page.locator('main')).not.toContainText('Rahimi');
 	} finally {
 		await school.stop();
 	}

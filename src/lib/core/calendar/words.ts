@@ -3,10 +3,14 @@ const format = (options: Intl.DateTimeFormatOptions) =>
 	new Intl.DateTimeFormat('en-US', { ...options, timeZone: 'UTC' });
 const long = format({ weekday: 'short', month: 'short', day: 'numeric' });
 const short = format({ month: 'short', day: 'numeric' });
+const whole = format({ weekday: 'short', month: 'short', day: 'numeric', year: 'numeric' });
 const noonOf = (date: string) => Date.parse(`${date.slice(0, 10)}T12:00:00Z`);
 
 /** A school date as people say it: `Mon, Nov 23`. */
 export const sayDate = (date: string): string => long.format(noonOf(date));
+
+/** A school date that may be years away: `Mon, Nov 23, 2026`. */
+export const sayWholeDate = (date: string): string => whole.format(noonOf(date));
 
 /** A school date without its weekday: `Nov 23`. */
 export const sayDay = (date: string): string => short.format(noonOf(date));

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayDate, sayInstant } from '$lib/core/calendar';
+	import { sayWholeDate, schoolDateOf } from '$lib/core/calendar';
 	import { fullName, plural } from '$lib/core/words';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
@@ -87,7 +87,7 @@
 		<th scope="row">{fullName(student)}</th>
 		<td>{student.number ?? ''}</td>
 		<td
-			>{student.leftOn ? sayDate(student.leftOn) : 'never in a class'}{#if student.isOver}<span class="soft"
+			>{student.leftOn ? sayWholeDate(student.leftOn) : 'never in a class'}{#if student.isOver}<span class="soft"
 					>, kept long enough</span
 				>{/if}</td
 		>
@@ -122,7 +122,7 @@
 			<td>{one.why}</td>
 			<td>{sayCounts(one.counts)}</td>
 			<td>{one.by}</td>
-			<td>{sayInstant(one.at, data.school.timeZone)}</td>
+			<td>{sayWholeDate(schoolDateOf(one.at, data.school.timeZone))}</td>
 		{/snippet}
 	</Table>
 {/if}

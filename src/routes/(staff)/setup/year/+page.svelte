@@ -90,7 +90,7 @@
 			>
 				{#snippet cells(row)}
 					<th scope="row">{row.name}<input type="hidden" name="class" value={row.id} /></th>
-					<td>{sayGrade(row.grade)}</td>
+					<td class="grade">{sayGrade(row.grade)}</td>
 					<td class="number">{row.students}</td>
 					<td>
 						{#if row.nextGrade === 'leave'}
@@ -145,6 +145,9 @@
 <Notice outcome={form} />
 
 <style>
+	.grade {
+		white-space: nowrap;
+	}
 	h1 {
 		margin-bottom: 8px;
 	}
