@@ -1,5 +1,5 @@
-// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty.
-import { execFileSync } from 'node:child_process';
+// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty, --roster-service.
+import { execFileSync, spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { startMariadb, freePort } from './mariadb.mjs';
@@ -7,7 +7,11 @@ import { dataFolder, ensureBuild, ensurePackages, root } from './prepare.mjs';
 import { appScript, keepServing } from './serve.mjs';
 
 const lockFile = join(dataFolder, 'start.json');
-const flags = process.argv.slice(2);
+/** Simulated outside services, each with its program. */
+const STANDINS = { '--roster-service': join('standins', 'rosterService', 'start.ts') };
+const given = process.argv.slice(2);
+const standins = Object.entries(STANDINS).filter(([flag]) => given.includes(flag));
+const flags = given.filter((flag) => !(flag in STANDINS));
 const stops = [];
 let stopping = false;
 
@@ -41,7 +45,10 @@ function refuseSecond() {
 
 async function start() {
 	const unknown = flags.filter((flag) => !['--reset-demo', '--empty'].includes(flag));
-	if (unknown.length) throw new Error(`Unknown: ${unknown.join(' ')}. There are --reset-demo and --empty.`);
+	if (unknown.length)
+		throw new Error(
+			`Unknown: ${unknown.join(' ')}. There are --reset-demo, --empty and ${Object.keys(STANDINS).join(', ')}.`
+		);
 	mkdirSync(dataFolder, { recursive: true });
 	refuseSecond();
 	const port = Number(process.env.PORT) || (await freePort());
@@ -63,7 +70,8 @@ async function start() {
 		env: { ...process.env, DATABASE_URL: databaseUrl, DATABASE_OWNER_URL: ownerUrl }
 	});
 	const app = await keepServing(
-		{ databaseUrl, port },
+		// Stand-ins are asked on this machine, without TLS.
+		{ databaseUrl, port, environment: standins.length ? { ORDERLY_STANDINS: 'yes' } : {} },
 		{
 			served({ address, pid }) {
 				note({ address, databaseUrl, ownerUrl, app: pid });
@@ -73,6 +81,14 @@ async function start() {
 		}
 	);
 	stops.push(() => app.stop());
+	for (const [, program] of standins) {
+		const standin = spawn(process.execPath, ['--import', 'tsx', program], {
+			cwd: root,
+			stdio: ['ignore', 'inherit', 'inherit'],
+			env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '' }
+		});
+		stops.push(async () => standin.kill());
+	}
 	console.log('Ctrl-C ends it.');
 }
 

@@ -13,5 +13,6 @@ export const QUIET_SCHOOL: SchoolFacts = {
 	yearBegunOn: null,
 	cycles: [{ number: 2, startsOn: '2026-10-26', endsOn: '2026-12-20' }],
 	keptLongEnough: 0,
+	syncTrouble: null,
 	rosterSince: null
 };

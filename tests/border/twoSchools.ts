@@ -20,6 +20,7 @@ import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/s
 import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
 import { noteFormerGrades } from '../../src/lib/server/people/store/grades';
+import { keepRosterSource } from '../../src/lib/server/setup/store/rosterSources';
 import { addYearBegun } from '../../src/lib/server/setup/store/yearsBegun';
 import { keepNotices, markSeen, openNotices } from '../../src/lib/server/notices/store/notices';
 import { setResponsible } from '../../src/lib/server/people/store/responsibility';
@@ -123,6 +124,8 @@ async function setUp(
 		VALUES (?, 1, ?, 'asked for', '{}', ?, ?)`,
 		[coordinator.schoolId, randomBytes(32), coordinator.id, NOW]
 	);
+	const service = { address: 'https://roster.invalid', tokenAddress: 'https://roster.invalid/token', clientId: 'c' };
+	await keepRosterSource(database, coordinator, { ...service, clientSecret: 'ebb and flow' }, true, NOW);
 	const action = { says: 'Look', path: '/setup' };
 	const notice = { rule: 'tried', about: '', says: 'It is.', because: 'So.', action, degree: 1 };
 	const told = { ...notice, audience: 'set up the school', place: '/setup' } as const;

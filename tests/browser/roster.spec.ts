@@ -1,6 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { startDemoServer } from '../../scripts/demoServer.mjs';
+import { CLIENT, serveRoster } from '../../standins/rosterService/server';
+import { thingsOf } from '../../standins/rosterService/things';
 import { filesIn, packageOf, rowOf, setCell, type RosterFiles } from '../rosterPackage';
 import { address, expectAccessible, signInStaff } from './people';
 import { expect, test } from './test';
@@ -133,6 +135,47 @@ test('an empty school is filled from a OneRoster package, and its first window l
 		await expect(page.getByRole('button', { name: /^Whole school/ })).toContainText('60');
 		await bring(page, harborRoster());
 		await expect(page.getByText('there is nothing to change')).toBeVisible();
+		await page.getByRole('button', { name: 'Set it aside' }).click();
+		await expect(page.getByRole('status')).toContainText('set aside');
+
+		// The same from a service, where a term passes.
+		const own = harborRoster();
+		const ofSchool = (row: string[], i: number) => [...row, i === 0 ? 'schoolSourcedId' : 'o1'];
+		const service = await serveRoster(thingsOf({ ...own, enrollments: own.enrollments.map(ofSchool) }));
+		try {
+			await page.getByText('A service that speaks OneRoster 1.2 (REST)').click();
+			await page.getByLabel(/^Address, without/).fill(service.address);
+			await page.getByLabel(/^Address for tokens/).fill(service.tokenAddress);
+			await page.getByLabel('Client').fill(CLIENT.id);
+			await page.getByLabel('Secret').fill('not this one');
+			await page.locator('#service ~ details').getByRole('button', { name: 'Keep' }).click();
+			await expect(page.getByRole('status')).toContainText('The service is kept.');
+			await page.getByRole('button', { name: 'Fetch it and look at it' }).click();
+			await expect(page.getByRole('alert')).toContainText('It refuses the client’s name or secret (401)');
+			await page.getByText('Change where it is').click();
+			await page.getByLabel(/^Secret/).fill(CLIENT.secret);
+			await page.locator('#service ~ details').getByRole('button', { name: 'Keep' }).click();
+			await expect(page.getByRole('status')).toContainText('The service is kept.');
+			await expectAccessible(page);
+			await page.getByRole('button', { name: 'Fetch it and look at it' }).click();
+			await expect(page.getByText('there is nothing to change')).toBeVisible();
+			await page.getByRole('button', { name: 'Set it aside' }).click();
+			await expect(page.getByRole('status')).toContainText('set aside');
+
+			await page.request.post(`${service.address}/pass-term`);
+			await page.getByRole('button', { name: 'Fetch it and look at it' }).click();
+			await expect(page.getByRole('link', { name: '4 students join' })).toBeVisible();
+			await page.getByRole('link', { name: '3 students leave' }).click();
+			await page.getByRole('link', { name: '2 records change' }).click();
+			await expect(page.getByRole('row', { name: /Heathfield/ })).toHaveCount(1);
+			await page.getByRole('button', { name: 'Apply 9 changes from today' }).click();
+			await expect(page.getByRole('status')).toContainText('The roster is applied');
+			await expect(page.getByRole('button', { name: /^Whole school/ })).toContainText('61');
+			await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+			await expect(page.getByRole('button', { name: /^Whole school/ })).toContainText('60');
+		} finally {
+			await service.stop();
+		}
 	} finally {
 		await school.stop();
 	}

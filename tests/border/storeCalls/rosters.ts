@@ -1,4 +1,5 @@
 import * as rosterChanges from '../../../src/lib/server/people/rosters/store/rosterChanges';
+import * as rosterSources from '../../../src/lib/server/setup/store/rosterSources';
 import * as rosterRuns from '../../../src/lib/server/people/rosters/store/rosterRuns';
 import * as now from '../../../src/lib/server/people/rosters/store/schoolNow';
 import { NOW, TODAY } from '../../smallSchool';
@@ -12,6 +13,7 @@ const record = {
 	grade: 4,
 	birthDate: null
 };
+const service = { address: 'https://roster.invalid', tokenAddress: 'https://roster.invalid/token', clientId: 'c' };
 const named = { name: 'Dunlin', grade: 4 };
 const done = {
 	classes: { added: [], renewed: [], ended: [] },
@@ -46,6 +48,24 @@ const unused = async ({ database, of }: Asking, table: 'class' | 'account') =>
 
 /** Of rosters from elsewhere. */
 export const rosterCalls: [object, Record<string, Call>][] = [
+	[
+		rosterSources,
+		{
+			rosterSource: given(({ database, me }) => rosterSources.rosterSource(database, me.base)),
+			rosterService: given(({ database, me }) => rosterSources.rosterService(database, me.base)),
+			keepRosterSource: given(({ database, me }) =>
+				rosterSources.keepRosterSource(database, me.staff.coordinator, { ...service, clientSecret: null }, true, NOW)
+			),
+			dropRosterSource: given(({ database, me }) =>
+				rosterSources.dropRosterSource(database, me.staff.coordinator, NOW)
+			),
+			// For the job that asks for the rosters of all schools.
+			nightlySchools: all,
+			noteSync: given(({ database, me }) =>
+				rosterSources.noteSync(database, me.base, { on: TODAY, isWell: true, says: 'Nothing had changed.' })
+			)
+		}
+	],
 	[
 		now,
 		{

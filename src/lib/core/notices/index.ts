@@ -6,6 +6,7 @@ import { leftBehind } from './rules/leftBehind';
 import { nobodyResponsible } from './rules/nobodyResponsible';
 import { notInvited } from './rules/notInvited';
 import { rosterWaits } from './rules/rosterWaits';
+import { syncTrouble } from './rules/syncTrouble';
 import { windowCloses } from './rules/windowCloses';
 import { withoutPin } from './rules/withoutPin';
 import { yearEnds } from './rules/yearEnds';
@@ -21,6 +22,7 @@ const RULES: Record<string, NoticeRule> = {
 	yearEnds,
 	cycleEnds,
 	rosterWaits,
+	syncTrouble,
 	leftBehind,
 	classesAlone,
 	notInvited,

@@ -60,6 +60,8 @@ export interface SchoolFacts {
 	cycles: { number: number; startsOn: SchoolDate; endsOn: SchoolDate }[];
 	/** Students who have left and were kept as long as the school keeps them. */
 	keptLongEnough: number;
+	/** What came of a night's roster that somebody should look at, and when; null for none. */
+	syncTrouble: { on: SchoolDate; says: string } | null;
 	/** Since when a roster waits to be looked through; null for none. */
 	rosterSince: SchoolDate | null;
 }

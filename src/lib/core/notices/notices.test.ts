@@ -27,9 +27,10 @@ describe('what a coordinator is told', () => {
 			years: [{ startsOn: '2025-08-20', endsOn: '2026-06-10' }],
 			cycles: [],
 			keptLongEnough: 1,
+			syncTrouble: { on: '2026-11-23', says: 'It was away.' },
 			rosterSince: '2026-11-20'
 		});
-		expect(new Set(all.map(({ rule }) => rule)).size).toBe(9);
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(10);
 		for (const { says, because, action, degree } of all) {
 			expect(says).toMatch(/^[A-Z0-9].*\.$/);
 			expect(because).toMatch(/^[A-Z0-9].*\.$/);
@@ -111,6 +112,12 @@ describe('what a coordinator is told', () => {
 	it('is a roster that waits since yesterday or longer', () => {
 		expect(said({ rosterSince: '2026-11-23' })).toEqual([]);
 		expect(said({ rosterSince: '2026-11-22' })[0][1]).toBe('A roster of Sun, Nov 22 waits to be looked through.');
+	});
+
+	it('is a night’s roster that somebody has to look at', () => {
+		expect(found({ syncTrouble: { on: '2026-11-23', says: 'It cannot be reached.' } })).toMatchObject([
+			{ says: 'The roster of the night to Mon, Nov 23 needs somebody.', because: 'It cannot be reached.' }
+		]);
 	});
 
 	it('are colleagues who were not invited, by name while they are few', () => {

@@ -5,6 +5,7 @@ export { lockedOutOf } from './locks';
 export { hashSecret, matchesSecret, passwordProblem } from './passwords';
 export { askForCode, signInByCode } from './secondFactor';
 export { sayBrowser } from './sayBrowser';
+export { seal, unseal } from './sealed';
 export {
 	SIGN_IN_COOKIE,
 	newToken,

@@ -3,6 +3,7 @@ import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { refreshAllNotices } from '../notices';
 import { calibrateSchool } from '../screen';
+import { syncRosters } from '../setup';
 import { findConstants, keepEarlierCells } from '../standing';
 
 /** How often a job says how far it is. */
@@ -23,6 +24,8 @@ function stepsOf(
 			return atOnce(async () => ({ cleared: await clearSignIns(database, now()) }));
 		case 'keep earlier cells':
 			return keepEarlierCells(database, now());
+		case 'sync rosters':
+			return syncRosters(database, now());
 		case 'find notices':
 			return refreshAllNotices(database, now());
 	}

@@ -13,7 +13,16 @@ import {
 import type { Staff } from '../request';
 import { cycleList, schoolYears, type School } from '../school';
 import { screeningWindows, toFinish } from '../screen';
-import { accountsLeftBehind, heldBy, keptMonths, leftStudents, newestYearBegun, runsNothing, sayHeld } from '../setup';
+import {
+	accountsLeftBehind,
+	heldBy,
+	keptMonths,
+	leftStudents,
+	newestYearBegun,
+	rosterSource,
+	runsNothing,
+	sayHeld
+} from '../setup';
 
 /** What rules look at of a school today. */
 export async function schoolFacts(database: Database, school: School, at: Date): Promise<SchoolFacts> {
@@ -33,7 +42,7 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		cycleList(database, id),
 		rosterRuns(database, id, 1)
 	]);
-	const months = await keptMonths(database, id);
+	const [months, source] = await Promise.all([keptMonths(database, id), rosterSource(database, id)]);
 	const kept = months === null ? [] : await leftStudents(database, id, today, monthsBefore(today, months));
 	const responsible = await responsibleFor(database, tiered, today);
 	const colleagues: SchoolFacts['people'] = [];
@@ -69,6 +78,7 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		yearBegunOn: begun?.begunOn ?? null,
 		cycles,
 		keptLongEnough: kept.length,
+		syncTrouble: source?.syncedWell === false ? { on: source.syncedOn!, says: source.syncSays } : null,
 		rosterSince: waiting ? schoolDateOf(waiting.broughtAt, timeZone) : null
 	};
 }

@@ -7,6 +7,8 @@ import { fileForm, formCheck, id, oneOf, readFile } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { applyRoster, takeBackRoster } from './applyRoster';
 import { keepRoster } from './keepRoster';
+import { isSafeAddress, readService, schoolsOfService, UnreadableService } from './rosterService/readService';
+import { dropRosterSource, keepRosterSource, rosterService } from './store/rosterSources';
 
 /** Bytes of a package; of 50,000 students it has a fifth. */
 const LARGEST = 30_000_000;
@@ -31,6 +33,19 @@ const rulesForm = formCheck(
 		mostLeaving: Type.Integer({ minimum: 0, maximum: 100 })
 	})
 );
+
+const address = Type.String({ minLength: 8, maxLength: 300 });
+const serviceForm = formCheck(
+	Type.Object({
+		address,
+		tokenAddress: address,
+		clientId: Type.String({ minLength: 1, maxLength: 200 }),
+		clientSecret: Type.String({ maxLength: 200, default: '' }),
+		nightly: Type.Optional(oneOf(['yes']))
+	})
+);
+const fetchForm = formCheck(Type.Object({ school: sourcedId }));
+const nothingForm = formCheck(Type.Object({}));
 
 const WHY_NOT = {
 	gone: 'This roster does not wait any more',
@@ -59,6 +74,47 @@ export const rosterActions = {
 		if ('problem' in kept) return refuse(kept.problem);
 		if ('problems' in kept) return fail(400, { problems: kept.problems });
 		return { done: 'The roster is read. Nothing is changed before you apply it.' };
+	}),
+	service: staffAction('set up the school', serviceForm, async ({ staff, database, at, form }) => {
+		const service = {
+			...form,
+			address: form.address.trim().replace(/\/+$/, ''),
+			tokenAddress: form.tokenAddress.trim()
+		};
+		if (![service.address, service.tokenAddress].every(isSafeAddress))
+			return refuse('Give addresses that begin with https://, without a name or password in them');
+		const clientSecret = form.clientSecret || null;
+		const isKept = await keepRosterSource(database, staff, { ...service, clientSecret }, form.nightly === 'yes', at);
+		return isKept
+			? { done: 'The service is kept. Fetch the roster to see whether it answers.' }
+			: refuse('Give the secret');
+	}),
+	dropService: staffAction('set up the school', nothingForm, async ({ staff, database, at }) => {
+		await dropRosterSource(database, staff, at);
+		return { done: 'The service is forgotten. Who came by it stays.' };
+	}),
+	/** Fetches the roster from the service, to be looked through. */
+	fetch: staffAction('set up the school', fetchForm, async ({ staff, school, database, at, form }) => {
+		const service = await rosterService(database, school.id);
+		if (!service) return refuse('Say first where the service is');
+		try {
+			const { sourcedId: known, name } = await schoolNow(database, school.id, school.today);
+			const schools = await schoolsOfService(service);
+			const named = schools.filter((one) => one.name.toLowerCase() === name.toLowerCase());
+			const asked = form.school || (known ?? (named.length === 1 ? named[0].sourcedId : ''));
+			if (!schools.some((one) => one.sourcedId === asked))
+				return schools.length ? fail(400, { schools, isFromService: true }) : refuse('The service has no school');
+			const { manifest, records, problems } = await readService(service, asked);
+			if (problems.count) return fail(400, { problems: { told: problems.told, count: problems.count } });
+			const brought = { sourcedId: asked, records, isDelta: false, systemName: manifest.source, fileName: 'fetched' };
+			const kept = await keepRoster(database, staff, school, brought, at);
+			if ('problem' in kept) return refuse(kept.problem);
+			if ('problems' in kept) return fail(400, { problems: kept.problems });
+			return { done: 'The roster is fetched. Nothing is changed before you apply it.' };
+		} catch (problem) {
+			if (problem instanceof UnreadableService) return refuse(`${problem.message}. Nothing was changed.`);
+			throw problem;
+		}
 	}),
 	apply: staffAction('set up the school', applyForm, async ({ staff, school, database, at, form }) => {
 		const { today } = school;

@@ -5,6 +5,7 @@ import { rosterRules, rosterRuns, rosterSize, UNDO_DAYS } from '../people';
 import { numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import { leavesMany, planRun } from './applyRoster';
+import { rosterSource } from './store/rosterSources';
 
 /** Changes, and runs, that are shown at once. */
 const AT_ONCE = 60;
@@ -18,10 +19,11 @@ type Shown = { doubt: RosterDoubt } | { change: RosterChange };
  * effect of the plan (`show=leave`).
  */
 export async function rosterPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
-	const [rules, runs, { size }] = await Promise.all([
+	const [rules, runs, { size }, source] = await Promise.all([
 		rosterRules(database, school.id),
 		rosterRuns(database, school.id, MOST_RUNS),
-		rosterSize(database, { staff, today: school.today })
+		rosterSize(database, { staff, today: school.today }),
+		rosterSource(database, school.id)
 	]);
 	const waiting = runs.find(({ state }) => state === 'planned') ?? null;
 	const plan = waiting && (await planRun(database, school.id, waiting.id, school.today));
@@ -29,6 +31,7 @@ export async function rosterPage(database: Database, staff: Staff, school: Schoo
 	const canUndo = newest && newest.appliedAt!.getTime() > at.getTime() - UNDO_DAYS * 86_400_000 ? newest.id : null;
 	return {
 		rules,
+		source,
 		runs: runs.filter(({ state }) => state !== 'planned'),
 		canUndo,
 		waiting: waiting && plan && { ...waiting, ...partOf(plan, url), isMany: leavesMany(plan, rules.mostLeaving) },

@@ -1,10 +1,11 @@
 import { schoolsOf, splitBySchool } from '../../core/interchange/oneRoster/rosterOfSchool';
 import type { ReadRoster } from '../../core/interchange/oneRoster/rosterReader';
 import type { RootDatabase } from '../database';
-import { type RosterFigures, rosterRules, schoolsWithCoordinator } from '../people';
+import { type RosterFigures, rosterRules, schoolsWithCoordinator, setRosterAside } from '../people';
+import type { Staff } from '../request';
 import { findSchool } from '../school';
 import { applyRoster, figuresOf, leavesMany, planRun } from './applyRoster';
-import { keepRoster } from './keepRoster';
+import { type BroughtRoster, keepRoster } from './keepRoster';
 
 /** What came of a roster for one school. */
 export interface SchoolOutcome {
@@ -45,7 +46,6 @@ export async function* rostersOfAll(
 				schools.map(({ sourcedId }) => sourcedId)
 			);
 	for (const { staff, name, sourcedId } of schools) {
-		const school = await findSchool(database, staff.schoolId, at);
 		const brought = {
 			sourcedId,
 			records: parts?.get(sourcedId) ?? records,
@@ -53,26 +53,41 @@ export async function* rostersOfAll(
 			systemName: manifest.source,
 			fileName
 		};
-		const kept = await keepRoster(database, staff, school, brought, at);
-		const outcome = { school: name, figures: {}, doubts: 0, isApplied: false };
-		if (!('run' in kept)) {
-			yield { ...outcome, says: 'problem' in kept ? kept.problem : `${kept.problems.count} things in it are wrong` };
-			continue;
-		}
-		const plan = (await planRun(database, staff.schoolId, kept.run, school.today))!;
-		const found = { ...outcome, figures: figuresOf(plan.changes), doubts: plan.doubts.length };
-		const { mostLeaving } = await rosterRules(database, staff.schoolId);
-		if (!apply) yield { ...found, says: 'waits' };
-		else if (leavesMany(plan, mostLeaving))
-			yield { ...found, says: `waits: ${plan.leaving.count} of ${plan.leaving.of} students would leave` };
-		else {
-			const given = { key: plan.key, isSure: false };
-			const done = await applyRoster(database, staff, kept.run, given, { today: school.today, at });
-			yield {
-				...found,
-				isApplied: !('not' in done),
-				says: 'not' in done ? 'waits: the school changed meanwhile' : 'applied'
-			};
-		}
+		yield await bringOne(database, staff, { name, brought, apply, at });
 	}
+}
+
+/**
+ * Brings a roster to one school.
+ *
+ * @param apply whether it is applied at once where no more leave than is usual; else it waits to be looked at
+ */
+export async function bringOne(
+	database: RootDatabase,
+	staff: Staff,
+	{ name, brought, apply, at }: { name: string; brought: BroughtRoster; apply: boolean; at: Date }
+): Promise<SchoolOutcome> {
+	const school = await findSchool(database, staff.schoolId, at);
+	const kept = await keepRoster(database, staff, school, brought, at);
+	const outcome = { school: name, figures: {}, doubts: 0, isApplied: false };
+	if (!('run' in kept))
+		return { ...outcome, says: 'problem' in kept ? kept.problem : `${kept.problems.count} things in it are wrong` };
+	const { run } = kept;
+	const plan = (await planRun(database, staff.schoolId, run, school.today))!;
+	const found = { ...outcome, figures: figuresOf(plan.changes), doubts: plan.doubts.length };
+	const { mostLeaving } = await rosterRules(database, staff.schoolId);
+	if (!apply) return { ...found, says: 'waits' };
+	if (leavesMany(plan, mostLeaving))
+		return { ...found, says: `waits: ${plan.leaving.count} of ${plan.leaving.of} students would leave` };
+	if (plan.changes.length === 0 && plan.doubts.length === 0) {
+		await setRosterAside(database, staff, run, at);
+		return { ...found, says: 'set aside' };
+	}
+	const given = { key: plan.key, isSure: false };
+	const done = await applyRoster(database, staff, run, given, { today: school.today, at });
+	return {
+		...found,
+		isApplied: !('not' in done),
+		says: 'not' in done ? 'waits: the school changed meanwhile' : 'applied'
+	};
 }

@@ -7,6 +7,7 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import RosterPlanTable from '$lib/ui/setup/RosterPlanTable.svelte';
+	import RosterServiceForm from '$lib/ui/setup/RosterServiceForm.svelte';
 	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
 	import { withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -17,6 +18,7 @@
 	const waiting = $derived(data.waiting);
 	const problems = $derived(form && 'problems' in form ? form.problems : null);
 	const schools = $derived(form && 'schools' in form ? form.schools : null);
+	const isFromService = $derived(form !== null && 'isFromService' in form);
 	let isReading = $state(false);
 	let isSure = $state(false);
 
@@ -122,7 +124,7 @@
 	>
 		<label for="file">A OneRoster 1.2 package: a ZIP of CSV files, whole or changes only</label>
 		<input id="file" name="file" type="file" accept=".zip,application/zip" required />
-		{#if schools}
+		{#if schools && !isFromService}
 			<label for="school">It holds {plural(schools.length, 'school')}. Which is yours?</label>
 			<select id="school" name="school" required>
 				<option value="" disabled selected>choose a school</option>
@@ -205,6 +207,7 @@
 		<p class="soft">The newest can be taken back for 14 days. Students of whom something has come by then stay.</p>
 	</section>
 {/if}
+<RosterServiceForm source={data.source} schools={isFromService ? (schools ?? null) : null} />
 <section class="no-print">
 	<h2>How rosters are taken</h2>
 	<form method="POST" action="?/rules" use:enhance={keepValues} class="rules">
