@@ -90,6 +90,7 @@
 	section {
 		margin-top: 20px;
 	}
+	.one-line,
 	details {
 		margin-top: 8px;
 	}
