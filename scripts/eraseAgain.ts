@@ -3,17 +3,14 @@
  * says were erased. Who has the number of one of them by now and is somebody else stays.
  */
 import { existsSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import Papa from 'papaparse';
-import { dataFolder } from './prepare.mjs';
+import { databaseMeant } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { now } from '../src/lib/server/request/clock';
 import { eraseAgain } from '../src/lib/server/setup/eraseAgain';
 
 const [path] = process.argv.slice(2);
-const startFile = join(dataFolder, 'start.json');
-const url =
-	process.env.DATABASE_URL || (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
+const url = databaseMeant();
 if (!path || !existsSync(path) || !url) {
 	console.error(
 		'npm run erase:again -- erased.csv, while “npm start” runs or with DATABASE_URL set to the database that is meant.'

@@ -10,6 +10,17 @@ export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 /** Where `npm start` keeps its database; another folder is another school beside it. */
 export const dataFolder = process.env.ORDERLY_DATA ?? join(root, '.data');
 
+/**
+ * The database that is meant by a command: of the environment, else of the `npm start` that runs.
+ *
+ * @returns {string | undefined} its address; undefined for neither
+ */
+export function databaseMeant() {
+	if (process.env.DATABASE_URL) return process.env.DATABASE_URL;
+	const startFile = join(dataFolder, 'start.json');
+	return existsSync(startFile) ? JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl : undefined;
+}
+
 function run(program, args, quiet) {
 	try {
 		execFileSync(program, args, { cwd: root, stdio: quiet ? ['ignore', 'ignore', 'inherit'] : 'inherit' });

@@ -1,13 +1,9 @@
 /** Works out all standings anew from the answer log; says how many differ from what was stored (none should). */
-import { existsSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { dataFolder } from './prepare.mjs';
+import { databaseMeant } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { rebuildEverything } from '../src/lib/server/standing/rebuild';
 
-const startFile = join(dataFolder, 'start.json');
-const url =
-	process.env.DATABASE_URL || (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
+const url = databaseMeant();
 if (!url) {
 	console.error('Run this while “npm start” runs, or set DATABASE_URL to the database whose standings are meant.');
 	process.exit(1);

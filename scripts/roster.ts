@@ -3,17 +3,15 @@
  * Without `apply` each school's plan waits in Setup to be looked at.
  */
 import { existsSync, readFileSync } from 'node:fs';
-import { basename, join } from 'node:path';
-import { dataFolder } from './prepare.mjs';
+import { basename } from 'node:path';
+import { databaseMeant } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
 import { readRosterZip } from '../src/lib/server/request/files/rosterZip';
 import { now } from '../src/lib/server/request/clock';
 import { rostersOfAll } from '../src/lib/server/setup/rostersOfAll';
 
 const [path, mode] = process.argv.slice(2);
-const startFile = join(dataFolder, 'start.json');
-const url =
-	process.env.DATABASE_URL || (existsSync(startFile) && JSON.parse(readFileSync(startFile, 'utf8')).databaseUrl);
+const url = databaseMeant();
 if (!path || !existsSync(path) || !url) {
 	console.error(
 		'npm run roster -- roster.zip [apply], while “npm start” runs or with DATABASE_URL set to the database that is meant.'

@@ -99,7 +99,7 @@ export const setupCalls: [object, Record<string, Call>][] = [
 	[
 		promotion,
 		{
-			joiningAfter: given(({ database, me }) => promotion.joiningAfter(database, me.staff.coordinator, TODAY)),
+			plannedAfter: given(({ database, me }) => promotion.plannedAfter(database, me.staff.coordinator, TODAY)),
 			promoteClasses: checks(({ database, me, of }) =>
 				promotion.promoteClasses(
 					database,

@@ -72,7 +72,7 @@ export {
 	visibleAmong
 } from './store/roster';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
-export { joiningAfter, type Promoted, promoteClasses, type Promotion, type WhyNotPromoted } from './store/promotion';
+export { plannedAfter, type Promoted, promoteClasses, type Promotion, type WhyNotPromoted } from './store/promotion';
 export { countWithoutPin, setPins } from './store/pins';
 export { heldStudents, ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';
 export type { RosterDone } from './rosters/rosterDone';

@@ -6,7 +6,7 @@ import { findGroup } from '../groups/store/groups';
 import { classBlocks } from '../groups/timetable/store/timetable';
 import { addClasses, classesInSetup } from '../people/store/classes';
 import { addStudents } from '../people/store/enrollment';
-import { moveToClass } from '../people/store/moves';
+import { moveToClass, takeBackMoves } from '../people/store/moves';
 import { rosterStudents } from '../people/store/roster';
 import { assignSet } from '../practice/store/practice';
 import { planYear, schoolYears } from '../school/store/years';
@@ -199,8 +199,12 @@ describe('a new year', () => {
 		];
 		expect(await begin({ classes: clash }, later)).toEqual({ not: { taken: 'Tern' } });
 		expect(await everything()).toEqual(before);
-		await moveToClass(small.database, coordinator, [1], 2, { from: '2027-09-01', at: AT });
-		expect(await begin({}, later)).toEqual({ not: 'joining later' });
+		const on = { from: '2027-09-01', at: AT };
+		const leaves = await moveToClass(small.database, coordinator, [1], null, on);
+		expect(await begin({}, later)).toEqual({ not: 'planned later' });
+		await takeBackMoves(small.database, coordinator, leaves, AT);
+		await moveToClass(small.database, coordinator, [1], 2, on);
+		expect(await begin({}, later)).toEqual({ not: 'planned later' });
 	});
 
 	it('cannot be taken back once a student works, or the new classes are in use', async () => {

@@ -27,8 +27,8 @@ const backForm = formCheck(Type.Object({ year: id }));
 
 function sayWhyNot(not: WhyNotBegun): string {
 	if (not === 'changed') return 'A class was added or ended meanwhile; look through the plan again';
-	if (not === 'joining later')
-		return 'Somebody is planned to join a class on a later day: take that back first, or wait until then';
+	if (not === 'planned later')
+		return 'Somebody is planned to join or leave a class on a later day: take that back first, or wait until then';
 	if ('taken' in not) return `Two classes of different grades would both be called ${not.taken}`;
 	return `The year from ${sayDate(not.runs.startsOn)} to ${sayDate(not.runs.endsOn)} is still running: the next begins once it has ended`;
 }

@@ -2,7 +2,7 @@ import { addDays } from '../../core/calendar';
 import { nextClass } from '../../core/interchange/nextClasses';
 import type { RootDatabase } from '../database';
 import { countGroups } from '../groups';
-import { classesInSetup, joiningAfter } from '../people';
+import { classesInSetup, plannedAfter } from '../people';
 import type { Staff } from '../request';
 import { type School, schoolProfile, schoolYears } from '../school';
 import { runningYear } from './newYear';
@@ -14,12 +14,12 @@ const YEAR = 364;
 /** What a new year would do, and the one that was begun last. */
 export async function newYearPage(database: RootDatabase, staff: Staff, school: School) {
 	const { id, today } = school;
-	const [profile, years, allClasses, groups, joining, begun] = await Promise.all([
+	const [profile, years, allClasses, groups, planned, begun] = await Promise.all([
 		schoolProfile(database, id),
 		schoolYears(database, id),
 		classesInSetup(database, staff, today),
 		countGroups(database, staff, null, today),
-		joiningAfter(database, staff, today),
+		plannedAfter(database, staff, today),
 		newestYearBegun(database, id)
 	]);
 	const ahead = years.filter(({ startsOn }) => startsOn > today).at(-1) ?? null;
@@ -39,7 +39,7 @@ export async function newYearPage(database: RootDatabase, staff: Staff, school: 
 				becomes: nextClass({ name, grade, students }, profile.lastGrade)
 			})),
 		groups,
-		joining,
+		planned,
 		begun
 	};
 }

@@ -8,7 +8,9 @@ import type { School } from '../school';
 import { type ArchiveFile, archiveRows, type Cell, PEOPLE_FILES, SCHOOL_FILES, WORK_FILES } from './store/archive';
 
 /** Students whose rows are read at once. */
-const AT_ONCE = 20;
+const AT_ONCE = 5;
+/** Bytes that are packed at once: more would keep others waiting. */
+const PACKED_AT_ONCE = 200_000;
 
 /** Rows of a file, a part at a time; none comes twice. */
 async function* partsOf(
@@ -97,11 +99,14 @@ export async function* packArchive(
 		const entry = new ZipDeflate(name, { level: 6 });
 		zip.add(entry);
 		for await (const part of parts) {
-			entry.push(encoder.encode(part));
-			yield* ready;
-			ready = [];
-			// So that others are heard in between.
-			await nextTurn();
+			const bytes = encoder.encode(part);
+			for (let from = 0; from < bytes.length; from += PACKED_AT_ONCE) {
+				entry.push(bytes.subarray(from, from + PACKED_AT_ONCE));
+				yield* ready;
+				ready = [];
+				// So that others are heard in between.
+				await nextTurn();
+			}
 		}
 		entry.push(new Uint8Array(0), true);
 	}

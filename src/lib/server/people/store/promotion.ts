@@ -22,15 +22,15 @@ export interface Promoted {
 	graded: number[];
 }
 
-/** Why classes cannot become others: they are not those planned for, or somebody is planned to join one later. */
-export type WhyNotPromoted = 'changed' | 'joining later' | { taken: string };
+/** Why classes cannot become others: they are not those planned for, or somebody is planned to join or leave one later. */
+export type WhyNotPromoted = 'changed' | 'planned later' | { taken: string };
 
-/** Students who are planned to join a class of the school after a day. */
-export async function joiningAfter(database: RootDatabase, staff: Staff, day: SchoolDate): Promise<number> {
+/** How often a student is planned to join or leave a class of the school after a day. */
+export async function plannedAfter(database: RootDatabase, staff: Staff, day: SchoolDate): Promise<number> {
 	const row = await database.row<{ size: string | number }>(
 		`SELECT COUNT(*) AS size FROM class_membership AS membership JOIN class ON class.id = membership.class_id
-		WHERE class.school_id = ? AND class.ended_on IS NULL AND membership.from_on > ?`,
-		[staff.schoolId, day]
+		WHERE class.school_id = ? AND class.ended_on IS NULL AND (membership.from_on > ? OR membership.until_on > ?)`,
+		[staff.schoolId, day, day]
 	);
 	return Number(row!.size);
 }
@@ -54,7 +54,7 @@ export async function promoteClasses(
 	);
 	const planned = new Map(plan.map(({ classId, becomes }) => [classId, becomes]));
 	if (now.length !== planned.size || now.some(({ id }) => !planned.has(id))) return { not: 'changed' };
-	if (await joiningAfter(all, staff, from)) return { not: 'joining later' };
+	if (await plannedAfter(all, staff, from)) return { not: 'planned later' };
 	const next = joinNext(plan.map(({ classId, becomes }) => ({ source: classId, becomes })));
 	if ('taken' in next) return { not: next };
 

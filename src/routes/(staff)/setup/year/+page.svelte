@@ -132,13 +132,14 @@
 					Tiers, caseload, PINs and everything that was answered, taught and decided stay, and so do grades and lines of windows
 					that are past.
 				</p>
-				{#if data.joining}<p class="wait">
-						{plural(data.joining, 'student is', 'students are')} planned to join a class on a later day: take that back first.
+				{#if data.planned}<p class="wait">
+						{plural(data.planned, 'student is', 'students are')} planned to join or leave a class on a later day: take that
+						back first.
 					</p>{/if}
 			</div>
 		</div>
 		<ActionBar says="{plural(students(rows), 'student')} from today on">
-			<button class="primary" disabled={data.runs !== null || data.joining > 0}>Begin the new year</button>
+			<button class="primary" disabled={data.runs !== null || data.planned > 0}>Begin the new year</button>
 		</ActionBar>
 	</form>
 {/if}
