@@ -84,7 +84,8 @@ async function start() {
 	for (const [, program] of standins) {
 		const standin = spawn(process.execPath, ['--import', 'tsx', program], {
 			cwd: root,
-			stdio: ['ignore', 'inherit', 'inherit'],
+			// It ends when this end of its input does, also where this process is killed.
+			stdio: ['pipe', 'inherit', 'inherit'],
 			env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '' }
 		});
 		stops.push(async () => standin.kill());

@@ -72,8 +72,9 @@ async function signIn({ address, said }: Running): Promise<string> {
 describe('npm start', () => {
 	let running: Running;
 	let cookie: string;
+	let standin: string;
 	beforeAll(async () => {
-		running = await start('--empty');
+		running = await start('--empty', '--roster-service');
 		cookie = await signIn(running);
 	});
 	afterAll(() => {
@@ -87,6 +88,13 @@ describe('npm start', () => {
 		expect(running.said()).not.toContain('Demo sign-ins');
 	});
 
+	it('starts a stand-in beside it that is asked for, and ends it with itself', async () => {
+		await expect.poll(() => running.said(), { timeout: 60_000 }).toContain('The roster service (a stand-in) is at');
+		const [, service] = /stand-in\) is at (http:[^:]+:\d+)/.exec(running.said())!;
+		standin = service;
+		expect(await (await fetch(service)).text()).toContain('0 students in 0 classes');
+	});
+
 	it('refuses a second start on the same folder and leaves the first alone', async () => {
 		const second = spawnSync(process.execPath, [script], { cwd: root, env: environment, encoding: 'utf8' });
 		expect(second.status).toBe(1);
@@ -97,7 +105,7 @@ describe('npm start', () => {
 	it('refuses a flag it does not know', () => {
 		const wrong = spawnSync(process.execPath, [script, '--reset'], { cwd: root, env: environment, encoding: 'utf8' });
 		expect(wrong.status).toBe(1);
-		expect(wrong.stderr).toContain('There are --reset-demo and --empty');
+		expect(wrong.stderr).toContain('There are --reset-demo, --empty and --roster-service');
 	});
 
 	it('lets standings be worked out anew while it runs', () => {
@@ -123,6 +131,16 @@ describe('npm start', () => {
 		expect(left.length).toBeGreaterThanOrEqual(2);
 		const before = running.address;
 		running.process.kill('SIGKILL');
+		await expect
+			.poll(
+				() =>
+					fetch(standin).then(
+						() => 'there',
+						() => 'gone'
+					),
+				{ timeout: 30_000 }
+			)
+			.toBe('gone');
 		const database = left.find((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('mariadbd'))!;
 		process.kill(database, 'SIGKILL');
 		await running.ended;

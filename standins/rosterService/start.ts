@@ -20,5 +20,7 @@ const year = { startsOn: addDays(today, -HALF_A_YEAR), endsOn: addDays(today, HA
 const files = writeOneRoster({ ...school, key: 'harbor' }, { sourcedId: school.sourcedId, name: school.name, year });
 const service = await serveRoster(thingsOf(files), Number(process.env.PORT) || 0);
 console.log(`The roster service (a stand-in) is at ${service.address}: client ${CLIENT.id}, secret ${CLIENT.secret}.`);
-for (const signal of ['SIGINT', 'SIGTERM'] as const)
-	process.on(signal, () => service.stop().then(() => process.exit(0)));
+const stop = () => service.stop().then(() => process.exit(0));
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, stop);
+// Whoever started it is gone.
+process.stdin.on('end', stop).resume();
