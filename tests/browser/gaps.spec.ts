@@ -83,6 +83,7 @@ test('rows, columns and tint of the map are chosen, and the address keeps them',
 		expect(gaps).toEqual([...gaps].sort((a, b) => b - a));
 	}).toPass();
 	await page.getByLabel('Tint').uncheck();
+	await expect(page).toHaveURL(/ground=off/);
 	await page.reload();
 	await expect(page.getByLabel('Tint')).not.toBeChecked();
 	await expect(page.getByRole('combobox', { name: 'Only' })).toHaveValue('gaps');
