@@ -51,7 +51,7 @@
 			>
 		</form>
 	{/if}
-	<details open={source === null ? undefined : false}>
+	<details>
 		<summary>{source ? 'Change where it is' : 'A service that speaks OneRoster 1.2 (REST)'}</summary>
 		<form method="POST" action="?/service" use:enhance={keepValues} class="fields">
 			<label for="address">Address, without /ims/oneroster/…</label>

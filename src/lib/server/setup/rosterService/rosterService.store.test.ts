@@ -1,7 +1,7 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { CLIENT, type RunningRosterService, serveRoster } from '../../../../../standins/rosterService/server';
 import { thingsOf } from '../../../../../standins/rosterService/things';
-import { smallSchool, staffAs, type SmallSchool, TODAY } from '../../../../../tests/smallSchool';
+import { failingAt, smallSchool, staffAs, type SmallSchool, TODAY } from '../../../../../tests/smallSchool';
 import { writeOneRoster } from '../../../core/interchange/oneRoster/writeOneRoster';
 import { addClasses } from '../../people/store/classes';
 import { addStudents } from '../../people/store/enrollment';
@@ -179,6 +179,17 @@ describe('a night', () => {
 			'set aside',
 			'applied'
 		]);
+	});
+
+	it('is told as our fault where it is, done for the day, and the job fails loudly', async () => {
+		await applied(await fetched());
+		running.passTerm();
+		const broken = failingAt(small.database, 'INSERT INTO roster_run');
+		const steps = syncRosters(broken, AT);
+		await steps.next();
+		await expect(steps.next()).rejects.toThrow('the rosters of 1 schools could not be fetched');
+		expect(await said()).toEqual([false, expect.stringContaining('Something went wrong on our side')]);
+		expect(await night()).toBe(0);
 	});
 
 	it('leaves to a person what is unusual, or cannot be read', async () => {

@@ -44,6 +44,9 @@ async function syncOne(
 	}
 }
 
+/** What a school is told of a night in which something failed that is none of its own. */
+const OUR_FAULT = { isWell: false, says: 'Something went wrong on our side; it is tried again next night.' };
+
 /** Fetches the rosters of schools for which it is night and it was not done yet; says after each how many are done. */
 export async function* syncRosters(
 	database: RootDatabase,
@@ -51,14 +54,21 @@ export async function* syncRosters(
 ): AsyncGenerator<{ progress: { schools: number }; checkpoint: null }, { schools: number }> {
 	const known = await schoolsWithCoordinator(database);
 	let schools = 0;
+	const failed: unknown[] = [];
 	for (const { schoolId, syncedOn } of await nightlySchools(database)) {
 		const { today, timeZone } = await findSchool(database, schoolId, at);
 		const hour = Number(new Intl.DateTimeFormat('en-US', { timeZone, hour: '2-digit', hourCycle: 'h23' }).format(at));
 		const school = known.find(({ staff }) => staff.schoolId === schoolId);
 		if (!school || hour < HOUR || syncedOn === today) continue;
-		await noteSync(database, schoolId, { on: today, ...(await syncOne(database, school, at)) });
+		// One school's trouble keeps no other from its night.
+		const said = await syncOne(database, school, at).catch((problem: unknown) => {
+			failed.push(problem);
+			return OUR_FAULT;
+		});
+		await noteSync(database, schoolId, { on: today, ...said });
 		schools++;
 		yield { progress: { schools }, checkpoint: null };
 	}
+	if (failed.length) throw new AggregateError(failed, `the rosters of ${failed.length} schools could not be fetched`);
 	return { schools };
 }
