@@ -111,6 +111,7 @@ async function setUp(
 	await noteFormerGrades(database, [{ id: students[0], before: 3 }], '2026-08-20');
 	const promoted = { ended: [], added: [], ways: [], graded: [] };
 	const done = {
+		startsOn: '2026-08-20',
 		planned: null,
 		promoted,
 		changes: [],

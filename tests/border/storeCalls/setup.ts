@@ -39,6 +39,7 @@ const size = { size: { minimum: 2, maximum: 5 }, minutesAWeek: 60 };
 
 /** What a new year did that found nothing to do. */
 const yearDone = {
+	startsOn: '2026-08-20',
 	planned: null,
 	promoted: { ended: [], added: [], ways: [], graded: [] },
 	changes: [],

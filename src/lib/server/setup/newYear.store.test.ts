@@ -174,6 +174,15 @@ describe('a new year', () => {
 		expect((await settled()).map(([, adults]) => adults)).toEqual([[], []]);
 	});
 
+	it('is begun once: who sends it again changes nothing', async () => {
+		await begun();
+		const before = await everything();
+		const [{ id }] = await classesInSetup(small.database, coordinator, SUMMER);
+		const again = [{ classId: id, becomes: { name: 'Avocet', grade: 6 } }];
+		expect(await begin({ classes: again })).toEqual({ not: 'begun already' });
+		expect(await everything()).toEqual(before);
+	});
+
 	it('joins classes of one name and grade', async () => {
 		const same = { name: 'Tern', grade: 5 };
 		await begun({ classes: [1, 2].map((classId) => ({ classId, becomes: same })) });

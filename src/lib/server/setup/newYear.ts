@@ -20,7 +20,7 @@ import type { Staff } from '../request';
 import { planYear, removeYear, schoolYears } from '../school';
 import { hasSittingSince } from '../sitting';
 import { markStale } from '../standing';
-import { addYearBegun, lockYearBegun, markYearUndone, type YearDone } from './store/yearsBegun';
+import { addYearBegun, lockYearBegun, markYearUndone, newestYearBegun, type YearDone } from './store/yearsBegun';
 
 /** Whose adults and timetable a new class has: of the class that became it, of the one that had its name before, or nobody's. */
 export const ADULTS_GO = ['along', 'with the name', 'nobody'] as const;
@@ -34,7 +34,7 @@ export interface NewYear {
 	adults: AdultsGo;
 }
 
-export type WhyNotBegun = WhyNotPromoted | { runs: { startsOn: SchoolDate; endsOn: SchoolDate } };
+export type WhyNotBegun = WhyNotPromoted | 'begun already' | { runs: { startsOn: SchoolDate; endsOn: SchoolDate } };
 
 /** The year that runs on a day and is another than the one to begin; null for none. */
 export async function runningYear(
@@ -62,11 +62,15 @@ export async function beginYear(
 	const runs = await runningYear(database, staff.schoolId, today, year.startsOn);
 	if (runs) return { not: { runs } };
 	return inOne(database, async (all) => {
+		// Sent twice, every class would go on by two grades.
+		const newest = await newestYearBegun(all, staff.schoolId);
+		if (newest?.startsOn === year.startsOn) return { not: 'begun already' as const };
 		const before = await classesInSetup(all, staff, today);
 		const promoted = await promoteClasses(all, staff, year.classes, { from: today, at });
 		if ('not' in promoted) return promoted;
 		const planned = await planIt(all, staff, year, at);
 		const done: YearDone = {
+			startsOn: year.startsOn,
 			planned: planned ? year.startsOn : null,
 			promoted,
 			changes: await endGroups(all, staff, { today, at }),

@@ -27,6 +27,7 @@ const backForm = formCheck(Type.Object({ year: id }));
 
 function sayWhyNot(not: WhyNotBegun): string {
 	if (not === 'changed') return 'A class was added or ended meanwhile; look through the plan again';
+	if (not === 'begun already') return 'This year was begun already; take it back first, or begin another';
 	if (not === 'planned later')
 		return 'Somebody is planned to join or leave a class on a later day: take that back first, or wait until then';
 	if ('taken' in not) return `Two classes of different grades would both be called ${not.taken}`;

@@ -6,6 +6,8 @@ import type { Staff } from '../../request';
 
 /** What beginning a year did, so that it can be taken back. */
 export interface YearDone {
+	/** The first day of the year that was begun. */
+	startsOn: SchoolDate;
 	/** Whether the year was planned by it; its first day. */
 	planned: SchoolDate | null;
 	promoted: Promoted;
@@ -21,6 +23,8 @@ export interface YearDone {
 export interface YearBegun {
 	id: number;
 	begunOn: SchoolDate;
+	/** The first day of the year. */
+	startsOn: SchoolDate;
 	begunAt: Date;
 	by: string;
 }
@@ -28,7 +32,7 @@ export interface YearBegun {
 /** The newest year that was begun by the guided step and stands; null for none. */
 export async function newestYearBegun(database: Database, schoolId: number): Promise<YearBegun | null> {
 	return database.row<YearBegun>(
-		`SELECT begun.id, begun.begun_on AS begunOn, begun.begun_at AS begunAt, account.display_name AS \`by\`
+		`SELECT begun.id, begun.begun_on AS begunOn, JSON_VALUE(begun.done, '$.startsOn') AS startsOn, begun.begun_at AS begunAt, account.display_name AS \`by\`
 		FROM year_begun AS begun JOIN account ON account.id = begun.begun_by
 		WHERE begun.school_id = ? AND begun.undone_at IS NULL
 		ORDER BY begun.begun_at DESC, begun.id DESC LIMIT 1`,
