@@ -70,6 +70,16 @@ describe('erasing a student', () => {
 		await leave(id);
 		const before = await countTraces(database, [id]);
 		expect(before.answers).toBeGreaterThan(0);
+		// Counted another way: row by row.
+		for (const [name, table] of [
+			['answers', 'answer'],
+			['sittings', 'sitting'],
+			['reviews', 'review'],
+			['notes', 'student_note']
+		] as const) {
+			const rows = await database.rows<{ student: number }>(`SELECT student_id AS student FROM ${table}`);
+			expect(before[name], name).toBe(rows.filter(({ student }) => student === id).length);
+		}
 		const others = await countTraces(database, [...one.students.slice(1), ...other.students]);
 		expect((await leftStudents(database, one.base, TODAY, null)).map((student) => student.id)).toEqual([id]);
 		expect(await erase(id)).toEqual([id]);
