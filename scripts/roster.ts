@@ -30,7 +30,7 @@ if (read.problems.count) {
 console.log(`Read in ${seconds()} s: ${read.records.users.length} people.`);
 const database = openDatabase(url, 4);
 let schools = 0;
-for await (const { school, figures, doubts, says } of rostersOfAll(database, read, {
+for await (const { school, figures, doubts, became, says } of rostersOfAll(database, read, {
 	fileName: basename(path),
 	apply: mode === 'apply',
 	at: now()
@@ -38,7 +38,8 @@ for await (const { school, figures, doubts, says } of rostersOfAll(database, rea
 	schools++;
 	const changes = Object.entries(figures).map(([effect, count]) => `${count} ${effect}`);
 	const settle = doubts ? [`${doubts} to settle`] : [];
-	console.log(`${school}: ${[...changes, ...settle].join(', ') || 'nothing to change'} (${says})`);
+	const what = [...changes, ...settle].join(', ');
+	console.log(`${school}: ${what ? `${what}, ` : ''}${says ? `${became}: ${says}` : became}`);
 }
 console.log(
 	`${schools} schools in ${seconds()} s; at most ${Math.round(process.resourceUsage().maxRSS / 1_024)} MB of memory.`

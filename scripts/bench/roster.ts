@@ -190,7 +190,7 @@ try {
 	});
 	let told = 0;
 	child.stdout.on('data', (text: Buffer) => {
-		told += text.toString().split('(applied)').length - 1;
+		told += text.toString().split(', applied\n').length - 1;
 		if (told >= SCHOOLS / 3) child.kill('SIGKILL');
 	});
 	await once(child, 'exit');

@@ -14,6 +14,8 @@ export interface RunningRosterService {
 	tokenAddress: string;
 	/** Lets a term pass, as the button on its page does. */
 	passTerm(): ReturnType<typeof passTerm>;
+	/** Lets nobody be a student any more, as before a new year. */
+	empty(): void;
 	/** Whether it answers, or only says that it cannot. */
 	setBroken(isBroken: boolean): void;
 	stop(): Promise<void>;
@@ -114,6 +116,10 @@ export async function serveRoster(things: Things, port = 0): Promise<RunningRost
 		address,
 		tokenAddress: `${address}/token`,
 		passTerm: next,
+		empty: () => {
+			things.enrollments = [];
+			things.users = teachersIn(things);
+		},
 		setBroken: (isBroken) => (broken = isBroken),
 		stop: () =>
 			new Promise((resolve) => {

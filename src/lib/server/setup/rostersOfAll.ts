@@ -14,8 +14,8 @@ export interface SchoolOutcome {
 	figures: RosterFigures;
 	/** What a person has to settle. */
 	doubts: number;
-	/** Whether it was applied; otherwise why it waits, or was not kept. */
-	isApplied: boolean;
+	became: 'not kept' | 'waits' | 'nothing to change' | 'applied';
+	/** Why it waits or was not kept; empty where that needs no reason. */
 	says: string;
 }
 
@@ -69,25 +69,26 @@ export async function bringOne(
 ): Promise<SchoolOutcome> {
 	const school = await findSchool(database, staff.schoolId, at);
 	const kept = await keepRoster(database, staff, school, brought, at);
-	const outcome = { school: name, figures: {}, doubts: 0, isApplied: false };
 	if (!('run' in kept))
-		return { ...outcome, says: 'problem' in kept ? kept.problem : `${kept.problems.count} things in it are wrong` };
+		return {
+			school: name,
+			figures: {},
+			doubts: 0,
+			became: 'not kept',
+			says: 'problem' in kept ? kept.problem : `${kept.problems.count} things in it are wrong`
+		};
 	const { run } = kept;
 	const plan = (await planRun(database, staff.schoolId, run, school.today))!;
-	const found = { ...outcome, figures: figuresOf(plan.changes), doubts: plan.doubts.length };
+	const found = { school: name, figures: figuresOf(plan.changes), doubts: plan.doubts.length };
+	const waits = (says = ''): SchoolOutcome => ({ ...found, became: 'waits', says });
 	const { mostLeaving } = await rosterRules(database, staff.schoolId);
-	if (!apply) return { ...found, says: 'waits' };
-	if (leavesMany(plan, mostLeaving))
-		return { ...found, says: `waits: ${plan.leaving.count} of ${plan.leaving.of} students would leave` };
+	if (!apply) return waits();
+	if (leavesMany(plan, mostLeaving)) return waits(`${plan.leaving.count} of ${plan.leaving.of} students would leave`);
 	if (plan.changes.length === 0 && plan.doubts.length === 0) {
 		await setRosterAside(database, staff, run, at);
-		return { ...found, says: 'set aside' };
+		return { ...found, became: 'nothing to change', says: '' };
 	}
 	const given = { key: plan.key, isSure: false };
 	const done = await applyRoster(database, staff, run, given, { today: school.today, at });
-	return {
-		...found,
-		isApplied: !('not' in done),
-		says: 'not' in done ? 'waits: the school changed meanwhile' : 'applied'
-	};
+	return 'not' in done ? waits('the school changed meanwhile') : { ...found, became: 'applied', says: '' };
 }

@@ -192,6 +192,14 @@ describe('a night', () => {
 		expect(await night()).toBe(0);
 	});
 
+	it('is not well where the roster is of nobody: that is no news of nothing', async () => {
+		await applied(await fetched());
+		running.empty();
+		await night();
+		expect(await said()).toEqual([false, expect.stringContaining('Not applied: Nobody is a student of this school')]);
+		expect(await names()).toHaveLength(608);
+	});
+
 	it('leaves to a person what is unusual, or cannot be read', async () => {
 		await applied(await fetched());
 		await setRosterRules(

@@ -1,3 +1,4 @@
+import { plural } from '../../../core/words';
 import type { RootDatabase } from '../../database';
 import { schoolsWithCoordinator } from '../../people';
 import type { Staff } from '../../request';
@@ -9,13 +10,22 @@ import { readService, UnreadableService } from './readService';
 /** From this hour of the school's clock on a night's roster is fetched. */
 const HOUR = 3;
 
+const sayApplied = (changes: number) => plural(changes, 'change was applied', 'changes were applied');
+
 /** What is said of a school's night, and whether nobody need look. */
-function told({ figures, doubts, isApplied, says }: SchoolOutcome): { isWell: boolean; says: string } {
+function told({ figures, doubts, became, says }: SchoolOutcome): { isWell: boolean; says: string } {
 	const changes = Object.values(figures).reduce((sum, count) => sum + count, 0);
-	if (changes === 0 && doubts === 0) return { isWell: true, says: 'Nothing had changed.' };
-	if (isApplied && doubts === 0) return { isWell: true, says: `${changes} changes were applied.` };
-	if (isApplied) return { isWell: false, says: `${changes} changes were applied; ${doubts} are to be settled.` };
-	return { isWell: false, says: `Not applied: ${says.replace(/^waits: /, '')}.` };
+	switch (became) {
+		case 'nothing to change':
+			return { isWell: true, says: 'Nothing had changed.' };
+		case 'applied':
+			return doubts
+				? { isWell: false, says: `${sayApplied(changes)}; ${plural(doubts, 'thing is', 'things are')} to be settled.` }
+				: { isWell: true, says: `${sayApplied(changes)}.` };
+		case 'waits':
+		case 'not kept':
+			return { isWell: false, says: `Not applied: ${says}.` };
+	}
 }
 
 /** Fetches one school's roster and applies it where nobody need look at it. @returns what came of it, in words */
