@@ -112,6 +112,25 @@ describe('the pool', () => {
 		expect(await database.rows('SELECT value FROM counter ORDER BY id')).toEqual([{ value: 2 }, { value: 2 }]);
 	});
 
+	it('tries a statement of its own again that lost a deadlock', async () => {
+		await database.run('INSERT INTO counter (id, value) VALUES (11, 0), (12, 0), (13, 0)');
+		let alone: Promise<unknown> | null = null;
+		await database.transaction(async (transaction) => {
+			// What changed more rows is what the database lets go on.
+			await transaction.run('UPDATE counter SET value = value + 1 WHERE id IN (12, 13)');
+			alone ??= database.run('UPDATE counter SET value = value + 10 WHERE id IN (11, 12) ORDER BY id');
+			await new Promise((resolve) => setTimeout(resolve, 100));
+			await transaction.run('UPDATE counter SET value = value + 1 WHERE id = 11');
+		});
+		expect(await alone).toMatchObject({ affected: 2 });
+		expect(await database.rows('SELECT value FROM counter WHERE id IN (11, 12, 13) ORDER BY id')).toEqual([
+			{ value: 11 },
+			{ value: 11 },
+			{ value: 1 }
+		]);
+		await database.run('DELETE FROM counter WHERE id > 10');
+	});
+
 	it('gives up on errors that no second try mends', async () => {
 		let tries = 0;
 		await expect(

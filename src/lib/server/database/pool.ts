@@ -25,9 +25,20 @@ export interface RootDatabase extends Database {
 	close(): Promise<void>;
 }
 
-/** Deadlock, lock wait timeout, and Galera's certification failure: the whole transaction may simply be tried again. */
+/** Deadlock, lock wait timeout, and Galera's certification failure: nothing was kept, and it may simply be tried again. */
 const RETRYABLE = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT', 'ER_UNKNOWN_COM_ERROR']);
 const TRIES = 5;
+
+/** Does what is kept as a whole or not at all, again where the database could not keep it beside what others did. */
+async function untilKept<Result>(work: () => Promise<Result>): Promise<Result> {
+	for (let attempt = 1; ; attempt++) {
+		try {
+			return await work();
+		} catch (error) {
+			if (attempt === TRIES || !RETRYABLE.has((error as { code?: string }).code ?? '')) throw error;
+		}
+	}
+}
 
 /** The protocol's number for TINYINT. */
 const TINY = 1;
@@ -43,7 +54,10 @@ function toBooleans(rows: RowDataPacket[], fields: FieldPacket[]): void {
 	}
 }
 
-function databaseOn(connection: Pool | PoolConnection): Database {
+type Keep = typeof untilKept;
+
+/** @param keep how a statement that changes something is sent */
+function databaseOn(connection: Pool | PoolConnection, keep: Keep = (work) => work()): Database {
 	// Lists (`IN (?)`, `VALUES ?`) need client-side placeholders, which prepared statements do not have.
 	const send = <Result extends RowDataPacket[] | ResultSetHeader>(sql: string, values: unknown[]) =>
 		values.some(Array.isArray)
@@ -58,12 +72,12 @@ function databaseOn(connection: Pool | PoolConnection): Database {
 		rows: select,
 		row: async <Row>(sql: string, values?: unknown[]) => (await select<Row>(sql, values))[0] ?? null,
 		async run(sql, values = []) {
-			const [result] = await send<ResultSetHeader>(sql, values);
+			const [result] = await keep(() => send<ResultSetHeader>(sql, values));
 			return { insertId: result.insertId, affected: result.affectedRows };
 		},
 		async insertMany(sql, rows) {
 			const CHUNK = 2_000;
-			for (let i = 0; i < rows.length; i += CHUNK) await connection.query(sql, [rows.slice(i, i + CHUNK)]);
+			for (let i = 0; i < rows.length; i += CHUNK) await keep(() => connection.query(sql, [rows.slice(i, i + CHUNK)]));
 		}
 	};
 }
@@ -98,9 +112,10 @@ export function openDatabase(url: string, connections = 12): RootDatabase {
 		connection.query('SET SESSION TRANSACTION ISOLATION LEVEL READ COMMITTED', () => {})
 	);
 	return {
-		...databaseOn(pool),
-		async transaction(work) {
-			for (let attempt = 1; ; attempt++) {
+		// A statement outside of a transaction is one of its own.
+		...databaseOn(pool, untilKept),
+		transaction: (work) =>
+			untilKept(async () => {
 				const connection = await pool.getConnection();
 				try {
 					await connection.beginTransaction();
@@ -109,13 +124,11 @@ export function openDatabase(url: string, connections = 12): RootDatabase {
 					return result;
 				} catch (error) {
 					await connection.rollback().catch(() => connection.destroy());
-					if (attempt < TRIES && RETRYABLE.has((error as { code?: string }).code ?? '')) continue;
 					throw error;
 				} finally {
 					connection.release();
 				}
-			}
-		},
+			}),
 		close: () => pool.end()
 	};
 }
