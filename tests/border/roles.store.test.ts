@@ -109,6 +109,7 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		group: [one.groups.a, one.groups.b, one.groups.mixed, other.groups.a],
 		sitting: [one.sittings.a, one.sittings.b, other.sittings.a],
 		class: [one.classes.a, one.classes.b, other.classes.a],
+		section: [one.section.id, other.section.id],
 		token: ['nobody'],
 		code: [skills[0].code],
 		kind: ['csv', 'xlsx']

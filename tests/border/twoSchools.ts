@@ -82,7 +82,8 @@ const RANGES = {
 	screening_window: 33,
 	roster_run: 34,
 	notice: 35,
-	year_begun: 36
+	year_begun: 36,
+	section_membership: 37
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -145,6 +146,8 @@ export interface FilledSchool {
 	school: School;
 	staff: Record<Role | 'otherTeacher', Staff>;
 	classes: { a: number; b: number };
+	/** Students 3 and 6 are in it; a specialist is its adult. */
+	section: { id: number; membership: number };
 	students: number[];
 	/** A of students 1–3, B of 5–7, mixed of 4 and 8. */
 	groups: { a: number; b: number; mixed: number };
@@ -268,10 +271,13 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	);
 	const skills = await writeFramework(database, specialist);
 	const classes = { a: at(2, 1), b: at(2, 2) };
+	const section = { id: at(2, 3), membership: at(37, 1) };
 	await fill(database, 'class', [
 		{ id: classes.a, school_id: schoolId, name: 'Avocet', grade: 4, code: `CODE${classes.a}` },
-		{ id: classes.b, school_id: schoolId, name: 'Curlew', grade: 4, code: `CODE${classes.b}` }
+		{ id: classes.b, school_id: schoolId, name: 'Curlew', grade: 4, code: `CODE${classes.b}` },
+		{ id: section.id, school_id: schoolId, name: 'Laboratory', grade: 4, code: `CODE${section.id}` }
 	]);
+	await database.run('UPDATE class SET is_section = TRUE WHERE id = ?', [section.id]);
 	await fill(
 		database,
 		'class_adult',
@@ -296,6 +302,17 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		'class_membership',
 		students.map((id, i) => ({ class_id: i < 4 ? classes.a : classes.b, student_id: id, from_on: '2026-08-20' }))
 	);
+	await fill(
+		database,
+		'section_membership',
+		[students[2], students[5]].map((student_id, i) => ({
+			id: section.membership + i,
+			class_id: section.id,
+			student_id,
+			from_on: '2026-08-20'
+		}))
+	);
+	await fill(database, 'class_adult', [{ class_id: section.id, account_id: specialist.id, from_on: '2026-08-20' }]);
 	await fill(
 		database,
 		'student_attribute',
@@ -341,7 +358,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		}))
 	);
 	await fill(database, 'class_block', [
-		{ class_id: classes.b, kind: 'lunch', days: 31, starts_at: '12:15', minutes: 40 }
+		{ class_id: classes.b, kind: 'lunch', days: 31, starts_at: '12:15', minutes: 40 },
+		// As long as a day of school: it keeps its students from every meeting time.
+		{ class_id: section.id, kind: 'other', days: 31, starts_at: '07:00', minutes: 600 }
 	]);
 	const block = await database.row<{ id: number }>('SELECT id FROM class_block WHERE class_id = ?', [classes.b]);
 	await remakeFields(database, students);
@@ -643,6 +662,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		school,
 		staff,
 		classes,
+		section,
 		students,
 		groups: { a, b, mixed },
 		windows,

@@ -46,6 +46,16 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					{ staff: me.staff.specialist, today: TODAY },
 					{ name: 'Home language', value: 'Wolof' }
 				)
+			),
+			saidOf: checks(({ database, me, of }) => attributes.saidOf(database, me.staff.coordinator, of.students)),
+			sayOf: checks(({ database, me, of }) =>
+				attributes.sayOf(
+					database,
+					me.staff.coordinator,
+					'Home language',
+					of.students.map((student) => ({ student, value: 'Catalan' })),
+					NOW
+				)
 			)
 		}
 	],
@@ -122,6 +132,10 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		roster,
 		{
 			ownClassesOnly: given(({ me }) => roster.ownClassesOnly(me.staff.teacher, TODAY, 'class.id')),
+			ownStudentsOnly: given(({ me }) =>
+				roster.ownStudentsOnly(me.staff.teacher, TODAY, 'class.id', 'membership.student_id')
+			),
+			inSection: given(({ me }) => roster.inSection({ staff: me.staff.teacher, today: TODAY }, me.base)),
 			seenBy: given(({ me }) => roster.seenBy(me.staff.teacher, TODAY, 'student.id')),
 			rosterSql: given(({ me }) => roster.rosterSql({ staff: me.staff.teacher, today: TODAY })),
 			rosterSize: given(({ database, me }) => roster.rosterSize(database, { staff: me.staff.teacher, today: TODAY })),

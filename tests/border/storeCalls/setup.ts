@@ -5,6 +5,7 @@ import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
 import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
+import * as sections from '../../../src/lib/server/people/store/sections';
 import * as classes from '../../../src/lib/server/people/store/classes';
 import * as enrollment from '../../../src/lib/server/people/store/enrollment';
 import * as grades from '../../../src/lib/server/people/store/grades';
@@ -257,6 +258,9 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			enrolledIn: checks(({ database, me, of }) =>
 				enrollment.enrolledIn(database, me.staff.coordinator, of.classes.a, TODAY)
 			),
+			enrolledInSection: checks(({ database, me, of }) =>
+				enrollment.enrolledInSection(database, me.staff.coordinator, of.section.id, TODAY)
+			),
 			enrolledByIds: checks(({ database, me, of }) =>
 				enrollment.enrolledByIds(database, me.staff.coordinator, of.students, TODAY)
 			),
@@ -278,6 +282,30 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			changeStudent: checks(({ database, me, of }) =>
 				enrollment.changeStudent(database, me.staff.coordinator, of.students[0], record, NOW)
 			)
+		}
+	],
+	[
+		sections,
+		{
+			inSections: all,
+			sectionsOf: given(({ database, me }) =>
+				sections.sectionsOf(
+					database,
+					me.students.map((id) => ({ id })),
+					TODAY
+				)
+			),
+			sectionMembers: given(({ database, me }) => sections.sectionMembers(database, me.base, TODAY)),
+			joinSection: checks(({ database, me, of }) =>
+				sections.joinSection(database, me.staff.coordinator, of.section.id, of.students, from)
+			),
+			leaveSection: checks(({ database, me, of }) =>
+				sections.leaveSection(database, me.staff.coordinator, of.section.id, of.students, from)
+			),
+			takeBackSection: checks(({ database, me, of }) => {
+				const ended = [{ id: of.section.membership, untilOn: TODAY }];
+				return sections.takeBackSection(database, me.staff.coordinator, of.section.id, { begun: [], ended }, NOW);
+			})
 		}
 	],
 	[

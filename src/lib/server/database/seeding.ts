@@ -10,6 +10,7 @@ const columns = {
 	student: ['id', 'school_id', 'number', 'given_name', 'family_name', 'grade', 'pin_hash'],
 	student_attribute: ['student_id', 'name', 'value'],
 	class_membership: ['class_id', 'student_id', 'from_on', 'until_on'],
+	section_membership: ['id', 'class_id', 'student_id', 'from_on', 'until_on'],
 	tier_interval: ['student_id', 'tier', 'from_on', 'until_on'],
 	school_year: ['school_id', 'starts_on', 'ends_on'],
 	day_off: ['school_id', 'from_on', 'until_on', 'name'],

@@ -19,7 +19,7 @@ import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from '../people';
 import { type Skill, skillGraph, skillList } from '../library';
 import { readStandings, schoolImportance } from '../standing';
-import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
+import { releases, type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 import type { Staff } from '../request';
 
 /** Of mixed groups, helpers counted. */
@@ -105,7 +105,7 @@ export async function groupingFor(
 			currentGroup: regrouped.find((group) => group.studentIds.includes(student.id))
 		})),
 		graph,
-		slots: free.map((slot) => ({ ...slot, busyStudentIds: busyAt(slot) })),
+		slots: free.map((slot) => ({ ...slot, busyStudentIds: [...busyAt(slot), ...slot.keptIds] })),
 		sizes: { 2: plans[2].size, 3: plans[3].size },
 		pairs
 	});
@@ -165,7 +165,7 @@ function timesNobodyHolds(
 				id: `${time.days.join('')} ${time.startsAt} ${time.minutes}`,
 				label: `${sayMeeting(time)}, ${holders.map(({ displayName }) => displayName).join(' or ')}`,
 				availableIds: students
-					.filter(({ id, classId }) => time.classIds.includes(classId) && !busy.has(id))
+					.filter((student) => releases(time, student) && !busy.has(student.id))
 					.map(({ id }) => String(id))
 			}
 		];

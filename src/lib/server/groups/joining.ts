@@ -7,7 +7,7 @@ import type { Database } from '../database';
 import type { Staff } from '../request';
 import { type School, tierPlans, type TierPlans } from '../school';
 import { currentGroups, type SmallGroup } from './store/groups';
-import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
+import { releases, type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 
 /** The groups there are, and when staff can hold them. */
 export interface GroupsNow {
@@ -43,9 +43,10 @@ export function joiningBreaks(
 	const count = group.studentIds.length + students.length;
 	if (count > maximum) broken.push(`a tier ${group.tier} group takes ${maximum}, and there would be ${count}`);
 	for (const student of students) {
-		const { id: studentId, classId, className } = student;
+		const { id: studentId, className } = student;
 		const name = fullName(student);
-		if (slot && !slot.classIds.includes(classId)) broken.push(`${className} cannot release ${name} then`);
+		if (slot && !releases(slot, student))
+			broken.push(`${slot.keptIds.includes(studentId) ? 'a section' : className} cannot release ${name} then`);
 		const other = groups.find(
 			(one) =>
 				one.id !== group.id &&

@@ -11,11 +11,12 @@ export {
 	staffInSetup
 } from './store/accounts';
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
-export { attributeChoices, studentsWith } from './store/attributes';
+export { attributeChoices, type SaidOf, saidOf, sayOf, studentsWith } from './store/attributes';
 export {
 	addClasses,
 	changeClass,
 	type ClassInSetup,
+	type ClassKind,
 	classesInSetup,
 	type ClassNamed,
 	endClass,
@@ -28,6 +29,7 @@ export {
 	type Enrolled,
 	enrolledByIds,
 	enrolledIn,
+	enrolledInSection,
 	enrolledLike,
 	type Joining,
 	takeBackStudents
@@ -57,7 +59,9 @@ export {
 } from './store/people';
 export {
 	inClasses,
+	inSection,
 	ownClassesOnly,
+	ownStudentsOnly,
 	placeInRoster,
 	type Roster,
 	rosterSize,
@@ -71,6 +75,15 @@ export {
 	tieredIn,
 	visibleAmong
 } from './store/roster';
+export {
+	joinSection,
+	leaveSection,
+	type SectionChange,
+	sectionMembers,
+	type SectionOf,
+	sectionsOf,
+	takeBackSection
+} from './store/sections';
 export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
 export { plannedAfter, type Promoted, promoteClasses, type Promotion, type WhyNotPromoted } from './store/promotion';
 export { countWithoutPin, setPins } from './store/pins';

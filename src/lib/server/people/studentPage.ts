@@ -9,6 +9,7 @@ import type { School } from '../school';
 import { groupsOfStudent, sessionCounts } from '../groups';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/roster';
+import { sectionsOf } from './store/sections';
 import { recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
@@ -83,7 +84,8 @@ export async function studentPage(database: Database, school: School, student: R
 		series,
 		sessions,
 		results,
-		reviews
+		reviews,
+		sections
 	] = await Promise.all([
 		skillGraph(database, school.id, skills),
 		readStandings(database, ids),
@@ -98,7 +100,8 @@ export async function studentPage(database: Database, school: School, student: R
 		probeSeries(database, ids, school),
 		sessionCounts(database, ids, school),
 		recentResults(database, student.id, RESULTS),
-		openReviews(database, ids)
+		openReviews(database, ids),
+		sectionsOf(database, [student], school.today)
 	]);
 	const advice = await adviceFor(database, school, reviews);
 	const own = now.get(student.id)!;
@@ -113,6 +116,7 @@ export async function studentPage(database: Database, school: School, student: R
 	const nameOf = (skillId: number) => skillOf.get(skillId)?.shortName ?? '';
 	const standingsOn = (day: SchoolDate) => (day === school.today ? own : (past.get(day)?.get(student.id) ?? new Map()));
 	return {
+		sections: (sections.get(student.id) ?? []).map((section) => section.name),
 		// The most needed first: what is missing, can be learned next, and much depends on.
 		steps: [...needs.keys()].slice(0, STEPS).map((skillId) => {
 			const { code, shortName, statement } = skillOf.get(skillId)!;

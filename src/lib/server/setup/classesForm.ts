@@ -10,11 +10,12 @@ import {
 	changeStudent,
 	endClass,
 	moveToClass,
+	sayOf,
 	setClassAdults,
 	setSignInHours,
 	takeBackMoves
 } from '../people';
-import { formCheck, id, idList, longForm, schoolDate } from '../request';
+import { formCheck, id, idList, jsonCheck, jsonIn, longForm, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { mergeClasses, takeBackMerger } from './mergeClasses';
 import { refreshGrades } from './refreshGrades';
@@ -22,7 +23,9 @@ import { waysIn } from './ways';
 
 const className = Type.String({ minLength: 1, maxLength: LONGEST_CLASS_NAME, pattern: '\\S' });
 const grade = Type.Integer({ minimum: 0, maximum: HIGHEST_GRADE });
-const addForm = formCheck(Type.Object({ classes: Type.String({ maxLength: 6_000 }) }));
+const addForm = formCheck(
+	Type.Object({ classes: Type.String({ maxLength: 6_000 }), sections: Type.Boolean({ default: false }) })
+);
 const changeForm = formCheck(Type.Object({ class: id, name: className, grade }));
 const endForm = formCheck(Type.Object({ class: id, on: Type.Union([schoolDate, Type.String({ maxLength: 0 })]) }));
 const adultsForm = formCheck(
@@ -47,14 +50,38 @@ const undoMoveForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 60_0
 const mergeForm = formCheck(Type.Object({ class: id, into: id }));
 const undoMergeForm = formCheck(Type.Object({ class: id, ways: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
 
+/** Characters of what a thing said of students is called, and of what is said. */
+const [LONGEST_SAID_NAME, LONGEST_SAID] = [60, 120];
+const saidName = Type.String({ minLength: 1, maxLength: LONGEST_SAID_NAME, pattern: '\\S' });
+const sayForm = formCheck(
+	Type.Object({
+		students: idList(200),
+		name: saidName,
+		value: Type.String({ maxLength: LONGEST_SAID, default: '' })
+	})
+);
+const sayBackForm = formCheck(
+	Type.Object({ name: saidName, said: Type.String({ maxLength: 60_000 }) }),
+	longForm(60_000)
+);
+const saidCheck = jsonCheck(
+	Type.Array(Type.Object({ student: id, value: Type.Union([Type.String({ maxLength: LONGEST_SAID }), Type.Null()]) }), {
+		maxItems: 200
+	})
+);
+
 /** The form actions of the pages of all classes and of one. */
 export const classesActions = {
 	add: staffAction('set up the school', addForm, async ({ staff, database, at, form }) => {
 		const read = readClassList(form.classes);
 		if ('problem' in read) return refuse(read.problem);
-		const made = await addClasses(database, staff, read.classes, at);
+		const made = await addClasses(database, staff, read.classes, at, form.sections ? 'section' : 'own');
 		if ('taken' in made) return refuse(`There is a class ${made.taken} already`);
-		return { done: `${plural(made.ids.length, 'class', 'classes')} added, each with a code for its door.` };
+		return {
+			done: form.sections
+				? `${plural(made.ids.length, 'section')} added: choose who is in each.`
+				: `${plural(made.ids.length, 'class', 'classes')} added, each with a code for its door.`
+		};
 	}),
 	change: staffAction('set up the school', changeForm, async ({ staff, database, at, form }) => {
 		const before = await changeClass(database, staff, form.class, { name: form.name.trim(), grade: form.grade }, at);
@@ -144,6 +171,29 @@ export const classesActions = {
 				}
 			}
 		};
+	}),
+	/** A home language, a plan, or whatever else the school wants to see and narrow lists by; nothing takes it away. */
+	say: staffAction('set up the school', sayForm, async ({ staff, database, at, form }) => {
+		const [name, value] = [form.name.trim(), form.value.trim() || null];
+		const before = await sayOf(
+			database,
+			staff,
+			name,
+			form.students.map((student) => ({ student, value })),
+			at
+		);
+		if (before.length === 0) return refuse(value ? 'That is said of them already' : 'Nothing is said of them there');
+		const who = plural(before.length, 'student');
+		return {
+			done: value ? `${name} of ${who}: ${value}.` : `${name}: no longer said of ${who}.`,
+			undo: { action: '?/sayBack', fields: { name, said: JSON.stringify(before) } }
+		};
+	}),
+	sayBack: staffAction('set up the school', sayBackForm, async ({ staff, database, at, form }) => {
+		const said = saidCheck(jsonIn(form.said));
+		if ('problem' in said) return refuse('What was said before could not be read');
+		const back = await sayOf(database, staff, form.name, said.value, at);
+		return { done: `${form.name} of ${plural(back.length, 'student')}: as before.` };
 	}),
 	/** Into another class, or out of the school, from a day on. */
 	move: staffAction('set up the school', moveForm, async ({ staff, database, at, form }) => {

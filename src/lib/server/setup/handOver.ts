@@ -17,12 +17,18 @@ export interface Held {
 	classes: { id: number; name: string }[];
 }
 
+/** Classes and sections. */
+const allClasses = async (database: Database, staff: Staff, today: SchoolDate) => [
+	...(await classesInSetup(database, staff, today)),
+	...(await classesInSetup(database, staff, today, 'section'))
+];
+
 export async function heldBy(database: Database, staff: Staff, accountId: number, today: SchoolDate): Promise<Held> {
 	const [slots, groups, students, classes] = await Promise.all([
 		slotList(database, staff.schoolId, today),
 		currentGroups(database, staff, today),
 		heldStudents(database, staff, accountId, today),
-		classesInSetup(database, staff, today)
+		allClasses(database, staff, today)
 	]);
 	const inClass = students.length ? await visibleAmong(database, staff, students, today) : [];
 	return {
@@ -118,7 +124,7 @@ export function handOver(
 
 /** Adults of each class on a day. */
 async function adultsOf(database: Database, staff: Staff, today: SchoolDate): Promise<Map<number, number[]>> {
-	const classes = await classesInSetup(database, staff, today);
+	const classes = await allClasses(database, staff, today);
 	return new Map(classes.map(({ id, adults }) => [id, adults.map((adult) => adult.id)]));
 }
 

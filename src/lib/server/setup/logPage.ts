@@ -13,12 +13,13 @@ const AT_ONCE = 50;
 /** The log as the address asks for it: `by`, `about`, `action`, `since`, `to`, `from` for the part. */
 export async function logPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
 	const [since, to] = [dayIn(url, 'since'), dayIn(url, 'to')];
-	const [people, actions, about, skills, classes] = await Promise.all([
+	const [people, actions, about, skills, classes, sections] = await Promise.all([
 		staffInSetup(database, school.id, at),
 		loggedActions(database, staff),
 		enrolledByIds(database, staff, [idIn(url, 'about') ?? 0], school.today),
 		skillList(database, school.id),
-		classesInSetup(database, staff, school.today)
+		classesInSetup(database, staff, school.today),
+		classesInSetup(database, staff, school.today, 'section')
 	]);
 	const asked = {
 		accountId: people.find(({ id }) => id === idIn(url, 'by'))?.id ?? null,
@@ -39,7 +40,7 @@ export async function logPage(database: Database, staff: Staff, school: School, 
 	const names = {
 		account: new Map(people.map(({ id, displayName }) => [id, displayName])),
 		skill: new Map(skills.map(({ id, shortName }) => [id, shortName])),
-		class: new Map(classes.map(({ id, name }) => [id, name]))
+		class: new Map([...classes, ...sections].map(({ id, name }) => [id, name]))
 	};
 	return {
 		...asked,

@@ -19,7 +19,7 @@ type Shown = { doubt: RosterDoubt } | { change: RosterChange };
  * effect of the plan (`show=leave`).
  */
 export async function rosterPage(database: Database, staff: Staff, school: School, url: URL, at: Date) {
-	const [rules, runs, { size }, source] = await Promise.all([
+	const [rules, runs, size, source] = await Promise.all([
 		rosterRules(database, school.id),
 		rosterRuns(database, school.id, MOST_RUNS),
 		rosterSize(database, { staff, today: school.today }),

@@ -1,5 +1,5 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
-import { ownClassesOnly } from '../../people';
+import { ownStudentsOnly } from '../../people';
 import type { Staff } from '../../request';
 
 /** What is counted of a subject's tries, before this one. */
@@ -106,7 +106,7 @@ export async function lockedOut(
 	staff: Staff,
 	{ failures, since, today }: { failures: number; since: Date; today: string }
 ): Promise<LockedOut[]> {
-	const own = ownClassesOnly(staff, today, 'class.id');
+	const own = ownStudentsOnly(staff, today, 'class.id', 'membership.student_id');
 	return database.rows<LockedOut>(
 		`SELECT student.id, student.shown_name AS givenName, student.family_name AS familyName, class.name AS className
 		FROM sign_in_try

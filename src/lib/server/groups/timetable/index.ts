@@ -3,6 +3,7 @@ export { groupCalendar } from './calendarFile';
 export {
 	addBlocks,
 	classBlocks,
+	releases,
 	removeBlocks,
 	type ReleasingSlot,
 	releasingSlots,

@@ -99,7 +99,8 @@ export const timetableActions = {
 	addBlock: staffAction('plan the timetable', blockForm, async ({ staff, school, database, at, form }) => {
 		const { classes, kind, startsAt, minutes } = form;
 		const days = [...form.days].sort();
-		const known = new Set((await classList(database, school.id)).map((one) => one.id));
+		const kinds = await Promise.all([classList(database, school.id), classList(database, school.id, 'section')]);
+		const known = new Set(kinds.flat().map((one) => one.id));
 		if (!classes.every((one) => known.has(one))) return refuse('There is no such class');
 		const time: WeeklyTime = { days, startsAt, minutes };
 		const ids = await addBlocks(

@@ -3,6 +3,9 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { randomCode, type Staff } from '../../request';
 import { ownClassesOnly } from './roster';
 
+/** A class of their own, in which each student is once, or a section beside it. */
+export type ClassKind = 'own' | 'section';
+
 /** A class as Setup lists it. */
 export interface ClassInSetup {
 	id: number;
@@ -23,8 +26,19 @@ export interface ClassInSetup {
 
 const HOURS = `TIME_FORMAT(class.sign_in_from, '%H:%i') AS opens, TIME_FORMAT(class.sign_in_until, '%H:%i') AS closes`;
 
-/** The classes that a staff member may see, youngest first, as they are on a day; those that have ended at the end. */
-export async function classesInSetup(database: Database, staff: Staff, today: SchoolDate): Promise<ClassInSetup[]> {
+/** What says who is in a class of a kind. */
+const MEMBERS = { own: 'class_membership', section: 'section_membership' } as const;
+
+/**
+ * The classes of a kind that a staff member may see, youngest first, as they are on a day; those that have ended at the
+ * end.
+ */
+export async function classesInSetup(
+	database: Database,
+	staff: Staff,
+	today: SchoolDate,
+	kind: ClassKind = 'own'
+): Promise<ClassInSetup[]> {
 	const own = ownClassesOnly(staff, today, 'class.id');
 	const [classes, adults] = await Promise.all([
 		database.rows<
@@ -39,13 +53,13 @@ export async function classesInSetup(database: Database, staff: Staff, today: Sc
 				${HOURS},
 				COUNT(student.id) AS students, COUNT(student.id) - COUNT(student.pin_hash) AS withoutPin
 			FROM class
-			LEFT JOIN class_membership AS membership ON membership.class_id = class.id
+			LEFT JOIN ${MEMBERS[kind]} AS membership ON membership.class_id = class.id
 				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
 			LEFT JOIN student ON student.id = membership.student_id
-			WHERE class.school_id = ? ${own.sql}
+			WHERE class.school_id = ? AND class.is_section = ? ${own.sql}
 			GROUP BY class.id
 			ORDER BY COALESCE(class.ended_on <= ?, 0), class.grade, class.name, class.id`,
-			[today, today, staff.schoolId, ...own.values, today]
+			[today, today, staff.schoolId, kind === 'section', ...own.values, today]
 		),
 		database.rows<{ classId: number; id: number; name: string }>(
 			`SELECT adult.class_id AS classId, account.id, account.display_name AS name
@@ -82,12 +96,13 @@ export interface ClassNamed {
 	grade: number;
 }
 
-/** Adds classes, each with a code of its own. @returns their ids, or the name that a class of the school has already */
+/** Adds classes of a kind, each with a code of its own. @returns their ids, or the name that a class of the school has already */
 export async function addClasses(
 	database: RootDatabase,
 	staff: Staff,
 	classes: ClassNamed[],
-	at: Date
+	at: Date,
+	kind: ClassKind = 'own'
 ): Promise<{ ids: number[] } | { taken: string }> {
 	return database.transaction(async (transaction) => {
 		const taken = await takenName(transaction, staff, classes, null);
@@ -95,12 +110,13 @@ export async function addClasses(
 		const ids: number[] = [];
 		for (const { name, grade } of classes) {
 			const { insertId } = await transaction.run(
-				'INSERT INTO class (school_id, name, grade, code) VALUES (?, ?, ?, ?)',
-				[staff.schoolId, name, grade, await freshCode(transaction)]
+				'INSERT INTO class (school_id, name, grade, code, is_section) VALUES (?, ?, ?, ?, ?)',
+				[staff.schoolId, name, grade, await freshCode(transaction), kind === 'section']
 			);
 			ids.push(insertId);
 		}
-		if (ids.length) await audit(transaction, staff, at, 'add classes', { ids, classes });
+		if (ids.length)
+			await audit(transaction, staff, at, kind === 'own' ? 'add classes' : 'add sections', { ids, classes });
 		return { ids };
 	});
 }
@@ -172,7 +188,7 @@ export async function setSignInHours(
 	});
 }
 
-/** Ends a class in which nobody is any more, from a day on; or lets it go on. @returns whether that was done */
+/** Ends a section, or a class in which nobody is any more, from a day on; or lets it go on. @returns whether that was done */
 export async function endClass(
 	database: RootDatabase,
 	staff: Staff,

@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { StudentRecord } from '../../../core/interchange/studentRecord';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
+import { inSections } from './sections';
 
 /** A student with the class that they are in on a day, or were in last. */
 export interface Enrolled extends StudentRecord {
@@ -38,6 +39,25 @@ export async function enrolledIn(
 		`AND membership.class_id = ? AND (membership.until_on IS NULL OR membership.until_on > ?)
 		ORDER BY student.family_name, student.given_name, student.id`,
 		[classId, today]
+	);
+}
+
+/** Students of a section on a day, class by class. */
+export async function enrolledInSection(
+	database: Database,
+	staff: Staff,
+	sectionId: number,
+	today: SchoolDate
+): Promise<Enrolled[]> {
+	const members = inSections(today, 'AND section.class_id = ?', [sectionId]);
+	return enrolled(
+		database,
+		staff,
+		today,
+		`AND (membership.until_on IS NULL OR membership.until_on > ?)
+		AND student.id IN (SELECT section.student_id ${members.sql})
+		ORDER BY class.grade, class.name, student.family_name, student.given_name, student.id`,
+		[today, ...members.values]
 	);
 }
 
@@ -182,6 +202,7 @@ const DERIVED = [
 	'student_attribute',
 	'sign_in',
 	'sign_in_try',
+	'section_membership',
 	'class_membership'
 ] as const;
 

@@ -4,7 +4,7 @@ import { NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../
 import { fill } from '../../database/seeding';
 import { accountByUserName, classByCode, staffList, studentPin, studentsByNumber } from './people';
 import { tieredIn, visibleAmong } from './roster';
-import { attributeChoices, studentsWith } from './attributes';
+import { attributeChoices, saidOf, sayOf, studentsWith } from './attributes';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -139,5 +139,37 @@ describe('what the roster says', () => {
 		const having = (name: string, value: string) => studentsWith(small.database, roster, { name, value });
 		expect(await having('Home language', 'Wolof')).toEqual(new Set([1]));
 		expect(await having('Home language', 'Basque')).toEqual(new Set());
+	});
+
+	it('is said of several at once, taken away and put back as it was', async () => {
+		const { database } = small;
+		const coordinator = staffAs('coordinator');
+		const say = (said: Parameters<typeof sayOf>[3]) => sayOf(database, coordinator, 'Home language', said, NOW);
+		const languages = async () =>
+			[...(await saidOf(database, coordinator, [1, 3, 4]))].map(([id, said]) => [
+				id,
+				said.find(({ name }) => name === 'Home language')?.value
+			]);
+		const asItWas = await languages();
+		const before = await say([1, 3, 4].map((student) => ({ student, value: 'Wolof' })));
+		// Student 1 speaks Wolof already.
+		expect(before).toEqual([
+			{ student: 3, value: null },
+			{ student: 4, value: null }
+		]);
+		expect(await languages()).toEqual([1, 3, 4].map((id) => [id, 'Wolof']));
+		expect(await say([{ student: 1, value: null }])).toEqual([{ student: 1, value: 'Wolof' }]);
+		await say([...before, { student: 1, value: 'Wolof' }]);
+		expect(await languages()).toEqual(asItWas);
+		expect(await say([{ student: 3, value: null }])).toEqual([]);
+		await expect(say([{ student: 9, value: 'Wolof' }])).rejects.toThrow();
+		const entry = await database.row<{ detail: string }>(
+			`SELECT detail FROM audit_entry WHERE action = 'say of a student' ORDER BY id LIMIT 1`
+		);
+		expect(JSON.parse(entry!.detail)).toEqual({
+			student: 3,
+			before: { 'Home language': null },
+			after: { 'Home language': 'Wolof' }
+		});
 	});
 });

@@ -1,16 +1,19 @@
 import { type SchoolHours, schoolDateOf, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Role, Staff } from '../../request';
+import type { ClassKind } from './classes';
 import { ownClassesOnly } from './roster';
+import { inSections } from './sections';
 
-/** The classes of a school that have not ended, youngest first. */
+/** The classes of a kind that a school has and that have not ended, youngest first. */
 export async function classList(
 	database: Database,
-	schoolId: number
+	schoolId: number,
+	kind: ClassKind = 'own'
 ): Promise<{ id: number; name: string; grade: number }[]> {
 	return database.rows(
-		'SELECT id, name, grade FROM class WHERE school_id = ? AND ended_on IS NULL ORDER BY grade, name',
-		[schoolId]
+		'SELECT id, name, grade FROM class WHERE school_id = ? AND is_section = ? AND ended_on IS NULL ORDER BY grade, name',
+		[schoolId, kind === 'section']
 	);
 }
 
@@ -61,23 +64,26 @@ export async function accountByUserName(database: Database, userName: string): P
 
 /** A class by the code on its door, with the names its students sign in by; null for a code nobody has. */
 export async function classByCode(database: Database, code: string, at: Date) {
-	const found = await database.row<{ id: number; name: string; timeZone: string }>(
-		`SELECT class.id, class.name, school.time_zone AS timeZone
+	const found = await database.row<{ id: number; name: string; isSection: boolean; timeZone: string }>(
+		`SELECT class.id, class.name, class.is_section AS isSection, school.time_zone AS timeZone
 		FROM class JOIN school ON school.id = class.school_id
 		WHERE class.code = ?`,
 		[code]
 	);
 	if (!found) return null;
-	const { timeZone, ...own } = found;
+	const { timeZone, isSection, ...own } = found;
 	const today = schoolDateOf(at, timeZone);
+	const section = inSections(today, 'AND section.class_id = ?', [own.id]);
+	const among = isSection
+		? { sql: `membership.student_id IN (SELECT section.student_id ${section.sql})`, values: section.values }
+		: { sql: 'membership.class_id = ?', values: [own.id] };
 	const students = await database.rows<{ id: number; givenName: string; familyName: string }>(
 		`SELECT student.id, student.shown_name AS givenName, student.family_name AS familyName
 		FROM class_membership AS membership
 		JOIN student ON student.id = membership.student_id
-		WHERE membership.class_id = ? AND membership.from_on <= ?
-			AND (membership.until_on IS NULL OR membership.until_on > ?)
+		WHERE ${among.sql} AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
 		ORDER BY student.shown_name, student.family_name`,
-		[own.id, today, today]
+		[...among.values, today, today]
 	);
 	return { ...own, students };
 }

@@ -14,6 +14,7 @@ export interface Promotion {
 
 /** What was done when classes became others, so that it can be taken back. */
 export interface Promoted {
+	/** Classes and sections. */
 	ended: number[];
 	/** New classes, each with those that became it. */
 	added: { id: number; name: string; from: number[] }[];
@@ -36,7 +37,8 @@ export async function plannedAfter(database: RootDatabase, staff: Staff, day: Sc
 }
 
 /**
- * Lets all classes of a school that have not ended become others from a day on, with their students, whose grades go along.
+ * Lets all classes of a school that have not ended become others from a day on, with their students, whose grades go along;
+ * sections end.
  * Belongs into a transaction with what else is to happen.
  *
  * @returns what stands in the way, told before anything is changed
@@ -48,17 +50,18 @@ export async function promoteClasses(
 	{ from, at }: { from: SchoolDate; at: Date }
 ): Promise<Promoted | { not: WhyNotPromoted }> {
 	await all.row('SELECT id FROM school WHERE id = ? FOR UPDATE', [staff.schoolId]);
-	const now = await all.rows<{ id: number; grade: number }>(
-		'SELECT id, grade FROM class WHERE school_id = ? AND ended_on IS NULL FOR UPDATE',
+	const going = await all.rows<{ id: number; grade: number; isSection: boolean }>(
+		'SELECT id, grade, is_section AS isSection FROM class WHERE school_id = ? AND ended_on IS NULL FOR UPDATE',
 		[staff.schoolId]
 	);
+	const now = going.filter(({ isSection }) => !isSection);
 	const planned = new Map(plan.map(({ classId, becomes }) => [classId, becomes]));
 	if (now.length !== planned.size || now.some(({ id }) => !planned.has(id))) return { not: 'changed' };
 	if (await plannedAfter(all, staff, from)) return { not: 'planned later' };
 	const next = joinNext(plan.map(({ classId, becomes }) => ({ source: classId, becomes })));
 	if ('taken' in next) return { not: next };
 
-	const ended = now.map(({ id }) => id);
+	const ended = going.map(({ id }) => id);
 	if (ended.length) await all.run('UPDATE class SET ended_on = ? WHERE id IN (?)', [from, ended]);
 	const made = await addClasses(
 		all,

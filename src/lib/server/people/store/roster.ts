@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Staff, VisibleId } from '../../request';
+import { inSections } from './sections';
 
 export interface RosterStudent {
 	id: VisibleId;
@@ -25,6 +26,29 @@ export function ownClassesOnly(staff: Staff, today: SchoolDate, column: string):
 }
 
 /**
+ * Restricts a query to students who are in a class that a class teacher is an adult of on a day, a section or their own;
+ * begins with AND, empty for everyone else.
+ *
+ * @param classId column of the student's own class
+ * @param studentId column of the student
+ */
+export function ownStudentsOnly(
+	staff: Staff,
+	today: SchoolDate,
+	classId: string,
+	studentId: string
+): { sql: string; values: unknown[] } {
+	if (staff.role !== 'teacher') return { sql: '', values: [] };
+	const own = ownClassesOnly(staff, today, classId);
+	const taught = ownClassesOnly(staff, today, 'section.class_id');
+	const sections = inSections(today, taught.sql, taught.values);
+	return {
+		sql: `AND (TRUE ${own.sql} OR ${studentId} IN (SELECT section.student_id ${sections.sql}))`,
+		values: [...own.values, ...sections.values]
+	};
+}
+
+/**
  * Restricts a query to students whom a staff member may see on a day: those of the school, of a class teacher's those of
  * the own classes.
  *
@@ -36,7 +60,7 @@ export function seenBy(staff: Staff, today: SchoolDate, column: string): { sql: 
 			sql: `EXISTS (SELECT 1 FROM student AS seen WHERE seen.id = ${column} AND seen.school_id = ?)`,
 			values: [staff.schoolId]
 		};
-	const own = ownClassesOnly(staff, today, 'own.id');
+	const own = ownStudentsOnly(staff, today, 'own.id', 'seen.student_id');
 	return {
 		sql: `EXISTS (SELECT 1 FROM class_membership AS seen JOIN class AS own ON own.id = seen.class_id
 			WHERE seen.student_id = ${column} AND own.school_id = ?
@@ -55,7 +79,7 @@ export interface Roster {
 
 /** FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more. */
 function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
-	const own = ownClassesOnly(staff, today, 'class.id');
+	const own = ownStudentsOnly(staff, today, 'class.id', 'membership.student_id');
 	return {
 		from: `class
 			JOIN class_membership AS membership
@@ -80,17 +104,27 @@ export function inClasses(roster: Roster, classIds: number[]): Roster {
 	return { ...roster, narrowing: { sql: `${sql} AND class.id IN (?)`, values: [...values, [0, ...classIds]] } };
 }
 
-/** How many students a roster has, and the name of the class of one of them. */
-export async function rosterSize(
-	database: Database,
-	roster: Roster
-): Promise<{ size: number; className: string | null }> {
+/** Those of a roster who are in a section. */
+export function inSection(roster: Roster, sectionId: number): Roster {
+	const { sql = '', values = [] } = roster.narrowing ?? {};
+	const members = inSections(roster.today, 'AND section.class_id = ?', [sectionId]);
+	return {
+		...roster,
+		narrowing: {
+			sql: `${sql} AND membership.student_id IN (SELECT section.student_id ${members.sql})`,
+			values: [...values, ...members.values]
+		}
+	};
+}
+
+/** How many students a roster has. */
+export async function rosterSize(database: Database, roster: Roster): Promise<number> {
 	const { from, where, values } = rosterRows(roster);
-	const row = await database.row<{ size: number; className: string | null }>(
-		`SELECT COUNT(*) AS size, MIN(class.name) AS className FROM ${from} WHERE ${where}`,
+	const row = await database.row<{ size: number | string }>(
+		`SELECT COUNT(*) AS size FROM ${from} WHERE ${where}`,
 		values
 	);
-	return { size: Number(row!.size), className: row!.className };
+	return Number(row!.size);
 }
 
 /** Class by class. */

@@ -104,6 +104,7 @@ const TAKE_OUT = [
 		'student_summary',
 		'sign_in',
 		'sign_in_try',
+		'section_membership',
 		'class_membership'
 	].map((table) => `DELETE FROM ${table} WHERE student_id = ?`),
 	// What names nobody but the student says only that something was done, by whom and when.

@@ -1,6 +1,8 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import {
+	inClasses,
+	inSection,
 	ownClassesOnly,
 	ownOrNobodys,
 	type Roster,
@@ -79,19 +81,20 @@ export async function findScope(
 ): Promise<Scope | null> {
 	const [, kind, value = ''] = /^(school|caseload|grade|class|group|list)(?::([\d,]{1,2000}))?$/.exec(key) ?? [];
 	const ids = value.split(',').filter(Boolean).map(Number);
-	const open = async (found: (className: string, size: number) => Named, narrowing?: Roster['narrowing']) => {
-		const roster = { staff, today, narrowing };
-		const { size, className } = await rosterSize(database, roster);
+	const everybody: Roster = { staff, today };
+	const open = async (found: (size: number) => Named, roster: Roster = everybody) => {
+		const size = await rosterSize(database, roster);
 		if (size === 0 && kind !== 'school' && kind !== 'caseload') return null;
 		let students: Promise<RosterStudent[]> | undefined;
 		return {
 			key,
-			...found(className!, size),
+			...found(size),
 			size,
 			roster,
 			students: () => (students ??= rosterStudents(database, roster))
 		};
 	};
+	const narrowed = (narrowing: Roster['narrowing']): Roster => ({ ...everybody, narrowing });
 	if (kind === 'school' && !value)
 		return open(() =>
 			staff.role === 'teacher'
@@ -100,33 +103,42 @@ export async function findScope(
 		);
 	if (kind === 'caseload' && !value) {
 		const caseload = caseloadOf(staff, today);
-		return caseload && open(() => ({ label: 'My caseload', inWords: 'your caseload' }), caseload);
+		return caseload && open(() => ({ label: 'My caseload', inWords: 'your caseload' }), narrowed(caseload));
 	}
 	if (ids.length === 0 || (kind !== 'list' && ids.length > 1)) return null;
 	const [id] = ids;
-	const named = (label: string) => ({ label, inWords: label });
+	const named = (label: string) => () => ({ label, inWords: label });
 	switch (kind) {
 		case 'grade':
-			return open(() => ({ label: `Grade ${id}`, inWords: `grade ${id}` }), {
-				sql: 'AND membership.student_id IN (SELECT id FROM student WHERE school_id = ? AND grade = ?)',
-				values: [staff.schoolId, id]
-			});
-		case 'class':
-			return open(named, { sql: 'AND class.id = ?', values: [id] });
+			return open(
+				() => ({ label: `Grade ${id}`, inWords: `grade ${id}` }),
+				narrowed({
+					sql: 'AND membership.student_id IN (SELECT id FROM student WHERE school_id = ? AND grade = ?)',
+					values: [staff.schoolId, id]
+				})
+			);
+		case 'class': {
+			const own = ownClassesOnly(staff, today, 'id');
+			const found = await database.row<{ name: string; isSection: boolean }>(
+				`SELECT name, is_section AS isSection FROM class WHERE id = ? AND school_id = ? ${own.sql}`,
+				[id, staff.schoolId, ...own.values]
+			);
+			return found && open(named(found.name), found.isSection ? inSection(everybody, id) : inClasses(everybody, [id]));
+		}
 		case 'list':
 			return open(
-				(_, size) =>
+				(size) =>
 					size === 1
 						? { label: '1 chosen student', inWords: 'the chosen student' }
 						: { label: `${size} chosen students`, inWords: `the ${size} chosen students` },
-				{ sql: 'AND membership.student_id IN (?)', values: [ids] }
+				narrowed({ sql: 'AND membership.student_id IN (?)', values: [ids] })
 			);
 		case 'group': {
 			const group = await database.row<{ name: string }>(
 				'SELECT name FROM small_group WHERE id = ? AND school_id = ?',
 				[id, staff.schoolId]
 			);
-			return group && open(() => named(group.name), { sql: IN_GROUP, values: [id, today, today] });
+			return group && open(named(group.name), narrowed({ sql: IN_GROUP, values: [id, today, today] }));
 		}
 		default:
 			return null;

@@ -14,15 +14,17 @@ const AT_ONCE = { staff: 8, classes: 12 };
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const { database } = locals;
-	const [slots, blocks, absences, people, classes, groups, held] = await Promise.all([
+	const [slots, blocks, absences, people, own, sections, groups, held] = await Promise.all([
 		releasingSlots(database, school.id, school.today),
 		classBlocks(database, school.id),
 		staffAbsences(database, staff, school.today),
 		staffList(database, school.id, ['specialist', 'interventionist']),
 		classList(database, school.id),
+		classList(database, school.id, 'section'),
 		currentGroups(database, staff, school.today),
 		heldSlots(database, school.id, school.today)
 	]);
+	const classes = [...own, ...sections];
 	const lanes = { from: numberIn(url, 'staff'), most: AT_ONCE.staff };
 	const rows = { from: numberIn(url, 'classes'), most: AT_ONCE.classes };
 	const shownPeople = people.slice(lanes.from, lanes.from + lanes.most);
@@ -34,12 +36,12 @@ export async function load({ locals, url }) {
 		free: slots.filter(({ id: slotId }) => !held.has(slotId)).length,
 		lanes,
 		shownPeople,
-		slots: shown.map(({ classIds, ...slot }) => {
+		slots: shown.map(({ classIds, keptIds: _, ...slot }) => {
 			const group = groups.find(({ slotId }) => slotId === slot.id);
 			return {
 				...slot,
-				/** Classes that can release students then. */
-				releasing: classIds.length,
+				/** Classes that can release students then; of sections none is counted. */
+				releasing: own.filter(({ id: classId }) => classIds.includes(classId)).length,
 				// Whether anybody meets then: class teachers see which group only where one of theirs is in it.
 				isHeld: held.has(slot.id),
 				group: group && {
@@ -52,6 +54,7 @@ export async function load({ locals, url }) {
 			};
 		}),
 		rows,
+		ownClasses: own.length,
 		shownClasses: shownClasses.map(({ id: classId, name, grade }) => ({ id: classId, name, grade })),
 		blocks: blocks.filter(({ classId }) => shownClasses.some(({ id: shownId }) => shownId === classId)),
 		absences,

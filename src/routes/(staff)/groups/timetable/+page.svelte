@@ -178,7 +178,7 @@
 			<li>
 				{slot.staffName}, {sayMeeting(slot)}, {slot.minutes} min{slot.room ? `, ${slot.room}` : ''}{slot.tier
 					? `, tier ${slot.tier} only`
-					: ''}: {slot.releasing} of {data.classes.length} classes can release students
+					: ''}: {slot.releasing} of {data.ownClasses} classes can release students
 				<ActionButton
 					action="?/endSlot"
 					fields={{ slot: slot.id }}

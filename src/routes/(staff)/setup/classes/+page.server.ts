@@ -5,11 +5,12 @@ import { staffWho } from '$lib/server/shell/staffPage';
 
 export async function load({ locals }) {
 	const { staff, school } = await staffWho(locals, 'set up the school');
-	const [classes, skills] = await Promise.all([
+	const [classes, sections, skills] = await Promise.all([
 		classesInSetup(locals.database, staff, school.today),
+		classesInSetup(locals.database, staff, school.today, 'section'),
 		skillList(locals.database, school.id)
 	]);
-	return { classes, grades: [...new Set(skills.map(({ grade }) => grade))], today: school.today };
+	return { classes, sections, grades: [...new Set(skills.map(({ grade }) => grade))], today: school.today };
 }
 
 const { add, end } = classesActions;

@@ -11,6 +11,7 @@
 	let { data, form } = $props();
 	type Class = (typeof data.classes)[number];
 	const hasEnded = ({ endedOn }: Class) => endedOn !== null && endedOn <= data.today;
+	let areSections = $state(false);
 	const going = $derived(data.classes.filter((one) => !hasEnded(one)));
 	const students = $derived(going.reduce((sum, one) => sum + one.students, 0));
 </script>
@@ -69,11 +70,53 @@
 	{#snippet empty()}There is no class yet. Students come into classes.{/snippet}
 </Table>
 
+{#if data.sections.length}
+	<h2>Sections, beside the classes</h2>
+	<Table
+		says="Sections"
+		columns={[
+			{ label: 'Section' },
+			{ label: 'Grade' },
+			{ label: 'Adults' },
+			{ label: 'Students', isNumber: true },
+			{ label: 'Code' },
+			{ label: 'What can be done', isSilent: true }
+		]}
+		rows={data.sections}
+		key={({ id }) => id}
+		attributes={(one) => ({ class: { soft: hasEnded(one) } })}
+		airy
+	>
+		{#snippet cells(one)}
+			<th scope="row"><a href={keepingScope(`/setup/sections/${one.id}`)}>{one.name}</a></th>
+			<td>{sayGrade(one.grade)}</td>
+			<td>{one.adults.map(({ name }) => name).join(', ') || '–'}</td>
+			<td class="number">{hasEnded(one) ? '' : one.students}</td>
+			<td><code>{one.code}</code></td>
+			<td>
+				<span class="one-line">
+					{#if hasEnded(one)}<span>ended {sayDate(one.endedOn!)}</span>{/if}
+					<ActionButton
+						action="?/end"
+						fields={{ class: one.id, on: hasEnded(one) ? '' : data.today }}
+						label={hasEnded(one) ? `Let ${one.name} go on` : `End ${one.name}`}
+						look="small">{hasEnded(one) ? 'Let it go on' : 'End'}</ActionButton
+					>
+				</span>
+			</td>
+		{/snippet}
+	</Table>
+{/if}
+
 <form method="POST" action="?/add" use:enhance>
 	<h2><label for="classes">Add classes, one a line: the name, then the grade</label></h2>
 	<textarea id="classes" name="classes" rows="5" required maxlength="6000" aria-describedby="as"></textarea>
 	<p id="as" class="soft">As “Avocet 4” or “Room 12, grade K”. Each gets a code by which its students find it.</p>
-	<button class="primary">Add classes</button>
+	<label
+		><input type="checkbox" name="sections" value="true" bind:checked={areSections} /> These are sections: students are in
+		them beside their class, as in a mathematics lab</label
+	>
+	<button class="primary">Add {areSections ? 'sections' : 'classes'}</button>
 </form>
 <Notice outcome={form} />
 

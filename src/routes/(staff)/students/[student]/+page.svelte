@@ -42,7 +42,7 @@
 	<div>
 		<h1>{name}</h1>
 		<p class="soft">
-			{student.className}, grade {student.grade} · <TierBars tier={student.tier} />
+			{[student.className, ...data.sections].join(', ')}, grade {student.grade} · <TierBars tier={student.tier} />
 			{#if latest}· {latest.points} points, give or take {latest.error} ({latest.window}){:else}· no score yet{/if}
 		</p>
 		{#each data.uncounted as { window, status } (window)}

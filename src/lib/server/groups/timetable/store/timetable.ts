@@ -8,6 +8,7 @@ import {
 	type WeeklyTime
 } from '../../../../core/timetable';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../../database';
+import { sectionMembers } from '../../../people';
 import { may, type Staff } from '../../../request';
 
 /** A staff member at a weekly meeting time. */
@@ -19,10 +20,16 @@ export interface Slot extends WeeklyTime {
 	tier: 2 | 3 | null;
 }
 
-/** A meeting time with the classes that can release students then. */
+/** A meeting time with the classes that can release students then, sections among them. */
 export interface ReleasingSlot extends Slot {
 	classIds: number[];
+	/** Students whom a section does not release then. */
+	keptIds: number[];
 }
+
+/** Whether a student can be released at a time: the own class and every section of theirs can. */
+export const releases = ({ classIds, keptIds }: ReleasingSlot, student: { id: number; classId: number }) =>
+	classIds.includes(student.classId) && !keptIds.includes(student.id);
 
 /** Before any day of a school here. */
 const EVER = '1970-01-01';
@@ -46,13 +53,18 @@ export async function releasingSlots(
 	schoolId: number,
 	since: SchoolDate
 ): Promise<ReleasingSlot[]> {
-	const [slots, blocks, classes] = await Promise.all([
+	const [slots, blocks, members, classes] = await Promise.all([
 		slotList(database, schoolId, since),
 		classBlocks(database, schoolId),
+		sectionMembers(database, schoolId, since),
 		database.rows<{ id: number }>('SELECT id FROM class WHERE school_id = ? ORDER BY id', [schoolId])
 	]);
 	const classIds = classes.map(({ id }) => id);
-	return slots.map((slot) => ({ ...slot, classIds: releasing(slot, classIds, blocks) }));
+	return slots.map((slot) => {
+		const released = releasing(slot, classIds, blocks);
+		const keeping = [...members].filter(([id]) => !released.includes(id));
+		return { ...slot, classIds: released, keptIds: keeping.flatMap(([, students]) => students) };
+	});
 }
 
 interface StoredBlock extends ClassBlock {

@@ -15,7 +15,7 @@ export interface SchoolInRoster extends SchoolNow {
 }
 
 /**
- * A school as it is on a day: classes that have not ended, everybody who is or was a student, all accounts.
+ * A school as it is on a day: classes that have not ended (no sections), everybody who is or was a student, all accounts.
  *
  * @param userNames that a roster would bring, to be looked for in other schools
  */
@@ -33,7 +33,7 @@ export async function schoolNow(
 		),
 		database.rows<Omit<KnownClass, 'adults'>>(
 			`SELECT id, sourced_id AS sourcedId, name, grade FROM class
-			WHERE school_id = ? AND (ended_on IS NULL OR ended_on > ?)
+			WHERE school_id = ? AND NOT is_section AND (ended_on IS NULL OR ended_on > ?)
 			ORDER BY grade, name, id`,
 			[schoolId, today]
 		),

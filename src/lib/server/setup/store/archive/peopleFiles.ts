@@ -49,6 +49,20 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'section_memberships',
+		says: 'days of a student in a section',
+		sql: `SELECT section.student_id AS student, class.name AS section, class.grade, section.from_on, section.until_on
+			FROM section_membership AS section JOIN class ON class.id = section.class_id
+			WHERE section.student_id IN (?) ORDER BY section.student_id, section.from_on, section.id`,
+		columns: {
+			student: STUDENT,
+			section: 'name of the section',
+			grade: 'grade of the section',
+			from_on: SINCE,
+			until_on: UNTIL
+		}
+	},
+	{
 		name: 'tiers',
 		says: 'days of a student in a tier; tier 1 on all others',
 		sql: `SELECT student_id AS student, tier, from_on, until_on FROM tier_interval

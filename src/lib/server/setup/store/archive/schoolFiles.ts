@@ -48,12 +48,13 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 	{
 		name: 'classes',
 		says: 'a class',
-		sql: `SELECT id AS class, name, grade, code, ended_on, sourced_id FROM class WHERE school_id = ? ORDER BY id`,
+		sql: `SELECT id AS class, name, grade, code, is_section, ended_on, sourced_id FROM class WHERE school_id = ? ORDER BY id`,
 		columns: {
 			class: 'number of the class here',
 			name: 'name',
 			grade: 'grade; 0 is kindergarten',
 			code: 'code for the door',
+			is_section: 'whether students are in it beside their own class',
 			ended_on: 'day from which there is none; empty for no end',
 			sourced_id: 'by which the source of the roster knows it'
 		}

@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { sayInstant } from '$lib/core/calendar';
-	import { HIGHEST_GRADE } from '$lib/core/interchange/studentList';
 	import { plural, sayGrade } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
+	import ClassForms from '$lib/ui/setup/ClassForms.svelte';
+	import SayOfForm from '$lib/ui/setup/SayOfForm.svelte';
 	import SetupViews from '$lib/ui/setup/SetupViews.svelte';
 	import StudentRecordForm from '$lib/ui/setup/StudentRecordForm.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
@@ -16,13 +17,17 @@
 
 	let { data, form } = $props();
 	type Student = (typeof data.students)[number];
-	const GRADES = Array.from({ length: HIGHEST_GRADE + 1 }, (_, grade) => grade);
 
 	let chosen = $state<number[]>([]);
 	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
+	/** The class or section to move them to. */
+	let to = $state('');
+	const intoSection = $derived(data.sections.some(({ id }) => String(id) === to));
 	/** From when a move holds. */
 	let on = $derived(data.today);
 	let editing = $state<Student | null>(null);
+	let isSaying = $state(false);
+	const problem = $derived((form && 'problem' in form && form.problem) || null);
 	const hasEnded = $derived(data.own.endedOn !== null && data.own.endedOn <= data.today);
 	/** What a student is known by. */
 	const shown = ({ preferredName, givenName, familyName }: Student) => `${preferredName ?? givenName} ${familyName}`;
@@ -40,31 +45,7 @@
 </div>
 
 <div class="forms">
-	<form method="POST" action="?/change" use:enhance={keepValues} class="one-line">
-		<input type="hidden" name="class" value={data.own.id} />
-		<label>Name <input name="name" required maxlength="60" value={data.own.name} /></label>
-		<label
-			>Grade <select name="grade"
-				>{#each GRADES as grade (grade)}<option value={grade} selected={grade === data.own.grade}
-						>{sayGrade(grade)}</option
-					>{/each}</select
-			></label
-		>
-		<button>Keep</button>
-	</form>
-	<form method="POST" action="?/adults" use:enhance={keepValues}>
-		<input type="hidden" name="class" value={data.own.id} />
-		<fieldset class="one-line">
-			<legend>Adults of the class, from today on</legend>
-			{#each data.people as { id, displayName, role } (id)}
-				<label
-					><input type="checkbox" name="adults" value={id} checked={data.own.adults.some((adult) => adult.id === id)} />
-					{displayName} <span class="soft">{role}</span></label
-				>
-			{/each}
-			<button>Keep</button>
-		</fieldset>
-	</form>
+	<ClassForms own={data.own} people={data.people} noun="class" />
 	<form method="POST" action="?/hours" use:enhance={keepValues} class="one-line">
 		<input type="hidden" name="class" value={data.own.id} />
 		<label
@@ -101,6 +82,8 @@
 		{ label: 'Number' },
 		{ label: 'Grade' },
 		{ label: 'Born' },
+		{ label: 'Said of them' },
+		...(data.sections.length ? [{ label: 'Sections' }] : []),
 		{ label: 'Signs in' },
 		{ label: 'What can be done', isSilent: true }
 	]}
@@ -115,6 +98,8 @@
 		<td>{student.number ?? ''}</td>
 		<td>{sayGrade(student.grade)}</td>
 		<td>{student.birthDate ?? ''}</td>
+		<td>{student.said.map(({ name, value }) => `${name}: ${value}`).join(', ')}</td>
+		{#if data.sections.length}<td>{student.sections.map(({ name }) => name).join(', ')}</td>{/if}
 		<td
 			>{student.lastSignIn
 				? sayInstant(student.lastSignIn, data.school.timeZone)
@@ -135,21 +120,28 @@
 	<ActionBar says="{plural(selected.length, 'student')} selected">
 		<form
 			method="POST"
-			action="?/move"
+			action={intoSection ? '?/join' : '?/move'}
 			class="one-line"
 			use:enhance={() =>
 				async ({ update }) => {
 					await update();
-					chosen = [];
+					[chosen, to] = [[], ''];
 				}}
 		>
 			{#each selected as { id } (id)}<input type="hidden" name="students" value={id} />{/each}
-			<select name="to" required aria-label="Where to">
-				<option value="" disabled selected>Move to …</option>
-				{#each data.others as { id, name } (id)}<option value={id}>{name}</option>{/each}
+			<select name="to" required aria-label="Where to" bind:value={to}>
+				<option value="" disabled>Move to …</option>
+				<optgroup label="Another class">
+					{#each data.others as { id, name } (id)}<option value={String(id)}>{name}</option>{/each}
+				</optgroup>
+				{#if data.sections.length}
+					<optgroup label="A section, beside this class">
+						{#each data.sections as { id, name } (id)}<option value={String(id)}>{name}</option>{/each}
+					</optgroup>
+				{/if}
 			</select>
 			<label>from <input name="on" type="date" required min={data.today} bind:value={on} /></label>
-			<button>Move {plural(selected.length, 'student')}</button>
+			<button>{intoSection ? 'Add' : 'Move'} {plural(selected.length, 'student')}</button>
 		</form>
 		<ActionButton
 			action="?/move"
@@ -157,17 +149,19 @@
 			label="{selected.length === 1 ? 'Leaves' : 'They leave'} the school from that day"
 			>{selected.length === 1 ? 'Leaves' : 'They leave'} the school</ActionButton
 		>
+		<button onclick={() => (isSaying = true)}>Say of them …</button>
 		<button class="plain" onclick={() => (chosen = [])}>Clear</button>
 	</ActionBar>
 {/if}
 
 {#if editing}
 	<Dialog title="Change {shown(editing)}" onclose={() => (editing = null)}>
-		<StudentRecordForm
-			student={editing}
-			problem={(form && 'problem' in form && form.problem) || null}
-			ondone={() => (editing = null)}
-		/>
+		<StudentRecordForm student={editing} {problem} ondone={() => (editing = null)} />
+	</Dialog>
+{/if}
+{#if isSaying}
+	<Dialog title="Said of {plural(selected.length, 'student')}" onclose={() => (isSaying = false)}>
+		<SayOfForm students={selected} known={data.said} {problem} ondone={() => (isSaying = false)} />
 	</Dialog>
 {/if}
 <Notice outcome={form} />
@@ -177,9 +171,5 @@
 		display: grid;
 		gap: 10px;
 		margin: 12px 0;
-	}
-	fieldset {
-		margin: 0;
-		border: 1px solid var(--rule);
 	}
 </style>
