@@ -74,6 +74,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/setup/people',
 		'/setup/caseload',
 		'/setup/people/hand-over?staff=3',
+		'/setup/interventions',
 		'/setup/year',
 		'/setup/data',
 		'/notices',

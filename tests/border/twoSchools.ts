@@ -19,6 +19,7 @@ import { saveDraft } from '../../src/lib/server/groups/store/drafts';
 import { changeFramework, shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
+import { bringSupport } from '../../src/lib/server/decide/store/pastSupport';
 import { noteFormerGrades } from '../../src/lib/server/people/store/grades';
 import { keepRosterSource } from '../../src/lib/server/setup/store/rosterSources';
 import { addYearBegun } from '../../src/lib/server/setup/store/yearsBegun';
@@ -83,7 +84,8 @@ const RANGES = {
 	roster_run: 34,
 	notice: 35,
 	year_begun: 36,
-	section_membership: 37
+	section_membership: 37,
+	past_intervention: 38
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -148,6 +150,8 @@ export interface FilledSchool {
 	classes: { a: number; b: number };
 	/** Students 3 and 6 are in it; a specialist is its adult. */
 	section: { id: number; membership: number };
+	/** Of student 1. */
+	pastSupport: number;
 	students: number[];
 	/** A of students 1–3, B of 5–7, mixed of 4 and 8. */
 	groups: { a: number; b: number; mixed: number };
@@ -322,6 +326,13 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		database,
 		'tier_interval',
 		students.map((id) => ({ student_id: id, tier: 2, from_on: '2026-09-01' }))
+	);
+	const before = { name: '', tier: 3 as const, from: '2025-09-01', until: '2025-12-19', isOver: false };
+	const support = await bringSupport(
+		database,
+		staff.coordinator,
+		{ tiers: [], past: [{ ...before, studentId: students[0], did: 'Number talks', came: 'Went on' }] },
+		NOW
 	);
 	await fill(database, 'student_pair', [{ student_id: students[0], other_id: students[4], kind: 'apart' }]);
 	await fill(database, 'school_year', [{ school_id: schoolId, starts_on: '2026-08-24', ends_on: '2027-06-11' }]);
@@ -663,6 +674,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		staff,
 		classes,
 		section,
+		pastSupport: support.past[0],
 		students,
 		groups: { a, b, mixed },
 		windows,

@@ -20,6 +20,7 @@ const PATHS = [
 		'/setup/cards',
 		'/setup/people',
 		'/setup/people/hand-over?staff=3',
+		'/setup/interventions',
 		'/setup/year',
 		'/setup/data',
 		'/notices',

@@ -5,6 +5,7 @@ import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
 import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
+import * as pastSupport from '../../../src/lib/server/decide/store/pastSupport';
 import * as sections from '../../../src/lib/server/people/store/sections';
 import * as classes from '../../../src/lib/server/people/store/classes';
 import * as enrollment from '../../../src/lib/server/people/store/enrollment';
@@ -21,7 +22,7 @@ import * as years from '../../../src/lib/server/school/store/years';
 import * as secondFactors from '../../../src/lib/server/auth/store/secondFactors';
 import { tokenHash } from '../../../src/lib/server/auth/signIn';
 import { addDays } from '../../../src/lib/core/calendar';
-import { NOW, seen, TODAY } from '../../smallSchool';
+import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
 const account = { displayName: 'New', role: 'teacher', email: null } as const;
@@ -282,6 +283,22 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			changeStudent: checks(({ database, me, of }) =>
 				enrollment.changeStudent(database, me.staff.coordinator, of.students[0], record, NOW)
 			)
+		}
+	],
+	[
+		pastSupport,
+		{
+			pastSupport: given(({ database, me }) => pastSupport.pastSupport(database, seenOne(me.students[0]))),
+			tierSpans: given(({ database, me }) => pastSupport.tierSpans(database, me.staff.coordinator)),
+			bringSupport: checks(({ database, me, of }) => {
+				const past = { name: '', tier: 2 as const, from: '2025-09-01', until: '2025-10-01', isOver: true };
+				const of1 = { ...past, studentId: of.students[0], did: 'x', came: '' };
+				return pastSupport.bringSupport(database, me.staff.coordinator, { tiers: [], past: [of1] }, NOW);
+			}),
+			takeBackSupport: checks(({ database, me, of }) => {
+				const brought = { tiers: [], past: [of.pastSupport] };
+				return pastSupport.takeBackSupport(database, me.staff.coordinator, brought, NOW);
+			})
 		}
 	],
 	[

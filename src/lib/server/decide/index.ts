@@ -9,5 +9,13 @@ export {
 	type Review,
 	tierHistory
 } from './store/reviews';
+export {
+	type Brought,
+	bringSupport,
+	type PastSupport,
+	pastSupport,
+	takeBackSupport,
+	tierSpans
+} from './store/pastSupport';
 export { decide, undoDecision } from './store/verdicts';
 export { whereTo } from './whereTo';

@@ -3,7 +3,7 @@ export { cycleDates, nextReview } from './groupDates';
 export { groupingFor } from './grouping';
 export { groupsInScope } from './groupsInScope';
 export { sessionPlan } from './sessionPlan';
-export { adoptionGroups, undoAdoption } from './store/adoptions';
+export { adoptGroups, adoptionGroups, undoAdoption } from './store/adoptions';
 export { countDrafts, discardDraft } from './store/drafts';
 export { fittingGroups, type GroupChoice, groupsNow } from './joining';
 export { changeWithin, undoWithin } from './store/groupChanges';

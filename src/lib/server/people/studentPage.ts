@@ -12,7 +12,7 @@ import type { RosterStudent } from './store/roster';
 import { sectionsOf } from './store/sections';
 import { recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
-import { adviceFor, decidedReviews, openReviews, tierHistory } from '../decide';
+import { adviceFor, decidedReviews, openReviews, pastSupport, tierHistory } from '../decide';
 import { scoreHistory, uncountedWindows } from '../screen';
 import { type Domain, domainList, itemsAsked, skillGraph, type Skill, skillList } from '../library';
 import { readStandings, schoolImportance, standingsOnDays } from '../standing';
@@ -85,7 +85,8 @@ export async function studentPage(database: Database, school: School, student: R
 		sessions,
 		results,
 		reviews,
-		sections
+		sections,
+		support
 	] = await Promise.all([
 		skillGraph(database, school.id, skills),
 		readStandings(database, ids),
@@ -101,7 +102,8 @@ export async function studentPage(database: Database, school: School, student: R
 		sessionCounts(database, ids, school),
 		recentResults(database, student.id, RESULTS),
 		openReviews(database, ids),
-		sectionsOf(database, [student], school.today)
+		sectionsOf(database, [student], school.today),
+		pastSupport(database, student.id)
 	]);
 	const advice = await adviceFor(database, school, reviews);
 	const own = now.get(student.id)!;
@@ -116,6 +118,7 @@ export async function studentPage(database: Database, school: School, student: R
 	const nameOf = (skillId: number) => skillOf.get(skillId)?.shortName ?? '';
 	const standingsOn = (day: SchoolDate) => (day === school.today ? own : (past.get(day)?.get(student.id) ?? new Map()));
 	return {
+		support,
 		sections: (sections.get(student.id) ?? []).map((section) => section.name),
 		// The most needed first: what is missing, can be learned next, and much depends on.
 		steps: [...needs.keys()].slice(0, STEPS).map((skillId) => {

@@ -2,7 +2,7 @@ import { sayDate } from '../../core/calendar';
 import { plural } from '../../core/words';
 import type { Database } from '../database';
 import { skillList } from '../library';
-import { classesInSetup, countWithoutPin, staffInSetup } from '../people';
+import { classesInSetup, countWithoutPin, staffInSetup, tieredIn } from '../people';
 import type { Staff } from '../request';
 import { cycleList, daysOff, schoolProfile, schoolYears, type School, UNNAMED_SCHOOL } from '../school';
 import { screeningWindows } from '../screen';
@@ -21,7 +21,7 @@ export interface Step {
 /** What a school has, and what it lacks, in the order in which it is set up. */
 export async function whatIsMissing(database: Database, staff: Staff, school: School, at: Date): Promise<Step[]> {
 	const { id, today } = school;
-	const [profile, years, cycles, off, allClasses, people, pins, windows, skills] = await Promise.all([
+	const [profile, years, cycles, off, allClasses, people, pins, windows, skills, tiered] = await Promise.all([
 		schoolProfile(database, id),
 		schoolYears(database, id),
 		cycleList(database, id),
@@ -30,7 +30,8 @@ export async function whatIsMissing(database: Database, staff: Staff, school: Sc
 		staffInSetup(database, id, at),
 		countWithoutPin(database, id, today),
 		screeningWindows(database, id),
-		skillList(database, id)
+		skillList(database, id),
+		tieredIn(database, { staff, today })
 	]);
 	const classes = allClasses.filter(({ endedOn }) => endedOn === null || endedOn > today);
 	const grades = new Set(skills.map(({ grade }) => grade));
@@ -124,6 +125,14 @@ export async function whatIsMissing(database: Database, staff: Staff, school: Sc
 			fact: off.length ? `${off.length} ahead` : 'None ahead: meetings would be planned on holidays',
 			isDone: off.length > 0,
 			path: '/setup/school'
+		},
+		{
+			says: 'Interventions so far',
+			fact: tiered.length
+				? `${plural(tiered.length, 'student')} in tiers 2 and 3`
+				: 'Nobody is in tier 2 or 3: where there are groups already, bring them in',
+			isDone: tiered.length > 0,
+			path: '/setup/interventions'
 		}
 	];
 	return steps.map((step) => ({ isNeeded: false, ...step }));

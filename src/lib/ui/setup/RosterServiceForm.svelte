@@ -1,9 +1,9 @@
 <!-- Where a school's roster can be fetched from, and fetching it: now, to be looked through, or each night. -->
 <script lang="ts">
+	import type { SubmitFunction } from '@sveltejs/kit';
 	import { enhance } from '$app/forms';
 	import { sayDate } from '$lib/core/calendar';
 	import ActionButton from '../form/ActionButton.svelte';
-	import { keepValues } from '../form/keepValues';
 
 	interface Props {
 		/** Null where none is known. */
@@ -20,6 +20,14 @@
 	}
 	let { source, schools }: Props = $props();
 	let isReading = $state(false);
+	let isChanging = $state(false);
+	/** Once it is kept, fetching is next. */
+	const keepAndClose: SubmitFunction =
+		() =>
+		async ({ update, result }) => {
+			await update({ reset: false });
+			isChanging = result.type !== 'success';
+		};
 </script>
 
 <section class="no-print" aria-labelledby="service">
@@ -51,9 +59,9 @@
 			>
 		</form>
 	{/if}
-	<details>
+	<details bind:open={isChanging}>
 		<summary>{source ? 'Change where it is' : 'A service that speaks OneRoster 1.2 (REST)'}</summary>
-		<form method="POST" action="?/service" use:enhance={keepValues} class="fields">
+		<form method="POST" action="?/service" use:enhance={keepAndClose} class="fields">
 			<label for="address">Address, without /ims/oneroster/…</label>
 			<input id="address" name="address" type="url" required maxlength="300" value={source?.address ?? ''} />
 			<label for="tokenAddress">Address for tokens (OAuth 2.0)</label>

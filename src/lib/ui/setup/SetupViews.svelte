@@ -14,6 +14,7 @@
 		{ path: '/setup/cards', name: 'Sign-in cards' },
 		{ path: '/setup/people', name: 'Staff' },
 		{ path: '/setup/caseload', name: 'Caseload' },
+		{ path: '/setup/interventions', name: 'Interventions so far' },
 		{ path: '/setup/year', name: 'New year' },
 		{ path: '/setup/data', name: 'Data' },
 		{ path: '/setup/log', name: 'Who did what' }

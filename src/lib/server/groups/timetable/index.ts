@@ -2,9 +2,11 @@
 export { groupCalendar } from './calendarFile';
 export {
 	addBlocks,
+	addSlots,
 	classBlocks,
 	releases,
 	removeBlocks,
+	removeSlots,
 	type ReleasingSlot,
 	releasingSlots,
 	type Slot,

@@ -187,6 +187,7 @@ const TRACES = [
 	'window_student',
 	'review',
 	'tier_interval',
+	'past_intervention',
 	'outcome',
 	'accommodation'
 ] as const;

@@ -89,6 +89,7 @@ const TAKE_OUT = [
 	'DELETE FROM student_pair WHERE other_id = ?',
 	...[
 		'given_measure',
+		'past_intervention',
 		'group_membership',
 		'attendance',
 		'student_note',

@@ -152,6 +152,12 @@
 			{#each data.tiers as tier, i (i)}
 				<li>{sayDay(tier.fromOn)} to {tier.untilOn ? sayDay(addDays(tier.untilOn, -1)) : 'now'}: tier {tier.tier}</li>
 			{/each}
+			{#each data.support as one, i (i)}
+				<li>
+					{sayDay(one.fromOn)} to {sayDay(addDays(one.untilOn, -1))}: {one.did}, tier {one.tier}
+					<span class="soft">{one.came}{one.came ? '; ' : ''}before it was kept here</span>
+				</li>
+			{/each}
 			{#each data.verdicts as verdict (verdict.id)}
 				<li>
 					{verdict.effectiveOn ? sayDay(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName}

@@ -70,6 +70,20 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 		columns: { student: STUDENT, tier: 'tier of support, 2 or 3', from_on: SINCE, until_on: UNTIL }
 	},
 	{
+		name: 'past_interventions',
+		says: 'support of a student before it was kept here, as the school brought it in',
+		sql: `SELECT student_id AS student, tier, from_on, until_on, did, came FROM past_intervention
+			WHERE student_id IN (?) ORDER BY student_id, from_on, id`,
+		columns: {
+			student: STUDENT,
+			tier: 'tier of support, 2 or 3',
+			from_on: SINCE,
+			until_on: UNTIL,
+			did: 'what was done',
+			came: 'what came of it'
+		}
+	},
+	{
 		name: 'responsible_adults',
 		says: 'days on which an adult was responsible for a student',
 		sql: `SELECT held.student_id AS student, account.display_name AS adult, held.from_on, held.until_on
