@@ -1,4 +1,4 @@
-// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty, --roster-service.
+// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty, --roster-service, --mail-server.
 import { execFileSync, spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -8,7 +8,10 @@ import { appScript, keepServing } from './serve.mjs';
 
 const lockFile = join(dataFolder, 'start.json');
 /** Simulated outside services, each with its program. */
-const STANDINS = { '--roster-service': join('standins', 'rosterService', 'start.ts') };
+const STANDINS = {
+	'--roster-service': join('standins', 'rosterService', 'start.ts'),
+	'--mail-server': join('standins', 'mailServer', 'start.ts')
+};
 const given = process.argv.slice(2);
 const standins = Object.entries(STANDINS).filter(([flag]) => given.includes(flag));
 const flags = given.filter((flag) => !(flag in STANDINS));
@@ -47,7 +50,7 @@ async function start() {
 	const unknown = flags.filter((flag) => !['--reset-demo', '--empty'].includes(flag));
 	if (unknown.length)
 		throw new Error(
-			`Unknown: ${unknown.join(' ')}. There are --reset-demo, --empty and ${Object.keys(STANDINS).join(', ')}.`
+			`Unknown: ${unknown.join(' ')}. There are --reset-demo, --empty, ${Object.keys(STANDINS).join(' and ')}.`
 		);
 	mkdirSync(dataFolder, { recursive: true });
 	refuseSecond();
@@ -69,9 +72,11 @@ async function start() {
 		stdio: 'inherit',
 		env: { ...process.env, DATABASE_URL: databaseUrl, DATABASE_OWNER_URL: ownerUrl }
 	});
+	// Stand-ins are asked on this machine, without TLS.
+	const environment = standins.length ? { ORDERLY_STANDINS: 'yes' } : {};
+	if (given.includes('--mail-server')) environment.ORDERLY_MAIL = `smtp://127.0.0.1:${await freePort()}`;
 	const app = await keepServing(
-		// Stand-ins are asked on this machine, without TLS.
-		{ databaseUrl, port, environment: standins.length ? { ORDERLY_STANDINS: 'yes' } : {} },
+		{ databaseUrl, port, environment },
 		{
 			served({ address, pid }) {
 				note({ address, databaseUrl, ownerUrl, app: pid });
@@ -86,7 +91,7 @@ async function start() {
 			cwd: root,
 			// It ends when this end of its input does, also where this process is killed.
 			stdio: ['pipe', 'inherit', 'inherit'],
-			env: { ...process.env, DATABASE_URL: databaseUrl, PORT: '' }
+			env: { ...process.env, ...environment, DATABASE_URL: databaseUrl, PORT: '' }
 		});
 		stops.push(async () => standin.kill());
 	}

@@ -72,9 +72,9 @@ async function signIn({ address, said }: Running): Promise<string> {
 describe('npm start', () => {
 	let running: Running;
 	let cookie: string;
-	let standin: string;
+	let standins: string[];
 	beforeAll(async () => {
-		running = await start('--empty', '--roster-service');
+		running = await start('--empty', '--roster-service', '--mail-server');
 		cookie = await signIn(running);
 	});
 	afterAll(() => {
@@ -88,11 +88,17 @@ describe('npm start', () => {
 		expect(running.said()).not.toContain('Demo sign-ins');
 	});
 
-	it('starts a stand-in beside it that is asked for, and ends it with itself', async () => {
-		await expect.poll(() => running.said(), { timeout: 60_000 }).toContain('The roster service (a stand-in) is at');
-		const [, service] = /stand-in\) is at (http:[^:]+:\d+)/.exec(running.said())!;
-		standin = service;
-		expect(await (await fetch(service)).text()).toContain('0 students in 0 classes');
+	it('starts the stand-ins beside it that are asked for, and ends them with itself', async () => {
+		const said = (pattern: RegExp) => pattern.exec(running.said())?.[1];
+		const patterns = [
+			/roster service \(a stand-in\) is at (http:[^:]+:\d+)/,
+			/mail server .* came in at (http:[^:]+:\d+)/
+		];
+		await expect.poll(() => patterns.every(said), { timeout: 60_000 }).toBe(true);
+		standins = patterns.map((pattern) => said(pattern)!);
+		const pages = await Promise.all(standins.map(async (address) => (await fetch(address)).text()));
+		expect(pages[0]).toContain('0 students in 0 classes');
+		expect(pages[1]).toContain('None so far.');
 	});
 
 	it('refuses a second start on the same folder and leaves the first alone', async () => {
@@ -105,7 +111,7 @@ describe('npm start', () => {
 	it('refuses a flag it does not know', () => {
 		const wrong = spawnSync(process.execPath, [script, '--reset'], { cwd: root, env: environment, encoding: 'utf8' });
 		expect(wrong.status).toBe(1);
-		expect(wrong.stderr).toContain('There are --reset-demo, --empty and --roster-service');
+		expect(wrong.stderr).toContain('There are --reset-demo, --empty, --roster-service and --mail-server');
 	});
 
 	it('lets standings be worked out anew while it runs', () => {
@@ -134,13 +140,17 @@ describe('npm start', () => {
 		await expect
 			.poll(
 				() =>
-					fetch(standin).then(
-						() => 'there',
-						() => 'gone'
+					Promise.all(
+						standins.map((address) =>
+							fetch(address).then(
+								() => 'there',
+								() => 'gone'
+							)
+						)
 					),
 				{ timeout: 30_000 }
 			)
-			.toBe('gone');
+			.toEqual(['gone', 'gone']);
 		const database = left.find((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('mariadbd'))!;
 		process.kill(database, 'SIGKILL');
 		await running.ended;

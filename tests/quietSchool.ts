@@ -5,6 +5,7 @@ export const QUIET_SCHOOL: SchoolFacts = {
 	today: '2026-11-23',
 	calendar: { schoolDays: [1, 2, 3, 4, 5], off: [] },
 	people: [{ id: 1, name: 'Ida Sol', isActive: true, hasPassword: true, isInvited: false, runs: '' }],
+	unsentMails: [],
 	classes: [{ id: 4, name: 'Avocet', students: 20, adults: 1 }],
 	pins: { students: 20, withoutPin: 0 },
 	tiered: { students: 5, nobodys: 0 },

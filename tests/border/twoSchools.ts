@@ -370,8 +370,8 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	);
 	await fill(database, 'class_block', [
 		{ class_id: classes.b, kind: 'lunch', days: 31, starts_at: '12:15', minutes: 40 },
-		// As long as a day of school: it keeps its students from every meeting time.
-		{ class_id: section.id, kind: 'other', days: 31, starts_at: '07:00', minutes: 600 }
+		// All morning: it keeps its students from meeting times.
+		{ class_id: section.id, kind: 'other', days: 31, starts_at: '08:00', minutes: 240 }
 	]);
 	const block = await database.row<{ id: number }>('SELECT id FROM class_block WHERE class_id = ?', [classes.b]);
 	await remakeFields(database, students);

@@ -5,6 +5,7 @@ import * as signIns from '../../../src/lib/server/auth/store/signIns';
 import * as signingKey from '../../../src/lib/server/auth/store/signingKey';
 import * as tries from '../../../src/lib/server/auth/store/tries';
 import * as accommodations from '../../../src/lib/server/people/store/accommodations';
+import * as outbox from '../../../src/lib/server/mail/store/outbox';
 import * as attributes from '../../../src/lib/server/people/store/attributes';
 import * as audit from '../../../src/lib/server/database/audit';
 import * as bulk from '../../../src/lib/server/database/seeding';
@@ -57,6 +58,20 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			)
+		}
+	],
+	[
+		outbox,
+		{
+			queueMail: checks(({ database, me, of }) =>
+				outbox.queueMail(database, me.staff.coordinator, of.staff.otherTeacher.id, { subject: 'x', text: 'y' }, NOW)
+			),
+			claimMail: all,
+			markSent: all,
+			markUnsent: all,
+			clearMails: all,
+			newestMails: given(({ database, me }) => outbox.newestMails(database, me.base)),
+			mailProblems: given(({ database, me }) => outbox.mailProblems(database, me.base))
 		}
 	],
 	[audit, { audit: given(({ database, me }) => audit.audit(database, me.staff.teacher, NOW, 'try', {})) }],

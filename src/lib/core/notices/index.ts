@@ -3,6 +3,7 @@ import { classesAlone } from './rules/classesAlone';
 import { cycleEnds } from './rules/cycleEnds';
 import { keptLongEnough } from './rules/keptLongEnough';
 import { leftBehind } from './rules/leftBehind';
+import { mailNotSent } from './rules/mailNotSent';
 import { nobodyResponsible } from './rules/nobodyResponsible';
 import { notInvited } from './rules/notInvited';
 import { rosterWaits } from './rules/rosterWaits';
@@ -26,6 +27,7 @@ const RULES: Record<string, NoticeRule> = {
 	leftBehind,
 	classesAlone,
 	notInvited,
+	mailNotSent,
 	keptLongEnough
 };
 

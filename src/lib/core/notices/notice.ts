@@ -44,6 +44,8 @@ export interface SchoolFacts {
 	today: SchoolDate;
 	calendar: SchoolCalendar;
 	people: Colleague[];
+	/** Letters that a mail server did not take, to colleagues who cannot sign in yet. */
+	unsentMails: { id: number; name: string; address: string; problem: string }[];
 	/** Those that have not ended. */
 	classes: { id: number; name: string; students: number; adults: number }[];
 	/** Students in a class, and how many of them cannot sign in. */

@@ -20,6 +20,7 @@ describe('what a coordinator is told', () => {
 				{ ...ida, isActive: false, runs: '2 classes' },
 				{ ...ida, id: 2, hasPassword: false }
 			],
+			unsentMails: [{ id: 2, name: 'Bo Lind', address: 'bo@school.example', problem: 'No such mailbox' }],
 			classes: [{ ...avocet, adults: 0 }],
 			pins: { students: 20, withoutPin: 2 },
 			tiered: { students: 5, nobodys: 1 },
@@ -30,7 +31,7 @@ describe('what a coordinator is told', () => {
 			syncTrouble: { on: '2026-11-23', says: 'It was away.' },
 			rosterSince: '2026-11-20'
 		});
-		expect(new Set(all.map(({ rule }) => rule)).size).toBe(10);
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(11);
 		for (const { says, because, action, degree } of all) {
 			expect(says).toMatch(/^[A-Z0-9].*\.$/);
 			expect(because).toMatch(/^[A-Z0-9].*\.$/);
@@ -117,6 +118,17 @@ describe('what a coordinator is told', () => {
 	it('is a night’s roster that somebody has to look at', () => {
 		expect(found({ syncTrouble: { on: '2026-11-23', says: 'It cannot be reached.' } })).toMatchObject([
 			{ says: 'The roster of the night to Mon, Nov 23 needs somebody.', because: 'It cannot be reached.' }
+		]);
+	});
+
+	it('is a letter that was not taken, with what was said of it', () => {
+		const letter = { id: 2, name: 'Bo Lind', address: 'bo@school.example', problem: 'No such mailbox.' };
+		expect(found({ unsentMails: [letter] })).toMatchObject([
+			{
+				about: 'account 2',
+				says: 'Mail to Bo Lind was not taken.',
+				because: 'The mail server says of bo@school.example: No such mailbox.'
+			}
 		]);
 	});
 

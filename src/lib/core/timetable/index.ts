@@ -54,6 +54,12 @@ export function releasing(time: WeeklyTime, classIds: number[], blocks: ClassBlo
 	return classIds.filter((classId) => !kept.has(classId));
 }
 
+/** Whether a student can be released at a time: the own class can, and no section of theirs keeps them. */
+export const releases = (
+	time: { classIds: number[]; keptIds: number[] },
+	student: { id: number; classId: number }
+): boolean => time.classIds.includes(student.classId) && !time.keptIds.includes(student.id);
+
 /** Whether a day lies in one of the ranges. */
 export function isWithin(day: SchoolDate, ranges: DayRange[]): boolean {
 	return ranges.some(({ fromOn, untilOn }) => fromOn <= day && (untilOn === null || day < untilOn));

@@ -9,7 +9,7 @@ import {
 	type GroupingProblem,
 	type Judge
 } from '../../core/grouping';
-import { openTimes, overlaps } from '../../core/timetable';
+import { openTimes, overlaps, releases } from '../../core/timetable';
 import { sayMeeting } from '../../core/calendar';
 import { masteredIn, readiness, shareBand, type SkillGraph, type StandingNow } from '../../core/mastery';
 import type { Database } from '../database';
@@ -19,7 +19,7 @@ import { currentGroups, studentPairs, type SmallGroup } from './store/groups';
 import { type RosterStudent, staffList, visibleAmong } from '../people';
 import { type Skill, skillGraph, skillList } from '../library';
 import { readStandings, schoolImportance } from '../standing';
-import { releases, type ReleasingSlot, releasingSlots, type Slot } from './timetable';
+import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 import type { Staff } from '../request';
 
 /** Of mixed groups, helpers counted. */

@@ -1,13 +1,13 @@
 import { fullName } from '../../core/words';
 import { sayMeeting } from '../../core/calendar';
-import { overlaps } from '../../core/timetable';
+import { overlaps, releases } from '../../core/timetable';
 import type { Skill } from '../library';
 import type { RosterStudent } from '../people';
 import type { Database } from '../database';
 import type { Staff } from '../request';
 import { type School, tierPlans, type TierPlans } from '../school';
 import { currentGroups, type SmallGroup } from './store/groups';
-import { releases, type ReleasingSlot, releasingSlots, type Slot } from './timetable';
+import { type ReleasingSlot, releasingSlots, type Slot } from './timetable';
 
 /** The groups there are, and when staff can hold them. */
 export interface GroupsNow {

@@ -1,6 +1,7 @@
 import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
+import { sendMails } from '../mail';
 import { refreshAllNotices } from '../notices';
 import { calibrateSchool } from '../screen';
 import { syncRosters } from '../setup';
@@ -26,6 +27,8 @@ function stepsOf(
 			return keepEarlierCells(database, now());
 		case 'sync rosters':
 			return syncRosters(database, now());
+		case 'send mail':
+			return sendMails(database, now);
 		case 'find notices':
 			return refreshAllNotices(database, now());
 	}

@@ -1,6 +1,7 @@
 import { monthsBefore, schoolDateOf } from '../../core/calendar';
 import type { SchoolFacts } from '../../core/notices';
 import type { Database } from '../database';
+import { mailProblems } from '../mail';
 import {
 	classesInSetup,
 	countRoster,
@@ -30,18 +31,20 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 	// Sees the whole school; nobody is told anything by it.
 	const everywhere: Staff = { kind: 'staff', id: 0, schoolId: id, role: 'coordinator', displayName: '' };
 	const roster = { staff: everywhere, today };
-	const [people, leftBehind, classes, pins, tiered, windows, years, begun, cycles, runs] = await Promise.all([
-		staffInSetup(database, id, at),
-		accountsLeftBehind(database, id, today),
-		classesInSetup(database, everywhere, today),
-		countWithoutPin(database, id, today),
-		tieredIn(database, roster),
-		screeningWindows(database, id),
-		schoolYears(database, id),
-		newestYearBegun(database, id),
-		cycleList(database, id),
-		rosterRuns(database, id, 1)
-	]);
+	const [people, unsentMails, leftBehind, classes, pins, tiered, windows, years, begun, cycles, runs] =
+		await Promise.all([
+			staffInSetup(database, id, at),
+			mailProblems(database, id),
+			accountsLeftBehind(database, id, today),
+			classesInSetup(database, everywhere, today),
+			countWithoutPin(database, id, today),
+			tieredIn(database, roster),
+			screeningWindows(database, id),
+			schoolYears(database, id),
+			newestYearBegun(database, id),
+			cycleList(database, id),
+			rosterRuns(database, id, 1)
+		]);
 	const [months, source] = await Promise.all([keptMonths(database, id), rosterSource(database, id)]);
 	const kept = months === null ? [] : await leftStudents(database, id, today, monthsBefore(today, months));
 	const responsible = await responsibleFor(database, tiered, today);
@@ -68,6 +71,7 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		today,
 		calendar,
 		people: colleagues,
+		unsentMails,
 		classes: classes
 			.filter(({ endedOn }) => endedOn === null || endedOn > today)
 			.map((one) => ({ id: one.id, name: one.name, students: one.students, adults: one.adults.length })),

@@ -1,12 +1,14 @@
 import Type from 'typebox';
-import { sayInstant } from '../../core/calendar';
-import { dropSecondFactor, newToken, requireSecondFactor, secondFactorOf, tokenHash } from '../auth';
-import { addAccount, changeAccount, INVITATION_DAYS, invite, setActive, staffInSetup } from '../people';
-import { formCheck, id, oneOf, type Role, type Staff } from '../request';
+import { plural } from '../../core/words';
+import { dropSecondFactor, requireSecondFactor, secondFactorOf } from '../auth';
+import { isMailPossible } from '../mail';
+import { addAccount, changeAccount, setActive, staffInSetup } from '../people';
+import { formCheck, id, oneOf, type Role } from '../request';
 import type { School } from '../school';
 import { refuse, staffAction } from '../shell/staffPage';
 import type { RootDatabase } from '../database';
 import { heldBy, runsNothing, sayHeld } from './handOver';
+import { inviteAll, mailLink, makeLink } from './invitations';
 
 const ROLES: readonly Role[] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
 const displayName = Type.String({ minLength: 1, maxLength: 120, pattern: '\\S' });
@@ -21,25 +23,9 @@ const addForm = formCheck(
 );
 const changeForm = formCheck(Type.Object({ account: id, displayName, role: oneOf(ROLES), email }));
 const oneForm = formCheck(Type.Object({ account: id }));
+const mailForm = formCheck(Type.Object({ account: id, token: Type.String({ maxLength: 100 }) }));
+const noForm = formCheck(Type.Object({}));
 const factorForm = formCheck(Type.Object({ needed: oneOf(['yes', 'no']) }));
-
-/** Makes a link by which a person chooses a password, once. */
-async function makeLink(
-	{
-		database,
-		staff,
-		school,
-		at,
-		origin
-	}: { database: RootDatabase; staff: Staff; school: School; at: Date; origin: string },
-	account: number
-) {
-	const token = newToken();
-	const name = await invite(database, staff, account, tokenHash(token), at);
-	if (name === null) return null;
-	const until = sayInstant(new Date(at.getTime() + INVITATION_DAYS * 86_400_000), school.timeZone);
-	return { name, address: `${origin}/welcome/${token}`, until };
-}
 
 /** Whether nobody else is left who could set up the school. */
 async function isLastCoordinator(database: RootDatabase, school: School, account: number, at: Date): Promise<boolean> {
@@ -70,6 +56,22 @@ export const peopleActions = {
 	invite: staffAction('set up the school', oneForm, async ({ staff, school, database, at, form, event }) => {
 		const link = await makeLink({ database, staff, school, at, origin: event.url.origin }, form.account);
 		return link ? { link } : refuse('There is no such person, or they cannot sign in any more');
+	}),
+	/** Sends a link that was just made to the person's own address. */
+	mail: staffAction('set up the school', mailForm, async ({ staff, school, database, at, form, event }) => {
+		if (!isMailPossible()) return refuse('This installation knows no mail server');
+		const inviting = { database, staff, school, at, origin: event.url.origin };
+		const address = await mailLink(inviting, form.account, form.token);
+		return address
+			? { done: `The invitation goes to ${address}.` }
+			: refuse('That person has no address, or the link is no longer good');
+	}),
+	inviteAll: staffAction('set up the school', noForm, async ({ staff, school, database, at, event }) => {
+		if (!isMailPossible()) return refuse('This installation knows no mail server');
+		const count = await inviteAll({ database, staff, school, at, origin: event.url.origin });
+		return count
+			? { done: `Invitations go to ${plural(count, 'colleague')}.` }
+			: refuse('Everybody who has an address is invited already');
 	}),
 	change: staffAction('set up the school', changeForm, async ({ staff, school, database, at, form }) => {
 		const { account, role } = form;

@@ -50,9 +50,15 @@
 		)}</button
 	>
 </form>
-<p class="soft">
+<p class="soft note">
 	Screening results can be narrowed by it. {having
 		? `It is said of ${having} of them now; leave “Is” empty to take it away.`
 		: 'Say only what helps to teach.'}
 </p>
 {#if problem}<p class="problem" role="alert">{problem}</p>{/if}
+
+<style>
+	.note {
+		margin-top: 12px;
+	}
+</style>

@@ -5,16 +5,23 @@
 
 	interface Props {
 		label: string;
-		views: { path: string; name: string }[];
+		/** `holds` are beginnings of addresses of single things that belong to a page. */
+		views: { path: string; name: string; holds?: string[] }[];
 		/** What of the address goes along, beside scope and student. */
 		keep?: Record<string, string | null>;
 	}
 	let { label, views, keep }: Props = $props();
+
+	function current({ path, holds = [] }: Props['views'][number]) {
+		const here = page.url.pathname;
+		if (here === path) return 'page';
+		return holds.some((beginning) => here.startsWith(beginning)) ? 'true' : undefined;
+	}
 </script>
 
 <nav aria-label={label} class="no-print">
-	{#each views as { path, name } (path)}
-		<a href={keepingScope(path, keep)} aria-current={page.url.pathname === path ? 'page' : undefined}>{name}</a>
+	{#each views as view (view.path)}
+		<a href={keepingScope(view.path, keep)} aria-current={current(view)}>{view.name}</a>
 	{/each}
 </nav>
 

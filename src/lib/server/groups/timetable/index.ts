@@ -4,7 +4,6 @@ export {
 	addBlocks,
 	addSlots,
 	classBlocks,
-	releases,
 	removeBlocks,
 	removeSlots,
 	type ReleasingSlot,

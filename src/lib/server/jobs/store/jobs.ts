@@ -5,7 +5,13 @@ import type { Staff } from '../../request';
 /** What a school asks for. */
 type AskedKind = 'calibration' | 'field constants';
 /** What comes again by itself, for all schools: how often (minutes). */
-const RECURRING = { 'clear sign-ins': 60, 'keep earlier cells': 60, 'find notices': 15, 'sync rosters': 30 } as const;
+const RECURRING = {
+	'clear sign-ins': 60,
+	'keep earlier cells': 60,
+	'find notices': 15,
+	'sync rosters': 30,
+	'send mail': 1
+} as const;
 type JobKind = AskedKind | keyof typeof RECURRING;
 type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';
 

@@ -71,7 +71,7 @@
 </Table>
 
 {#if data.sections.length}
-	<h2>Sections, beside the classes</h2>
+	<h2 class="sections">Sections, beside the classes</h2>
 	<Table
 		says="Sections"
 		columns={[
@@ -123,6 +123,9 @@
 <style>
 	.page-head {
 		margin-bottom: 12px;
+	}
+	.sections {
+		margin: 24px 0 8px;
 	}
 	form {
 		display: grid;

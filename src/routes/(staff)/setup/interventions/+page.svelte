@@ -165,6 +165,9 @@
 		overflow-x: auto;
 		white-space: pre;
 	}
+	h2 {
+		margin: 20px 0 6px;
+	}
 	.bring,
 	.problem {
 		margin: 12px 0;

@@ -17,11 +17,22 @@
 	let editing = $state<Person | 'new' | null>(null);
 	const person = $derived(editing === 'new' ? null : editing);
 	const link = $derived(form && 'link' in form ? form.link : null);
+	/** The address of whom the link is for, where it can be sent there. */
+	const mailTo = $derived(
+		data.invitable === null ? null : (data.people.find(({ id }) => id === link?.account)?.email ?? null)
+	);
 	const when = (at: Date) => sayInstant(at, data.school.timeZone);
+	/** How it stands with the newest letter to a person. */
+	function sayMail({ sentAt, problem, isGivenUp }: NonNullable<Person['mail']>): string {
+		if (sentAt) return `mailed ${when(sentAt)}`;
+		if (isGivenUp) return `mail was not taken: ${problem}`;
+		return problem ? `mail is tried again; it was said: ${problem}` : 'mail is about to go';
+	}
 	/** How it stands with a person's signing in. */
-	function sayAccess({ deactivatedAt, hasPassword, hasSecondFactor, invitedUntil, lastSignIn }: Person): string {
+	function sayAccess({ deactivatedAt, hasPassword, hasSecondFactor, invitedUntil, lastSignIn, mail }: Person): string {
 		if (deactivatedAt) return `cannot sign in since ${when(deactivatedAt)}`;
-		if (!hasPassword) return invitedUntil ? `invited, until ${when(invitedUntil)}` : 'not invited';
+		if (!hasPassword)
+			return invitedUntil ? `invited, until ${when(invitedUntil)}${mail ? `; ${sayMail(mail)}` : ''}` : 'not invited';
 		const code = hasSecondFactor ? ', with a code' : '';
 		return (lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in') + code;
 	}
@@ -40,6 +51,9 @@
 	<h1>Staff</h1>
 	<span class="soft">{plural(data.active, 'person', 'people')} can sign in or are invited</span>
 	<button class="primary" onclick={() => (editing = 'new')}>Add a colleague</button>
+	{#if data.invitable}
+		<ActionButton action="?/inviteAll">Invite {plural(data.invitable, 'colleague')} by mail</ActionButton>
+	{/if}
 </div>
 
 {#if link}
@@ -50,7 +64,14 @@
 			only now: hand it over, or print this page.
 		</p>
 		<p><code>{link.address}</code></p>
-		<p class="no-print"><button onclick={() => print()}>Print</button></p>
+		<p class="one-line no-print">
+			{#if mailTo}
+				<ActionButton action="?/mail" fields={{ account: link.account, token: link.token }}
+					>Send it to {mailTo}</ActionButton
+				>
+			{/if}
+			<button onclick={() => print()}>Print</button>
+		</p>
 	</section>
 {/if}
 

@@ -27,10 +27,6 @@ export interface ReleasingSlot extends Slot {
 	keptIds: number[];
 }
 
-/** Whether a student can be released at a time: the own class and every section of theirs can. */
-export const releases = ({ classIds, keptIds }: ReleasingSlot, student: { id: number; classId: number }) =>
-	classIds.includes(student.classId) && !keptIds.includes(student.id);
-
 /** Before any day of a school here. */
 const EVER = '1970-01-01';
 
