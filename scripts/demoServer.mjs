@@ -12,15 +12,16 @@ export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
 
 /**
  * @param {string[]} flags of `npm start`, such as `--empty`
+ * @param {Record<string, string>} more of the app's environment
  * @returns {Promise<{ address: string, databaseUrl: string, ownerUrl: string, said: string, stop: () => Promise<void> }>} with what was
  *   said while the database was prepared
  */
-export async function startDemoServer(flags = []) {
+export async function startDemoServer(flags = [], more = {}) {
 	const folder = mkdtempSync(join(tmpdir(), 'compass-demo-'));
 	const mariadb = await startMariadb(folder);
 	try {
 		// Stand-ins are asked on this machine, without TLS.
-		const environment = { ORDERLY_CLOCK: DEMO_CLOCK, ORDERLY_STANDINS: 'yes' };
+		const environment = { ORDERLY_CLOCK: DEMO_CLOCK, ORDERLY_STANDINS: 'yes', ...more };
 		const said = execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
 			cwd: root,
 			encoding: 'utf8',

@@ -87,6 +87,7 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 		{
 			askForJob: given(({ database, me }) => jobs.askForJob(database, me.staff.coordinator, 'calibration', NOW)),
 			keepRecurring: all,
+			hastenJob: all,
 			claimJob: all,
 			renewClaim: all,
 			endJob: all,

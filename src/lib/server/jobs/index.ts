@@ -1,4 +1,4 @@
 /** Work away from requests: long jobs and recurring ones, in threads. */
 export { startJobs } from './start';
 export { threadFile } from './threadFile';
-export { askForJob, cancelJob, newestJob } from './store/jobs';
+export { askForJob, cancelJob, hastenJob, newestJob } from './store/jobs';

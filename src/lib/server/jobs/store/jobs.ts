@@ -63,6 +63,14 @@ export async function keepRecurring(database: Database, at: Date): Promise<void>
 	);
 }
 
+/** Lets recurring work that waits for its time be done at once. */
+export async function hastenJob(database: Database, kind: keyof typeof RECURRING, at: Date): Promise<void> {
+	await database.run(
+		"UPDATE job SET due_at = LEAST(due_at, ?) WHERE kind = ? AND school_id IS NULL AND state = 'waiting'",
+		[at, kind]
+	);
+}
+
 /** Takes the oldest job that waits, or that a process left behind; null when there is none. */
 export async function claimJob(database: RootDatabase, at: Date): Promise<ClaimedJob | null> {
 	return database.transaction(async (transaction) => {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { seal, unseal } from '../../auth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import { hastenJob } from '../../jobs';
 import type { Staff } from '../../request';
 
 /** What a letter says. */
@@ -43,6 +44,7 @@ export async function queueMail(
 		'INSERT INTO outgoing_mail (account_id, address, message_id, sealed, queued_at, next_at) VALUES (?, ?, ?, ?, ?, ?)',
 		[accountId, account.email, randomUUID(), await seal(transaction, JSON.stringify({ subject, text })), at, at]
 	);
+	await hastenJob(transaction, 'send mail', at);
 	await audit(transaction, staff, at, 'send mail', { account: accountId });
 	return true;
 }
