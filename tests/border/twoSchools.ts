@@ -21,6 +21,7 @@ import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
 import { bringSupport } from '../../src/lib/server/decide/store/pastSupport';
 import { noteFormerGrades } from '../../src/lib/server/people/store/grades';
+import { keepLayout } from '../../src/lib/server/setup/store/listLayouts';
 import { keepRosterSource } from '../../src/lib/server/setup/store/rosterSources';
 import { addYearBegun } from '../../src/lib/server/setup/store/yearsBegun';
 import { keepNotices, markSeen, openNotices } from '../../src/lib/server/notices/store/notices';
@@ -122,6 +123,8 @@ async function setUp(
 		checks: [],
 		blocks: []
 	};
+	const layout = { hasHeader: true, columns: ['name' as const], isFamilyFirst: true };
+	await keepLayout(database, coordinator, [`Names of ${coordinator.schoolId}`], layout, NOW);
 	await addYearBegun(database, coordinator, { on: '2026-08-20', done }, NOW);
 	await database.run(
 		`INSERT INTO erasure (school_id, student_id, mark, why, counts, erased_by, erased_at)

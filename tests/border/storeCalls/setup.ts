@@ -5,6 +5,7 @@ import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
 import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
+import * as listLayouts from '../../../src/lib/server/setup/store/listLayouts';
 import * as pastSupport from '../../../src/lib/server/decide/store/pastSupport';
 import * as sections from '../../../src/lib/server/people/store/sections';
 import * as classes from '../../../src/lib/server/people/store/classes';
@@ -283,6 +284,16 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			changeStudent: checks(({ database, me, of }) =>
 				enrollment.changeStudent(database, me.staff.coordinator, of.students[0], record, NOW)
 			)
+		}
+	],
+	[
+		listLayouts,
+		{
+			keptLayout: given(({ database, me }) => listLayouts.keptLayout(database, me.staff.coordinator, ['Name'])),
+			keepLayout: given(({ database, me }) => {
+				const layout = { hasHeader: true, columns: ['name' as const], isFamilyFirst: false };
+				return listLayouts.keepLayout(database, me.staff.coordinator, ['Name'], layout, NOW);
+			})
 		}
 	],
 	[

@@ -140,6 +140,14 @@ describe('an invitation by mail', () => {
 		expect((await newestMails(small.database, 1)).get(id)).toMatchObject({ isGivenUp: true });
 	});
 
+	it('does not reach who was shut out before it went', async () => {
+		const id = await colleague('ira', 'ira@school.example');
+		await inviteAll(inviting);
+		await setActive(small.database, coordinator, id, false, NOW);
+		expect(await send()).toEqual({ sent: 0, unsent: 0 });
+		expect(server.letters).toEqual([]);
+	});
+
 	it('waits where no mail server is known', async () => {
 		await colleague('hal', 'hal@school.example');
 		await inviteAll(inviting);

@@ -37,6 +37,7 @@ import {
 import { schoolProfile, type School } from '../school';
 import { refuse, staffAction } from '../shell/staffPage';
 import { markStale } from '../standing';
+import { keepLayout, keptLayout } from './store/listLayouts';
 import { waysIn } from './ways';
 
 /** Students in one list; a school of more brings in a file from its roster. */
@@ -121,7 +122,7 @@ async function planFor(
 
 /** The form actions by which a list of students comes into the school: read, corrected, added, taken back. */
 export const addStudentsActions = {
-	read: staffAction('set up the school', readForm, async ({ staff, school, database, form, file }) => {
+	read: staffAction('set up the school', readForm, async ({ staff, school, database, at, form, file }) => {
 		let cells: string[][];
 		if (file) {
 			const read = await readFile('table', { content: await file.bytes() });
@@ -131,12 +132,15 @@ export const addStudentsActions = {
 		if (cells.length === 0) return refuse('Paste a list, or choose a file');
 		if (cells.length > MOST_LISTED)
 			return refuse(`The list has ${cells.length} lines; bring in at most ${MOST_LISTED} at once`);
-		const proposed = proposeLayout(cells);
+		const kept = await keptLayout(database, staff, cells[0]);
+		const proposed = kept ?? proposeLayout(cells);
 		const layout = {
 			hasHeader: form.hasHeader ? form.hasHeader === 'yes' : proposed.hasHeader,
 			columns: form.columns?.length === proposed.columns.length ? form.columns : proposed.columns,
 			isFamilyFirst: form.familyFirst ? form.familyFirst === 'yes' : proposed.isFamilyFirst
 		};
+		// Headings stay as they are from list to list; names do not.
+		if (form.columns && layout.hasHeader) await keepLayout(database, staff, cells[0], layout, at);
 		const listed = readStudentList(cells, layout, school.today);
 		if (listed.length === 0) return refuse('There is nobody below the line that names the columns');
 		return {
@@ -145,6 +149,8 @@ export const addStudentsActions = {
 			text: file ? cells.map((row) => row.join('\t')).join('\n') : form.text,
 			into: form.into,
 			layout,
+			/** Whether a list like it was read in this way before. */
+			isKnown: kept !== null && !form.columns,
 			sample: cells[layout.hasHeader ? 1 : 0] ?? [],
 			plan: await planFor({ database, staff, school }, listed, form.into)
 		};

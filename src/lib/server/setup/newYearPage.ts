@@ -2,7 +2,7 @@ import { addDays } from '../../core/calendar';
 import { nextClass } from '../../core/interchange/nextClasses';
 import type { RootDatabase } from '../database';
 import { countGroups } from '../groups';
-import { classesInSetup, plannedAfter } from '../people';
+import { classesInSetup, classList, plannedAfter } from '../people';
 import type { Staff } from '../request';
 import { type School, schoolProfile, schoolYears } from '../school';
 import { runningYear } from './newYear';
@@ -14,10 +14,11 @@ const YEAR = 364;
 /** What a new year would do, and the one that was begun last. */
 export async function newYearPage(database: RootDatabase, staff: Staff, school: School) {
 	const { id, today } = school;
-	const [profile, years, allClasses, groups, planned, begun] = await Promise.all([
+	const [profile, years, allClasses, sections, groups, planned, begun] = await Promise.all([
 		schoolProfile(database, id),
 		schoolYears(database, id),
 		classesInSetup(database, staff, today),
+		classList(database, id, 'section'),
 		countGroups(database, staff, null, today),
 		plannedAfter(database, staff, today),
 		newestYearBegun(database, id)
@@ -38,6 +39,8 @@ export async function newYearPage(database: RootDatabase, staff: Staff, school: 
 				...{ id: classId, name, grade, students },
 				becomes: nextClass({ name, grade, students }, profile.lastGrade)
 			})),
+		/** They end. */
+		sections: sections.length,
 		groups,
 		planned,
 		begun

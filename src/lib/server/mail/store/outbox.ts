@@ -58,12 +58,13 @@ export interface ClaimedMail extends Letter {
 	tries: number;
 }
 
-/** Takes the letter that has waited longest. Should this process die, it is tried again later. */
+/** Takes the letter that has waited longest, to somebody who may sign in. Should this process die, it is tried again later. */
 export async function claimMail(database: RootDatabase, at: Date): Promise<ClaimedMail | null> {
 	return database.transaction(async (transaction) => {
 		const due = await transaction.row<Omit<ClaimedMail, keyof Letter> & { sealed: Buffer }>(
 			`SELECT id, address AS \`to\`, message_id AS messageId, sealed, tries + 1 AS tries FROM outgoing_mail
-			WHERE next_at <= ? ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED`,
+			WHERE next_at <= ? AND account_id NOT IN (SELECT id FROM account WHERE deactivated_at IS NOT NULL)
+			ORDER BY next_at, id LIMIT 1 FOR UPDATE SKIP LOCKED`,
 			[at]
 		);
 		if (!due) return null;
@@ -102,9 +103,9 @@ export async function markUnsent(
 	);
 }
 
-/** Forgets letters that are done with since long. */
+/** Forgets letters that were written long ago. */
 export async function clearMails(database: Database, at: Date): Promise<void> {
-	await database.run('DELETE FROM outgoing_mail WHERE next_at IS NULL AND queued_at < ?', [
+	await database.run('DELETE FROM outgoing_mail WHERE queued_at < ?', [
 		new Date(at.getTime() - KEPT_DAYS * 86_400_000)
 	]);
 }

@@ -16,7 +16,7 @@ export interface Way {
  * class already is passed by.
  *
  * @param toClassId null to leave the school
- * @returns the ways of those who moved; nobody moves into a class that has ended by then
+ * @returns the ways of those who moved; nobody moves into a section, or a class that has ended by then
  */
 export async function moveToClass(
 	database: RootDatabase,
@@ -28,8 +28,8 @@ export async function moveToClass(
 	return database.transaction(async (transaction) => {
 		await requireOwn(transaction, staff, { student: studentIds, class: [toClassId] });
 		if (toClassId !== null) {
-			const ended = 'SELECT id FROM class WHERE id = ? AND ended_on <= ?';
-			if (await transaction.row(ended, [toClassId, from])) return [];
+			const closed = 'SELECT id FROM class WHERE id = ? AND (is_section OR ended_on <= ?)';
+			if (await transaction.row(closed, [toClassId, from])) return [];
 		}
 		const now = await transaction.rows<{
 			id: number;

@@ -66,6 +66,10 @@ describe('a section', () => {
 		expect(door!.students.map(({ id }) => id).sort()).toEqual([4, 5, 6]);
 	});
 
+	it('is nobody’s own class', async () => {
+		expect(await moveToClass(small.database, coordinator, [1], section, when)).toEqual([]);
+	});
+
 	it('lets its adults see its students, and nobody else', async () => {
 		const { database } = small;
 		expect(await seenByTeacher()).toEqual([1, 2, 3, 4]);

@@ -114,6 +114,7 @@
 					>
 				{/if}
 				<button>Read it this way</button>
+				{#if read.isKnown}<span class="soft">As a list with these headings was read before.</span>{/if}
 			</div>
 		</fieldset>
 	</form>

@@ -126,7 +126,7 @@
 					Who changes to another class, or stays down, is moved afterwards on the page of the class.
 				</p>
 				<p>
-					{data.groups
+					{data.sections ? `${plural(data.sections, 'section ends', 'sections end')}. ` : ''}{data.groups
 						? `${plural(data.groups, 'group')} and what waits for students end: practice that nobody has begun, weekly probes, open reviews, checks.`
 						: 'What waits for students ends: practice that nobody has begun, weekly probes, open reviews, checks.'}
 					Tiers, caseload, PINs and everything that was answered, taught and decided stay, and so do grades and lines of windows
