@@ -1,4 +1,4 @@
-// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty, --roster-service, --mail-server.
+// npm start: from a machine with only Node and npm to the running demo. Flags: --reset-demo, --empty, --roster-service, --mail-server, --identity-provider.
 import { execFileSync, spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -10,7 +10,8 @@ const lockFile = join(dataFolder, 'start.json');
 /** Simulated outside services, each with its program. */
 const STANDINS = {
 	'--roster-service': join('standins', 'rosterService', 'start.ts'),
-	'--mail-server': join('standins', 'mailServer', 'start.ts')
+	'--mail-server': join('standins', 'mailServer', 'start.ts'),
+	'--identity-provider': join('standins', 'identityProvider', 'start.ts')
 };
 const given = process.argv.slice(2);
 const standins = Object.entries(STANDINS).filter(([flag]) => given.includes(flag));
@@ -50,7 +51,7 @@ async function start() {
 	const unknown = flags.filter((flag) => !['--reset-demo', '--empty'].includes(flag));
 	if (unknown.length)
 		throw new Error(
-			`Unknown: ${unknown.join(' ')}. There are --reset-demo, --empty, ${Object.keys(STANDINS).join(' and ')}.`
+			`Unknown: ${unknown.join(' ')}. There are --reset-demo, --empty, ${Object.keys(STANDINS).join(', ')}.`
 		);
 	mkdirSync(dataFolder, { recursive: true });
 	refuseSecond();
@@ -75,6 +76,13 @@ async function start() {
 	// Stand-ins are asked on this machine, without TLS.
 	const environment = standins.length ? { ORDERLY_STANDINS: 'yes' } : {};
 	if (given.includes('--mail-server')) environment.ORDERLY_MAIL = `smtp://127.0.0.1:${await freePort()}`;
+	if (given.includes('--identity-provider'))
+		Object.assign(environment, {
+			ORDERLY_OIDC_ISSUER: `http://127.0.0.1:${await freePort()}`,
+			ORDERLY_OIDC_CLIENT: 'orderly-compass',
+			ORDERLY_OIDC_SECRET: 'moon-and-mooring',
+			ORDERLY_OIDC_NAME: 'the school’s account (a stand-in)'
+		});
 	const app = await keepServing(
 		{ databaseUrl, port, environment },
 		{

@@ -111,7 +111,9 @@ describe('npm start', () => {
 	it('refuses a flag it does not know', () => {
 		const wrong = spawnSync(process.execPath, [script, '--reset'], { cwd: root, env: environment, encoding: 'utf8' });
 		expect(wrong.status).toBe(1);
-		expect(wrong.stderr).toContain('There are --reset-demo, --empty, --roster-service and --mail-server');
+		expect(wrong.stderr).toContain(
+			'There are --reset-demo, --empty, --roster-service, --mail-server, --identity-provider'
+		);
 	});
 
 	it('lets standings be worked out anew while it runs', () => {

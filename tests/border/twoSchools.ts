@@ -21,6 +21,7 @@ import { addDaysOff } from '../../src/lib/server/school/store/daysOff';
 import { changeTierPlans, tierPlans } from '../../src/lib/server/school/store/tierPlans';
 import { bringSupport } from '../../src/lib/server/decide/store/pastSupport';
 import { noteFormerGrades } from '../../src/lib/server/people/store/grades';
+import { queueMail } from '../../src/lib/server/mail/store/outbox';
 import { keepLayout } from '../../src/lib/server/setup/store/listLayouts';
 import { keepRosterSource } from '../../src/lib/server/setup/store/rosterSources';
 import { addYearBegun } from '../../src/lib/server/setup/store/yearsBegun';
@@ -123,6 +124,8 @@ async function setUp(
 		checks: [],
 		blocks: []
 	};
+	await database.run(`UPDATE account SET email = 'colleague@school.example' WHERE id = ?`, [otherTeacher.id]);
+	await queueMail(database, coordinator, otherTeacher.id, { subject: 'Hello', text: 'Hello.' }, NOW);
 	const layout = { hasHeader: true, columns: ['name' as const], isFamilyFirst: true };
 	await keepLayout(database, coordinator, [`Names of ${coordinator.schoolId}`], layout, NOW);
 	await addYearBegun(database, coordinator, { on: '2026-08-20', done }, NOW);

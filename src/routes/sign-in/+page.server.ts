@@ -6,6 +6,7 @@ import {
 	browserToken,
 	findDoor,
 	keepSignIn,
+	provider,
 	SIGN_IN_COOKIE,
 	type SignIn,
 	signInByCode,
@@ -41,19 +42,34 @@ const trying = (event: RequestEvent): Trying => ({
 	browserToken: browserToken(event.cookies, event.url)
 });
 
+const SINGLE_PROBLEMS = {
+	away: 'The identity provider cannot be reached just now. Try again in a few minutes.',
+	failed: 'That was not finished. Try again.',
+	'not known': 'You are signed in there, but no roster here knows you. Ask whoever coordinates at your school.',
+	closed: 'Your class signs in at other hours.'
+};
+
 export async function load(event) {
 	const { locals, url } = event;
 	if (locals.viewer) redirect(303, '/');
 	const as = oneIn(url, 'as', ['staff', 'student']) ?? 'staff';
 	const code = textIn(url, 'class', 20).trim().toUpperCase();
-	if (as === 'staff' || !code) return { as, code: '', found: null, codeProblem: null };
+	const refused = oneIn(url, 'single', Object.keys(SINGLE_PROBLEMS) as (keyof typeof SINGLE_PROBLEMS)[]);
+	const single = {
+		/** What the identity provider is called; null where there is none. */
+		singleName: provider()?.name ?? null,
+		singleProblem: refused ? SINGLE_PROBLEMS[refused] : null,
+		/** After it, for those who have a second factor. */
+		singleKey: textIn(url, 'key', 300) || null
+	};
+	if (as === 'staff' || !code) return { as, code: '', found: null, codeProblem: null, ...single };
 	const found = await findDoor(locals.database, code, trying(event), locals.at);
-	if (typeof found !== 'string') return { as, code, found, codeProblem: null };
+	if (typeof found !== 'string') return { as, code, found, codeProblem: null, ...single };
 	const problems = {
 		wrong: 'No class has this code. Look at the code on the board again.',
 		'too many': 'Too many wrong codes. Wait a few minutes, then try again.'
 	};
-	return { as, code, found: null, codeProblem: problems[found] };
+	return { as, code, found: null, codeProblem: problems[found], ...single };
 }
 
 /** A wait in words. */

@@ -5,13 +5,17 @@
 	import Mark from '$lib/ui/glyphs/Mark.svelte';
 
 	let { data, form } = $props();
-	const codeKey = $derived(form && 'codeKey' in form ? form.codeKey : null);
+	const codeKey = $derived(form && 'codeKey' in form ? form.codeKey : data.singleKey);
 </script>
 
 <svelte:head><title>Sign in · Orderly Compass</title></svelte:head>
 
 <main class:student={data.as === 'student'}>
 	<h1><Mark size={28} /> Orderly Compass</h1>
+	{#if data.singleName && !codeKey}
+		{#if data.singleProblem}<p class="problem" role="alert">{data.singleProblem}</p>{/if}
+		<a class="button single" href="/sign-in/single" data-sveltekit-reload>Sign in with {data.singleName}</a>
+	{/if}
 
 	{#if codeKey}
 		<form method="POST" action="?/code" use:enhance={keepValues}>
@@ -92,6 +96,11 @@
 	input,
 	select,
 	button {
+		min-height: 44px;
+	}
+	.single {
+		display: grid;
+		place-items: center;
 		min-height: 44px;
 	}
 	button {

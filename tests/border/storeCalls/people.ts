@@ -5,6 +5,7 @@ import * as signIns from '../../../src/lib/server/auth/store/signIns';
 import * as signingKey from '../../../src/lib/server/auth/store/signingKey';
 import * as tries from '../../../src/lib/server/auth/store/tries';
 import * as accommodations from '../../../src/lib/server/people/store/accommodations';
+import * as singleSignOns from '../../../src/lib/server/auth/store/singleSignOns';
 import * as outbox from '../../../src/lib/server/mail/store/outbox';
 import * as attributes from '../../../src/lib/server/people/store/attributes';
 import * as audit from '../../../src/lib/server/database/audit';
@@ -58,6 +59,16 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			)
+		}
+	],
+	[
+		singleSignOns,
+		{
+			singleSignOnOf: given(({ database, me }) => singleSignOns.singleSignOnOf(database, me.base)),
+			setSingleSignOn: given(({ database, me }) =>
+				singleSignOns.setSingleSignOn(database, me.staff.coordinator, 'beside', NOW)
+			),
+			knownByRoster: all
 		}
 	],
 	[

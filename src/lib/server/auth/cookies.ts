@@ -9,6 +9,21 @@ const YEAR_SECONDS = 365 * 86_400;
 const options = (url: URL, maxAge: number) =>
 	({ path: '/', httpOnly: true, sameSite: 'strict', secure: url.protocol === 'https:', maxAge }) as const;
 
+/** What a browser keeps while it is at the identity provider: sent also on the way from there. */
+const SINGLE_COOKIE = 'compass_single';
+const SINGLE_SECONDS = 600;
+
+export function keepSingleSignOn(cookies: Cookies, url: URL, kept: string): void {
+	cookies.set(SINGLE_COOKIE, kept, { ...options(url, SINGLE_SECONDS), path: '/sign-in/single', sameSite: 'lax' });
+}
+
+/** What was kept, once; empty for nothing. */
+export function takeSingleSignOn(cookies: Cookies, url: URL): string {
+	const kept = cookies.get(SINGLE_COOKIE) ?? '';
+	cookies.delete(SINGLE_COOKIE, { ...options(url, 0), path: '/sign-in/single', sameSite: 'lax' });
+	return kept;
+}
+
 export function keepSignIn(cookies: Cookies, url: URL, token: string): void {
 	cookies.set(SIGN_IN_COOKIE, token, options(url, LONGEST_HOURS * 3_600));
 }

@@ -2,7 +2,8 @@ import Type from 'typebox';
 import { addDays, isTimeZone, sayDate, saySpan } from '../../core/calendar';
 import { HIGHEST_GRADE } from '../../core/interchange/studentList';
 import { plural } from '../../core/words';
-import { fileForm, formCheck, id, idsOf, idText, jsonCheck, jsonIn, readFile, schoolDate } from '../request';
+import { provider, setSingleSignOn, SINGLE_SIGN_ONS, type SingleSignOn } from '../auth';
+import { fileForm, formCheck, id, idsOf, idText, jsonCheck, jsonIn, oneOf, readFile, schoolDate } from '../request';
 import { addDaysOff, changeProfile, changeTierPlans, planCycle, planYear, removeCycle, removeDaysOff } from '../school';
 import { refuse, staffAction } from '../shell/staffPage';
 
@@ -48,6 +49,14 @@ const tiersForm = formCheck(
 	Type.Object({ least2: size, most2: size, minutes2: minutes, least3: size, most3: size, minutes3: minutes })
 );
 
+/** What holds from now on. */
+const SAYS_SIGN_ON: Record<SingleSignOn, string> = {
+	off: 'Everybody signs in with a password or PIN.',
+	beside: 'Whom the roster knows signs in there, or with a password or PIN.',
+	instead: 'Whom the roster knows signs in there only; whom it does not know, with a password or PIN.'
+};
+const signOnForm = formCheck(Type.Object({ mode: oneOf(SINGLE_SIGN_ONS) }));
+
 /** The form actions of the page about school and year. */
 export const schoolActions = {
 	profile: staffAction('set up the school', profileForm, async ({ staff, database, at, form }) => {
@@ -55,6 +64,11 @@ export const schoolActions = {
 		if (form.firstGrade > form.lastGrade) return refuse('The last grade comes before the first');
 		await changeProfile(database, staff, { ...form, name: form.name.trim() }, at);
 		return { done: `${form.name.trim()}: kept.` };
+	}),
+	signOn: staffAction('set up the school', signOnForm, async ({ staff, database, at, form }) => {
+		if (!provider()) return refuse('This installation knows no identity provider');
+		const before = await setSingleSignOn(database, staff, form.mode, at);
+		return { done: SAYS_SIGN_ON[form.mode], undo: { action: '?/signOn', fields: { mode: before } } };
 	}),
 	year: staffAction('set up the school', yearForm, async ({ staff, database, at, form }) => {
 		const { was, startsOn, endsOn } = form;

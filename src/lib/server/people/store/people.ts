@@ -46,17 +46,23 @@ interface StaffAccount {
 	schoolId: number;
 	role: Role;
 	displayName: string;
-	/** Null until the person has chosen a password. */
+	/** Null until the person has chosen a password, and for who signs in with the identity provider instead. */
 	passwordHash: string | null;
 	/** Whether a code is asked for after the password. */
 	hasSecondFactor: boolean;
 }
 
+/** SQL about `school`: whom a roster knows signs in with the identity provider instead of a password or PIN. */
+const ONLY_SINGLE = (table: 'account' | 'student') =>
+	`school.single_sign_on = 'instead' AND ${table}.sourced_id IS NOT NULL`;
+
 export async function accountByUserName(database: Database, userName: string): Promise<StaffAccount | null> {
 	const row = await database.row<StaffAccount>(
-		`SELECT id, school_id AS schoolId, role, display_name AS displayName, password_hash AS passwordHash,
-			totp_secret IS NOT NULL AS hasSecondFactor
-		FROM account WHERE user_name = ? AND deactivated_at IS NULL`,
+		`SELECT account.id, account.school_id AS schoolId, account.role, account.display_name AS displayName,
+			IF(${ONLY_SINGLE('account')}, NULL, account.password_hash) AS passwordHash,
+			account.totp_secret IS NOT NULL AS hasSecondFactor
+		FROM account JOIN school ON school.id = account.school_id
+		WHERE account.user_name = ? AND account.deactivated_at IS NULL`,
 		[userName]
 	);
 	return row && { ...row, hasSecondFactor: Boolean(row.hasSecondFactor) };
@@ -90,6 +96,7 @@ export async function classByCode(database: Database, code: string, at: Date) {
 
 /** By what a student signs in, of which school, and in which hours; null for who is in no class today. */
 interface StudentPin {
+	/** Null for who has none, and for who signs in with the identity provider instead. */
 	pinHash: string | null;
 	schoolId: number;
 	timeZone: string;
@@ -101,7 +108,7 @@ export async function studentPin(database: Database, studentId: number, at: Date
 	const rows = await database.rows<
 		Omit<StudentPin, 'hours'> & { fromOn: string; untilOn: string | null; opens: string | null; closes: string | null }
 	>(
-		`SELECT student.pin_hash AS pinHash, student.school_id AS schoolId, school.time_zone AS timeZone,
+		`SELECT IF(${ONLY_SINGLE('student')}, NULL, student.pin_hash) AS pinHash, student.school_id AS schoolId, school.time_zone AS timeZone,
 			membership.from_on AS fromOn, membership.until_on AS untilOn,
 			TIME_FORMAT(class.sign_in_from, '%H:%i') AS opens, TIME_FORMAT(class.sign_in_until, '%H:%i') AS closes
 		FROM student

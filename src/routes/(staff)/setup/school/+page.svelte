@@ -62,6 +62,22 @@
 		</form>
 	</section>
 
+	{#if data.singleSignOn}
+		<section aria-labelledby="single">
+			<h2 id="single">Signing in with {data.singleSignOn.name}</h2>
+			<p class="soft">For whom the roster knows by the id that is said there; by a name nobody is known.</p>
+			<form method="POST" action="?/signOn" use:enhance={keepValues} class="fields">
+				<label for="mode">Staff and students</label>
+				<select id="mode" name="mode" value={data.singleSignOn.mode}>
+					<option value="off">sign in with a password or PIN</option>
+					<option value="beside">can do either</option>
+					<option value="instead">sign in there only</option>
+				</select>
+				<button>Keep</button>
+			</form>
+		</section>
+	{/if}
+
 	<section aria-labelledby="year">
 		<h2 id="year">School year</h2>
 		<p class="soft">Norms go by the week of the year. Whose benchmarks count is chosen with each window.</p>
