@@ -5,7 +5,7 @@
 	import { tinykeys } from 'tinykeys';
 	import { fullName, plural } from '$lib/core/words';
 	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
-	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
+	import { addDays, sayDate, sayDay, sayWholeDate } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
 	import DomainStandings from '$lib/ui/students/DomainStandings.svelte';
 	import { sayStanding } from '$lib/ui/glyphs/standings';
@@ -21,6 +21,8 @@
 	const latest = $derived(data.overall.at(-1) ?? null);
 	const pageOf = (id: number) => keepingScope(`/students/${id}`, { student: null });
 
+	/** A day of the past: with its year where another could be meant. */
+	const sayPast = (day: string) => (day > addDays(data.school.today, -300) ? sayDay(day) : sayWholeDate(day));
 	// Here the page itself walks through the roster.
 	$effect(() => {
 		legState.order = [];
@@ -138,7 +140,7 @@
 		<ul class="plain">
 			{#each data.groups as group (`${group.id} ${group.fromOn}`)}
 				<li>
-					{sayDay(group.fromOn)} to {group.untilOn ? sayDay(addDays(group.untilOn, -1)) : 'now'}:
+					{sayPast(group.fromOn)} to {group.untilOn ? sayPast(addDays(group.untilOn, -1)) : 'now'}:
 					<a href={keepingScope(`/groups/${group.id}`)}>{group.name}</a>
 					<span class="soft"
 						>on {group.focus}{group.helps ? ', helping' : ''}{group.sessions
@@ -150,17 +152,17 @@
 				<li class="soft">In no group so far.</li>
 			{/each}
 			{#each data.tiers as tier, i (i)}
-				<li>{sayDay(tier.fromOn)} to {tier.untilOn ? sayDay(addDays(tier.untilOn, -1)) : 'now'}: tier {tier.tier}</li>
+				<li>{sayPast(tier.fromOn)} to {tier.untilOn ? sayPast(addDays(tier.untilOn, -1)) : 'now'}: tier {tier.tier}</li>
 			{/each}
 			{#each data.support as one, i (i)}
 				<li>
-					{sayDay(one.fromOn)} to {sayDay(addDays(one.untilOn, -1))}: {one.did}, tier {one.tier}
+					{sayPast(one.fromOn)} to {sayPast(addDays(one.untilOn, -1))}: {one.did}, tier {one.tier}
 					<span class="soft">{one.came}{one.came ? '; ' : ''}before it was kept here</span>
 				</li>
 			{/each}
 			{#each data.verdicts as verdict (verdict.id)}
 				<li>
-					{verdict.effectiveOn ? sayDay(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName}
+					{verdict.effectiveOn ? sayPast(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName}
 					{#if verdict.note}<span class="soft">{verdict.note}</span>{/if}
 				</li>
 			{/each}
