@@ -5,6 +5,7 @@ import {
 	askForCode,
 	browserToken,
 	findDoor,
+	isSingleSignOnUsed,
 	keepSignIn,
 	provider,
 	SIGN_IN_COOKIE,
@@ -55,9 +56,10 @@ export async function load(event) {
 	const as = oneIn(url, 'as', ['staff', 'student']) ?? 'staff';
 	const code = textIn(url, 'class', 20).trim().toUpperCase();
 	const refused = oneIn(url, 'single', Object.keys(SINGLE_PROBLEMS) as (keyof typeof SINGLE_PROBLEMS)[]);
+	const by = provider();
 	const single = {
-		/** What the identity provider is called; null where there is none. */
-		singleName: provider()?.name ?? null,
+		/** What the identity provider is called; null where no school signs in with one. */
+		singleName: by && (await isSingleSignOnUsed(locals.database)) ? by.name : null,
 		singleProblem: refused ? SINGLE_PROBLEMS[refused] : null,
 		/** After it, for those who have a second factor. */
 		singleKey: textIn(url, 'key', 300) || null

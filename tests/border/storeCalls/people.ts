@@ -68,7 +68,8 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			setSingleSignOn: given(({ database, me }) =>
 				singleSignOns.setSingleSignOn(database, me.staff.coordinator, 'beside', NOW)
 			),
-			knownByRoster: all
+			knownByRoster: all,
+			isSingleSignOnUsed: all
 		}
 	],
 	[

@@ -21,6 +21,12 @@ export { forgetViewer, viewerOf } from './signInCache';
 export { clearSignIns } from './store/clearSignIns';
 export { changePassword, endOthers, IDLE_MINUTES, LONGEST_HOURS, passwordHashOf, signInsOf } from './store/signIns';
 export { dropSecondFactor, needsSecondFactor, requireSecondFactor, secondFactorOf } from './store/secondFactors';
-export { setSingleSignOn, SINGLE_SIGN_ONS, type SingleSignOn, singleSignOnOf } from './store/singleSignOns';
+export {
+	isSingleSignOnUsed,
+	setSingleSignOn,
+	SINGLE_SIGN_ONS,
+	type SingleSignOn,
+	singleSignOnOf
+} from './store/singleSignOns';
 export { signingKey } from './store/signingKey';
 export { countTry, endTry, letTryAgain } from './store/tries';

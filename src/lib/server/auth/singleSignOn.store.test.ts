@@ -5,7 +5,7 @@ import { accountByUserName, studentPin } from '../people';
 import { setSignInHours } from '../people/store/classes';
 import { tokenHash } from './signIn';
 import { beginSingleSignOn, endSingleSignOn, provider, type Provider } from './singleSignOn';
-import { setSingleSignOn } from './store/singleSignOns';
+import { isSingleSignOnUsed, setSingleSignOn } from './store/singleSignOns';
 
 let small: SmallSchool;
 let service: RunningProvider;
@@ -57,7 +57,9 @@ const holderOf = (token: string) =>
 describe('signing in with an identity provider', () => {
 	it('is nobody’s while the school has not said so', async () => {
 		expect(await signIn('t-10')).toEqual({ refused: 'not known' });
+		expect(await isSingleSignOnUsed(small.database)).toBe(false);
 		expect(await setSingleSignOn(small.database, coordinator, 'beside', NOW)).toBe('off');
+		expect(await isSingleSignOnUsed(small.database)).toBe(true);
 	});
 
 	it('is for staff and students whom the roster knows by that id, and nobody else', async () => {

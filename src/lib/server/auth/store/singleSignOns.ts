@@ -36,25 +36,40 @@ export interface KnownByRoster {
 }
 
 /** Ids by which people go out in a school's roster whom no roster has brought; see `sourcedIdOf`. */
-const OWN_ID = /^(.{1,80})-(adult|student)-(\d{1,10})$/;
+const OWN_ID = /^(.{1,80})-(adult|student)-(\d{1,9})$/;
+
+const OF_SCHOOL = {
+	account: `account.totp_secret IS NOT NULL AS asksForCode
+		FROM account JOIN school ON school.id = account.school_id AND school.single_sign_on <> 'off'
+		WHERE account.deactivated_at IS NULL`,
+	student: `FALSE AS asksForCode
+		FROM student JOIN school ON school.id = student.school_id AND school.single_sign_on <> 'off'
+		WHERE TRUE`
+} as const;
 
 /** Everybody who is known to a roster by an id: one, nobody, or, where two schools' rosters have the same, several. */
 export async function knownByRoster(database: Database, sourcedId: string): Promise<KnownByRoster[]> {
-	const [, key = '', kind = '', id = '0'] = OWN_ID.exec(sourcedId) ?? [];
-	const where = (table: 'account' | 'student') => ({
-		sql: `FROM ${table} JOIN school ON school.id = ${table}.school_id AND school.single_sign_on <> 'off'
-			WHERE (${table}.sourced_id = ? OR (${table}.sourced_id IS NULL AND ${table}.id = ? AND school.roster_key = ?))`,
-		values: [sourcedId, kind === (table === 'account' ? 'adult' : 'student') ? Number(id) : 0, key]
-	});
-	const [account, student] = [where('account'), where('student')];
-	const accounts = await database.rows<{ id: number; asksForCode: number | boolean }>(
-		`SELECT account.id, account.totp_secret IS NOT NULL AS asksForCode ${account.sql}
-		AND account.deactivated_at IS NULL LIMIT 2`,
-		account.values
-	);
-	const students = await database.rows<{ id: number }>(`SELECT student.id ${student.sql} LIMIT 2`, student.values);
-	return [
-		...accounts.map((one) => ({ holder: { accountId: one.id }, asksForCode: Boolean(one.asksForCode) })),
-		...students.map((one) => ({ holder: { studentId: one.id }, asksForCode: false }))
+	const found = async (table: 'account' | 'student', more: string, values: unknown[]): Promise<KnownByRoster[]> => {
+		const rows = await database.rows<{ id: number; asksForCode: number | boolean }>(
+			`SELECT ${table}.id, ${OF_SCHOOL[table]} AND ${more} LIMIT 2`,
+			values
+		);
+		return rows.map(({ id, asksForCode }) => ({
+			holder: table === 'account' ? { accountId: id } : { studentId: id },
+			asksForCode: Boolean(asksForCode)
+		}));
+	};
+	const known = [
+		...(await found('account', 'account.sourced_id = ?', [sourcedId])),
+		...(await found('student', 'student.sourced_id = ?', [sourcedId]))
 	];
+	const [, key, kind, id] = OWN_ID.exec(sourcedId) ?? [];
+	if (known.length || !key) return known;
+	const table = kind === 'adult' ? 'account' : 'student';
+	return found(table, `${table}.id = ? AND ${table}.sourced_id IS NULL AND school.roster_key = ?`, [Number(id), key]);
+}
+
+/** Whether any school of the installation signs in with the provider. */
+export async function isSingleSignOnUsed(database: Database): Promise<boolean> {
+	return (await database.row(`SELECT 1 FROM school WHERE single_sign_on <> 'off' LIMIT 1`)) !== null;
 }
