@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { exportJWK, generateKeyPair, SignJWT, type CryptoKey, type JWK } from 'jose';
+import { escape } from '../escape';
 
 export const CLIENT = { id: 'orderly-compass', secret: 'moon-and-mooring' };
 
@@ -27,9 +28,6 @@ interface Granted {
 	challenge: string;
 	redirect: string;
 }
-
-const ESCAPED: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escape = (text: string) => text.replace(/[&<>"]/g, (letter) => ESCAPED[letter]);
 
 const textOf = async (request: IncomingMessage) => {
 	let text = '';

@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { simpleParser } from 'mailparser';
 import { SMTPServer } from 'smtp-server';
+import { escape } from '../escape';
 
 /** A letter as it came in. */
 export interface ReceivedLetter {
@@ -24,8 +25,6 @@ export interface RunningMailServer {
 	stop(): Promise<void>;
 }
 
-const ESCAPED: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-const escape = (text: string) => text.replace(/[&<>"]/g, (letter) => ESCAPED[letter]);
 /** Addresses in a letter, to be opened. */
 const linked = (text: string) =>
 	escape(text).replace(/https?:\/\/[^\s<]+/g, (address) => `<a href="${address}">${address}</a>`);

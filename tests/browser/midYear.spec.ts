@@ -83,7 +83,7 @@ test('a school that begins in the middle of its year: sections, what is said of 
 		await expect(groups.getByRole('row', { name: /Number walks/ })).toContainText('Ilse Rahimi, Tomo Okafor');
 		await expectAccessible(page);
 		await page
-			.getByRole('button', { name: 'Bring in 2 students in their tier, 1 group and 3 interventions of the past' })
+			.getByRole('button', { name: 'Bring in 2 students in their tier, 1 group and 3 entries of what was before' })
 			.click();
 		await expect(page.getByRole('status')).toContainText('Brought in: 2 students in their tier');
 		await page.goto(`${school.address}/groups`);

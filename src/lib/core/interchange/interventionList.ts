@@ -40,8 +40,6 @@ export const LONGEST_GROUP_NAME = 80;
 export const LONGEST_TOLD = 300;
 /** Days before today on which an intervention can have begun. */
 const LONGEST_AGO = 15 * 366;
-/** Minutes that a session takes where a list does not say. */
-const USUAL_MINUTES = 30;
 
 /** A line: one student's days of support, now or in the past. */
 export interface ListedIntervention {
@@ -61,7 +59,8 @@ export interface ListedIntervention {
 	days: number[];
 	/** `HH:MM`; empty where the line does not say. */
 	startsAt: string;
-	minutes: number;
+	/** Null where the line does not say. */
+	minutes: number | null;
 	did: string;
 	came: string;
 }
@@ -129,8 +128,9 @@ function readLine(
 	if (!days) return `“${cell('days')}” are no days from Monday to Friday`;
 	const startsAt = readTime(cell('time'));
 	if (startsAt === null) return `“${cell('time')}” is no time of day, as 09:15`;
-	const minutes = cell('minutes') ? Number(cell('minutes')) : USUAL_MINUTES;
-	if (!Number.isInteger(minutes) || minutes < 5 || minutes > 180) return `“${cell('minutes')}” are no minutes`;
+	const minutes = cell('minutes') ? Number(cell('minutes')) : null;
+	if (minutes !== null && (!Number.isInteger(minutes) || minutes < 5 || minutes > 180))
+		return `“${cell('minutes')}” are no minutes of a session`;
 	if (cell('group').length > LONGEST_GROUP_NAME) return `A group’s name has at most ${LONGEST_GROUP_NAME} characters`;
 	for (const told of ['what was done', 'what came of it'] as const)
 		if (cell(told).length > LONGEST_TOLD) return `“${told}” has more than ${LONGEST_TOLD} characters`;

@@ -3,6 +3,9 @@ import { overlaps, type WeeklyTime } from '../timetable';
 import { fullName } from '../words';
 import type { BadLine, ListedIntervention } from './interventionList';
 
+/** Minutes that a session takes where a list does not say. */
+const USUAL_MINUTES = 30;
+
 /** What a school has, against which a list of interventions is held. */
 export interface KnownOfInterventions {
 	today: SchoolDate;
@@ -232,7 +235,8 @@ function groupOf(members: Going[], known: KnownOfInterventions, others: PlannedG
 	if (!person)
 		return adult ? `“${name}”: no specialist or interventionist is called ${adult}` : `“${name}” has no adult`;
 	if (days.length === 0 || !startsAt) return `“${name}” has no days or no time`;
-	const time = { days, startsAt, minutes: rows[0].minutes };
+	const minutes = rows.find((row) => row.minutes !== null)?.minutes ?? USUAL_MINUTES;
+	const time = { days, startsAt, minutes };
 	const own = known.times.filter(({ staffId }) => staffId === person.id);
 	const isBusy =
 		own.some((one) => one.isHeld && overlaps(one, time)) ||

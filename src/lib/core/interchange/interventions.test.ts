@@ -59,7 +59,7 @@ describe('a list of interventions', () => {
 				until: null,
 				days: [1, 3],
 				startsAt: '13:15',
-				minutes: 30
+				minutes: null
 			}),
 			expect.objectContaining({
 				line: 3,
@@ -165,6 +165,21 @@ describe('what a list of interventions brings', () => {
 		expect(byName('wren adeyemi').bad[0].says).toBe('2 students have the name wren adeyemi: say the number');
 		expect(byName('Okafor, Given1').tiers.map(({ studentId }) => studentId)).toEqual([1]);
 		expect(byName('Given9 Okafor').bad[0].says).toMatch(/^No student in a class has the name/);
+	});
+
+	it('takes what a group is from whichever of its lines says it', () => {
+		const found = readInterventions(
+			[
+				['Number', 'Tier', 'From', 'Group', 'Focus', 'Adult', 'Days', 'Time', 'Minutes'],
+				['S1', '2', '2026-09-14', 'Thirds'],
+				['S2', '2', '2026-09-14', 'Thirds', 'F42', 'marlow', 'Thu', '9:15', '45']
+			],
+			TODAY
+		);
+		const { groups, bad } = planInterventions((found as ReturnType<typeof read>).listed, known);
+		expect(bad).toEqual([]);
+		expect(groups).toMatchObject([{ time: { days: [4], startsAt: '09:15', minutes: 45 }, slotId: null }]);
+		expect(groups[0].students.map(({ id }) => id)).toEqual([1, 2]);
 	});
 
 	it('lets one adult hold one group at a time, and a group be of one tier', () => {

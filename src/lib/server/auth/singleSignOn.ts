@@ -15,6 +15,7 @@ import {
 import { isWithin, type SchoolHours } from '../../core/calendar';
 import type { RootDatabase } from '../database';
 import { studentPin } from '../people';
+import { isStandin } from '../request';
 import { findSchool } from '../school';
 import { askForCode } from './secondFactor';
 import { signedText, signer } from './signedText';
@@ -52,7 +53,7 @@ let found: { issuer: string; configuration: Promise<Configuration> } | null = nu
 /** Signatures are looked at; without TLS only a stand-in on this machine is asked. */
 const checksOf = (issuer: string) => [
 	enableNonRepudiationChecks,
-	...(process.env.ORDERLY_STANDINS === 'yes' && new URL(issuer).hostname === '127.0.0.1' ? [allowInsecureRequests] : [])
+	...(isStandin(new URL(issuer)) ? [allowInsecureRequests] : [])
 ];
 
 /** What the provider says of itself, asked once while it answers. */

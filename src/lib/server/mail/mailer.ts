@@ -1,4 +1,5 @@
 import { createTransport } from 'nodemailer';
+import { isStandin } from '../request';
 
 /** Milliseconds for which a mail server is waited for. */
 const PATIENCE = 15_000;
@@ -21,14 +22,14 @@ export const mailFrom = () => process.env.ORDERLY_MAIL_FROM || 'Orderly Compass 
 export function openMailer(): Mailer | null {
 	const address = process.env.ORDERLY_MAIL;
 	if (!address) return null;
-	const isStandin = process.env.ORDERLY_STANDINS === 'yes' && new URL(address).hostname === '127.0.0.1';
-	const { protocol, hostname, port, username, password } = new URL(address);
+	const url = new URL(address);
+	const { protocol, hostname, port, username, password } = url;
 	const transport = createTransport({
 		host: hostname,
 		port: Number(port) || (protocol === 'smtps:' ? 465 : 587),
 		secure: protocol === 'smtps:',
-		requireTLS: !isStandin,
-		ignoreTLS: isStandin,
+		requireTLS: !isStandin(url),
+		ignoreTLS: isStandin(url),
 		auth: username ? { user: decodeURIComponent(username), pass: decodeURIComponent(password) } : undefined,
 		connectionTimeout: PATIENCE,
 		greetingTimeout: PATIENCE,

@@ -6,6 +6,7 @@ export { readFile } from './files';
 export { UnreadableFile } from './files/limits';
 export { fileForm, longForm } from './formFields';
 export { randomCode } from './randomCode';
+export { isStandin } from './standin';
 export { streamOf } from './streamOf';
 export { studentContext } from './studentContext';
 export {

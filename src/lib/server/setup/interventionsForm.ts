@@ -32,7 +32,7 @@ function sayPlan({ tiers, groups, past }: InterventionPlan): string {
 	const parts = [
 		...(tiers.length ? [`${plural(tiers.length, 'student')} in their tier`] : []),
 		...(groups.length ? [plural(groups.length, 'group')] : []),
-		...(past.length ? [`${plural(past.length, 'intervention')} of the past`] : [])
+		...(past.length ? [`${plural(past.length, 'entry', 'entries')} of what was before`] : [])
 	];
 	return parts.length > 1 ? `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}` : (parts[0] ?? '');
 }

@@ -1,6 +1,7 @@
 import { ROSTER_FILES, type RosterFile } from '../../../core/interchange/oneRoster/records';
 import { REST_COLUMNS, type RestThing, rolesOf, rowsOf } from '../../../core/interchange/oneRoster/restRows';
 import { type ReadRoster, RosterReader } from '../../../core/interchange/oneRoster/rosterReader';
+import { isStandin } from '../../request';
 
 /** Where a roster is fetched from, and as whom (OAuth 2.0 client credentials, RFC 6749, 4.4). */
 export interface RosterService {
@@ -29,12 +30,9 @@ export class UnreadableService extends Error {}
 /** A service is asked over TLS; a stand-in on this machine may be asked without. */
 export const isSafeAddress = (address: string): boolean => {
 	if (!URL.canParse(address)) return false;
-	const { protocol, hostname, username, password } = new URL(address);
-	if (username || password) return false;
-	return (
-		protocol === 'https:' ||
-		(protocol === 'http:' && hostname === '127.0.0.1' && process.env.ORDERLY_STANDINS === 'yes')
-	);
+	const url = new URL(address);
+	if (url.username || url.password) return false;
+	return url.protocol === 'https:' || (url.protocol === 'http:' && isStandin(url));
 };
 
 async function ask(address: string, request: RequestInit): Promise<{ body: RestThing; total: number | null }> {
