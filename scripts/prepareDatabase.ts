@@ -1,34 +1,23 @@
-import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { SCHOOL_NAME } from '../demo/people';
 import { seedDemoSchool } from '../demo/seed';
 import { shippedFramework } from '../framework/shipped';
-import { hashSecret } from '../src/lib/server/auth/passwords';
 import { now } from '../src/lib/server/request/clock';
 import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
-import { eraseEverything, fill, schoolNames } from '../src/lib/server/database/seeding';
+import { eraseEverything, schoolNames } from '../src/lib/server/database/seeding';
 import { countDigitsOfBefore, keepItemsOfBefore } from '../src/lib/server/library/store/askedItems';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { UNNAMED_SCHOOL } from '../src/lib/server/school/store/profile';
+import { makeSchool } from '../src/lib/server/setup/makeSchool';
 import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
 
 /** A school with nobody in it but a coordinator, whose password is made here and said once. */
 async function makeEmptySchool(database: RootDatabase): Promise<void> {
 	await shipFramework(database, shippedFramework());
-	const password = randomBytes(9).toString('base64url');
-	await fill(database, 'school', [{ id: 1, name: UNNAMED_SCHOOL, time_zone: 'America/New_York' }]);
-	await fill(database, 'account', [
-		{
-			id: 1,
-			school_id: 1,
-			role: 'coordinator',
-			user_name: 'coordinator',
-			display_name: 'Coordinator',
-			password_hash: await hashSecret(password)
-		}
-	]);
+	const bare = { name: UNNAMED_SCHOOL, timeZone: 'America/New_York', userName: 'coordinator' };
+	const password = await makeSchool(database, bare, now());
 	console.log(`An empty school. Sign in as coordinator with the password ${password} (shown only now).`);
 }
 

@@ -17,7 +17,7 @@ export async function load({ locals, url }) {
 		noticesFor(locals.database, staff, school)
 	]);
 	return {
-		staff: { name: staff.displayName, role: staff.role },
+		staff: { name: staff.displayName, role: staff.role, servesOthers: staff.servesOthers === true },
 		can: {
 			screen: may(staff.role, 'run screening'),
 			cuts: may(staff.role, 'set cut scores'),

@@ -82,7 +82,9 @@
 			{#if data.cycle}cycle {data.cycle.number}, {data.cycle.week > data.cycle.weeks
 					? 'ended'
 					: `week ${data.cycle.week} of ${data.cycle.weeks}`} ·{/if}
-			{data.school.name}
+			{#if data.staff.servesOthers}<a href={keepingScope('/account')} title="Go to another of your schools"
+					>{data.school.name}</a
+				>{:else}{data.school.name}{/if}
 		</span>
 		<a
 			class="library"

@@ -249,6 +249,8 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 				)
 			),
 			signInHolder: all,
+			// By the token of a sign-in, and to an account that was found to be the person's.
+			moveSignIn: all,
 			endSignIn: all,
 			signInsOf: given(({ database, me }) => signIns.signInsOf(database, me.staff.specialist, randomBytes(32), NOW)),
 			endOthers: checks(async ({ database, me, of }) => {

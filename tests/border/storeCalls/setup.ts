@@ -4,6 +4,7 @@ import * as erasing from '../../../src/lib/server/setup/store/erasing';
 import * as leftBehind from '../../../src/lib/server/setup/store/leftBehind';
 import * as yearsBegun from '../../../src/lib/server/setup/store/yearsBegun';
 import * as auditLog from '../../../src/lib/server/setup/store/auditLog';
+import * as otherSchools from '../../../src/lib/server/people/store/otherSchools';
 import * as accounts from '../../../src/lib/server/people/store/accounts';
 import * as listLayouts from '../../../src/lib/server/setup/store/listLayouts';
 import * as pastSupport from '../../../src/lib/server/decide/store/pastSupport';
@@ -17,6 +18,7 @@ import * as promotion from '../../../src/lib/server/people/store/promotion';
 import * as pins from '../../../src/lib/server/people/store/pins';
 import * as cycles from '../../../src/lib/server/school/store/cycles';
 import * as daysOff from '../../../src/lib/server/school/store/daysOff';
+import * as newSchool from '../../../src/lib/server/school/store/newSchool';
 import * as profile from '../../../src/lib/server/school/store/profile';
 import * as tierPlans from '../../../src/lib/server/school/store/tierPlans';
 import * as years from '../../../src/lib/server/school/store/years';
@@ -75,6 +77,14 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			// By a secret that only who was invited has.
 			invitedBy: all,
 			acceptInvitation: all
+		}
+	],
+	[
+		otherSchools,
+		{
+			otherSchools: given(({ database, me }) => otherSchools.otherSchools(database, me.staff.teacher)),
+			// By a secret that only who was invited has.
+			joinByInvitation: all
 		}
 	],
 	[
@@ -209,6 +219,12 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			),
 			renewRecoveryCodes: given(({ database, me }) =>
 				secondFactors.renewRecoveryCodes(database, me.staff.coordinator, [tokenHash('other')], NOW)
+			),
+			anySchoolNeedsSecondFactor: given(({ database, me }) =>
+				secondFactors.anySchoolNeedsSecondFactor(database, me.staff.coordinator)
+			),
+			dropOwnSecondFactor: given(({ database, me }) =>
+				secondFactors.dropOwnSecondFactor(database, me.staff.coordinator, NOW)
 			),
 			dropSecondFactor: checks(({ database, me, of }) =>
 				secondFactors.dropSecondFactor(database, me.staff.coordinator, of.staff.coordinator.id, NOW)
@@ -414,6 +430,13 @@ export const setupCalls: [object, Record<string, Call>][] = [
 					NOW
 				);
 			})
+		}
+	],
+	[
+		newSchool,
+		{
+			// The operator's.
+			addSchool: all
 		}
 	],
 	[

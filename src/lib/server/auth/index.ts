@@ -7,6 +7,7 @@ export { askForCode, signInByCode } from './secondFactor';
 export { sayBrowser } from './sayBrowser';
 export { seal, unseal } from './sealed';
 export {
+	changeSchool,
 	SIGN_IN_COOKIE,
 	newToken,
 	type SignIn,

@@ -1,7 +1,7 @@
 /** The second factor of staff: codes of an authenticator (RFC 6238), and recovery codes for when it is lost. */
 import { generateSecret, generateURI, verifySync } from 'otplib';
 import type { Database, RootDatabase } from '../database';
-import { randomCode, type Staff } from '../request';
+import { randomCode, signsInBy, type Staff } from '../request';
 import { signedText, signer } from './signedText';
 import { newToken, type Refusal, tokenHash, type Trying } from './signIn';
 import { noteBrowser } from './store/knownBrowsers';
@@ -149,7 +149,7 @@ export async function otherCodes(
 	code: string,
 	at: Date
 ): Promise<string[] | null> {
-	if ((await tryCode(database, staff.id, code, at)) !== 'right') return null;
+	if ((await tryCode(database, signsInBy(staff), code, at)) !== 'right') return null;
 	const { codes, codeHashes } = makeCodes();
 	await renewRecoveryCodes(database, staff, codeHashes, at);
 	return codes;
@@ -157,4 +157,4 @@ export async function otherCodes(
 
 /** Whether a code of one's own is right: asked before the second factor is taken off. */
 export const showsCode = async (database: RootDatabase, staff: Staff, code: string, at: Date): Promise<boolean> =>
-	(await tryCode(database, staff.id, code, at)) === 'right';
+	(await tryCode(database, signsInBy(staff), code, at)) === 'right';

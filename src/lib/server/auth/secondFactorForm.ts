@@ -4,7 +4,7 @@ import { formCheck } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { acceptSecret, otherCodes, showsCode } from './secondFactor';
 import { forgetViewer } from './signInCache';
-import { dropSecondFactor, needsSecondFactor } from './store/secondFactors';
+import { anySchoolNeedsSecondFactor, dropOwnSecondFactor } from './store/secondFactors';
 
 const code = Type.String({ minLength: 6, maxLength: 20 });
 const acceptForm = formCheck(Type.Object({ key: Type.String({ minLength: 1, maxLength: 300 }), code }));
@@ -28,10 +28,10 @@ export const secondFactorActions = {
 		return codes ? { codes, done: 'The codes you had before work no more.' } : refuse(WRONG);
 	}),
 	drop: staffAction('change own account', codeForm, async ({ staff, database, at, form }) => {
-		if (await needsSecondFactor(database, staff.schoolId))
-			return refuse('Your school needs a second factor of all staff');
+		if (await anySchoolNeedsSecondFactor(database, staff))
+			return refuse('A school of yours needs a second factor of all staff');
 		if (!(await showsCode(database, staff, form.code, world()))) return refuse(WRONG);
-		await dropSecondFactor(database, staff, staff.id, at);
+		await dropOwnSecondFactor(database, staff, at);
 		return { done: 'From now on your password is enough.' };
 	})
 };

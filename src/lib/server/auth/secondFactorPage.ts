@@ -1,14 +1,14 @@
 import { toString as svgOf } from 'qrcode';
 import type { Database } from '../database';
-import type { Staff } from '../request';
+import { signsInBy, type Staff } from '../request';
 import { offerSecret } from './secondFactor';
-import { needsSecondFactor, secondFactorOf } from './store/secondFactors';
+import { anySchoolNeedsSecondFactor, secondFactorOf } from './store/secondFactors';
 
 /** What a person has as a second factor, and one that may be taken up where there is none. */
 export async function secondFactorPage(database: Database, staff: Staff) {
 	const [factor, isNeeded] = await Promise.all([
-		secondFactorOf(database, staff.id),
-		needsSecondFactor(database, staff.schoolId)
+		secondFactorOf(database, signsInBy(staff)),
+		anySchoolNeedsSecondFactor(database, staff)
 	]);
 	if (factor) return { codesLeft: factor.codes, isNeeded, offer: null };
 	const { key, secret, uri } = await offerSecret(database, staff, new Date());

@@ -3,11 +3,12 @@ import { availableParallelism } from 'node:os';
 import pLimit from 'p-limit';
 import { dayBegins, isWithin, type SchoolHours } from '../../core/calendar';
 import type { RootDatabase } from '../database';
-import { accountByUserName, studentPin } from '../people';
+import { accountByUserName, otherSchools, studentPin } from '../people';
+import type { Staff } from '../request';
 import { findSchool } from '../school';
 import { matchesSecret, nobodysHash } from './passwords';
 import { isKnownBrowser, noteBrowser } from './store/knownBrowsers';
-import { beginSignIn, endSignIn, type Holder, type Device } from './store/signIns';
+import { beginSignIn, endSignIn, type Holder, type Device, moveSignIn } from './store/signIns';
 import { countTry, endTry, type Counted, type Subject } from './store/tries';
 
 export const SIGN_IN_COOKIE = 'compass_sign_in';
@@ -188,6 +189,19 @@ export function signInStudent(
 			at
 		);
 	});
+}
+
+/** Goes to another school that the staff member serves. @returns the token from then on; null where they serve it not */
+export async function changeSchool(
+	database: RootDatabase,
+	staff: Staff,
+	account: number,
+	held: string
+): Promise<string | null> {
+	if (!(await otherSchools(database, staff)).some((one) => one.account === account)) return null;
+	const token = newToken();
+	const hashes = { tokenHash: tokenHash(token), heldHash: tokenHash(held) };
+	return (await moveSignIn(database, staff, account, hashes)) ? token : null;
 }
 
 export async function signOut(database: RootDatabase, token: string): Promise<void> {

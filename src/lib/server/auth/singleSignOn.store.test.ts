@@ -144,6 +144,12 @@ describe('signing in with an identity provider', () => {
 		expect((await accountByUserName(database, 'user10'))!.passwordHash).toBeNull();
 		expect((await studentPin(database, 1, NOW))!.pinHash).toBeNull();
 		expect((await accountByUserName(database, 'user1'))!.passwordHash).not.toBeNull();
+		// A coordinator keeps the password, for when the provider is away.
+		await database.run(`UPDATE account SET sourced_id = 't-1' WHERE user_name = 'user1'`);
+		expect((await accountByUserName(database, 'user1'))!).toMatchObject({
+			role: 'coordinator',
+			passwordHash: expect.any(String)
+		});
 		expect(await signIn('t-10')).toHaveProperty('token');
 		await setSingleSignOn(database, coordinator, 'off', NOW);
 		expect((await accountByUserName(database, 'user10'))!.passwordHash).toBe('hash');

@@ -44,6 +44,7 @@ export {
 	setGradesFrom
 } from './store/grades';
 export { moveToClass, takeBackMoves, type Way } from './store/moves';
+export { joinByInvitation, type OtherSchool, otherSchools } from './store/otherSchools';
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,

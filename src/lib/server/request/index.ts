@@ -28,6 +28,7 @@ export {
 	may,
 	type Role,
 	type SignedInStudent,
+	signsInBy,
 	type Staff,
 	undoesAll,
 	type Viewer,

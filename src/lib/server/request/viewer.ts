@@ -13,9 +13,16 @@ export interface Staff {
 	schoolId: number;
 	role: Role;
 	displayName: string;
+	/** The account at another school by which the person signs in; left out for who signs in by this one. */
+	homeId?: number;
+	/** Whether the person serves other schools as well. */
+	servesOthers?: true;
 	/** Whether the school needs a second factor of all staff and this one has none: nothing else can be done before. */
 	lacksSecondFactor?: boolean;
 }
+
+/** The account that has a staff member's password and second factor. */
+export const signsInBy = ({ id, homeId }: Staff): number => homeId ?? id;
 
 export interface SignedInStudent {
 	kind: 'student';

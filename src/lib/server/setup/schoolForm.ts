@@ -53,7 +53,7 @@ const tiersForm = formCheck(
 const SAYS_SIGN_ON: Record<SingleSignOn, string> = {
 	off: 'Everybody signs in with a password or PIN.',
 	beside: 'Whom the roster knows signs in there, or with a password or PIN.',
-	instead: 'Whom the roster knows signs in there only; whom it does not know, with a password or PIN.'
+	instead: 'Whom the roster knows signs in there only; coordinators, and whom it does not know, with a password or PIN.'
 };
 const signOnForm = formCheck(Type.Object({ mode: oneOf(SINGLE_SIGN_ONS) }));
 

@@ -2,12 +2,14 @@ import { plural } from '$lib/core/words';
 import Type from 'typebox';
 import {
 	changePassword,
+	changeSchool,
 	countTry,
 	endOthers,
 	endTry,
 	forgetViewer,
 	hashSecret,
 	IDLE_MINUTES,
+	keepSignIn,
 	LONGEST_HOURS,
 	matchesSecret,
 	passwordHashOf,
@@ -19,8 +21,9 @@ import {
 	tokenHash
 } from '$lib/server/auth';
 import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { formCheck, id } from '$lib/server/request';
-import type { RequestEvent } from '@sveltejs/kit';
+import { otherSchools } from '$lib/server/people';
+import { formCheck, id, signsInBy } from '$lib/server/request';
+import { redirect, type RequestEvent } from '@sveltejs/kit';
 
 /** The sign-in that a request comes by. */
 const ownHash = (event: Pick<RequestEvent, 'cookies'>) => tokenHash(event.cookies.get(SIGN_IN_COOKIE) ?? '');
@@ -28,11 +31,14 @@ const ownHash = (event: Pick<RequestEvent, 'cookies'>) => tokenHash(event.cookie
 export async function load(event) {
 	const { locals } = event;
 	const { staff } = await staffContext(locals);
-	const [signIns, factor] = await Promise.all([
+	const [others, signIns, factor] = await Promise.all([
+		otherSchools(locals.database, staff),
 		signInsOf(locals.database, staff, ownHash(event), locals.at),
-		secondFactorOf(locals.database, staff.id)
+		secondFactorOf(locals.database, signsInBy(staff))
 	]);
 	return {
+		/** The other schools that one serves. */
+		others,
 		idleMinutes: IDLE_MINUTES.staff,
 		longestHours: LONGEST_HOURS,
 		secondFactor: factor && { codes: factor.codes },
@@ -43,6 +49,7 @@ export async function load(event) {
 const secret = Type.String({ minLength: 1, maxLength: 200 });
 const passwordForm = formCheck(Type.Object({ old: secret, fresh: secret, again: secret }));
 const oneForm = formCheck(Type.Object({ signIn: id }));
+const schoolForm = formCheck(Type.Object({ account: id }));
 const nothing = formCheck(Type.Object({}));
 
 /** Whoever finds a computer signed in could otherwise try passwords here. */
@@ -53,6 +60,16 @@ const MEMORY_MS = 15 * 60_000;
 const places = (count: number) => plural(count, 'other place');
 
 export const actions = {
+	/** Goes to another school that one serves. */
+	school: staffAction('change own account', schoolForm, async ({ staff, database, form, event }) => {
+		const { cookies, url } = event;
+		const held = cookies.get(SIGN_IN_COOKIE) ?? '';
+		const token = await changeSchool(database, staff, form.account, held);
+		if (!token) return refuse('You do not serve that school, or not any more');
+		forgetViewer(held);
+		keepSignIn(cookies, url, token);
+		redirect(303, '/screen');
+	}),
 	password: staffAction(
 		'change own account',
 		passwordForm,
@@ -60,7 +77,7 @@ export const actions = {
 			if (fresh !== again) return refuse('The two new passwords differ');
 			const problem = passwordProblem(fresh, old, staff.displayName);
 			if (problem) return refuse(problem);
-			const subjects = [{ name: `password of ${staff.id}`, memoryMs: MEMORY_MS, isAlone: true }];
+			const subjects = [{ name: `password of ${signsInBy(staff)}`, memoryMs: MEMORY_MS, isAlone: true }];
 			const judged = await countTry(
 				database,
 				subjects,
@@ -68,7 +85,8 @@ export const actions = {
 				([{ failures, isLooking }]) => isLooking || failures >= OLD_TRIES || null
 			);
 			if (judged) return refuse('The old password was wrong too often. Wait 15 minutes, then try again');
-			const isRight = await matchesSecret(await passwordHashOf(database, staff), old);
+			const hash = await passwordHashOf(database, staff);
+			const isRight = hash !== null && (await matchesSecret(hash, old));
 			await endTry(database, subjects, isRight);
 			if (!isRight) return refuse('The old password is wrong');
 			const ended = await changePassword(database, staff, await hashSecret(fresh), ownHash(event), at);

@@ -18,6 +18,22 @@
 <p class="soft">{data.staff.name}, {data.staff.role} at {data.school.name}</p>
 <p><a href={keepingScope('/setup/cards')}>Sign-in cards and new PINs for students</a></p>
 
+{#if data.others.length}
+	<section aria-labelledby="schools">
+		<h2 id="schools">Your other schools</h2>
+		<ul class="schools">
+			{#each data.others as { account, school, role } (account)}
+				<li>
+					{school} <span class="soft">{role}</span>
+					<ActionButton action="?/school" fields={{ account }} label="Go to {school}" look="small"
+						>Go there</ActionButton
+					>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
+
 <section aria-labelledby="where">
 	<h2 id="where">Where you are signed in</h2>
 	<p class="soft">
@@ -104,6 +120,13 @@
 	}
 	.soft {
 		margin: 4px 0 10px;
+	}
+	.schools {
+		display: grid;
+		gap: 8px;
+		margin: 8px 0 0;
+		padding: 0;
+		list-style: none;
 	}
 	.elsewhere {
 		display: flex;

@@ -14,7 +14,22 @@
 			Welcome, {data.person.name}. Choose a password for {data.person.school}; you sign in with the user name
 			<strong>{data.person.userName}</strong>.
 		</p>
-		<form method="POST" use:enhance>
+		{#if data.signedInAs}
+			<form method="POST" action="?/join" use:enhance>
+				<p class="soft">
+					This browser is signed in as {data.signedInAs.name} at {data.signedInAs.school}. If that is you, you need no
+					second password: you go from one school to the other.
+				</p>
+				<button class="primary">Go on as {data.signedInAs.name}</button>
+			</form>
+			<p>Or choose a password for {data.person.school} alone:</p>
+		{:else}
+			<p class="soft">
+				You have an account at another school here? Sign in there first, then open this link again: you need no second
+				password.
+			</p>
+		{/if}
+		<form method="POST" action="?/choose" use:enhance>
 			<input type="text" name="userName" autocomplete="username" value={data.person.userName} hidden readonly />
 			<label for="fresh">Password</label>
 			<input

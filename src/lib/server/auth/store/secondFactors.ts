@@ -1,5 +1,5 @@
 import { audit, type Database, type RootDatabase } from '../../database';
-import type { Staff } from '../../request';
+import { signsInBy, type Staff } from '../../request';
 
 /** What an account has as a second factor. */
 export interface SecondFactor {
@@ -30,6 +30,17 @@ export async function needsSecondFactor(database: Database, schoolId: number): P
 	return row!.needed;
 }
 
+/** Whether any school that a person serves wants a second factor of all staff. */
+export async function anySchoolNeedsSecondFactor(database: Database, staff: Staff): Promise<boolean> {
+	const home = signsInBy(staff);
+	const row = await database.row(
+		`SELECT 1 FROM account JOIN school ON school.id = account.school_id AND school.needs_second_factor
+		WHERE (account.id = ? OR account.home_id = ?) AND account.deactivated_at IS NULL LIMIT 1`,
+		[home, home]
+	);
+	return row !== null;
+}
+
 /** Says whether a school wants a second factor of all staff. */
 export async function requireSecondFactor(
 	database: RootDatabase,
@@ -51,7 +62,11 @@ export async function keepSecondFactor(
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
-		await transaction.run('UPDATE account SET totp_secret = ?, totp_step = ? WHERE id = ?', [secret, step, staff.id]);
+		await transaction.run('UPDATE account SET totp_secret = ?, totp_step = ? WHERE id = ?', [
+			secret,
+			step,
+			signsInBy(staff)
+		]);
 		await replaceCodes(transaction, staff, codeHashes);
 		await audit(transaction, staff, at, 'set second factor', { account: staff.id });
 	});
@@ -70,7 +85,8 @@ export async function renewRecoveryCodes(
 	});
 }
 
-async function replaceCodes(transaction: Database, { id }: Staff, codeHashes: Buffer[]): Promise<void> {
+async function replaceCodes(transaction: Database, staff: Staff, codeHashes: Buffer[]): Promise<void> {
+	const id = signsInBy(staff);
 	await transaction.run('DELETE FROM recovery_code WHERE account_id = ?', [id]);
 	await transaction.insertMany(
 		'INSERT INTO recovery_code (account_id, code_hash) VALUES ?',
@@ -85,15 +101,31 @@ export async function dropSecondFactor(
 	accountId: number,
 	at: Date
 ): Promise<boolean> {
+	return dropFrom(database, staff, { accountId, schoolId: staff.schoolId }, at);
+}
+
+/** Takes off one's own second factor. @returns whether there was one */
+export const dropOwnSecondFactor = (database: RootDatabase, staff: Staff, at: Date): Promise<boolean> =>
+	dropFrom(database, staff, { accountId: signsInBy(staff), schoolId: null }, at);
+
+/** @param schoolId that the account has to be of; null for any */
+async function dropFrom(
+	database: RootDatabase,
+	staff: Staff,
+	{ accountId, schoolId }: { accountId: number; schoolId: number | null },
+	at: Date
+): Promise<boolean> {
 	return database.transaction(async (transaction) => {
 		const { affected } = await transaction.run(
 			`UPDATE account SET totp_secret = NULL, totp_step = NULL
-			WHERE id = ? AND school_id = ? AND totp_secret IS NOT NULL`,
-			[accountId, staff.schoolId]
+			WHERE id = ? AND school_id = COALESCE(?, school_id) AND totp_secret IS NOT NULL`,
+			[accountId, schoolId]
 		);
 		if (!affected) return false;
 		await transaction.run('DELETE FROM recovery_code WHERE account_id = ?', [accountId]);
-		await audit(transaction, staff, at, 'drop second factor', { account: accountId });
+		await audit(transaction, staff, at, 'drop second factor', {
+			account: schoolId === null ? staff.id : accountId
+		});
 		return true;
 	});
 }

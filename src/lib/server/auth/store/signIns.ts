@@ -1,6 +1,6 @@
 import { schoolDateOf } from '../../../core/calendar';
 import { audit, type Database, type RootDatabase } from '../../database';
-import type { Role, Staff, Viewer, VisibleId } from '../../request';
+import { type Role, signsInBy, type Staff, type Viewer, type VisibleId } from '../../request';
 
 /** Whose a sign-in is. */
 export type Holder = { accountId: number } | { studentId: number };
@@ -51,6 +51,8 @@ export async function beginSignIn(
 interface HolderRow {
 	lastUsedAt: Date;
 	accountId: number | null;
+	homeId: number | null;
+	isHome: number;
 	role: Role;
 	displayName: string;
 	accountSchool: number;
@@ -70,14 +72,16 @@ interface HolderRow {
 export async function signInHolder(database: Database, tokenHash: Buffer, at: Date): Promise<Viewer | null> {
 	const row = await database.row<HolderRow>(
 		`SELECT sign_in.last_used_at AS lastUsedAt,
-			account.id AS accountId, account.role, account.display_name AS displayName, account.school_id AS accountSchool,
-			(account.totp_secret IS NULL AND own.needs_second_factor) AS lacksSecondFactor,
+			account.id AS accountId, account.home_id AS homeId,
+			EXISTS (SELECT 1 FROM account AS other WHERE other.home_id = account.id) AS isHome, account.role, account.display_name AS displayName, account.school_id AS accountSchool,
+			(COALESCE(account.totp_secret, home.totp_secret) IS NULL AND own.needs_second_factor) AS lacksSecondFactor,
 			student.id AS studentId, student.shown_name AS givenName, student.grade, student.school_id AS studentSchool,
 			school.time_zone AS timeZone,
 			(SELECT NULLIF(MAX(COALESCE(until_on, '9999-12-31')), '9999-12-31') FROM class_membership
 				WHERE class_membership.student_id = student.id) AS leavesOn
 		FROM sign_in
 		LEFT JOIN account ON account.id = sign_in.account_id AND account.deactivated_at IS NULL
+		LEFT JOIN account AS home ON home.id = account.home_id
 		LEFT JOIN school AS own ON own.id = account.school_id
 		LEFT JOIN student ON student.id = sign_in.student_id
 		LEFT JOIN school ON school.id = student.school_id
@@ -100,14 +104,33 @@ export async function signInHolder(database: Database, tokenHash: Buffer, at: Da
 				schoolId: row.accountSchool,
 				role: row.role,
 				displayName: row.displayName,
+				...(row.homeId === null ? {} : { homeId: row.homeId }),
+				...(row.homeId !== null || row.isHome ? { servesOthers: true } : {}),
 				...(row.lacksSecondFactor ? { lacksSecondFactor: true } : {})
 			}
 		: { kind: 'student', id: row.studentId, schoolId: row.studentSchool, givenName: row.givenName, grade: row.grade };
 }
 
+/** Makes a sign-in one of another account of the same person, with a new token; it ends when it would have ended. @returns whether it was held */
+export async function moveSignIn(
+	database: Database,
+	staff: Staff,
+	account: number,
+	{ tokenHash, heldHash }: { tokenHash: Buffer; heldHash: Buffer }
+): Promise<boolean> {
+	const { affected } = await database.run(
+		'UPDATE sign_in SET token_hash = ?, account_id = ? WHERE token_hash = ? AND account_id = ?',
+		[tokenHash, account, heldHash, staff.id]
+	);
+	return affected > 0;
+}
+
 export async function endSignIn(database: Database, tokenHash: Buffer): Promise<void> {
 	await database.run('DELETE FROM sign_in WHERE token_hash = ?', [tokenHash]);
 }
+
+/** SQL: of the account that somebody signs in by, or of one they come to from there; takes its id twice. */
+const OF_PERSON = 'account_id IN (SELECT id FROM account WHERE id = ? OR home_id = ?)';
 
 /** A sign-in of one's own, as one sees it. */
 interface OwnSignIn extends Device {
@@ -120,12 +143,13 @@ interface OwnSignIn extends Device {
 
 /** The sign-ins of a staff member that are not over, the latest first. */
 export async function signInsOf(database: Database, staff: Staff, tokenHash: Buffer, at: Date): Promise<OwnSignIn[]> {
-	return database.rows<OwnSignIn>(
+	const rows = await database.rows<Omit<OwnSignIn, 'isThis'> & { isThis: number }>(
 		`SELECT id, began_at AS beganAt, last_used_at AS lastUsedAt, address, browser, token_hash = ? AS isThis
-		FROM sign_in WHERE account_id = ? AND ends_at > ? AND last_used_at > ?
+		FROM sign_in WHERE ${OF_PERSON} AND ends_at > ? AND last_used_at > ?
 		ORDER BY began_at DESC, id DESC`,
-		[tokenHash, staff.id, at, minutesBefore(at, IDLE_MINUTES.staff)]
+		[tokenHash, signsInBy(staff), signsInBy(staff), at, minutesBefore(at, IDLE_MINUTES.staff)]
 	);
+	return rows.map((row) => ({ ...row, isThis: Boolean(row.isThis) }));
 }
 
 /** Ends other sign-ins of a staff member: one, or all but the one that is looked from. @returns how many */
@@ -138,23 +162,23 @@ export async function endOthers(
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
 		const { affected } = await transaction.run(
-			`DELETE FROM sign_in WHERE account_id = ? AND token_hash <> ? ${id === 'all' ? '' : 'AND id = ?'}`,
-			[staff.id, tokenHash, ...(id === 'all' ? [] : [id])]
+			`DELETE FROM sign_in WHERE ${OF_PERSON} AND token_hash <> ? ${id === 'all' ? '' : 'AND id = ?'}`,
+			[signsInBy(staff), signsInBy(staff), tokenHash, ...(id === 'all' ? [] : [id])]
 		);
 		if (affected) await audit(transaction, staff, at, 'end sign-ins', { count: affected });
 		return affected;
 	});
 }
 
-/** The hash of a staff member's password. */
-export async function passwordHashOf(database: Database, staff: Staff): Promise<string> {
-	const row = await database.row<{ hash: string }>('SELECT password_hash AS hash FROM account WHERE id = ?', [
-		staff.id
+/** The hash of a staff member's password; null for who signs in with the identity provider only. */
+export async function passwordHashOf(database: Database, staff: Staff): Promise<string | null> {
+	const row = await database.row<{ hash: string | null }>('SELECT password_hash AS hash FROM account WHERE id = ?', [
+		signsInBy(staff)
 	]);
 	return row!.hash;
 }
 
-/** Sets a new password; all other sign-ins are over. @returns how many of those there were */
+/** Sets a new password; all other sign-ins are over, at every school. @returns how many of those there were */
 export async function changePassword(
 	database: RootDatabase,
 	staff: Staff,
@@ -163,9 +187,11 @@ export async function changePassword(
 	at: Date
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
-		await transaction.run('UPDATE account SET password_hash = ? WHERE id = ?', [newHash, staff.id]);
-		const { affected } = await transaction.run('DELETE FROM sign_in WHERE account_id = ? AND token_hash <> ?', [
-			staff.id,
+		const home = signsInBy(staff);
+		await transaction.run('UPDATE account SET password_hash = ? WHERE id = ?', [newHash, home]);
+		const { affected } = await transaction.run(`DELETE FROM sign_in WHERE ${OF_PERSON} AND token_hash <> ?`, [
+			home,
+			home,
 			tokenHash
 		]);
 		await audit(transaction, staff, at, 'change password', { ended: affected });

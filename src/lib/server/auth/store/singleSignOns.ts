@@ -41,7 +41,7 @@ const OWN_ID = /^(.{1,80})-(adult|student)-(\d{1,9})$/;
 const OF_SCHOOL = {
 	account: `account.totp_secret IS NOT NULL AS asksForCode
 		FROM account JOIN school ON school.id = account.school_id AND school.single_sign_on <> 'off'
-		WHERE account.deactivated_at IS NULL`,
+		WHERE account.deactivated_at IS NULL AND account.home_id IS NULL`,
 	student: `FALSE AS asksForCode
 		FROM student JOIN school ON school.id = student.school_id AND school.single_sign_on <> 'off'
 		WHERE TRUE`

@@ -8,8 +8,10 @@ export interface StaffInSetup {
 	displayName: string;
 	role: Role;
 	email: string | null;
-	/** Whether a password was chosen. */
+	/** Whether they can sign in: a password was chosen, or they come from an account at another school. */
 	hasPassword: boolean;
+	/** Whether they sign in by an account at another school. */
+	isFromOther: boolean;
 	/** Whether a code is asked for after it. */
 	hasSecondFactor: boolean;
 	/** Until when an invitation that was not used can be; null for none. */
@@ -18,23 +20,32 @@ export interface StaffInSetup {
 	deactivatedAt: Date | null;
 }
 
+/** SQL of an account and of the other school's by which its person signs in. */
+const YES_OR_NO = {
+	hasPassword: 'COALESCE(account.password_hash, home.password_hash) IS NOT NULL',
+	isFromOther: 'account.home_id IS NOT NULL',
+	hasSecondFactor: 'COALESCE(account.totp_secret, home.totp_secret) IS NOT NULL'
+} as const;
+const yesOrNo = Object.entries(YES_OR_NO)
+	.map(([name, sql]) => `${sql} AS ${name}`)
+	.join(', ');
+
 /** All accounts of a school, those who cannot sign in any more last. */
 export async function staffInSetup(database: Database, schoolId: number, at: Date): Promise<StaffInSetup[]> {
-	const rows = await database.rows<
-		Omit<StaffInSetup, 'hasPassword' | 'hasSecondFactor'> & { hasPassword: number; hasSecondFactor: number }
-	>(
+	const rows = await database.rows<Omit<StaffInSetup, keyof typeof YES_OR_NO> & Record<keyof typeof YES_OR_NO, number>>(
 		`SELECT account.id, account.user_name AS userName, account.display_name AS displayName, account.role,
-			account.email, account.password_hash IS NOT NULL AS hasPassword,
-			account.totp_secret IS NOT NULL AS hasSecondFactor, account.deactivated_at AS deactivatedAt,
+			account.email, account.deactivated_at AS deactivatedAt, ${yesOrNo},
 			(SELECT MAX(expires_at) FROM invitation WHERE account_id = account.id AND expires_at > ?) AS invitedUntil,
 			(SELECT MAX(began_at) FROM sign_in WHERE account_id = account.id) AS lastSignIn
-		FROM account WHERE school_id = ?
+		FROM account LEFT JOIN account AS home ON home.id = account.home_id AND home.deactivated_at IS NULL
+		WHERE account.school_id = ?
 		ORDER BY account.deactivated_at IS NOT NULL, account.role, account.display_name, account.id`,
 		[at, schoolId]
 	);
 	return rows.map((row) => ({
 		...row,
 		hasPassword: Boolean(row.hasPassword),
+		isFromOther: Boolean(row.isFromOther),
 		hasSecondFactor: Boolean(row.hasSecondFactor)
 	}));
 }
@@ -154,7 +165,12 @@ export async function invitedBy(database: Database, tokenHash: Buffer, at: Date)
 	);
 }
 
-/** Uses an invitation: the password is the one chosen, and whoever was signed in is not any more. @returns whether it could be used */
+/**
+ * Uses an invitation: the password is the one chosen, and whoever was signed in is not any more. It opens this school
+ * only: accounts at others to which the person came from this one wait for invitations of their own.
+ *
+ * @returns whether it could be used
+ */
 export async function acceptInvitation(
 	database: RootDatabase,
 	tokenHash: Buffer,
@@ -166,7 +182,11 @@ export async function acceptInvitation(
 		if (!invited) return false;
 		const { affected } = await transaction.run('DELETE FROM invitation WHERE token_hash = ?', [tokenHash]);
 		if (!affected) return false;
-		await transaction.run('UPDATE account SET password_hash = ? WHERE id = ?', [passwordHash, invited.id]);
+		await transaction.run('UPDATE account SET password_hash = ?, home_id = NULL WHERE id = ?', [
+			passwordHash,
+			invited.id
+		]);
+		await transaction.run('UPDATE account SET home_id = NULL WHERE home_id = ?', [invited.id]);
 		await transaction.run('DELETE FROM sign_in WHERE account_id = ?', [invited.id]);
 		await audit(transaction, invited, at, 'accept invitation', { account: invited.id });
 		return true;

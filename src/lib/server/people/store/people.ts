@@ -52,14 +52,19 @@ interface StaffAccount {
 	hasSecondFactor: boolean;
 }
 
-/** SQL about `school`: whom a roster knows signs in with the identity provider instead of a password or PIN. */
-const ONLY_SINGLE = (table: 'account' | 'student') =>
-	`school.single_sign_on = 'instead' AND ${table}.sourced_id IS NOT NULL`;
+/**
+ * SQL about `school`: whom a roster knows signs in with the identity provider instead of a password or PIN. Coordinators
+ * keep theirs, for the day on which the provider is away.
+ */
+const ONLY_SINGLE = {
+	account: `school.single_sign_on = 'instead' AND account.sourced_id IS NOT NULL AND account.role <> 'coordinator'`,
+	student: `school.single_sign_on = 'instead' AND student.sourced_id IS NOT NULL`
+} as const;
 
 export async function accountByUserName(database: Database, userName: string): Promise<StaffAccount | null> {
 	const row = await database.row<StaffAccount>(
 		`SELECT account.id, account.school_id AS schoolId, account.role, account.display_name AS displayName,
-			IF(${ONLY_SINGLE('account')}, NULL, account.password_hash) AS passwordHash,
+			IF(${ONLY_SINGLE.account}, NULL, account.password_hash) AS passwordHash,
 			account.totp_secret IS NOT NULL AS hasSecondFactor
 		FROM account JOIN school ON school.id = account.school_id
 		WHERE account.user_name = ? AND account.deactivated_at IS NULL`,
@@ -108,7 +113,7 @@ export async function studentPin(database: Database, studentId: number, at: Date
 	const rows = await database.rows<
 		Omit<StudentPin, 'hours'> & { fromOn: string; untilOn: string | null; opens: string | null; closes: string | null }
 	>(
-		`SELECT IF(${ONLY_SINGLE('student')}, NULL, student.pin_hash) AS pinHash, student.school_id AS schoolId, school.time_zone AS timeZone,
+		`SELECT IF(${ONLY_SINGLE.student}, NULL, student.pin_hash) AS pinHash, student.school_id AS schoolId, school.time_zone AS timeZone,
 			membership.from_on AS fromOn, membership.until_on AS untilOn,
 			TIME_FORMAT(class.sign_in_from, '%H:%i') AS opens, TIME_FORMAT(class.sign_in_until, '%H:%i') AS closes
 		FROM student

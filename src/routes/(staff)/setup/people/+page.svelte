@@ -29,12 +29,14 @@
 		return problem ? `mail is tried again; it was said: ${problem}` : 'mail is about to go';
 	}
 	/** How it stands with a person's signing in. */
-	function sayAccess({ deactivatedAt, hasPassword, hasSecondFactor, invitedUntil, lastSignIn, mail }: Person): string {
+	function sayAccess(person: Person): string {
+		const { deactivatedAt, hasPassword, isFromOther, hasSecondFactor, invitedUntil, lastSignIn, mail } = person;
 		if (deactivatedAt) return `cannot sign in since ${when(deactivatedAt)}`;
 		if (!hasPassword)
 			return invitedUntil ? `invited, until ${when(invitedUntil)}${mail ? `; ${sayMail(mail)}` : ''}` : 'not invited';
 		const code = hasSecondFactor ? ', with a code' : '';
-		return (lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in') + code;
+		const from = isFromOther ? ', by an account at another school' : '';
+		return (lastSignIn ? `signed in ${when(lastSignIn)}` : 'can sign in') + from + code;
 	}
 </script>
 
