@@ -17,7 +17,10 @@ const school = await schoolNow(database, id, today);
 await database.close();
 const year = { startsOn: addDays(today, -HALF_A_YEAR), endsOn: addDays(today, HALF_A_YEAR) };
 // By ids of its own, as such a service has.
-const files = writeOneRoster({ ...school, key: 'harbor' }, { sourcedId: school.sourcedId, name: school.name, year });
+const files = writeOneRoster(
+	{ ...school, key: 'harbor' },
+	{ sourcedId: school.sourcedId, name: school.name, homeClasses: 'homeroom', year }
+);
 const service = await serveRoster(thingsOf(files), Number(process.env.PORT) || 0);
 console.log(`The roster service (a stand-in) is at ${service.address}: client ${CLIENT.id}, secret ${CLIENT.secret}.`);
 const stop = () => service.stop().then(() => process.exit(0));

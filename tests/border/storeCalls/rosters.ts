@@ -30,7 +30,7 @@ const bringUnused = async ({ database, of }: Asking) => {
 	await rosterChanges.addRosteredClasses(
 		database,
 		coordinator,
-		[{ sourcedId: `unused-${of.base}`, after: named }],
+		[{ sourcedId: `unused-${of.base}`, isSection: false, after: named }],
 		NOW
 	);
 	const adult = { displayName: 'Unused', email: null };
@@ -82,7 +82,7 @@ export const rosterCalls: [object, Record<string, Call>][] = [
 				rosterRuns.setRosterRules(
 					database,
 					me.staff.coordinator,
-					{ homeClasses: 'scheduled', ours: ['grade'], takesBirthDates: false, mostLeaving: 20 },
+					{ homeClasses: 'scheduled', sections: [], ours: ['grade'], takesBirthDates: false, mostLeaving: 20 },
 					NOW
 				)
 			),
@@ -120,7 +120,12 @@ export const rosterCalls: [object, Record<string, Call>][] = [
 		rosterChanges,
 		{
 			addRosteredClasses: given(({ database, me }) =>
-				rosterChanges.addRosteredClasses(database, me.staff.coordinator, [{ sourcedId: 'c', after: named }], NOW)
+				rosterChanges.addRosteredClasses(
+					database,
+					me.staff.coordinator,
+					[{ sourcedId: 'c', isSection: false, after: named }],
+					NOW
+				)
 			),
 			addRosteredStudents: given(({ database, me }) =>
 				rosterChanges.addRosteredStudents(

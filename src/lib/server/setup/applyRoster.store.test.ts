@@ -32,7 +32,8 @@ afterAll(() => small.database.close());
 async function changed(change: (files: RosterFiles, org: string) => void = () => {}) {
 	const school = await now();
 	const year = { startsOn: addDays(TODAY, -90), endsOn: addDays(TODAY, 200) };
-	const files = writeOneRoster(school, { sourcedId: school.sourcedId, name: school.name, year }) as RosterFiles;
+	const { sourcedId, name } = school;
+	const files = writeOneRoster(school, { sourcedId, name, homeClasses: 'homeroom', year }) as RosterFiles;
 	const org = school.sourcedId ?? school.key;
 	change(files, org);
 	return recordsIn(files, org);
@@ -62,7 +63,10 @@ const placesOn = async (today: string) =>
 		)
 	);
 
-/** A roster in which one student joins, one marries, one moves, one leaves, and a class is new with its teacher. */
+/**
+ * A roster in which one student joins, one marries, one moves, one leaves, and a class is new with its teacher, and a
+ * section with two students.
+ */
 function aTermLater(files: RosterFiles, org: string, school: Awaited<ReturnType<typeof now>>) {
 	const is = ({ id, sourcedId }: { id: number; sourcedId: string | null }) =>
 		sourcedId ?? `${school.key}-student-${id}`;
@@ -80,6 +84,15 @@ function aTermLater(files: RosterFiles, org: string, school: Awaited<ReturnType<
 			termSourcedIds: session
 		})
 	);
+	const lab = { title: 'Lab', classType: 'scheduled', schoolSourcedId: org, termSourcedIds: session };
+	files.courses.push(rowOf(files.courses, { sourcedId: 'math', title: 'Mathematics' }));
+	files.classes.push(rowOf(files.classes, { sourcedId: 'm-new', courseSourcedId: 'math', ...lab }));
+	for (const user of [is(first), 's-new'])
+		files.enrollments.push(
+			rowOf(files.enrollments, {
+				...{ sourcedId: `m-${user}`, classSourcedId: 'm-new', userSourcedId: user, role: 'student' }
+			})
+		);
 	setCell(files.users, is(first), 'familyName', 'Marsh-Vale');
 	inClassOf(second)[files.enrollments[0].indexOf('classSourcedId')] = 'c-new';
 	for (const file of ['users', 'roles', 'enrollments', 'demographics'] as const)
@@ -105,7 +118,16 @@ describe('a roster', () => {
 		expect(applied).toEqual({ figures: {} });
 	});
 
+	/** Names of those in the section on a day. */
+	const inLab = async (today: string) => {
+		const { classes, students } = await schoolNow(small.database, 1, today);
+		const ids = classes.find(({ name }) => name === 'Lab')?.members ?? [];
+		return ids.map((id) => students.find((one) => one.id === id)!.familyName).sort();
+	};
+
 	it('is applied as a whole, holds from today on, and is taken back as a whole', async () => {
+		const rules = await rosterRules(small.database, 1);
+		await setRosterRules(small.database, coordinator, { ...rules, sections: ['math'] }, NOW);
 		const before = await now();
 		const places = await placesOn(TODAY);
 		let who!: ReturnType<typeof aTermLater>;
@@ -113,7 +135,7 @@ describe('a roster', () => {
 		const records = await changed((files, org) => (who = aTermLater(files, org, before)));
 		const { run, applied } = await bring(records);
 		expect(applied).toEqual({
-			figures: { classes: 1, change: 1, join: 1, move: 1, adults: 2 }
+			figures: { classes: 2, change: 1, join: 1, move: 1, sections: 1, adults: 2 }
 		});
 		const name = ({ givenName, familyName }: { givenName: string; familyName: string }) => `${givenName} ${familyName}`;
 		const after = await placesOn(TODAY);
@@ -123,6 +145,8 @@ describe('a roster', () => {
 		// Whom no roster has brought stays, and is told of.
 		expect(after[name(who.third)]).toBe(places[name(who.third)]);
 		expect((await placesOn(addDays(TODAY, -1)))[name(who.second)]).toBe(places[name(who.second)]);
+		expect(await inLab(TODAY)).toEqual(['Ahl', 'Marsh-Vale']);
+		expect(await inLab(addDays(TODAY, -1))).toEqual([]);
 		const again = await bring(records);
 		expect(again.plan.changes).toEqual([]);
 		expect(again.plan.doubts).toMatchObject([{ kind: 'unmatched', name: name(who.third) }]);
@@ -130,6 +154,7 @@ describe('a roster', () => {
 		expect(await takeBackRoster(small.database, coordinator, again.run, when)).toEqual(WHOLE);
 		expect(await takeBackRoster(small.database, coordinator, run, when)).toEqual(WHOLE);
 		expect(await now()).toEqual({ ...before, sourcedId: expect.any(String) });
+		expect(await inLab(TODAY)).toEqual([]);
 		expect(await placesOn(TODAY)).toEqual(places);
 		expect((await rosterRuns(small.database, 1, 5)).slice(0, 2).map(({ state }) => state)).toEqual([
 			'undone',

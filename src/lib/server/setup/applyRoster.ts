@@ -14,6 +14,8 @@ import {
 	dropFormerGrades,
 	endClass,
 	holdRoster,
+	joinSection,
+	leaveSection,
 	markApplied,
 	markUndone,
 	moveToClass,
@@ -31,6 +33,7 @@ import {
 	setClassAdults,
 	takeableBack,
 	takeBackMoves,
+	takeBackSection,
 	takeBackStudents
 } from '../people';
 import type { Staff } from '../request';
@@ -123,8 +126,9 @@ async function carryOut(
 	{ changes, now: known }: WaitingPlan,
 	{ today, at }: When
 ): Promise<RosterDone> {
-	const newClasses = ofKind(changes, 'add class').map(({ sourcedId, name, grade }) => ({
+	const newClasses = ofKind(changes, 'add class').map(({ sourcedId, name, grade, isSection }) => ({
 		sourcedId,
+		isSection,
 		after: { name, grade }
 	}));
 	const addedClasses = await addRosteredClasses(all, staff, newClasses, at);
@@ -138,11 +142,18 @@ async function carryOut(
 		...addedClasses
 	]);
 	const students = await carryOutStudents(all, staff, changes, classIds, { today, at });
+	const sections = await carryOutSections(
+		all,
+		staff,
+		changes,
+		{ classIds, known, added: students.added },
+		{ today, at }
+	);
 	const adults = await carryOutAdults(all, staff, changes, { classIds, known }, { today, at });
 	const ended: number[] = [];
 	for (const { id } of ofKind(changes, 'end class'))
 		if (await endClass(all, staff, id, today, { today, at })) ended.push(id);
-	return { classes: { added: [...addedClasses.values()], renewed: renewedClasses, ended }, students, adults };
+	return { classes: { added: [...addedClasses.values()], renewed: renewedClasses, ended }, students, sections, adults };
 }
 
 async function carryOutStudents(
@@ -183,6 +194,33 @@ const withOtherGrade = (renewed: RosterDone['students']['renewed']) =>
 		.filter(({ before, after }) => before.grade !== after.grade)
 		.map(({ id, before }) => ({ id, before: before.grade }));
 const idsOf = (some: { id: number }[]) => some.map(({ id }) => id);
+
+async function carryOutSections(
+	all: RootDatabase,
+	staff: Staff,
+	changes: RosterChange[],
+	{ classIds, known, added }: { classIds: Map<string, number>; known: SchoolInRoster; added: number[] },
+	{ today, at }: When
+): Promise<NonNullable<RosterDone['sections']>> {
+	const ofSections = ofKind(changes, 'members of section');
+	if (ofSections.length === 0) return [];
+	const studentIds = new Map([
+		...known.students.flatMap(({ id, sourcedId }): [string, number][] => [
+			[`${known.key}-student-${id}`, id],
+			...(sourcedId ? [[sourcedId, id] as [string, number]] : [])
+		]),
+		...ofKind(changes, 'renew student').map(({ id, sourcedId }): [string, number] => [sourcedId, id]),
+		...ofKind(changes, 'add student').map(({ sourcedId }, i): [string, number] => [sourcedId, added[i]])
+	]);
+	const done: NonNullable<RosterDone['sections']> = [];
+	for (const { of, come, go } of ofSections) {
+		const id = classIds.get(of)!;
+		const coming = come.map(({ sourcedId }) => studentIds.get(sourcedId)!);
+		if (coming.length) done.push({ id, change: await joinSection(all, staff, id, coming, { from: today, at }) });
+		if (go.length) done.push({ id, change: await leaveSection(all, staff, id, idsOf(go), { from: today, at }) });
+	}
+	return done;
+}
 
 async function carryOutAdults(
 	all: RootDatabase,
@@ -236,7 +274,8 @@ export async function takeBackRoster(
 		await holdRoster(all, staff);
 		const done = await takeableBack(all, staff, runId, at);
 		if (!done) return null;
-		const { classes, students, adults } = done;
+		const { classes, students, sections = [], adults } = done;
+		for (const { id, change } of sections) await takeBackSection(all, staff, id, change, at);
 		const gone = students.added.length ? await takeBackStudents(all, staff, students.added, at) : [];
 		if (students.ways.length) await takeBackMoves(all, staff, students.ways, at);
 		for (const { classId, before } of adults.ofClasses)

@@ -4,7 +4,7 @@ import { promisify } from 'node:util';
 import { addDays } from '../../core/calendar';
 import { writeOneRoster } from '../../core/interchange/oneRoster/writeOneRoster';
 import { audit, type Database } from '../database';
-import { schoolNow } from '../people';
+import { rosterRules, schoolNow } from '../people';
 import type { Staff } from '../request';
 import { schoolYears, type School } from '../school';
 
@@ -19,11 +19,16 @@ export async function packSchool(
 	at: Date
 ): Promise<Uint8Array<ArrayBuffer>> {
 	const { today } = school;
-	const [now, years] = await Promise.all([schoolNow(database, school.id, today), schoolYears(database, school.id)]);
+	const [now, rules, years] = await Promise.all([
+		schoolNow(database, school.id, today),
+		rosterRules(database, school.id),
+		schoolYears(database, school.id)
+	]);
 	const year = years.find(({ startsOn, endsOn }) => startsOn <= today && endsOn >= today);
 	const files = writeOneRoster(now, {
 		sourcedId: now.sourcedId,
 		name: now.name,
+		homeClasses: rules.homeClasses ?? 'homeroom',
 		year: year
 			? { startsOn: year.startsOn, endsOn: addDays(year.endsOn, 1) }
 			: { startsOn: addDays(today, -HALF_A_YEAR), endsOn: addDays(today, HALF_A_YEAR) }

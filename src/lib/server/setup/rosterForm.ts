@@ -28,11 +28,23 @@ const applyForm = formCheck(
 const rulesForm = formCheck(
 	Type.Object({
 		homeClasses: oneOf(['', 'homeroom', 'scheduled']),
+		sections: Type.String({ maxLength: 300, default: '' }),
 		ours: Type.Array(oneOf(RULED_FIELDS), { maxItems: RULED_FIELDS.length, uniqueItems: true, default: [] }),
 		birthDates: Type.Optional(oneOf(['yes'])),
 		mostLeaving: Type.Integer({ minimum: 0, maximum: 100 })
 	})
 );
+
+/** Words with commas between them, in small letters. */
+const wordsIn = (text: string) => [
+	...new Set(
+		text
+			.toLowerCase()
+			.split(',')
+			.map((word) => word.trim())
+			.filter(Boolean)
+	)
+];
 
 const address = Type.String({ minLength: 8, maxLength: 300 });
 const serviceForm = formCheck(
@@ -151,6 +163,7 @@ export const rosterActions = {
 	rules: staffAction('set up the school', rulesForm, async ({ staff, database, at, form }) => {
 		const rules = {
 			homeClasses: form.homeClasses || null,
+			sections: wordsIn(form.sections),
 			ours: form.ours,
 			takesBirthDates: form.birthDates === 'yes',
 			mostLeaving: form.mostLeaving
@@ -162,6 +175,7 @@ export const rosterActions = {
 				action: '?/rules',
 				fields: {
 					homeClasses: before.homeClasses ?? '',
+					sections: before.sections.join(', '),
 					ours: before.ours,
 					mostLeaving: String(before.mostLeaving),
 					...(before.takesBirthDates ? { birthDates: 'yes' } : {})

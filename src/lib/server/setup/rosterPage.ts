@@ -49,6 +49,7 @@ function partOf(plan: NonNullable<Awaited<ReturnType<typeof planRun>>>, url: URL
 		change: [],
 		find: [],
 		classes: [],
+		sections: [],
 		adults: []
 	};
 	for (const change of plan.changes) by[effectOf(change)].push({ change });

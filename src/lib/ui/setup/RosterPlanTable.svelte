@@ -79,7 +79,7 @@
 				return {
 					...nothing,
 					who: change.name,
-					says: `is new, ${sayGrade(change.grade)}`,
+					says: `is new, ${change.isSection ? 'a section of ' : ''}${sayGrade(change.grade)}`,
 					where: where('classes', change.line)
 				};
 			case 'renew class':
@@ -89,6 +89,15 @@
 					says: found(change.matchedBy),
 					where: where('classes', change.line)
 				};
+			case 'members of section': {
+				const [come, go] = [change.come, change.go].map((ones) => ones.map(({ name }) => name).join(', '));
+				return {
+					...nothing,
+					who: change.name,
+					says: [come && `gets ${come}`, go && `is left by ${go}`].filter(Boolean).join('; '),
+					where: 'enrollments.csv'
+				};
+			}
 			case 'end class':
 				return { ...nothing, who: change.name, says: 'ends', where: 'not in the roster' };
 			case 'add adult':

@@ -24,8 +24,8 @@ const small = (): SchoolNow => ({
 	takenElsewhere: [],
 	grades: { first: 1, last: 8 },
 	classes: [
-		{ id: 1, sourcedId: null, name: 'Avocet', grade: 4, adults: [5] },
-		{ id: 2, sourcedId: 'c-2', name: 'Bittern', grade: 5, adults: [] }
+		{ id: 1, sourcedId: null, name: 'Avocet', grade: 4, adults: [5], isSection: false, members: [] },
+		{ id: 2, sourcedId: 'c-2', name: 'Bittern', grade: 5, adults: [], isSection: false, members: [] }
 	],
 	students: [student(1, { classId: 1 }), student(2, { classId: 2, sourcedId: 's-2', birthDate: '2015-03-02' })],
 	adults: [{ id: 5, sourcedId: null, userName: 'imara', displayName: 'Imara Vale', email: 'imara@school.example' }]
@@ -45,7 +45,12 @@ const student = (id: number, more: Partial<RosteredStudent> = {}): RosteredStude
 });
 
 const filesOf = (now: SchoolNow) => {
-	const { manifest, ...files } = writeOneRoster(now, { sourcedId: null, name: 'Saltmarsh Bridge School', year: YEAR });
+	const { manifest, ...files } = writeOneRoster(now, {
+		sourcedId: null,
+		name: 'Saltmarsh Bridge School',
+		homeClasses: 'homeroom',
+		year: YEAR
+	});
 	return { manifest, files: files as Record<RosterFile, string[][]> };
 };
 
@@ -59,7 +64,7 @@ describe('a school as OneRoster', () => {
 				const { records, problems } = read(files);
 				expect([...said.told, ...problems.told]).toEqual([]);
 				const own = splitBySchool(records, ['k']).get('k')!;
-				const plan = planRoster(now, rosterOfSchool(own, 'k', TODAY), { homeClasses: null, ours: [] });
+				const plan = planRoster(now, rosterOfSchool(own, 'k', TODAY), { homeClasses: null, sections: [], ours: [] });
 				expect(plan.changes).toEqual([]);
 				expect(plan.doubts).toEqual([]);
 			})
@@ -73,7 +78,9 @@ describe('a school as OneRoster', () => {
 		expect(rosterOfSchool(records, 'k', TODAY).adults).toMatchObject([
 			{ displayName: 'Imara', classes: ['k-class-1'] }
 		]);
-		expect(planRoster(now, rosterOfSchool(records, 'k', TODAY), { homeClasses: null, ours: [] }).changes).toEqual([]);
+		expect(
+			planRoster(now, rosterOfSchool(records, 'k', TODAY), { homeClasses: null, sections: [], ours: [] }).changes
+		).toEqual([]);
 	});
 
 	it('names its schools, and gives each only what is its own', () => {
@@ -256,6 +263,9 @@ const word = fc
 	.string({ minLength: 2, maxLength: 9, unit: fc.constantFrom(...'aeiouäéßlmnrst') })
 	.map((letters) => `N${letters}`);
 
+/** Of so many classes the last is a section where there are others. */
+const isSection = (i: number, of: number) => of > 1 && i === of - 1;
+const isClass = (i: number, of: number) => i < of && !isSection(i, of);
 /** Schools of some classes and students, some of whom a roster has brought. */
 const schools: fc.Arbitrary<SchoolNow> = fc
 	.record({
@@ -284,6 +294,10 @@ const schools: fc.Arbitrary<SchoolNow> = fc
 		takenElsewhere: [],
 		grades: { first: 0, last: 8 },
 		classes: classes.map((name, i) => ({
+			isSection: isSection(i, classes.length),
+			members: isSection(i, classes.length)
+				? students.flatMap(({ place }, n) => (place !== null && isClass(place, classes.length) ? [n + 1] : []))
+				: [],
 			id: i + 1,
 			sourcedId: i % 2 ? `${code}-${i}` : null,
 			name,
@@ -296,7 +310,7 @@ const schools: fc.Arbitrary<SchoolNow> = fc
 			id: i + 1,
 			sourcedId: isBrought ? `s-${i}` : null,
 			number: hasNumber ? `${i}` : null,
-			classId: place === null || place >= classes.length ? null : place + 1
+			classId: place === null || !isClass(place, classes.length) ? null : place + 1
 		})),
 		adults: adults.map(({ given, family, isBrought }, i) => ({
 			id: i + 1,

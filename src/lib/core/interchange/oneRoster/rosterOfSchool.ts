@@ -86,12 +86,14 @@ export function rosterOfSchool(records: RosterRecords, school: string, today: Sc
 	const running = records.classes.filter(
 		(one) => !one.isGone && one.school === school && holds(today, daysOf(one.sessions, sessions))
 	);
-	const classes = running.map(({ sourcedId, title, code, grades, isHomeroom, line }): RosterClass => ({
+	const titles = new Map(records.courses.map(({ sourcedId, title }) => [sourcedId, title]));
+	const classes = running.map(({ sourcedId, title, code, grades, isHomeroom, course, line }): RosterClass => ({
 		sourcedId,
 		name: title,
 		code,
 		grade: grades.length === 1 ? gradeOf(grades[0]) : null,
 		kind: isHomeroom ? 'homeroom' : 'scheduled',
+		course: titles.get(course) ?? '',
 		line
 	}));
 	const isRunning = new Set(running.map(({ sourcedId }) => sourcedId));

@@ -1,11 +1,13 @@
 import type { SchoolDate } from '../../calendar';
-import { sourcedIdOf, type SchoolNow } from '../roster/schoolRoster';
+import { sourcedIdOf, type ClassKind, type SchoolNow } from '../roster/schoolRoster';
 
 /** What is written of a school beside who is in it. */
 export interface WrittenSchool {
 	/** By which the source of its roster knows it; null where there is none. */
 	sourcedId: string | null;
 	name: string;
+	/** The kind of classes that students belong to; sections are of the other. */
+	homeClasses: ClassKind;
 	/** The school year, in `[startsOn, endsOn)`. */
 	year: { startsOn: SchoolDate; endsOn: SchoolDate };
 }
@@ -44,7 +46,9 @@ const ALL_FILES = [
 export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<string, string[][]> {
 	const org = school.sourcedId ?? now.key;
 	const session = `${now.key}-year`;
-	const course = `${now.key}-course`;
+	const homeroom = `${now.key}-course`;
+	const section = `${now.key}-section`;
+	const sections = now.classes.filter(({ isSection }) => isSection);
 	const classes = new Map(now.classes.map((one) => [one.id, sourcedIdOf(now, 'class', one)]));
 	const students = now.students.filter(({ classId }) => classId !== null && classes.has(classId));
 	const teaches = new Set(now.classes.flatMap(({ adults }) => adults));
@@ -53,6 +57,7 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 		...students.map((one) => ({ ...one, is: sourcedIdOf(now, 'student', one) })),
 		...adults.map((one) => ({ ...one, is: sourcedIdOf(now, 'adult', one) }))
 	];
+	const ofStudent = new Map(students.map((one) => [one.id, sourcedIdOf(now, 'student', one)]));
 	const ofAdult = new Map(adults.map((one) => [one.id, sourcedIdOf(now, 'adult', one)]));
 	const files: Record<string, string[][]> = {
 		orgs: [
@@ -94,7 +99,8 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 				'grades',
 				'orgSourcedId'
 			],
-			[course, '', '', session, 'Homeroom', '', '', org]
+			[homeroom, '', '', session, 'Homeroom', '', '', org],
+			...(sections.length ? [[section, '', '', session, 'Section', '', '', org]] : [])
 		],
 		classes: [
 			[
@@ -110,15 +116,15 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 				'schoolSourcedId',
 				'termSourcedIds'
 			],
-			...now.classes.map(({ id, name, grade }) => [
+			...now.classes.map(({ id, name, grade, isSection }) => [
 				classes.get(id)!,
 				'',
 				'',
 				name,
 				gradeCode(grade),
-				course,
+				isSection ? section : homeroom,
 				'',
-				'homeroom',
+				isSection === (school.homeClasses === 'homeroom') ? 'scheduled' : 'homeroom',
 				'',
 				org,
 				session
@@ -196,9 +202,16 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 				'endDate'
 			],
 			...students.map((one) => {
-				const is = sourcedIdOf(now, 'student', one);
+				const is = ofStudent.get(one.id)!;
 				return [`${is}-in-${one.classId}`, '', '', classes.get(one.classId!)!, org, is, 'student', 'true', '', ''];
 			}),
+			...sections.flatMap((one) =>
+				one.members.flatMap((id) => {
+					const is = ofStudent.get(id);
+					if (!is) return [];
+					return [[`${is}-in-${one.id}`, '', '', classes.get(one.id)!, org, is, 'student', 'false', '', '']];
+				})
+			),
 			...now.classes.flatMap((one) =>
 				one.adults.flatMap((adult, place) => {
 					const is = ofAdult.get(adult);

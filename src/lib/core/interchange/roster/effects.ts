@@ -10,6 +10,7 @@ export const ROSTER_EFFECTS = [
 	'change',
 	'find',
 	'classes',
+	'sections',
 	'adults'
 ] as const;
 export type RosterEffect = (typeof ROSTER_EFFECTS)[number];
@@ -29,6 +30,8 @@ export function effectOf(change: RosterChange): Exclude<RosterEffect, 'settle'> 
 		case 'renew class':
 		case 'end class':
 			return 'classes';
+		case 'members of section':
+			return 'sections';
 		case 'add adult':
 		case 'renew adult':
 		case 'adults of class':

@@ -4,6 +4,7 @@ import { byKey, only } from './lookUp';
 import {
 	sourcedIdOf,
 	type ClassKind,
+	type RosterClass,
 	type RosterChange,
 	type RosterDoubt,
 	type SchoolNow,
@@ -17,9 +18,21 @@ export interface ClassPlace {
 	sourcedId: string;
 }
 
-/** What becomes of the classes, and where each class of the roster is here. */
-export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKind, doubts: RosterDoubt[]) {
-	const home = roster.classes.filter((one) => one.kind === kind);
+/**
+ * What becomes of classes and sections, and where each of them is here.
+ *
+ * @param kind of the classes that students belong to; others can come as sections
+ */
+export function planClasses(
+	now: SchoolNow,
+	roster: SchoolRoster,
+	{ kind, words }: { kind: ClassKind; words: string[] },
+	doubts: RosterDoubt[]
+) {
+	const isKnownSection = new Set(now.classes.flatMap((one) => (one.isSection ? [sourcedIdOf(now, 'class', one)] : [])));
+	const isSection = ({ sourcedId, name, course }: RosterClass) =>
+		isKnownSection.has(sourcedId) || words.some((word) => `${name} ${course}`.toLowerCase().includes(word));
+	const chosen = roster.classes.filter((one) => one.kind === kind || isSection(one));
 	const gradesIn = new Map<string, number[]>();
 	for (const { grade, classes } of roster.students)
 		if (grade !== null)
@@ -28,19 +41,21 @@ export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKin
 				if (grades) grades.push(grade);
 				else gradesIn.set(id, [grade]);
 			}
-	const called = byKey(home, ({ name }) => tidyName(name));
+	const called = byKey(chosen, ({ name }) => tidyName(name));
 	const known = new Map(now.classes.map((one) => [sourcedIdOf(now, 'class', one), one]));
 	const unclaimed = byKey(
 		now.classes.filter(({ sourcedId }) => sourcedId === null),
 		({ name }) => name
 	);
-	const found = home.map((source) => {
+	const found = chosen.map((source) => {
 		const tidy = tidyName(source.name);
 		const isShared = called.get(tidy.toLowerCase())!.length > 1;
 		const name = isShared ? `${tidy} (${source.code || source.sourcedId})` : tidy;
 		const before = known.get(source.sourcedId);
-		const alike = before ? null : only(unclaimed.get(name.toLowerCase()));
-		return { source, name, before: before ?? alike, isAlike: alike !== null };
+		const beside = source.kind !== kind;
+		const namesakes = unclaimed.get(name.toLowerCase())?.filter((one) => one.isSection === beside);
+		const alike = before ? null : only(namesakes);
+		return { source, name, beside, before: before ?? alike, isAlike: alike !== null };
 	});
 	const kept = new Set(found.flatMap(({ before }) => before?.id ?? []));
 	// Those that a roster brought and that it has no more come to an end, and leave their names.
@@ -49,20 +64,33 @@ export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKin
 	);
 	const changes: RosterChange[] = [];
 	const placeOf = new Map<string, ClassPlace>();
-	for (const { source, name, before, isAlike } of found) {
+	const sectionPlaceOf = new Map<string, ClassPlace>();
+	for (const { source, name, beside, before, isAlike } of found) {
+		const places = beside ? sectionPlaceOf : placeOf;
 		const { sourcedId, line } = source;
 		const grade = source.grade ?? mostCommon(gradesIn.get(sourcedId) ?? []) ?? before?.grade ?? null;
+		const isOther = before !== null && before !== undefined && before.isSection !== beside;
+		if (isOther) {
+			doubts.push({
+				kind: 'conflict',
+				of: 'class',
+				name,
+				line,
+				says: beside ? 'It is a class here' : 'It is a section here'
+			});
+			continue;
+		}
 		const problem = problemOfClass(name, grade, now, taken);
 		// A class that is here keeps its students, whatever is wrong with what the roster says of it.
-		if (before) placeOf.set(sourcedId, { id: before.id, name: before.name, sourcedId });
+		if (before) places.set(sourcedId, { id: before.id, name: before.name, sourcedId });
 		if (problem) {
 			doubts.push({ kind: 'conflict', of: 'class', name, line, says: problem });
 			continue;
 		}
 		taken.add(name.toLowerCase());
-		placeOf.set(sourcedId, { id: before?.id ?? null, name, sourcedId });
+		places.set(sourcedId, { id: before?.id ?? null, name, sourcedId });
 		const after = { name, grade: grade! };
-		if (!before) changes.push({ kind: 'add class', sourcedId, line, ...after });
+		if (!before) changes.push({ kind: 'add class', sourcedId, line, isSection: beside, ...after });
 		else if (isAlike || before.name !== name || before.grade !== grade)
 			changes.push({
 				kind: 'renew class',
@@ -74,7 +102,7 @@ export function planClasses(now: SchoolNow, roster: SchoolRoster, kind: ClassKin
 				after
 			});
 	}
-	return { changes, placeOf, kept };
+	return { changes, placeOf, sectionPlaceOf, kept };
 }
 
 /** Why a class cannot be taken as the roster has it; empty where it can. */

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { planRoster } from './planRoster';
 import type { RosteredStudent, RosterRules, RosterStudent, SchoolNow, SchoolRoster } from './schoolRoster';
 
-const RULES: RosterRules = { homeClasses: null, ours: [] };
+const RULES: RosterRules = { homeClasses: null, sections: ['math'], ours: [] };
+const OWN = { isSection: false, members: [] };
 
 const here = (id: number, more: Partial<RosteredStudent> = {}): RosteredStudent => ({
 	id,
@@ -36,8 +37,8 @@ const now = (students: RosteredStudent[], more: Partial<SchoolNow> = {}): School
 	takenElsewhere: [],
 	grades: { first: 1, last: 8 },
 	classes: [
-		{ id: 1, sourcedId: 'c-1', name: 'Avocet', grade: 4, adults: [] },
-		{ id: 2, sourcedId: 'c-2', name: 'Bittern', grade: 5, adults: [] }
+		{ id: 1, sourcedId: 'c-1', name: 'Avocet', grade: 4, adults: [], ...OWN },
+		{ id: 2, sourcedId: 'c-2', name: 'Bittern', grade: 5, adults: [], ...OWN }
 	],
 	students,
 	adults: [],
@@ -45,8 +46,8 @@ const now = (students: RosteredStudent[], more: Partial<SchoolNow> = {}): School
 });
 const roster = (students: RosterStudent[], more: Partial<SchoolRoster> = {}): SchoolRoster => ({
 	classes: [
-		{ sourcedId: 'c-1', name: 'Avocet', code: '', grade: 4, kind: 'homeroom', line: 2 },
-		{ sourcedId: 'c-2', name: 'Bittern', code: '', grade: 5, kind: 'homeroom', line: 3 }
+		{ sourcedId: 'c-1', name: 'Avocet', code: '', grade: 4, kind: 'homeroom', course: '', line: 2 },
+		{ sourcedId: 'c-2', name: 'Bittern', code: '', grade: 5, kind: 'homeroom', course: '', line: 3 }
 	],
 	students,
 	adults: [],
@@ -135,7 +136,9 @@ describe('students of a roster', () => {
 describe('classes of a roster', () => {
 	it('that are no more end once nobody is in them, and leave their names to others', () => {
 		const source = roster([there(1, { classes: ['c-3'] })]);
-		source.classes = [{ sourcedId: 'c-3', name: 'Avocet', code: '', grade: null, kind: 'homeroom', line: 2 }];
+		source.classes = [
+			{ sourcedId: 'c-3', name: 'Avocet', code: '', grade: null, kind: 'homeroom', course: '', line: 2 }
+		];
 		const { changes } = plan(now([here(1)]), source);
 		expect(changes).toMatchObject([
 			{ kind: 'add class', sourcedId: 'c-3', name: 'Avocet', grade: 4 },
@@ -153,12 +156,28 @@ describe('classes of a roster', () => {
 
 	it('of one name are told apart by their codes, and those of a name that is taken are left out', () => {
 		const source = roster([there(1)]);
-		source.classes.push({ sourcedId: 'c-3', name: 'Avocet', code: '4B', grade: 4, kind: 'homeroom', line: 4 });
-		source.classes.push({ sourcedId: 'c-4', name: 'Curlew', code: '', grade: 4, kind: 'homeroom', line: 5 });
+		source.classes.push({
+			sourcedId: 'c-3',
+			name: 'Avocet',
+			code: '4B',
+			grade: 4,
+			kind: 'homeroom',
+			course: '',
+			line: 4
+		});
+		source.classes.push({
+			sourcedId: 'c-4',
+			name: 'Curlew',
+			code: '',
+			grade: 4,
+			kind: 'homeroom',
+			course: '',
+			line: 5
+		});
 		const school = now([here(1)]);
 		school.classes.push(
-			{ id: 3, sourcedId: null, name: 'Curlew', grade: 5, adults: [] },
-			{ id: 4, sourcedId: null, name: 'Curlew', grade: 6, adults: [] }
+			{ id: 3, sourcedId: null, name: 'Curlew', grade: 5, adults: [], ...OWN },
+			{ id: 4, sourcedId: null, name: 'Curlew', grade: 6, adults: [], ...OWN }
 		);
 		const { changes, doubts } = plan(school, source);
 		expect(changes).toMatchObject([
@@ -216,6 +235,88 @@ describe('adults of a roster', () => {
 	});
 });
 
+describe('sections of a roster', () => {
+	const lab = (more: Partial<SchoolRoster['classes'][number]> = {}): SchoolRoster['classes'][number] => ({
+		...{ sourcedId: 'm-1', name: 'Lab', code: '', grade: null, kind: 'scheduled', course: 'Mathematics 4', line: 9 },
+		...more
+	});
+	const withLab = (students: RosterStudent[], more = {}) => {
+		const source = roster(students);
+		source.classes.push(lab(more));
+		return source;
+	};
+	const labHere = (members: number[], more = {}) => ({
+		...{ id: 5, sourcedId: 'm-1', name: 'Lab', grade: 4, adults: [], isSection: true, members },
+		...more
+	});
+	const withLabHere = (students: RosteredStudent[], members: number[], more = {}) => {
+		const school = now(students);
+		school.classes.push(labHere(members, more));
+		return school;
+	};
+	const inLab = (id: number) => there(id, { classes: ['c-1', 'm-1'] });
+
+	it('come where their course has one of the words, with those who are in them', () => {
+		const source = withLab([inLab(1), inLab(2), there(3)]);
+		source.adults = [
+			{ ...{ sourcedId: 'a-1', userName: 'imara', displayName: 'Imara Vale', email: null }, classes: ['m-1'], line: 2 }
+		];
+		const { changes, doubts } = plan(now([here(1), here(3)]), source);
+		expect(doubts).toEqual([]);
+		expect(changes).toMatchObject([
+			{ kind: 'add class', sourcedId: 'm-1', name: 'Lab', grade: 4, isSection: true },
+			{ kind: 'add student', sourcedId: 's-2' },
+			{
+				kind: 'members of section',
+				of: 'm-1',
+				come: [
+					{ sourcedId: 's-1', name: 'Given1 Family1' },
+					{ sourcedId: 's-2', name: 'Given2 Family2' }
+				],
+				go: []
+			},
+			{ kind: 'add adult', sourcedId: 'a-1' },
+			{ kind: 'adults of class', of: 'm-1', come: ['Imara Vale'] }
+		]);
+	});
+
+	it('of other courses stay away, but for one that is a section here', () => {
+		const source = withLab([inLab(1)], { course: 'Music' });
+		expect(plan(now([here(1)]), source).changes).toEqual([]);
+		expect(plan(withLabHere([here(1)], []), source).changes).toMatchObject([
+			{ kind: 'members of section', come: [{ sourcedId: 's-1' }] }
+		]);
+	});
+
+	it('are left by who is in them no more or leaves, and not by whom no roster has brought', () => {
+		const school = withLabHere([here(1), here(2), here(3, { sourcedId: null }), here(4)], [1, 2, 3, 4]);
+		const { changes } = plan(school, withLab([there(1), inLab(2)]));
+		expect(changes).toMatchObject([
+			{ kind: 'student leaves', id: 4 },
+			{ kind: 'members of section', come: [], go: [{ id: 1 }, { id: 4 }] }
+		]);
+	});
+
+	it('end with the roster that has them no more, whoever is in them', () => {
+		expect(plan(withLabHere([here(1)], [1]), roster([there(1)])).changes).toEqual([
+			{ kind: 'end class', id: 5, name: 'Lab' }
+		]);
+		const own = withLabHere([here(1)], [1], { sourcedId: null });
+		expect(plan(own, roster([there(1)])).changes).toEqual([]);
+	});
+
+	it('are found by name among sections, and never take a class for one', () => {
+		const own = withLabHere([here(1)], [1], { sourcedId: null });
+		expect(plan(own, withLab([inLab(1)])).changes).toMatchObject([
+			{ kind: 'renew class', id: 5, sourcedId: 'm-1', matchedBy: 'name' }
+		]);
+		const asClass = withLabHere([here(1)], [], { isSection: false });
+		const { changes, doubts } = plan(asClass, withLab([inLab(1)]));
+		expect(changes).toEqual([]);
+		expect(doubts).toMatchObject([{ of: 'class', name: 'Lab', says: 'It is a class here' }]);
+	});
+});
+
 /** A plan carried out on a school kept in memory, as plainly as can be. */
 function carryOut(school: SchoolNow, source: SchoolRoster): SchoolNow {
 	const after = structuredClone(school);
@@ -230,7 +331,9 @@ function carryOut(school: SchoolNow, source: SchoolRoster): SchoolNow {
 					sourcedId: change.sourcedId,
 					name: change.name,
 					grade: change.grade,
-					adults: []
+					adults: [],
+					isSection: change.isSection,
+					members: []
 				});
 				break;
 			case 'renew class':
@@ -252,6 +355,13 @@ function carryOut(school: SchoolNow, source: SchoolRoster): SchoolNow {
 			case 'student leaves':
 				of(change.id).classId = null;
 				break;
+			case 'members of section': {
+				const section = after.classes.find(({ sourcedId }) => sourcedId === change.of)!;
+				const gone = new Set(change.go.map(({ id }) => id));
+				const come = change.come.map((one) => after.students.find(({ sourcedId }) => sourcedId === one.sourcedId)!.id);
+				section.members = [...section.members.filter((id) => !gone.has(id)), ...come];
+				break;
+			}
 			case 'end class':
 				after.classes = after.classes.filter(({ id }) => id !== change.id);
 		}
@@ -261,17 +371,28 @@ function carryOut(school: SchoolNow, source: SchoolRoster): SchoolNow {
 
 /** Rosters of up to ten students in up to four classes, some of whom stand in an earlier one. */
 const rosters = fc
-	.array(fc.option(fc.record({ place: fc.nat(3), name: fc.nat(3), grade: fc.integer({ min: 1, max: 8 }) })), {
-		minLength: 10,
-		maxLength: 10
-	})
+	.array(
+		fc.option(
+			fc.record({
+				place: fc.nat(3),
+				name: fc.nat(3),
+				grade: fc.integer({ min: 1, max: 8 }),
+				sections: fc.subarray(['c-4', 'c-5'])
+			})
+		),
+		{
+			minLength: 10,
+			maxLength: 10
+		}
+	)
 	.map((students): SchoolRoster => ({
-		classes: [0, 1, 2, 3].map((place) => ({
+		classes: [0, 1, 2, 3, 4, 5].map((place) => ({
 			sourcedId: `c-${place}`,
 			name: `Class ${place}`,
 			code: '',
 			grade: place + 1,
-			kind: 'homeroom',
+			kind: place < 4 ? 'homeroom' : 'scheduled',
+			course: place < 4 ? '' : 'Mathematics',
 			line: place + 2
 		})),
 		students: students.flatMap((one, i) =>
@@ -279,7 +400,7 @@ const rosters = fc
 				? []
 				: [
 						there(i, {
-							classes: [`c-${one.place}`],
+							classes: [`c-${one.place}`, ...one.sections],
 							familyName: `Family${one.name}`,
 							grade: one.grade,
 							gradeCode: `${one.grade}`
@@ -310,6 +431,12 @@ describe('one roster after another', () => {
 						.map(({ sourcedId, familyName, grade, classes }) => ({ sourcedId, familyName, grade, class: classes[0] }))
 						.sort((one, other) => one.sourcedId.localeCompare(other.sourcedId))
 				);
+				const members = (section: string) =>
+					last.students.filter(({ classes }) => classes.includes(section)).map(({ sourcedId }) => sourcedId);
+				for (const { sourcedId, isSection, members: there } of school.classes) {
+					const ids = there.map((id) => school.students.find((one) => one.id === id)!.sourcedId);
+					expect(ids.sort()).toEqual(isSection ? members(sourcedId!) : []);
+				}
 				expect(new Set(school.students.map(({ sourcedId }) => sourcedId)).size).toBe(school.students.length);
 				expect(plan(school, last)).toMatchObject({ changes: [], doubts: [] });
 			})

@@ -1,5 +1,6 @@
 import { planClasses } from './planClasses';
 import { planAdults } from './planAdults';
+import { planSections } from './planSections';
 import { planStudents } from './planStudents';
 import type { RosterChange, RosterDoubt, RosterPlan, RosterRules, SchoolNow, SchoolRoster } from './schoolRoster';
 
@@ -10,12 +11,14 @@ import type { RosterChange, RosterDoubt, RosterPlan, RosterRules, SchoolNow, Sch
 export function planRoster(now: SchoolNow, roster: SchoolRoster, rules: RosterRules): RosterPlan {
 	const kind = rules.homeClasses ?? (roster.classes.some((one) => one.kind === 'homeroom') ? 'homeroom' : 'scheduled');
 	const doubts: RosterDoubt[] = [];
-	const classes = planClasses(now, roster, kind, doubts);
+	const classes = planClasses(now, roster, { kind, words: rules.sections }, doubts);
 	const students = planStudents(now, roster, classes.placeOf, rules, doubts);
-	const adults = planAdults(now, roster, classes.placeOf, doubts);
+	const members = planSections(now, roster, classes.sectionPlaceOf, students.known);
+	const places = new Map([...classes.placeOf, ...classes.sectionPlaceOf]);
+	const adults = planAdults(now, roster, places, doubts);
 	const ended = endClasses(now, classes.kept, students.inClass, doubts);
 	return {
-		changes: [...classes.changes, ...students.changes, ...adults, ...ended],
+		changes: [...classes.changes, ...students.changes, ...members, ...adults, ...ended],
 		doubts,
 		leaving: {
 			of: now.students.filter(({ classId }) => classId !== null).length,
@@ -24,11 +27,11 @@ export function planRoster(now: SchoolNow, roster: SchoolRoster, rules: RosterRu
 	};
 }
 
-/** Classes that a roster brought and has no more, once nobody is in them. */
+/** Classes that a roster brought and has no more, once nobody is in them; sections at once. */
 function endClasses(now: SchoolNow, kept: Set<number>, inClass: Set<number>, doubts: RosterDoubt[]): RosterChange[] {
-	return now.classes.flatMap(({ id, name, sourcedId }): RosterChange[] => {
+	return now.classes.flatMap(({ id, name, sourcedId, isSection }): RosterChange[] => {
 		if (sourcedId === null || kept.has(id)) return [];
-		if (!inClass.has(id)) return [{ kind: 'end class', id, name }];
+		if (isSection || !inClass.has(id)) return [{ kind: 'end class', id, name }];
 		doubts.push({
 			kind: 'conflict',
 			of: 'class',

@@ -16,7 +16,7 @@ import {
 	type SchoolRoster
 } from './schoolRoster';
 
-/** What becomes of the students, and in which classes somebody stays. */
+/** What becomes of the students, in which classes somebody stays, and who of the roster is who here. */
 export function planStudents(
 	now: SchoolNow,
 	roster: SchoolRoster,
@@ -33,6 +33,8 @@ export function planStudents(
 		left: []
 	};
 	const met = new Set<number>();
+	/** Who of the roster is who here; null for who would be added. */
+	const known = new Map<string, number | null>();
 	for (const source of roster.students) {
 		const { line, sourcedId } = source;
 		const name = fullName({ givenName: source.preferredName ?? source.givenName, familyName: source.familyName });
@@ -45,6 +47,7 @@ export function planStudents(
 		}
 		const { before, matchedBy } = found;
 		if (before) met.add(before.id);
+		if (before) known.set(sourcedId, before.id);
 		const homes = source.classes.flatMap((id) => placeOf.get(id) ?? []);
 		// Who is in one of several stays there.
 		const home = homes.find(({ id }) => id !== null && id === before?.classId) ?? homes[0] ?? null;
@@ -81,6 +84,7 @@ export function planStudents(
 				});
 		} else if (home) {
 			if (record.number) numbers.set(record.number.toLowerCase(), 0);
+			known.set(sourcedId, null);
 			changes.renewed.push({ kind: 'add student', sourcedId, line, record, to: home.sourcedId });
 		}
 	}
@@ -103,7 +107,7 @@ export function planStudents(
 	const inClass = new Set(
 		now.students.flatMap(({ id, classId }) => (classId === null || goneOrMoved.has(id) ? [] : [classId]))
 	);
-	return { changes: [...changes.renewed, ...changes.moved, ...changes.left], inClass };
+	return { changes: [...changes.renewed, ...changes.moved, ...changes.left], inClass, known };
 }
 
 /** Finds who of a school is meant by a student of a roster. */

@@ -11,6 +11,8 @@ export interface RosterClass {
 	/** Null where it is of several grades, or says none. */
 	grade: number | null;
 	kind: ClassKind;
+	/** The title of its course. */
+	course: string;
 	/** Of the file it stands in. */
 	line: number;
 }
@@ -54,6 +56,10 @@ export interface KnownClass extends Known {
 	grade: number;
 	/** Ids of accounts. */
 	adults: number[];
+	/** Whether students are in it beside their class. */
+	isSection: boolean;
+	/** Of a section: ids of the students in it; nobody for a class, which students name themselves. */
+	members: number[];
 }
 export interface RosteredStudent extends Known, StudentRecord {
 	/** Of today; null for who has left. */
@@ -65,7 +71,7 @@ export interface KnownAdult extends Known {
 	email: string | null;
 }
 
-/** A school as it is here, on a day: classes that have not ended, everybody who is or was a student, all accounts. */
+/** A school as it is here, on a day: classes and sections that have not ended, everybody who is or was a student, all accounts. */
 export interface SchoolNow {
 	/** From which ids are made for what no roster has brought. */
 	key: string;
@@ -94,6 +100,11 @@ export type RuledField = (typeof RULED_FIELDS)[number];
 export interface RosterRules {
 	/** The kind of classes that students belong to here; null for homerooms where there are any. */
 	homeClasses: ClassKind | null;
+	/**
+	 * Classes of the other kind come as sections where their name or course has one of these words, in small letters. Those
+	 * that are sections here already stay so.
+	 */
+	sections: string[];
 	/** Fields that are not changed once they are here. */
 	ours: RuledField[];
 }
@@ -113,7 +124,7 @@ interface Renewed<Of> extends Seen {
 
 /** One thing that a roster would change. Classes that are new are named by their `sourcedId`. */
 export type RosterChange =
-	| ({ kind: 'add class'; name: string; grade: number } & Seen)
+	| ({ kind: 'add class'; name: string; grade: number; isSection: boolean } & Seen)
 	| ({ kind: 'renew class' } & Renewed<{ name: string; grade: number }>)
 	| ({ kind: 'add student'; record: StudentRecord; to: string } & Seen)
 	| ({ kind: 'renew student' } & Renewed<StudentRecord>)
@@ -131,6 +142,14 @@ export type RosterChange =
 			go: string[];
 			adults: string[];
 			stay: number[];
+	  }
+	/** Who is in a section beside their class. */
+	| {
+			kind: 'members of section';
+			of: string;
+			name: string;
+			come: { sourcedId: string; name: string }[];
+			go: { id: number; name: string }[];
 	  }
 	| { kind: 'end class'; id: number; name: string };
 

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { StudentRecord } from '../../../core/interchange/studentRecord';
 import type { Way } from '../store/moves';
+import type { SectionChange } from '../store/sections';
 
 /** What a row was, with the id by which the source knows it; null for none. */
 export interface Before<Of> {
@@ -29,5 +30,7 @@ export interface RosterDone {
 		/** From this day on those of another grade are of it. */
 		gradesFrom: SchoolDate;
 	};
+	/** Left out by those of before rosters brought sections. */
+	sections?: { id: number; change: SectionChange }[];
 	adults: { added: number[]; renewed: Before<AdultFields>[]; ofClasses: { classId: number; before: number[] }[] };
 }

@@ -83,16 +83,14 @@ export async function joinSection(
 		if (!section) return { begun: [], ended: [] };
 		const there = await openMemberships(transaction, sectionId, studentIds, from);
 		const fresh = studentIds.filter((id) => !there.some(({ studentId }) => studentId === id));
-		const begun: number[] = [];
-		for (const id of fresh) {
-			const { insertId } = await transaction.run(
-				'INSERT INTO section_membership (class_id, student_id, from_on) VALUES (?, ?, ?)',
-				[sectionId, id, from]
-			);
-			begun.push(insertId);
-		}
-		if (fresh.length) await audit(transaction, staff, at, 'join section', { students: fresh, class: sectionId, from });
-		return { begun, ended: [] };
+		if (fresh.length === 0) return { begun: [], ended: [] };
+		await transaction.insertMany(
+			'INSERT INTO section_membership (class_id, student_id, from_on) VALUES ?',
+			fresh.map((id) => [sectionId, id, from])
+		);
+		const begun = await openMemberships(transaction, sectionId, fresh, from);
+		await audit(transaction, staff, at, 'join section', { students: fresh, class: sectionId, from });
+		return { begun: begun.map(({ id }) => id), ended: [] };
 	});
 }
 

@@ -40,7 +40,9 @@ beforeEach(async () => {
 	const now = await schoolNow(small.database, 1, TODAY);
 	const year = { startsOn: '2026-08-20', endsOn: '2027-06-11' };
 	running = await serveRoster(
-		thingsOf(writeOneRoster({ ...now, key: 'harbor' }, { sourcedId: 'org-1', name: 'School 1', year }))
+		thingsOf(
+			writeOneRoster({ ...now, key: 'harbor' }, { sourcedId: 'org-1', name: 'School 1', homeClasses: 'homeroom', year })
+		)
 	);
 	service = {
 		address: running.address,

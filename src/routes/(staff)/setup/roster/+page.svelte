@@ -31,6 +31,7 @@
 		change: ['record changes', 'records change'],
 		find: ['student is found', 'students are found'],
 		classes: ['class', 'classes'],
+		sections: ['section changes', 'sections change'],
 		adults: ['thing about adults', 'things about adults']
 	};
 	const FIELD_NAMES = {
@@ -217,6 +218,14 @@
 			<option value="homeroom">the roster’s homerooms</option>
 			<option value="scheduled">the roster’s scheduled classes</option>
 		</select>
+		<label for="sections">Of the other kind, those come as sections whose name or course has one of these words</label>
+		<input
+			id="sections"
+			name="sections"
+			maxlength="300"
+			placeholder="none, or such as: math, intervention"
+			value={data.rules.sections.join(', ')}
+		/>
 		<fieldset>
 			<legend>Once it is here, it stays as it is here</legend>
 			{#each RULED_FIELDS as field (field)}

@@ -35,14 +35,14 @@ interface Fields {
 export async function addRosteredClasses(
 	transaction: Database,
 	staff: Staff,
-	classes: Sourced<ClassFields>[],
+	classes: (Sourced<ClassFields> & { isSection: boolean })[],
 	at: Date
 ): Promise<Map<string, number>> {
 	const ids = new Map<string, number>();
-	for (const { sourcedId, after } of classes) {
+	for (const { sourcedId, isSection, after } of classes) {
 		const { insertId } = await transaction.run(
-			'INSERT INTO class (school_id, name, grade, code, sourced_id) VALUES (?, ?, ?, ?, ?)',
-			[staff.schoolId, after.name, after.grade, await freshCode(transaction), sourcedId]
+			'INSERT INTO class (school_id, name, grade, code, sourced_id, is_section) VALUES (?, ?, ?, ?, ?, ?)',
+			[staff.schoolId, after.name, after.grade, await freshCode(transaction), sourcedId, isSection]
 		);
 		ids.set(sourcedId, insertId);
 	}
@@ -210,6 +210,7 @@ export async function removeUnusedClasses(
 		`SELECT id FROM class
 		WHERE id IN (?) AND school_id = ?
 			AND NOT EXISTS (SELECT 1 FROM class_membership WHERE class_id = class.id)
+			AND NOT EXISTS (SELECT 1 FROM section_membership WHERE class_id = class.id)
 			AND NOT EXISTS (SELECT 1 FROM window_class WHERE class_id = class.id)
 			AND NOT EXISTS (SELECT 1 FROM class_block WHERE class_id = class.id)
 		FOR UPDATE`,

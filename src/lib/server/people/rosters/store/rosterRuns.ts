@@ -15,6 +15,7 @@ export interface SchoolRosterRules extends RosterRules {
 
 const AS_SHIPPED: SchoolRosterRules = {
 	homeClasses: null,
+	sections: [],
 	ours: ['preferredName'],
 	takesBirthDates: true,
 	mostLeaving: 5
@@ -23,15 +24,21 @@ const AS_SHIPPED: SchoolRosterRules = {
 export async function rosterRules(database: Database, schoolId: number): Promise<SchoolRosterRules> {
 	const row = await database.row<{
 		homeClasses: ClassKind | null;
+		sections: string;
 		ours: string;
 		takesBirthDates: boolean;
 		mostLeaving: number;
 	}>(
-		`SELECT home_classes AS homeClasses, ours, takes_birth_dates AS takesBirthDates, most_leaving AS mostLeaving
+		`SELECT home_classes AS homeClasses, sections, ours, takes_birth_dates AS takesBirthDates, most_leaving AS mostLeaving
 		FROM roster_rule WHERE school_id = ?`,
 		[schoolId]
 	);
-	return row ? { ...row, ours: JSON.parse(row.ours) as RuledField[] } : AS_SHIPPED;
+	if (!row) return AS_SHIPPED;
+	return {
+		...row,
+		sections: JSON.parse(row.sections) as string[],
+		ours: JSON.parse(row.ours) as RuledField[]
+	};
 }
 
 /** Settles how a school takes rosters. @returns how it did before */
@@ -44,10 +51,18 @@ export async function setRosterRules(
 	return database.transaction(async (transaction) => {
 		const before = await rosterRules(transaction, staff.schoolId);
 		await transaction.run(
-			`INSERT INTO roster_rule (school_id, home_classes, ours, takes_birth_dates, most_leaving) VALUES (?, ?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE home_classes = VALUES(home_classes), ours = VALUES(ours),
+			`INSERT INTO roster_rule (school_id, home_classes, sections, ours, takes_birth_dates, most_leaving)
+			VALUES (?, ?, ?, ?, ?, ?)
+			ON DUPLICATE KEY UPDATE home_classes = VALUES(home_classes), sections = VALUES(sections), ours = VALUES(ours),
 				takes_birth_dates = VALUES(takes_birth_dates), most_leaving = VALUES(most_leaving)`,
-			[staff.schoolId, rules.homeClasses, JSON.stringify(rules.ours), rules.takesBirthDates, rules.mostLeaving]
+			[
+				staff.schoolId,
+				rules.homeClasses,
+				JSON.stringify(rules.sections),
+				JSON.stringify(rules.ours),
+				rules.takesBirthDates,
+				rules.mostLeaving
+			]
 		);
 		await audit(transaction, staff, at, 'set roster rules', { before, after: rules });
 		return before;

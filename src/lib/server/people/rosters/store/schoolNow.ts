@@ -7,6 +7,7 @@ import type {
 } from '../../../../core/interchange/roster/schoolRoster';
 import type { Database } from '../../../database';
 import type { Staff } from '../../../request';
+import { sectionMembers } from '../../store/sections';
 
 /** A school as rosters are compared with it, and by what it is known to the source of its roster. */
 export interface SchoolInRoster extends SchoolNow {
@@ -15,7 +16,7 @@ export interface SchoolInRoster extends SchoolNow {
 }
 
 /**
- * A school as it is on a day: classes that have not ended (no sections), everybody who is or was a student, all accounts.
+ * A school as it is on a day: classes and sections that have not ended, everybody who is or was a student, all accounts.
  *
  * @param userNames that a roster would bring, to be looked for in other schools
  */
@@ -25,15 +26,15 @@ export async function schoolNow(
 	today: SchoolDate,
 	userNames: string[] = []
 ): Promise<SchoolInRoster> {
-	const [school, classes, adultsOf, students, adults, taken] = await Promise.all([
+	const [school, classes, adultsOf, students, members, adults, taken] = await Promise.all([
 		database.row<{ sourcedId: string | null; name: string; key: string; first: number; last: number }>(
 			`SELECT sourced_id AS sourcedId, name, roster_key AS \`key\`, first_grade AS first, last_grade AS last
 			FROM school WHERE id = ?`,
 			[schoolId]
 		),
-		database.rows<Omit<KnownClass, 'adults'>>(
-			`SELECT id, sourced_id AS sourcedId, name, grade FROM class
-			WHERE school_id = ? AND NOT is_section AND (ended_on IS NULL OR ended_on > ?)
+		database.rows<Omit<KnownClass, 'adults' | 'members'>>(
+			`SELECT id, sourced_id AS sourcedId, name, grade, is_section AS isSection FROM class
+			WHERE school_id = ? AND (ended_on IS NULL OR ended_on > ?)
 			ORDER BY grade, name, id`,
 			[schoolId, today]
 		),
@@ -55,6 +56,7 @@ export async function schoolNow(
 			ORDER BY student.family_name, student.given_name, student.id`,
 			[today, today, schoolId]
 		),
+		sectionMembers(database, schoolId, today),
 		database.rows<KnownAdult>(
 			`SELECT id, sourced_id AS sourcedId, user_name AS userName, display_name AS displayName, email
 			FROM account WHERE school_id = ? ORDER BY id`,
@@ -73,7 +75,11 @@ export async function schoolNow(
 		...rest,
 		today,
 		grades: { first, last },
-		classes: classes.map((one) => ({ ...one, adults: adultsByClass.get(one.id) ?? [] })),
+		classes: classes.map((one) => ({
+			...one,
+			adults: adultsByClass.get(one.id) ?? [],
+			members: members.get(one.id) ?? []
+		})),
 		students,
 		adults,
 		takenElsewhere: taken.map(({ name }) => name)
