@@ -1,6 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { chromiumLaunch } from './scripts/chromium.mjs';
 
+// Demo schools of the tests need not outlast them.
+process.env.ORDERLY_TESTS = 'yes';
+
 export default defineConfig({
 	testDir: 'tests/browser',
 	testMatch: '*.spec.ts',

@@ -47,6 +47,9 @@ export default defineConfig({
 					globalSetup: ['./tests/throwawayDatabase.ts'],
 					env: { ORDERLY_THREADS: fileURLToPath(new URL('build/threads', import.meta.url)) },
 					fileParallelism: false,
+					isolate: false,
+					// Modules are loaded anew for each file none the less.
+					setupFiles: ['./tests/freshModules.ts'],
 					testTimeout: 300_000,
 					hookTimeout: 300_000
 				}

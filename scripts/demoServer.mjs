@@ -11,6 +11,8 @@ import { serveApp } from './serve.mjs';
 export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
 
 /**
+ * With `ORDERLY_TESTS=yes` the database is one that waits for no disk.
+ *
  * @param {string[]} flags of `npm start`, such as `--empty`
  * @param {Record<string, string>} more of the app's environment
  * @returns {Promise<{ address: string, databaseUrl: string, ownerUrl: string, said: string, stop: () => Promise<void> }>} with what was
@@ -18,7 +20,7 @@ export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
  */
 export async function startDemoServer(flags = [], more = {}) {
 	const folder = mkdtempSync(join(tmpdir(), 'compass-demo-'));
-	const mariadb = await startMariadb(folder);
+	const mariadb = await startMariadb(folder, { isForgetful: process.env.ORDERLY_TESTS === 'yes' });
 	try {
 		// Stand-ins are asked on this machine, without TLS.
 		const environment = { ORDERLY_CLOCK: DEMO_CLOCK, ORDERLY_STANDINS: 'yes', ...more };

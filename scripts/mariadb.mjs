@@ -59,6 +59,9 @@ const [APP, OWNER] = ['compass', 'compass_owner'];
 
 const newPassword = () => randomBytes(18).toString('base64url');
 
+/** Nothing waits for the disk. */
+const FORGETFUL = ['--innodb-flush-log-at-trx-commit=0', '--innodb-flush-method=nosync', '--innodb-doublewrite=0'];
+
 /** What is run with each start, with all rights, before anybody can connect. */
 const setupStatements = (password, ownerPassword) => [
 	`CREATE DATABASE IF NOT EXISTS ${DATABASE} CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci;`,
@@ -74,10 +77,11 @@ const setupStatements = (password, ownerPassword) => [
  * Starts MariaDB on its own data folder, made on first use, bound to 127.0.0.1 on a free port.
  *
  * @param {string} folder
+ * @param {{ isForgetful?: boolean }} [how] what is kept need not outlast the server, as in tests
  * @returns {Promise<{ url: string, ownerUrl: string, stop: () => Promise<void> }>} `url` for the app, which reads and
  *   writes rows; `ownerUrl` for who makes and changes tables
  */
-export async function startMariadb(folder) {
+export async function startMariadb(folder, { isForgetful = false } = {}) {
 	ensureDebianPackage('mariadbd', 'mariadb-server');
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
 	await stopLeftover(folder);
@@ -128,6 +132,7 @@ export async function startMariadb(folder) {
 			'--max-connections=200',
 			'--max-allowed-packet=32M',
 			`--init-file=${setup}`,
+			...(isForgetful ? FORGETFUL : []),
 			...userFlags
 		],
 		{ stdio: 'ignore', detached: true }

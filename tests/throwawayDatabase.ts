@@ -10,7 +10,7 @@ export default async function (project: TestProject) {
 	// Threads run as they are built.
 	ensureBuild();
 	const folder = mkdtempSync(join(tmpdir(), 'compass-test-'));
-	const server = await startMariadb(folder);
+	const server = await startMariadb(folder, { isForgetful: true });
 	project.provide('databaseUrl', server.url);
 	project.provide('ownerUrl', server.ownerUrl);
 	return async () => {
