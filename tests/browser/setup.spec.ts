@@ -43,8 +43,8 @@ test('from an empty school to a screening window with 60 students of 3 classes, 
 			names.slice(0, 20).map(([given, family]) => `${family}, ${given}`),
 			names.slice(20, 40).map(([given, family], i) => `${i + 1}. ${given} ${family}`),
 			[
-				'First name\tLast name\tStudent ID',
-				...names.slice(40).map(([given, family], i) => `${given}\t${family}\tE${100 + i}`)
+				'First name\tLast name\tStudent ID\tHome language',
+				...names.slice(40).map(([given, family], i) => `${given}\t${family}\tE${100 + i}\t${i < 5 ? 'Igbo' : ''}`)
 			]
 		];
 		await page.getByRole('link', { name: 'Add students', exact: true }).click();
@@ -60,6 +60,7 @@ test('from an empty school to a screening window with 60 students of 3 classes, 
 			if (i === 0) await expectAccessible(page);
 			await page.getByRole('button', { name: `Add 20 students to ${name} from today` }).click();
 			await expect(page.locator('.attention')).toContainText('20 students added');
+			if (i === 2) await expect(page.locator('.attention')).toContainText('home language of 5 noted');
 		}
 
 		await page.getByRole('link', { name: 'Sign-in cards' }).click();

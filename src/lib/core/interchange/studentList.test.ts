@@ -41,8 +41,16 @@ describe('a pasted list of students', () => {
 			grade: 4,
 			birthDate: '2016-04-11',
 			className: '',
+			homeLanguage: '',
 			problem: ''
 		});
+	});
+
+	it('takes a home language from a column that is named so, and from no other', () => {
+		const [first] = read('Name\tHome language\nIlse Rahimi\tDari\nTomo Okafor\tIgbo');
+		expect(first).toMatchObject({ familyName: 'Rahimi', homeLanguage: 'Dari', problem: '' });
+		expect(read('Name\tSpeaks\nIlse Rahimi\tDari')[0].homeLanguage).toBe('');
+		expect(read(`Name\tLanguage\nIlse Rahimi\t${'x'.repeat(61)}`)[0].problem).toContain('home language');
 	});
 
 	it('takes the column that is in order for family names', () => {
@@ -92,7 +100,15 @@ describe('a pasted list of students', () => {
 	});
 
 	it('marks the same name twice, unless a number or a birth date tells them apart', () => {
-		const student = { givenName: 'Ada', familyName: 'Diaz', preferredName: '', grade: 4, className: '', problem: '' };
+		const student = {
+			givenName: 'Ada',
+			familyName: 'Diaz',
+			preferredName: '',
+			grade: 4,
+			className: '',
+			homeLanguage: '',
+			problem: ''
+		};
 		const marked = (one: object, other: object) =>
 			withRepeats([
 				{ ...student, number: '', birthDate: null, ...one },

@@ -12,6 +12,7 @@ export const LIST_COLUMNS = [
 	'grade',
 	'birth date',
 	'class',
+	'home language',
 	'nothing of use'
 ] as const;
 export type ListColumn = (typeof LIST_COLUMNS)[number];
@@ -37,6 +38,7 @@ export interface ListedStudent {
 	grade: number | null;
 	birthDate: SchoolDate | null;
 	className: string;
+	homeLanguage: string;
 	/** Why the line cannot be taken as it stands; empty where it can. */
 	problem: string;
 }
@@ -45,6 +47,8 @@ export interface ListedStudent {
 export const LONGEST_NAME = 60;
 export const LONGEST_NUMBER = 20;
 export const HIGHEST_GRADE = 12;
+/** What is said of a student under this name is a home language. */
+export const HOME_LANGUAGE = 'Home language';
 /** Ages (years) of those who go to a school; a birth date outside is a typing error. */
 const AGES = { least: 3, most: 22 };
 
@@ -77,6 +81,7 @@ const HEADINGS: [RegExp, ListColumn][] = [
 	[/^(given|first|fore)[ -]?(names?)?$/, 'given name'],
 	[/^(family|last|sur)[ -]?(names?)?$/, 'family name'],
 	[/^(grade|gr)( level)?\.?$/, 'grade'],
+	[/^((home|first|native|family|spoken) )?language( (spoken )?at home)?$/, 'home language'],
 	[/^(class|homeroom|room|section|teacher)( ?(room|name|code))?$/, 'class'],
 	[/^((student|pupil|school|local)[ -]?)?(id|number|no|nr|#)\.?$/, 'number'],
 	[/^((full|student|pupil|child)('?s)?[ -]?)?(names?|students?|pupils?|child(ren)?)$/, 'name']
@@ -197,7 +202,8 @@ export function readStudentList(cells: string[][], layout: ListLayout, today: Sc
 				number: at('number').trim(),
 				grade: readGrade(gradeText),
 				birthDate,
-				className: at('class').trim()
+				className: at('class').trim(),
+				homeLanguage: at('home language').trim()
 			};
 			const unread =
 				gradeText.trim() && read.grade === null
@@ -212,13 +218,14 @@ export function readStudentList(cells: string[][], layout: ListLayout, today: Sc
 
 /** Why a student cannot be taken; empty where nothing keeps them from it. */
 export function problemOf(student: Omit<ListedStudent, 'line' | 'problem'>, today: SchoolDate): string {
-	const { givenName, familyName, preferredName, number, birthDate } = student;
+	const { givenName, familyName, preferredName, number, birthDate, homeLanguage } = student;
 	if (!givenName && !familyName) return 'No name';
 	if (!familyName) return 'Only one name: add the family name';
 	if (!givenName) return 'Only one name: add the given name';
 	if ([givenName, familyName, preferredName].some((name) => name.length > LONGEST_NAME))
 		return `A name has more than ${LONGEST_NAME} characters`;
 	if (number.length > LONGEST_NUMBER) return `The number has more than ${LONGEST_NUMBER} characters`;
+	if (homeLanguage.length > LONGEST_NAME) return `The home language has more than ${LONGEST_NAME} characters`;
 	const year = (years: number) => addDays(today, -Math.round(365.25 * years));
 	if (birthDate && (birthDate > year(AGES.least) || birthDate < year(AGES.most)))
 		return `Born ${birthDate}: not of school age`;

@@ -9,6 +9,7 @@ const line = (givenName: string, familyName: string, more: object = {}) => ({
 	grade: null,
 	birthDate: null,
 	className: '',
+	homeLanguage: '',
 	problem: '',
 	...more
 });

@@ -2,6 +2,7 @@ import Type from 'typebox';
 import {
 	cellsOfText,
 	HIGHEST_GRADE,
+	HOME_LANGUAGE,
 	LIST_COLUMNS,
 	problemOf,
 	proposeLayout,
@@ -18,6 +19,7 @@ import {
 	classesInSetup,
 	enrolledLike,
 	moveToClass,
+	sayOf,
 	takeBackMoves,
 	takeBackStudents,
 	type Way
@@ -37,6 +39,7 @@ import {
 import { schoolProfile, type School } from '../school';
 import { refuse, staffAction } from '../shell/staffPage';
 import { markStale } from '../standing';
+import { saidIn } from './said';
 import { keepLayout, keptLayout } from './store/listLayouts';
 import { waysIn } from './ways';
 
@@ -70,7 +73,8 @@ const correctedCheck = jsonCheck(
 				number: name,
 				grade: Type.Union([Type.Integer({ minimum: 0, maximum: HIGHEST_GRADE }), Type.Null()]),
 				birthDate: Type.Union([Type.String({ format: 'date' }), Type.Null()]),
-				className: Type.String({ maxLength: 60 })
+				className: Type.String({ maxLength: 60 }),
+				homeLanguage: name
 			},
 			{ additionalProperties: false }
 		),
@@ -86,7 +90,9 @@ const addForm = formCheck(
 const undoForm = formCheck(
 	Type.Object({
 		students: Type.Union([idText, noText]),
-		ways: Type.String({ maxLength: LONGEST_LIST, default: '[]' })
+		ways: Type.String({ maxLength: LONGEST_LIST, default: '[]' }),
+		/** What was said of students who were here before. */
+		said: Type.String({ maxLength: LONGEST_LIST, default: '[]' })
 	}),
 	longForm(LONGEST_LIST)
 );
@@ -161,7 +167,8 @@ export const addStudentsActions = {
 		const listed = withRepeats(rows.value.map((row) => ({ ...row, problem: problemOf(row, school.today) })));
 		const plan = await planFor({ database, staff, school }, listed, form.into);
 		const taken = plan.students.filter(({ effect }) => effect === 'new' || effect === 'moves' || effect === 'returns');
-		if (taken.length === 0) return refuse('Nobody of the list is new, moves or returns');
+		const saysMore = plan.students.filter(({ effect, homeLanguage }) => effect === 'here' && homeLanguage);
+		if (taken.length + saysMore.length === 0) return refuse('Nobody of the list is new, moves or returns');
 		const { today } = school;
 		const outcome = await inOne(database, async (all) => {
 			const made = await addClasses(all, staff, plan.newClasses, at);
@@ -188,14 +195,21 @@ export const addStudentsActions = {
 			const ways: Way[] = [];
 			for (const student of taken.filter(({ effect }) => effect !== 'new'))
 				ways.push(...(await moveToClass(all, staff, [student.studentId!], classOf(student), { from: today, at })));
-			return { added, ways };
+			const newIds = new Map(fresh.map((student, i) => [student, added[i]]));
+			const said = [...taken, ...saysMore].flatMap((student) =>
+				student.homeLanguage
+					? [{ student: student.studentId ?? newIds.get(student)!, value: student.homeLanguage }]
+					: []
+			);
+			return { added, ways, before: await sayOf(all, staff, HOME_LANGUAGE, said, at) };
 		});
 		if ('taken' in outcome) return refuse(`There is a class ${outcome.taken} already; load the page again`);
-		const { added, ways } = outcome;
+		const { added, ways, before } = outcome;
 		const count = (effect: string) => plan.students.filter((student) => student.effect === effect).length;
 		const said = [
 			`${plural(added.length, 'student')} added`,
 			...(ways.length ? [`${ways.length} moved or back`] : []),
+			...(before.length ? [`home language of ${before.length} noted`] : []),
 			...(count('here') ? [`${count('here')} were here already`] : []),
 			...(count('bad') ? [`${count('bad')} left out`] : [])
 		];
@@ -203,20 +217,30 @@ export const addStudentsActions = {
 			step: 'added' as const,
 			classes: [...new Set(taken.map(({ className }) => className))],
 			done: `${said.join(', ')}, from ${sayDate(today)} on.`,
-			undo: { action: '?/takeBack', fields: { students: added.join(','), ways: JSON.stringify(ways) } }
+			undo: {
+				action: '?/takeBack',
+				fields: {
+					students: added.join(','),
+					ways: JSON.stringify(ways),
+					said: JSON.stringify(before.filter(({ student }) => !added.includes(student)))
+				}
+			}
 		};
 	}),
 	takeBack: staffAction('set up the school', undoForm, async ({ staff, database, at, form }) => {
 		const ways = waysIn(form.ways);
 		if (!ways) return refuse('What was done could not be read');
 		const students = form.students ? idsOf(form.students) : [];
-		const { gone, back } = await inOne(database, async (all) => ({
+		const said = saidIn(form.said);
+		if (!said) return refuse('What was said before could not be read');
+		const { gone, back, unsaid } = await inOne(database, async (all) => ({
 			gone: students.length ? await takeBackStudents(all, staff, students, at) : [],
-			back: ways.length ? await takeBackMoves(all, staff, ways, at) : 0
+			back: ways.length ? await takeBackMoves(all, staff, ways, at) : 0,
+			unsaid: (await sayOf(all, staff, HOME_LANGUAGE, said, at)).length
 		}));
 		const stay = students.length - gone.length;
 		return {
-			done: `${plural(gone.length, 'student')} taken back${back ? `, ${back} where they were` : ''}${stay ? `; ${stay} stay, as something has come of them already` : ''}.`
+			done: `${plural(gone.length, 'student')} taken back${back ? `, ${back} where they were` : ''}${unsaid ? `, home language of ${unsaid} as before` : ''}${stay ? `; ${stay} stay, as something has come of them already` : ''}.`
 		};
 	})
 };

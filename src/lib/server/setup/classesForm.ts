@@ -15,10 +15,11 @@ import {
 	setSignInHours,
 	takeBackMoves
 } from '../people';
-import { formCheck, id, idList, jsonCheck, jsonIn, longForm, schoolDate } from '../request';
+import { formCheck, id, idList, longForm, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { mergeClasses, takeBackMerger } from './mergeClasses';
 import { refreshGrades } from './refreshGrades';
+import { LONGEST_SAID, saidIn } from './said';
 import { waysIn } from './ways';
 
 const className = Type.String({ minLength: 1, maxLength: LONGEST_CLASS_NAME, pattern: '\\S' });
@@ -51,7 +52,7 @@ const mergeForm = formCheck(Type.Object({ class: id, into: id }));
 const undoMergeForm = formCheck(Type.Object({ class: id, ways: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
 
 /** Characters of what a thing said of students is called, and of what is said. */
-const [LONGEST_SAID_NAME, LONGEST_SAID] = [60, 120];
+const LONGEST_SAID_NAME = 60;
 const saidName = Type.String({ minLength: 1, maxLength: LONGEST_SAID_NAME, pattern: '\\S' });
 const sayForm = formCheck(
 	Type.Object({
@@ -64,12 +65,6 @@ const sayBackForm = formCheck(
 	Type.Object({ name: saidName, said: Type.String({ maxLength: 60_000 }) }),
 	longForm(60_000)
 );
-const saidCheck = jsonCheck(
-	Type.Array(Type.Object({ student: id, value: Type.Union([Type.String({ maxLength: LONGEST_SAID }), Type.Null()]) }), {
-		maxItems: 200
-	})
-);
-
 /** The form actions of the pages of all classes and of one. */
 export const classesActions = {
 	add: staffAction('set up the school', addForm, async ({ staff, database, at, form }) => {
@@ -145,7 +140,13 @@ export const classesActions = {
 			birthDate: fields.birthDate || null
 		};
 		const problem = problemOf(
-			{ ...record, preferredName: record.preferredName ?? '', number: record.number ?? '', className: '' },
+			{
+				...record,
+				preferredName: record.preferredName ?? '',
+				number: record.number ?? '',
+				className: '',
+				homeLanguage: ''
+			},
 			school.today
 		);
 		if (problem) return refuse(problem);
@@ -190,9 +191,9 @@ export const classesActions = {
 		};
 	}),
 	sayBack: staffAction('set up the school', sayBackForm, async ({ staff, database, at, form }) => {
-		const said = saidCheck(jsonIn(form.said));
-		if ('problem' in said) return refuse('What was said before could not be read');
-		const back = await sayOf(database, staff, form.name, said.value, at);
+		const said = saidIn(form.said);
+		if (!said) return refuse('What was said before could not be read');
+		const back = await sayOf(database, staff, form.name, said, at);
 		return { done: `${form.name} of ${plural(back.length, 'student')}: as before.` };
 	}),
 	/** Into another class, or out of the school, from a day on. */

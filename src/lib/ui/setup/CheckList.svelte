@@ -1,6 +1,6 @@
 <!-- What was understood of a list of students, to be corrected before anything is stored. -->
 <script lang="ts">
-	import { HIGHEST_GRADE, problemOf } from '$lib/core/interchange/studentList';
+	import { HIGHEST_GRADE, HOME_LANGUAGE, problemOf } from '$lib/core/interchange/studentList';
 	import type { PlannedEffect, PlannedStudent } from '$lib/core/interchange/studentPlan';
 	import { sayGrade } from '$lib/core/words';
 	import Table from '../table/Table.svelte';
@@ -21,6 +21,7 @@
 		bad: 'is left out'
 	};
 	const GRADES = Array.from({ length: HIGHEST_GRADE + 1 }, (_, grade) => grade);
+	const hasLanguages = $derived(students.some(({ homeLanguage }) => homeLanguage));
 	const TEXTS = ['familyName', 'givenName', 'preferredName', 'number'] as const;
 	const LABELS = {
 		familyName: 'Family name',
@@ -44,6 +45,7 @@
 		...TEXTS.map((name) => ({ label: LABELS[name] })),
 		{ label: 'Grade' },
 		{ label: 'Born' },
+		hasLanguages && { label: HOME_LANGUAGE },
 		hasClasses && { label: 'Class' },
 		{ label: 'What happens' },
 		{ label: 'What can be done', isSilent: true }
@@ -87,6 +89,7 @@
 			<td>{student.grade === null ? '' : sayGrade(student.grade)}</td>
 			<td>{student.birthDate ?? ''}</td>
 		{/if}
+		{#if hasLanguages}<td>{student.homeLanguage}</td>{/if}
 		{#if hasClasses}<td>{student.className}</td>{/if}
 		<td class="happens"
 			>{student.problem || (student.effect === 'bad' ? 'is looked at again' : SAYS[student.effect])}</td

@@ -1,5 +1,6 @@
 <!-- Something the school wants to see of students and narrow lists by, said of some at once. Posts to `?/say` of the page. -->
 <script lang="ts">
+	import { HOME_LANGUAGE } from '$lib/core/interchange/studentList';
 	import { enhance } from '$app/forms';
 	import { plural } from '$lib/core/words';
 
@@ -14,10 +15,9 @@
 	let { students, known, problem, ondone }: Props = $props();
 
 	/** What most schools ask first. */
-	const FIRST = 'Home language';
 	let name = $state('');
 	let value = $state('');
-	const names = $derived([...new Set([FIRST, ...known.map((one) => one.name)])]);
+	const names = $derived([...new Set([HOME_LANGUAGE, ...known.map((one) => one.name)])]);
 	const values = $derived(known.find((one) => one.name === name)?.choices ?? []);
 	const having = $derived(students.filter(({ said }) => said.some((one) => one.name === name)).length);
 </script>

@@ -187,7 +187,13 @@ function problemOfStudent(source: RosterStudent, record: StudentRecord, { grades
 	if (record.grade < 0) return source.gradeCode ? `Grade ${source.gradeCode} is none of K to 12` : 'No grade';
 	if (record.grade < grades.first || record.grade > grades.last) return `${sayGrade(record.grade)} is not taught here`;
 	return problemOf(
-		{ ...record, preferredName: record.preferredName ?? '', number: record.number ?? '', className: '' },
+		{
+			...record,
+			preferredName: record.preferredName ?? '',
+			number: record.number ?? '',
+			className: '',
+			homeLanguage: ''
+		},
 		today
 	);
 }

@@ -26,11 +26,15 @@
 		return rows;
 	});
 	const takes = $derived(students.filter(({ effect, problem }) => !problem && effect !== 'here').length);
+	/** Who is here already, and of whom the list says more. */
+	const saysMore = $derived(
+		students.filter(({ effect, problem, homeLanguage }) => !problem && effect === 'here' && homeLanguage).length
+	);
 	const bad = $derived(students.filter(({ problem }) => problem).length);
 	const rows = $derived(
 		JSON.stringify(
-			students.map(({ givenName, familyName, preferredName, number, grade, birthDate, className }) => ({
-				...{ givenName, familyName, preferredName, number, grade, birthDate, className }
+			students.map(({ givenName, familyName, preferredName, number, grade, birthDate, className, homeLanguage }) => ({
+				...{ givenName, familyName, preferredName, number, grade, birthDate, className, homeLanguage }
 			}))
 		)
 	);
@@ -76,7 +80,7 @@
 			spellcheck="false"></textarea>
 		<p id="how" class="soft">
 			As they stand in a mail, a document or a spreadsheet: “Ilse Rahimi”, “Rahimi, Ilse”, or columns with number,
-			grade, birth date or class. What was understood is shown before anything is stored.
+			grade, birth date, class or home language. What was understood is shown before anything is stored.
 		</p>
 		<label for="file">or a file (CSV, XLSX)</label>
 		<input id="file" name="file" type="file" accept=".csv,.tsv,.txt,.xlsx" />
@@ -129,8 +133,10 @@
 	<form method="POST" action="?/add" use:enhance={keepValues} class="one-line add">
 		<input type="hidden" name="rows" value={rows} />
 		<input type="hidden" name="into" value={read.into} />
-		<button class="primary" disabled={takes === 0}
-			>Add {plural(takes, 'student')}{read.into ? ` to ${read.into}` : ''} from today</button
+		<button class="primary" disabled={takes + saysMore === 0}
+			>{takes
+				? `Add ${plural(takes, 'student')}${read.into ? ` to ${read.into}` : ''} from today`
+				: `Note the home language of ${plural(saysMore, 'student')}`}</button
 		>
 		{#if bad}<span class="soft">{plural(bad, 'line')} cannot be taken and {bad === 1 ? 'is' : 'are'} left out.</span
 			>{/if}
