@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { expectedTheta, localPercentile, midTermWeek, normalShareBelow, percentile, shippedNorm, weekOfYear } from '.';
+import {
+	expectedTheta,
+	localPercentile,
+	midTermWeek,
+	normalShareBelow,
+	percentile,
+	shippedNorm,
+	termSaid,
+	weekOfYear
+} from '.';
 
 describe('norms', () => {
 	it('pass the expected median of each term in its middle, and never fall within a year', () => {
@@ -28,6 +37,14 @@ describe('norms', () => {
 		expect(weekOfYear('2027-01-17', 2, year)).toBeGreaterThan(18);
 		expect([weekOfYear('2026-07-01', 1, year), weekOfYear('2027-07-01', 3, year)]).toEqual([0, 36]);
 		expect(weekOfYear('2026-09-01', 2, null)).toBe(18);
+	});
+
+	it('go by the terms that the school has said, and else by thirds of the year', () => {
+		const year = { startsOn: '2026-08-24', endsOn: '2027-06-11', winterOn: '2026-12-07', springOn: '2027-03-15' };
+		const days = ['2026-12-06', '2026-12-07', '2027-03-14', '2027-03-15'];
+		expect(days.map((day) => termSaid(day, year))).toEqual([1, 2, 2, 3]);
+		expect(days.map((day) => termSaid(day, { ...year, springOn: null }))).toEqual([2, 2, 3, 3]);
+		expect(termSaid('2026-12-06', null)).toBe(2);
 	});
 
 	it('follow the normal distribution, summed by small steps', () => {

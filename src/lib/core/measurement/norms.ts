@@ -36,12 +36,24 @@ export function weekOfYear(day: SchoolDate, term: GradeTerm['term'], year: Schoo
 }
 
 /** The school year that a day lies in, of some; null where it lies in none. */
-export const yearOf = (day: SchoolDate, years: SchoolYear[]): SchoolYear | null =>
+export const yearOf = <Year extends SchoolYear>(day: SchoolDate, years: Year[]): Year | null =>
 	years.find(({ startsOn, endsOn }) => startsOn <= day && day <= endsOn) ?? null;
 
 /** The term of the school year that a day lies in, 1–3; the second where nobody has said when the year begins. */
 export function termOfYear(day: SchoolDate, year: SchoolYear | null): GradeTerm['term'] {
 	return Math.min(3, 1 + Math.floor(weekOfYear(day, 2, year) / WEEKS_A_TERM));
+}
+
+/** A year with the days on which winter and spring begin in it; null where nobody has said. */
+export interface PlannedYear extends SchoolYear {
+	winterOn: SchoolDate | null;
+	springOn: SchoolDate | null;
+}
+
+/** The term that a day lies in, 1–3, as the school has said; a third of the year each where it has not. */
+export function termSaid(day: SchoolDate, year: PlannedYear | null): GradeTerm['term'] {
+	if (!year?.winterOn || !year.springOn) return termOfYear(day, year);
+	return day >= year.springOn ? 3 : day >= year.winterOn ? 2 : 1;
 }
 
 /**

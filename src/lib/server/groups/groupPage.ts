@@ -11,7 +11,7 @@ import { sessionCounts } from './store/sessionCounts';
 import { sessionPlan } from './sessionPlan';
 import type { Database } from '../database';
 import type { Staff } from '../request';
-import type { School } from '../school';
+import { tierPlans, type School } from '../school';
 import { notesOn, visibleAmong } from '../people';
 import { practiceSets } from '../practice';
 import { probeSeries } from '../track';
@@ -30,7 +30,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 	if (!group) return null;
 	const students = await visibleAmong(database, staff, group.studentIds, today);
 	const ids = students.map(({ id }) => id);
-	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews, work, groups] =
+	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews, work, groups, plans] =
 		await Promise.all([
 			slotList(database, school.id),
 			skillList(database, school.id),
@@ -43,7 +43,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			probeSeries(database, ids, school),
 			openReviews(database, ids),
 			groupWork(database, group.id, ids),
-			currentGroups(database, staff, today)
+			currentGroups(database, staff, today),
+			tierPlans(database, school.id)
 		]);
 	const slot = slots.find(({ id }) => id === group.slotId)!;
 	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
@@ -65,6 +66,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 	return {
 		group,
 		slot,
+		/** Minutes a week: met, and planned for the tier. */
+		minutes: { met: slot.days.length * slot.minutes, planned: plans[group.tier].minutesAWeek },
 		skill,
 		skills: skills.map(({ id, code, shortName }) => ({ id, code, shortName })),
 		students: students.map((student) => {

@@ -5,4 +5,4 @@ export { addSchool, type NewSchool } from './store/newSchool';
 export { changeProfile, schoolProfile, type SchoolProfile, UNNAMED_SCHOOL } from './store/profile';
 export { findSchool, type School } from './store/school';
 export { changeTierPlans, tierPlans, type TierPlans } from './store/tierPlans';
-export { type PlannedYear, planYear, removeYear, schoolYears } from './store/years';
+export { planYear, removeYear, schoolYears } from './store/years';

@@ -1,6 +1,6 @@
 import { EMPHASES, importanceBy } from '../../core/grouping';
 import type { SkillGraph } from '../../core/mastery';
-import { termOfYear, yearOf } from '../../core/measurement';
+import { termSaid, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
 import { EMPHASIS_GRADES, schoolEmphasis, type Skill } from '../library';
 import { schoolYears, type School } from '../school';
@@ -13,7 +13,7 @@ export async function schoolImportance(
 	graph: SkillGraph
 ): Promise<(grade: number) => Map<number, number>> {
 	const [years, emphasis] = await Promise.all([schoolYears(database, school.id), schoolEmphasis(database, school.id)]);
-	const term = termOfYear(school.today, yearOf(school.today, years));
+	const term = termSaid(school.today, yearOf(school.today, years));
 	const levels = new Map(skills.map((skill) => [skill.id, skill]));
 	const onDomain = new Map(emphasis.map(({ id, byGrade }) => [id, byGrade]));
 	const found = new Map<number, Map<number, number>>();

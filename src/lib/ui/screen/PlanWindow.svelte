@@ -3,20 +3,26 @@
 	import { plural } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import { FLUENCY_MEASURES } from '$lib/core/fluency';
+	import { termSaid, yearOf, type PlannedYear } from '$lib/core/measurement';
 	import Dialog from '../shell/Dialog.svelte';
 
 	interface Props {
 		today: string;
 		subjects: string[];
 		modes: readonly string[];
+		years: PlannedYear[];
 		classes: { id: number; name: string; grade: number }[];
 		onclose: () => void;
 	}
-	let { today, subjects, modes, classes, onclose }: Props = $props();
+	let { today, subjects, modes, years, classes, onclose }: Props = $props();
 
 	// svelte-ignore state_referenced_locally
 	let chosen = $state(classes.map(({ id }) => id));
 	let mode = $state('adaptive');
+	// svelte-ignore state_referenced_locally
+	let opensOn = $state(today);
+	/** That of the day on which it opens, until somebody says another. */
+	let term = $derived(termSaid(opensOn, yearOf(opensOn, years)));
 	const grades = $derived([...new Set(classes.map(({ grade }) => grade))]);
 	const about: Record<string, string> = {
 		adaptive:
@@ -67,13 +73,15 @@
 			</div>
 			<div>
 				<label for="term">Term whose benchmarks count</label>
-				<select id="term" name="term"><option>1</option><option>2</option><option selected>3</option></select>
+				<select id="term" name="term" bind:value={term}
+					><option value={1}>1</option><option value={2}>2</option><option value={3}>3</option></select
+				>
 			</div>
 		</div>
 		<div class="pair">
 			<div>
 				<label for="opensOn">Opens</label>
-				<input id="opensOn" name="opensOn" type="date" required defaultValue={today} />
+				<input id="opensOn" name="opensOn" type="date" required bind:value={opensOn} />
 			</div>
 			<div>
 				<label for="closesOn">Closes</label>

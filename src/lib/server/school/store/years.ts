@@ -1,13 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
-import type { SchoolYear } from '../../../core/measurement';
+import type { PlannedYear } from '../../../core/measurement';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
-
-/** A year with the days from which the benchmarks of winter and spring count; null where nobody has said. */
-export interface PlannedYear extends SchoolYear {
-	winterOn: SchoolDate | null;
-	springOn: SchoolDate | null;
-}
 
 /** The years of a school of which somebody has said when they begin and end, newest first. */
 export async function schoolYears(database: Database, schoolId: number): Promise<PlannedYear[]> {

@@ -44,9 +44,10 @@
 			<span class="soft">{skill.code}</span>
 		</p>
 		<p class="soft">
-			{sayMeeting(slot)}, {slot.minutes} min, {slot.room} · {slot.staffName} · {sayDay(group.startsOn)} to {sayDay(
-				group.endsOn
-			)}{group.kind === 'mixed' ? ' · mixed, for peer help' : ''}. Students never see the group’s name.
+			{sayMeeting(slot)}, {slot.minutes} min ({data.minutes.met} of {data.minutes.planned} planned a week), {slot.room} ·
+			{slot.staffName} · {sayDay(group.startsOn)} to {sayDay(group.endsOn)}{group.kind === 'mixed'
+				? ' · mixed, for peer help'
+				: ''}. Students never see the group’s name.
 		</p>
 		{#if isOver}<p class="attention">The group has ended; it is shown as it was on its last day.</p>
 		{:else if group.pausedUntil}<p class="attention">

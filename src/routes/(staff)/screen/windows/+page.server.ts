@@ -7,17 +7,19 @@ import { FLUENCY_MEASURES } from '$lib/core/fluency';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { skillList, subjectList } from '$lib/server/library';
 import { classList } from '$lib/server/people';
+import { schoolYears } from '$lib/server/school';
 import { addWindow, moveWindow, windowCounts, withdrawWindow } from '$lib/server/screen';
 import { formCheck, oneOf, id, idList, schoolDate } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { school, windows, window } = await screenContext(locals, url);
 	const { database } = locals;
-	const [counts, classes, subjects, skills] = await Promise.all([
+	const [counts, classes, subjects, skills, years] = await Promise.all([
 		windowCounts(database, school.id, school.today),
 		classList(database, school.id),
 		subjectList(database, school.id),
-		skillList(database, school.id)
+		skillList(database, school.id),
+		schoolYears(database, school.id)
 	]);
 	const grades = new Set(skills.map(({ grade }) => grade));
 	return {
@@ -27,7 +29,8 @@ export async function load({ locals, url }) {
 		/** Those of a grade without skills are not screened. */
 		classes: classes.filter(({ grade }) => grades.has(grade)),
 		subjects,
-		modes: SCREENING_MODES
+		modes: SCREENING_MODES,
+		years
 	};
 }
 

@@ -114,6 +114,7 @@
 		today={data.today}
 		subjects={data.subjects}
 		modes={data.modes}
+		years={data.years}
 		classes={data.classes}
 		onclose={() => (planning = false)}
 	/>
