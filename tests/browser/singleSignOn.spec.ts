@@ -1,19 +1,10 @@
 import { expect, test } from './test';
-import { expectAccessible, signInStaff } from './people';
-import { startDemoServer } from '../../scripts/demoServer.mjs';
-import { freePort } from '../../scripts/mariadb.mjs';
+import { address, expectAccessible, signInStaff } from './people';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { CLIENT, serveIdentities } from '../../standins/identityProvider/server';
+import { serveIdentities } from '../../standins/identityProvider/server';
 
 test('staff and a student sign in with the school’s account, beside their passwords', async ({ page }) => {
-	const port = await freePort();
-	const school = await startDemoServer([], {
-		ORDERLY_OIDC_ISSUER: `http://127.0.0.1:${port}`,
-		ORDERLY_OIDC_CLIENT: CLIENT.id,
-		ORDERLY_OIDC_SECRET: CLIENT.secret,
-		ORDERLY_OIDC_NAME: 'Harbor account'
-	});
-	const database = openDatabase(school.databaseUrl, 1);
+	const database = openDatabase(process.env.DEMO_DATABASE!, 1);
 	const { key } = (await database.row<{ key: string }>('SELECT roster_key AS `key` FROM school'))!;
 	const specialist = (await database.row<{ id: number; name: string }>(
 		`SELECT id, display_name AS name FROM account WHERE user_name = 'specialist'`
@@ -25,23 +16,23 @@ test('staff and a student sign in with the school’s account, beside their pass
 			{ id: `${key}-student-5`, name: 'A student' },
 			{ id: 'someone', name: 'Somebody else' }
 		],
-		port
+		Number(process.env.DEMO_PROVIDER)
 	);
 	try {
-		await signInStaff(page, 'coordinator', school.address);
-		await page.goto(`${school.address}/setup/school`);
+		await signInStaff(page, 'coordinator');
+		await page.goto(`${address()}/setup/school`);
 		await page.getByLabel('Staff and students').selectOption({ label: 'can do either' });
-		await page
+		const keep = page
 			.getByRole('region', { name: 'Signing in with Harbor account' })
-			.getByRole('button', { name: 'Keep' })
-			.click();
+			.getByRole('button', { name: 'Keep' });
+		await keep.click();
 		await expect(page.getByText('Whom the roster knows signs in there')).toBeVisible();
 		await expectAccessible(page);
 
 		const enter = async (name: string) => {
 			const context = await page.context().browser()!.newContext();
 			const theirs = await context.newPage();
-			await theirs.goto(`${school.address}/sign-in`);
+			await theirs.goto(`${address()}/sign-in`);
 			await expectAccessible(theirs);
 			await theirs.getByRole('link', { name: 'Sign in with Harbor account' }).click();
 			await theirs.getByLabel('Name').selectOption({ label: name });
@@ -56,8 +47,11 @@ test('staff and a student sign in with the school’s account, beside their pass
 		const nobody = await enter('Somebody else');
 		await expect(nobody.getByRole('alert')).toContainText('no roster here knows you');
 		for (const one of [staff, student, nobody]) await one.context().close();
+
+		await page.getByLabel('Staff and students').selectOption({ index: 0 });
+		await keep.click();
+		await expect(page.getByText('Everybody signs in with a password or PIN.')).toBeVisible();
 	} finally {
-		await school.stop();
 		await provider.stop();
 	}
 });

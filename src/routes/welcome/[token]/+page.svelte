@@ -45,7 +45,7 @@
 			<label for="again">Password again</label>
 			<input id="again" name="again" type="password" autocomplete="new-password" required maxlength="200" />
 			{#if form?.problem}<p class="problem" role="alert">{form.problem}</p>{/if}
-			<button class="primary">Keep it, and sign in</button>
+			<button class={{ primary: !data.signedInAs }}>Keep it, and sign in</button>
 		</form>
 	{:else}
 		<p>This invitation was used already, or is over. Ask your coordinator for another.</p>

@@ -223,7 +223,8 @@
 			id="sections"
 			name="sections"
 			maxlength="300"
-			placeholder="none, or such as: math, intervention"
+			size="40"
+			placeholder="none; or, say: math, intervention"
 			value={data.rules.sections.join(', ')}
 		/>
 		<fieldset>
