@@ -6,6 +6,7 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { currentGroups, findGroup, groupsOn } from '../src/lib/server/groups/store/groups';
 import { studentPage } from '../src/lib/server/people/studentPage';
 import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/roster';
+import { setPage } from '../src/lib/server/practice/setPage';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
 import { resultsPage } from '../src/lib/server/screen/resultsPage';
@@ -85,6 +86,7 @@ async function openPages(): Promise<void> {
 	await currentGroups(watched, staff, TODAY);
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
+	await setPage(watched, staff, school, 1);
 	await queuedSets(watched, [student], TODAY);
 	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });
 	await recentResults(watched, student, 4);

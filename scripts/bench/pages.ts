@@ -29,6 +29,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 	const first = async (sql: string) => (await database.row<{ id: number }>(sql, [SCHOOL_ID]))!.id;
 	const skill = (await database.row<{ code: string }>("SELECT code FROM skill WHERE code LIKE 'F4%' LIMIT 1"))!.code;
 	const group = await first('SELECT id FROM small_group WHERE school_id = ? ORDER BY id LIMIT 1');
+	const set = await first('SELECT id FROM practice_set WHERE school_id = ? ORDER BY id DESC LIMIT 1');
 	const student = await first('SELECT id FROM student WHERE school_id = ? ORDER BY id LIMIT 1 OFFSET 99');
 	const some = Array.from({ length: GROUPED }, (_, i) => student + i);
 	return [
@@ -59,6 +60,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		`/groups/${group}`,
 		'/practice',
 		`/practice/new?skill=${skill}`,
+		`/practice/${set}`,
 		'/track',
 		'/decide',
 		`/students/${student}`,

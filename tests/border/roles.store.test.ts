@@ -110,6 +110,7 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		sitting: [one.sittings.a, one.sittings.b, other.sittings.a],
 		class: [one.classes.a, one.classes.b, other.classes.a],
 		section: [one.section.id, other.section.id],
+		set: [one.sets.all, other.sets.all],
 		token: ['nobody'],
 		code: [skills[0].code],
 		kind: ['csv', 'xlsx']

@@ -28,6 +28,7 @@ for (const path of [
 	'/students/140?scope=class:7',
 	'/practice?scope=class:7',
 	'/practice/new?for=group:2',
+	'/practice/1',
 	'/track?scope=class:7',
 	'/decide',
 	'/library?q=fractions&scope=class:7',

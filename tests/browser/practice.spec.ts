@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { address, signInStaff } from './people';
+import { address, expectAccessible, signInStaff } from './people';
 
 test('a practice set is assigned with who and how many, and taken back in one step', async ({ page }) => {
 	await signInStaff(page, 'interventionist2');
@@ -16,6 +16,59 @@ test('a practice set is assigned with who and how many, and taken back in one st
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText(/Given to \d students again/);
 	await expect(assigned).toHaveCount(1);
+});
+
+test('a due date is moved for all and for one, and a student is excused, each in at most three actions', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	let actions = 0;
+	const act = async (one: Promise<unknown>) => {
+		actions++;
+		await one;
+	};
+	const within = (most: number, what: string) => {
+		console.log(`${what}: ${actions} actions`);
+		expect(actions, what).toBeLessThanOrEqual(most);
+		actions = 0;
+	};
+	const status = page.getByRole('status');
+	await page.goto(`${address()}/practice?scope=school`);
+	await page.locator('section').first().locator('tbody tr').first().getByRole('link').click();
+	const table = page.getByRole('table', { name: 'Students with this set' });
+	await expect(table).toBeVisible();
+	await expectAccessible(page);
+
+	const due = page.getByLabel('due', { exact: true });
+	const before = await due.inputValue();
+	await act(due.fill('2026-12-09'));
+	await act(page.getByRole('button', { name: 'Keep for all' }).click());
+	within(3, 'a due date moved');
+	await expect(status).toContainText('due Wed, Dec 9');
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(due).toHaveValue(before);
+
+	const first = table.locator('tbody tr').first();
+	const name = await first.getByRole('link').innerText();
+	await act(page.getByLabel(`Select ${name}`).check());
+	await act(page.getByLabel('Due', { exact: true }).fill('2026-12-11'));
+	await act(page.getByRole('button', { name: 'Due Fri, Dec 11 for 1 student' }).click());
+	within(3, 'more time for one');
+	await expect(first).toContainText('Fri, Dec 11, own');
+	await expectAccessible(page);
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(first).not.toContainText('own');
+
+	const open = table.getByRole('row', { name: /not begun/ }).first();
+	if (await open.count()) {
+		const who = await open.getByRole('link').innerText();
+		await act(page.getByLabel(`Select ${who}`).check());
+		await act(page.getByRole('button', { name: 'Excuse 1 student' }).click());
+		within(3, 'one excused');
+		await expect(table.getByRole('row', { name: new RegExp(who) })).toContainText('excused');
+		await status.getByRole('button', { name: 'Undo' }).click();
+		await expect(table.getByRole('row', { name: new RegExp(who) })).toContainText('not begun');
+	}
 });
 
 test('the newest sets are listed, and the others part by part', async ({ page }) => {

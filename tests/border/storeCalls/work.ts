@@ -8,6 +8,7 @@ import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
 import * as emphasis from '../../../src/lib/server/library/store/emphasis';
 import * as library from '../../../src/lib/server/library/store/library';
+import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
@@ -138,6 +139,24 @@ export const workCalls: [object, Record<string, Call>][] = [
 			shelfOf: given(({ database, me }) => library.shelfOf(database, me.staff.specialist)),
 			shelve: checks(({ database, me, ownSkillId }) =>
 				library.shelve(database, me.staff.coordinator, ownSkillId, true, NOW)
+			)
+		}
+	],
+	[
+		oneSet,
+		{
+			findSet: checks(({ database, me, of }) => oneSet.findSet(database, me.staff.specialist, of.sets.all)),
+			studentsOfSet: given(({ database, me }) =>
+				oneSet.studentsOfSet(database, { staff: me.staff.specialist, today: TODAY }, me.sets.all)
+			),
+			changeDates: checks(({ database, me, of }) =>
+				oneSet.changeDates(database, me.staff.specialist, of.sets.all, { opensOn: TODAY, dueOn: TODAY }, NOW)
+			),
+			setDue: checks(({ database, me, of }) =>
+				oneSet.setDue(database, me.staff.specialist, of.sets.all, [{ student: of.students[0], dueOn: TODAY }], NOW)
+			),
+			excuseFrom: checks(({ database, me, of }) =>
+				oneSet.excuseFrom(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
 			)
 		}
 	],

@@ -54,7 +54,10 @@
 				key={({ id }) => id}
 			>
 				{#snippet cells(set)}
-					<th scope="row">{skillOf.get(set.skillId)?.shortName} <span class="soft">{set.itemCount} questions</span></th>
+					<th scope="row"
+						><a href={keepingScope(`/practice/${set.id}`)}>{skillOf.get(set.skillId)?.shortName}</a>
+						<span class="soft">{set.itemCount} questions</span></th
+					>
 					<td
 						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
 						<span class="soft">by {set.createdBy}</span></td

@@ -34,7 +34,7 @@ const readSets = (database: Database, groupId: number, studentIds: number[]) =>
 		JOIN practice_set ON practice_set.id = membership.set_id
 		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
 		WHERE membership.student_id IN (?) AND practice_set.group_id = ? AND practice_set.withdrawn_at IS NULL
-			AND sitting.finished_at IS NULL
+			AND membership.excused_at IS NULL AND sitting.finished_at IS NULL
 		ORDER BY membership.set_id`,
 		[studentIds, groupId]
 	);

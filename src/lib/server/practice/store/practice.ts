@@ -15,6 +15,7 @@ interface PracticeSet {
 	dueOn: SchoolDate;
 	createdAt: Date;
 	createdBy: string;
+	/** Who need do it: without those who are excused. */
 	students: number;
 	finished: number;
 	started: number;
@@ -58,8 +59,9 @@ export async function practiceSets(
 	if (found.length === 0) return { sets: [], total };
 	const rows = await database.rows<PracticeSet>(
 		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,
-			opens_on AS opensOn, due_on AS dueOn, created_at AS createdAt, account.display_name AS createdBy,
-			COUNT(*) AS students, COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
+			practice_set.opens_on AS opensOn, practice_set.due_on AS dueOn, created_at AS createdAt, account.display_name AS createdBy,
+			SUM(given.excused_at IS NULL OR sitting.finished_at IS NOT NULL) AS students,
+			COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
 		FROM practice_set
 		JOIN practice_set_student AS given ON given.set_id = practice_set.id
 		JOIN ${among.sql} AS roster ON roster.id = given.student_id
@@ -202,15 +204,16 @@ export async function queuedSets(database: Database, studentIds: VisibleId[], to
 	if (studentIds.length === 0) return [];
 	return database.rows<QueuedSet>(
 		`SELECT practice_set.id, membership.student_id AS studentId, practice_set.skill_id AS skillId, skill.code AS skillCode,
-			practice_set.item_count AS itemCount, practice_set.first_seed AS firstSeed, practice_set.due_on AS dueOn,
+			practice_set.item_count AS itemCount, practice_set.first_seed AS firstSeed,
+			COALESCE(membership.due_on, practice_set.due_on) AS dueOn,
 			sitting.id AS sittingId, sitting.answered
 		FROM practice_set_student AS membership
 		JOIN practice_set ON practice_set.id = membership.set_id
 		JOIN skill ON skill.id = practice_set.skill_id
 		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
-		WHERE membership.student_id IN (?) AND practice_set.withdrawn_at IS NULL AND practice_set.opens_on <= ?
-			AND sitting.finished_at IS NULL
-		ORDER BY practice_set.due_on, practice_set.id`,
+		WHERE membership.student_id IN (?) AND membership.excused_at IS NULL AND practice_set.withdrawn_at IS NULL
+			AND practice_set.opens_on <= ? AND sitting.finished_at IS NULL
+		ORDER BY dueOn, practice_set.id`,
 		[studentIds, today]
 	);
 }

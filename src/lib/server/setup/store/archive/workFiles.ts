@@ -148,7 +148,8 @@ export const WORK_FILES: ArchiveFile[] = [
 		name: 'assigned_sets',
 		says: 'a practice set that a student was given',
 		sql: `SELECT part.student_id AS student, part.set_id AS practice_set, skill.code AS skill, practice_set.item_count,
-				practice_set.opens_on, practice_set.due_on, practice_set.withdrawn_at
+				practice_set.opens_on, COALESCE(part.due_on, practice_set.due_on) AS due_on, part.excused_at,
+				practice_set.withdrawn_at
 			FROM practice_set_student AS part
 			JOIN practice_set ON practice_set.id = part.set_id
 			JOIN skill ON skill.id = practice_set.skill_id
@@ -159,7 +160,8 @@ export const WORK_FILES: ArchiveFile[] = [
 			skill: SKILL,
 			item_count: 'questions in it',
 			opens_on: 'first day on which it can be done',
-			due_on: 'day by which it is due',
+			due_on: 'day by which it is due for the student',
+			excused_at: 'when the student was excused from it; empty where they were not',
 			withdrawn_at: 'when it was taken back; empty where it was not'
 		}
 	},

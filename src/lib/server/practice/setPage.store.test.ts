@@ -1,0 +1,159 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { post, undo } from '../../../../tests/formPost';
+import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
+import { beginPractice } from '../sitting/store/sittings';
+import { storedStudents } from '../standing/store/studentSummaries';
+import { setActions } from './setForm';
+import { setPage } from './setPage';
+import { changeDates, excuseFrom, setDue } from './store/oneSet';
+import { assignSet, practiceSets, queuedSets, withdrawSet } from './store/practice';
+
+let small: SmallSchool;
+let set: number;
+const specialist = staffAs('specialist');
+const teacher = staffAs('teacher');
+const elsewhere = { ...specialist, id: 20, schoolId: 2 };
+const DUE = addDays(TODAY, 4);
+const STUDENTS = [1, 2, 5];
+
+beforeAll(async () => {
+	small = await smallSchool('one_set');
+});
+afterAll(() => small.database.close());
+beforeEach(async () => {
+	set = await assignSet(
+		small.database,
+		specialist,
+		{
+			...{ skillId: small.skills[0].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: DUE },
+			studentIds: STUDENTS
+		},
+		NOW
+	);
+});
+
+const at = () => ({ params: { set: String(set) } });
+const act = (action: keyof typeof setActions, fields: Parameters<typeof post>[3], staff = specialist) =>
+	post(small, staff, setActions[action], fields, at());
+const back = (answer: Awaited<ReturnType<typeof act>>) => undo(small, specialist, setActions, answer, at());
+const rows = async (staff = specialist, today = TODAY) =>
+	(await setPage(small.database, staff, { ...small.school, today }, set))!.students;
+const row = async (id: number, today = TODAY) => (await rows(specialist, today)).find((one) => one.id === id)!;
+/** When the set is due on a student's own page; undefined where it is not there. */
+const onOwnPage = async (id: number) =>
+	(await queuedSets(small.database, seen(id), TODAY)).find((one) => one.id === set)?.dueOn;
+const work = async (id: number, at = NOW) => {
+	const queued = (await queuedSets(small.database, seen(id), TODAY)).find((one) => one.id === set)!;
+	const sitting = await beginPractice(small.database, seenOne(id), queued, small.skills, at);
+	await small.answerAll(id, sitting, (position) => position !== 1, 9_000, at);
+};
+
+describe('the page of a set', () => {
+	it('has every student to whom it was given, with how far they are, and for teachers their own', async () => {
+		await work(1);
+		expect(await rows()).toMatchObject([
+			{ id: 1, state: 'finished', answered: 5, right: 4, isLate: false, dueOn: DUE, hasOwnDue: false },
+			{ id: 2, state: 'not begun', answered: 0 },
+			{ id: 5, state: 'not begun' }
+		]);
+		expect((await rows(teacher)).map(({ id }) => id)).toEqual([1, 2]);
+		expect(await setPage(small.database, elsewhere, small.school, set)).toBeNull();
+		expect((await row(2, addDays(DUE, 1))).isLate).toBe(true);
+		expect((await row(2, DUE)).isLate).toBe(false);
+	});
+
+	it('says by the day at the school whether somebody was late, also at midnight and when clocks change', async () => {
+		// Clocks there go back on November 1: midnight is at 04:00 before it and at 05:00 after.
+		for (const [dueOn, inTime, late] of [
+			['2026-10-31', '2026-11-01T03:59:00Z', '2026-11-01T04:00:00Z'],
+			['2026-11-01', '2026-11-02T04:59:00Z', '2026-11-02T05:00:00Z']
+		]) {
+			await changeDates(small.database, specialist, set, { opensOn: '2026-10-26', dueOn }, NOW);
+			const finishedAt = (id: number, instant: string) =>
+				small.database.run('UPDATE sitting SET finished_at = ? WHERE set_id = ? AND student_id = ?', [
+					new Date(instant),
+					set,
+					id
+				]);
+			if ((await row(1)).state === 'not begun') for (const id of [1, 2]) await work(id);
+			await finishedAt(1, inTime);
+			await finishedAt(2, late);
+			expect([(await row(1)).state, (await row(2)).state], dueOn).toEqual(['finished', 'finished late']);
+		}
+	});
+});
+
+describe('a set that is under way', () => {
+	it('is moved for all but those with a day of their own, and back', async () => {
+		await setDue(small.database, specialist, set, [{ student: 2, dueOn: addDays(DUE, 9) }], NOW);
+		const later = addDays(DUE, 3);
+		const moved = await act('dates', { opensOn: TODAY, dueOn: later });
+		expect(moved.done).toContain('due Mon, Nov 30');
+		expect([await onOwnPage(1), await onOwnPage(2)]).toEqual([later, addDays(DUE, 9)]);
+		await back(moved);
+		expect(await onOwnPage(1)).toBe(DUE);
+		// What opens later is on nobody's page until then.
+		await act('dates', { opensOn: addDays(TODAY, 1), dueOn: DUE });
+		expect(await onOwnPage(1)).toBeUndefined();
+		expect((await act('dates', { opensOn: DUE, dueOn: TODAY })).problem).toContain('due before it opens');
+		expect((await act('dates', { opensOn: TODAY, dueOn: addDays(TODAY, 121) })).problem).toContain('four months');
+	});
+
+	it('is due at another day for some, and back; the day of the set is no day of their own', async () => {
+		const given = await act('due', { students: ['1', '5'], dueOn: addDays(DUE, 2) });
+		expect(given.done).toBe('Due Sun, Nov 29 for 2 students.');
+		expect([await onOwnPage(1), await onOwnPage(2), await onOwnPage(5)]).toEqual([
+			addDays(DUE, 2),
+			DUE,
+			addDays(DUE, 2)
+		]);
+		expect(await row(1)).toMatchObject({ hasOwnDue: true, dueOn: addDays(DUE, 2) });
+		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 2) })).problem).toContain('due then already');
+		await act('due', { students: ['5'], dueOn: DUE });
+		expect(await row(5)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
+		await back(given);
+		expect(await row(1)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
+	});
+
+	it('is off the page of who is excused, counted as theirs no more, and on it again with what was answered', async () => {
+		await small.database.run('UPDATE practice_set SET withdrawn_at = ? WHERE id <> ?', [NOW, set]);
+		const waits = async (id: number) =>
+			JSON.parse((await storedStudents(small.database, [id])).get(String(id))!).waitingFrom;
+		const shown = async () =>
+			(await practiceSets(small.database, { staff: specialist, today: TODAY }, { from: 0, most: 1 })).sets[0];
+		const excused = await act('excuse', { students: ['2', '5'] });
+		expect(excused.done).toContain('2 students excused');
+		expect([await onOwnPage(1), await onOwnPage(2)]).toEqual([DUE, undefined]);
+		expect([await waits(1), await waits(2)]).toEqual([TODAY, null]);
+		expect(await shown()).toMatchObject({ id: set, students: 1, finished: 0 });
+		expect((await row(2)).state).toBe('excused');
+		await back(excused);
+		expect([await onOwnPage(2), await waits(2)]).toEqual([DUE, TODAY]);
+		await work(1);
+		await act('excuse', { students: ['1'] });
+		// What is done is done.
+		expect(await row(1)).toMatchObject({ state: 'finished', right: 4 });
+		expect(await shown()).toMatchObject({ students: 3, finished: 1 });
+	});
+
+	it('is changed by who may: for all by who gave it, for some by who sees them', async () => {
+		const dates = { opensOn: TODAY, dueOn: addDays(DUE, 1) };
+		expect(await changeDates(small.database, teacher, set, dates, NOW)).toBeNull();
+		expect(await changeDates(small.database, elsewhere, set, dates, NOW)).toBeNull();
+		expect((await act('due', { students: ['1', '5'], dueOn: addDays(DUE, 1) }, teacher)).problem).toContain(
+			'not yours'
+		);
+		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
+		expect((await act('excuse', { students: ['5'] }, teacher)).problem).toContain('not yours');
+		expect(await excuseFrom(small.database, specialist, set, [3], true, NOW)).toEqual([]);
+	});
+
+	it('is left alone once it was taken back', async () => {
+		await withdrawSet(small.database, specialist, set, NOW);
+		expect((await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
+		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
+		expect((await act('excuse', { students: ['1'] })).problem).toContain('taken back');
+		expect((await setPage(small.database, specialist, small.school, set))!.set.isWithdrawn).toBe(true);
+	});
+});

@@ -1,0 +1,14 @@
+import { error } from '@sveltejs/kit';
+import { setActions } from '$lib/server/practice/setForm';
+import { setPage } from '$lib/server/practice/setPage';
+import { idOf } from '$lib/server/request';
+import { staffContext } from '$lib/server/shell/staffPage';
+
+export async function load({ locals, params }) {
+	const { staff, school } = await staffContext(locals);
+	const found = await setPage(locals.database, staff, school, idOf(params.set) ?? 0);
+	if (!found || found.students.length === 0) error(404, 'No such practice set for you.');
+	return found;
+}
+
+export const actions = setActions;
