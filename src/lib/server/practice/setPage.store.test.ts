@@ -53,11 +53,13 @@ describe('the page of a set', () => {
 	it('has every student to whom it was given, with how far they are, and for teachers their own', async () => {
 		await work(1);
 		expect(await rows()).toMatchObject([
-			{ id: 1, state: 'finished', answered: 5, right: 4, isLate: false, dueOn: DUE, hasOwnDue: false },
 			{ id: 2, state: 'not begun', answered: 0 },
-			{ id: 5, state: 'not begun' }
+			{ id: 5, state: 'not begun' },
+			{ id: 1, state: 'finished', answered: 5, right: 4, isLate: false, dueOn: DUE, hasOwnDue: false }
 		]);
-		expect((await rows(teacher)).map(({ id }) => id)).toEqual([1, 2]);
+		expect((await rows(teacher)).map(({ id }) => id)).toEqual([2, 1]);
+		// A week more, on a school day.
+		expect((await setPage(small.database, specialist, small.school, set))!.moreTime).toBe(addDays(DUE, 7));
 		expect(await setPage(small.database, elsewhere, small.school, set)).toBeNull();
 		expect((await row(2, addDays(DUE, 1))).isLate).toBe(true);
 		expect((await row(2, DUE)).isLate).toBe(false);

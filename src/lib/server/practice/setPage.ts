@@ -1,4 +1,4 @@
-import { schoolDateOf } from '../../core/calendar';
+import { addDays, schoolDateOf, schoolDayFrom } from '../../core/calendar';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
@@ -9,7 +9,8 @@ import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 
 /** How far a student is with a set, by its due date. */
-export type SetState = 'excused' | 'not begun' | 'under way' | 'finished' | 'finished late';
+const ORDER = ['not begun', 'under way', 'finished late', 'finished', 'excused'] as const;
+export type SetState = (typeof ORDER)[number];
 
 function stateOf({ isExcused, hasBegun, finishedAt }: StudentOfSet, dueOn: string, timeZone: string): SetState {
 	if (finishedAt) return schoolDateOf(finishedAt, timeZone) > dueOn ? 'finished late' : 'finished';
@@ -38,22 +39,27 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	return {
 		set,
 		skill: { code: skill.code, shortName: skill.shortName, statement: skill.statement },
+		/** Until when who is given more time has it, unless somebody says otherwise: a week. */
+		moreTime: schoolDayFrom(addDays(set.dueOn > today ? set.dueOn : today, 7), school.calendar),
 		groupName: groups.find(({ id }) => id === set.groupId)?.name ?? null,
-		students: students.map((student) => {
-			const own = of.get(student.id)!;
-			const dueOn = own.ownDueOn ?? set.dueOn;
-			const state = stateOf(own, dueOn, timeZone);
-			return {
-				id: student.id as number,
-				name: fullName(student),
-				className: student.className,
-				dueOn,
-				hasOwnDue: own.ownDueOn !== null,
-				state,
-				isLate: dueOn < today && (state === 'not begun' || state === 'under way'),
-				answered: own.answered,
-				right: own.right
-			};
-		})
+		/** Those who have something left first. */
+		students: students
+			.map((student) => {
+				const own = of.get(student.id)!;
+				const dueOn = own.ownDueOn ?? set.dueOn;
+				const state = stateOf(own, dueOn, timeZone);
+				return {
+					id: student.id as number,
+					name: fullName(student),
+					className: student.className,
+					dueOn,
+					hasOwnDue: own.ownDueOn !== null,
+					state,
+					isLate: dueOn < today && (state === 'not begun' || state === 'under way'),
+					answered: own.answered,
+					right: own.right
+				};
+			})
+			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state))
 	};
 }

@@ -59,7 +59,7 @@
 						<span class="soft">{set.itemCount} questions</span></th
 					>
 					<td
-						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : `${set.students} students`}
+						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : plural(set.students, 'student')}
 						<span class="soft">by {set.createdBy}</span></td
 					>
 					<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
@@ -69,7 +69,7 @@
 							<ActionButton
 								action="?/withdraw"
 								fields={{ set: set.id }}
-								label="Take back {skillOf.get(set.skillId)?.shortName} from {set.students} students"
+								label="Take back {skillOf.get(set.skillId)?.shortName} from {plural(set.students, 'student')}"
 								look="plain">Take back</ActionButton
 							>
 						{/if}
@@ -118,6 +118,10 @@
 <Notice outcome={form ?? assigned} />
 
 <style>
+	th a {
+		color: var(--verdigris);
+		text-decoration: underline;
+	}
 	.show {
 		margin: 4px 0 8px;
 	}

@@ -18,7 +18,7 @@
 	const excused = $derived(selected.filter(({ state }) => state === 'excused'));
 	const needed = $derived(selected.filter(({ state }) => state === 'not begun' || state === 'under way'));
 	/** Until when those selected have time. */
-	let until = $derived(set.dueOn);
+	let until = $derived(data.moreTime);
 	let opensOn = $derived(set.opensOn);
 	let dueOn = $derived(set.dueOn);
 
