@@ -28,13 +28,17 @@ const RAPID_MOST_MS = 10_000;
 const THINKING_MS = 14_000;
 const WORD_MS = 400;
 
+/** Time (ms) that a question takes in the middle, by its words where no answers have told it yet. */
+export const usualMs = ({ words, medianMs }: { words: number; medianMs?: number }): number =>
+	medianMs ?? THINKING_MS + WORD_MS * words;
+
 /**
  * Time (ms) under which an answer was given without reading the question.
  *
  * @param question its words, and the median time of earlier answers where there are enough of them
  */
-export function rapidThreshold({ words, medianMs }: { words: number; medianMs?: number }): number {
-	return Math.min(RAPID_MOST_MS, RAPID_SHARE * (medianMs ?? THINKING_MS + WORD_MS * words));
+export function rapidThreshold(question: { words: number; medianMs?: number }): number {
+	return Math.min(RAPID_MOST_MS, RAPID_SHARE * usualMs(question));
 }
 
 /**

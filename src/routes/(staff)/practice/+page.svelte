@@ -118,10 +118,6 @@
 <Notice outcome={form ?? assigned} />
 
 <style>
-	th a {
-		color: var(--verdigris);
-		text-decoration: underline;
-	}
 	.show {
 		margin: 4px 0 8px;
 	}

@@ -3,13 +3,14 @@ import { plural } from '$lib/core/words';
 import { error, fail, redirect } from '@sveltejs/kit';
 import { addDays } from '$lib/core/calendar';
 import { hasItems } from '$lib/core/items';
+import { SET_LENGTHS } from '$lib/core/practice';
 import { formCheck, oneOf, id, idIn, idOf, schoolDate, type Staff, textIn } from '$lib/server/request';
 import { scopeChoices } from '$lib/server/shell';
 import { sampleItems, skillGraph, skillList } from '$lib/server/library';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { currentGroups } from '$lib/server/groups';
 import { visibleAmong } from '$lib/server/people';
-import { assignSet, practiceDue } from '$lib/server/practice';
+import { assignSet, practiceDue, setLengths } from '$lib/server/practice';
 import { readStandings, schoolImportance } from '$lib/server/standing';
 import { needsOf } from '$lib/core/grouping';
 import type { School } from '$lib/server/school';
@@ -85,6 +86,7 @@ export async function load({ locals, url }) {
 		].slice(0, 6),
 		focusId: group?.focusSkillId ?? null,
 		samples: sampleItems(skill.code),
+		lengths: setLengths(skill.code),
 		dates: { opensOn: school.today, dueOn: practiceDue(school, group?.endsOn ?? null) },
 		standings: students.map((student) => standings.get(student.id)!.get(skill.id) ?? null)
 	};
@@ -93,7 +95,7 @@ export async function load({ locals, url }) {
 const assignForm = formCheck(
 	Type.Object({
 		skill: id,
-		length: oneOf([5, 10], { type: 'integer' }),
+		length: oneOf(SET_LENGTHS, { type: 'integer' }),
 		opensOn: schoolDate,
 		dueOn: schoolDate,
 		sure: Type.Optional(oneOf(['yes']))

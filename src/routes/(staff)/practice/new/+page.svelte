@@ -15,6 +15,8 @@
 	// svelte-ignore state_referenced_locally
 	let opensOn = $state(data.dates.opensOn);
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
+	let length = $state<number>(5);
+	const minutes = $derived(data.lengths.find(({ questions }) => questions === length)!.minutes);
 	const count = $derived(`${plural(data.students.length, 'student')}`);
 	/** What the server asks before a set goes to many. */
 	const ask = $derived(form && 'ask' in form ? form.ask : null);
@@ -83,8 +85,12 @@
 			<input type="hidden" name="skill" value={data.skill.id} />
 			<fieldset>
 				<legend>Length</legend>
-				<label><input type="radio" name="length" value="5" checked /> 5 questions</label>
-				<label><input type="radio" name="length" value="10" /> 10 questions</label>
+				{#each data.lengths as { questions, minutes } (questions)}
+					<label
+						><input type="radio" name="length" value={questions} bind:group={length} />
+						{questions} questions <span class="soft">about {minutes} min</span></label
+					>
+				{/each}
 			</fieldset>
 			<label for="opensOn">Students see it from</label>
 			<input id="opensOn" name="opensOn" type="date" bind:value={opensOn} min={data.dates.opensOn} required />
@@ -98,7 +104,8 @@
 				<input type="hidden" name="sure" value="yes" />
 			{/if}
 			<button class="primary" disabled={data.students.length === 0}
-				>{ask ? 'Yes, assign' : 'Assign'} to {count}, {opensOn <= data.dates.opensOn
+				>{ask ? 'Yes, assign' : 'Assign'}
+				{length} questions (about {minutes} min) to {count}, {opensOn <= data.dates.opensOn
 					? 'now'
 					: `from ${sayDate(opensOn)}`}</button
 			>
