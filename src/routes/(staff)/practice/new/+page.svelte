@@ -175,15 +175,15 @@
 		padding: 0;
 		margin: 0;
 		display: flex;
-		gap: 16px;
+		flex-wrap: wrap;
+		gap: 4px 16px;
 	}
 	legend {
-		float: left;
 		font-weight: 500;
-		margin-right: 16px;
 	}
 	fieldset label {
 		font-weight: 400;
+		white-space: nowrap;
 	}
 	form button {
 		margin-top: 8px;
