@@ -4,6 +4,7 @@ import {
 	adopt,
 	clearGroups,
 	newGroup,
+	NOW,
 	smallSchool,
 	staffAs,
 	TODAY,
@@ -12,7 +13,9 @@ import {
 } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { changeAction, undoChangeAction } from './groupForm';
+import { groupPage } from './groupPage';
 import { recordAction } from './meetingForm';
+import { changeTierPlans } from '../school';
 import { noteAction, removeNoteAction } from '../people/noteForm';
 import { groupHistory } from './store/groupHistory';
 import { findGroup } from './store/groups';
@@ -43,6 +46,18 @@ const change = (fields: Record<string, string | string[]>) =>
 	post(small, specialist, changeAction, { on: TODAY, ...fields }, { params: { group: String(groupId) } });
 const back = (answer: Answer, staff = specialist) => undo(small, staff, actions, answer);
 const groupOn = (day = TODAY) => findGroup(small.database, staffAs('specialist'), groupId, day);
+
+describe('the page of a group', () => {
+	it('says the minutes of its meetings in a week beside those planned for its tier', async () => {
+		const plan = (minutesAWeek: number) => ({ size: { minimum: 1, maximum: 6 }, minutesAWeek });
+		await changeTierPlans(small.database, staffAs('coordinator'), { 2: plan(100), 3: plan(150) }, NOW);
+		// Half an hour on Monday, Wednesday and Friday.
+		expect((await groupPage(small.database, specialist, small.school, groupId))!.minutes).toEqual({
+			aWeek: 90,
+			planned: 100
+		});
+	});
+});
 
 describe('changing a group', () => {
 	it('does each thing that can be done, and each is undone to what was before', async () => {

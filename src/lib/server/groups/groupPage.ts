@@ -66,8 +66,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 	return {
 		group,
 		slot,
-		/** Minutes a week: met, and planned for the tier. */
-		minutes: { met: slot.days.length * slot.minutes, planned: plans[group.tier].minutesAWeek },
+		/** Minutes a week: as the timetable has it, and as the school plans for the tier. */
+		minutes: { aWeek: slot.days.length * slot.minutes, planned: plans[group.tier].minutesAWeek },
 		skill,
 		skills: skills.map(({ id, code, shortName }) => ({ id, code, shortName })),
 		students: students.map((student) => {

@@ -103,7 +103,7 @@ describe('a set that is under way', () => {
 	});
 
 	it('is due at another day for some, and back; the day of the set is no day of their own', async () => {
-		const given = await act('due', { students: ['1', '5'], dueOn: addDays(DUE, 2) });
+		const given = await act('due', { students: '1,5', dueOn: addDays(DUE, 2) });
 		expect(given.done).toBe('Due Sun, Nov 29 for 2 students.');
 		expect([await onOwnPage(1), await onOwnPage(2), await onOwnPage(5)]).toEqual([
 			addDays(DUE, 2),
@@ -111,8 +111,8 @@ describe('a set that is under way', () => {
 			addDays(DUE, 2)
 		]);
 		expect(await row(1)).toMatchObject({ hasOwnDue: true, dueOn: addDays(DUE, 2) });
-		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 2) })).problem).toContain('due then already');
-		await act('due', { students: ['5'], dueOn: DUE });
+		expect((await act('due', { students: '1', dueOn: addDays(DUE, 2) })).problem).toContain('due then already');
+		await act('due', { students: '5', dueOn: DUE });
 		expect(await row(5)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
 		await back(given);
 		expect(await row(1)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
@@ -124,7 +124,7 @@ describe('a set that is under way', () => {
 			JSON.parse((await storedStudents(small.database, [id])).get(String(id))!).waitingFrom;
 		const shown = async () =>
 			(await practiceSets(small.database, { staff: specialist, today: TODAY }, { from: 0, most: 1 })).sets[0];
-		const excused = await act('excuse', { students: ['2', '5'] });
+		const excused = await act('excuse', { students: '2,5' });
 		expect(excused.done).toContain('2 students excused');
 		expect([await onOwnPage(1), await onOwnPage(2)]).toEqual([DUE, undefined]);
 		expect([await waits(1), await waits(2)]).toEqual([TODAY, null]);
@@ -133,7 +133,7 @@ describe('a set that is under way', () => {
 		await back(excused);
 		expect([await onOwnPage(2), await waits(2)]).toEqual([DUE, TODAY]);
 		await work(1);
-		await act('excuse', { students: ['1'] });
+		await act('excuse', { students: '1' });
 		// What is done is done.
 		expect(await row(1)).toMatchObject({ state: 'finished', right: 4 });
 		expect(await shown()).toMatchObject({ students: 3, finished: 1 });
@@ -143,19 +143,17 @@ describe('a set that is under way', () => {
 		const dates = { opensOn: TODAY, dueOn: addDays(DUE, 1) };
 		expect(await changeDates(small.database, teacher, set, dates, NOW)).toBeNull();
 		expect(await changeDates(small.database, elsewhere, set, dates, NOW)).toBeNull();
-		expect((await act('due', { students: ['1', '5'], dueOn: addDays(DUE, 1) }, teacher)).problem).toContain(
-			'not yours'
-		);
-		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
-		expect((await act('excuse', { students: ['5'] }, teacher)).problem).toContain('not yours');
+		expect((await act('due', { students: '1,5', dueOn: addDays(DUE, 1) }, teacher)).problem).toContain('not yours');
+		expect((await act('due', { students: '1', dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
+		expect((await act('excuse', { students: '5' }, teacher)).problem).toContain('not yours');
 		expect(await excuseFrom(small.database, specialist, set, [3], true, NOW)).toEqual([]);
 	});
 
 	it('is left alone once it was taken back', async () => {
 		await withdrawSet(small.database, specialist, set, NOW);
 		expect((await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
-		expect((await act('due', { students: ['1'], dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
-		expect((await act('excuse', { students: ['1'] })).problem).toContain('taken back');
+		expect((await act('due', { students: '1', dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
+		expect((await act('excuse', { students: '1' })).problem).toContain('taken back');
 		expect((await setPage(small.database, specialist, small.school, set))!.set.isWithdrawn).toBe(true);
 	});
 });

@@ -8,7 +8,7 @@ import type { Staff } from '../request';
 import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 
-/** How far a student is with a set, by its due date. */
+/** How far a student is with a set, by its due date; those who have something left first. */
 const ORDER = ['not begun', 'under way', 'finished late', 'finished', 'excused'] as const;
 export type SetState = (typeof ORDER)[number];
 

@@ -31,7 +31,7 @@ export function planClasses(
 ) {
 	const isKnownSection = new Set(now.classes.flatMap((one) => (one.isSection ? [sourcedIdOf(now, 'class', one)] : [])));
 	const isSection = ({ sourcedId, name, course }: RosterClass) =>
-		isKnownSection.has(sourcedId) || words.some((word) => `${name} ${course}`.toLowerCase().includes(word));
+		isKnownSection.has(sourcedId) || words.some((word) => inWords(`${name} ${course}`).includes(inWords(word)));
 	const chosen = roster.classes.filter((one) => one.kind === kind || isSection(one));
 	const gradesIn = new Map<string, number[]>();
 	for (const { grade, classes } of roster.students)
@@ -69,8 +69,7 @@ export function planClasses(
 		const places = beside ? sectionPlaceOf : placeOf;
 		const { sourcedId, line } = source;
 		const grade = source.grade ?? mostCommon(gradesIn.get(sourcedId) ?? []) ?? before?.grade ?? null;
-		const isOther = before !== null && before !== undefined && before.isSection !== beside;
-		if (isOther) {
+		if (before && before.isSection !== beside) {
 			doubts.push({
 				kind: 'conflict',
 				of: 'class',
@@ -104,6 +103,13 @@ export function planClasses(
 	}
 	return { changes, placeOf, sectionPlaceOf, kept };
 }
+
+/** A text with a blank before each word: `math` begins a word of `Mathematics 4`, and none of `Aftermath`. */
+const inWords = (text: string) =>
+	` ${text
+		.toLowerCase()
+		.replace(/[^\p{L}\p{N}]+/gu, ' ')
+		.trim()}`;
 
 /** Why a class cannot be taken as the roster has it; empty where it can. */
 function problemOfClass(name: string, grade: number | null, { grades }: SchoolNow, taken: Set<string>): string {

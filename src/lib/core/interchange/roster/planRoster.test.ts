@@ -283,6 +283,9 @@ describe('sections of a roster', () => {
 	it('of other courses stay away, but for one that is a section here', () => {
 		const source = withLab([inLab(1)], { course: 'Music' });
 		expect(plan(now([here(1)]), source).changes).toEqual([]);
+		// A word begins where a word begins.
+		expect(plan(now([here(1)]), withLab([inLab(1)], { course: 'Aftermath' })).changes).toEqual([]);
+		expect(plan(now([here(1)]), withLab([inLab(1)], { course: 'Grade 4: Math' })).changes).not.toEqual([]);
 		expect(plan(withLabHere([here(1)], []), source).changes).toMatchObject([
 			{ kind: 'members of section', come: [{ sourcedId: 's-1' }] }
 		]);
@@ -295,6 +298,12 @@ describe('sections of a roster', () => {
 			{ kind: 'student leaves', id: 4 },
 			{ kind: 'members of section', come: [], go: [{ id: 1 }, { id: 4 }] }
 		]);
+	});
+
+	it('take in nobody who has left the school and is in no class of the roster', () => {
+		const source = withLab([there(1, { classes: ['m-1'] }), inLab(2)]);
+		const { changes } = plan(withLabHere([here(1, { classId: null }), here(2)], []), source);
+		expect(changes).toMatchObject([{ kind: 'members of section', come: [{ sourcedId: 's-2' }] }]);
 	});
 
 	it('end with the roster that has them no more, whoever is in them', () => {

@@ -47,10 +47,11 @@ export function planStudents(
 		}
 		const { before, matchedBy } = found;
 		if (before) met.add(before.id);
-		if (before) known.set(sourcedId, before.id);
 		const homes = source.classes.flatMap((id) => placeOf.get(id) ?? []);
 		// Who is in one of several stays there.
 		const home = homes.find(({ id }) => id !== null && id === before?.classId) ?? homes[0] ?? null;
+		// Who has left, and comes back into no class, is in no section either.
+		if (before && (home || before.classId !== null)) known.set(sourcedId, before.id);
 		const record = recordOf(source, before, rules);
 		const holder = record.number && numbers.get(record.number.toLowerCase());
 		const problem = problemOfStudent(source, record, now);

@@ -101,7 +101,7 @@ export interface RosterRules {
 	/** The kind of classes that students belong to here; null for homerooms where there are any. */
 	homeClasses: ClassKind | null;
 	/**
-	 * Classes of the other kind come as sections where their name or course has one of these words, in small letters. Those
+	 * Classes of the other kind come as sections where their name or course has a word that begins with one of these. Those
 	 * that are sections here already stay so.
 	 */
 	sections: string[];

@@ -186,8 +186,11 @@ export async function acceptInvitation(
 			passwordHash,
 			invited.id
 		]);
+		await transaction.run(
+			'DELETE FROM sign_in WHERE account_id IN (SELECT id FROM account WHERE id = ? OR home_id = ?)',
+			[invited.id, invited.id]
+		);
 		await transaction.run('UPDATE account SET home_id = NULL WHERE home_id = ?', [invited.id]);
-		await transaction.run('DELETE FROM sign_in WHERE account_id = ?', [invited.id]);
 		await audit(transaction, invited, at, 'accept invitation', { account: invited.id });
 		return true;
 	});

@@ -113,8 +113,16 @@ describe('who serves two schools', () => {
 		const again = await linkFor(there, 20);
 		await joinByInvitation(database, home, again, NOW);
 		const reset = await linkFor(coordinator, 3);
+		await database.run('UPDATE account SET password_hash = ?, totp_secret = NULL WHERE id = 3', [
+			await hashSecret('estuary lantern')
+		]);
+		const { token } = (await signIn(3)) as { token: string };
+		const moved = (await changeSchool(database, home, 20, token))!;
+		expect(await holder(moved)).toMatchObject({ id: 20 });
 		await acceptInvitation(database, reset, await hashSecret('chosen by another'), NOW);
 		expect(await otherSchools(database, home)).toEqual([]);
 		expect(await inSetup(20)).toMatchObject({ hasPassword: false, isFromOther: false });
+		// Who was signed in there by the password of before is not any more.
+		expect(await holder(moved)).toBeNull();
 	});
 });

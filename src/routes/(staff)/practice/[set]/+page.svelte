@@ -43,7 +43,7 @@
 <svelte:head><title>{data.skill.shortName} · Practice · Orderly Compass</title></svelte:head>
 
 {#snippet ids(students: { id: number }[])}
-	{#each students as { id } (id)}<input type="hidden" name="students" value={id} />{/each}
+	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
 {/snippet}
 
 <p class="no-print"><a href={keepingScope('/practice')}>All sets</a></p>

@@ -218,7 +218,9 @@
 			<option value="homeroom">the roster’s homerooms</option>
 			<option value="scheduled">the roster’s scheduled classes</option>
 		</select>
-		<label for="sections">Of the other kind, those come as sections whose name or course has one of these words</label>
+		<label for="sections"
+			>Of the other kind, those come as sections whose name or course has a word that begins so</label
+		>
 		<input
 			id="sections"
 			name="sections"
