@@ -44,8 +44,7 @@
 			<span class="soft">{skill.code}</span>
 		</p>
 		<p class="soft">
-			{sayMeeting(slot)}, {slot.minutes} min, {data.minutes.aWeek} a week (planned for tier {group.tier}: {data.minutes
-				.planned}), {slot.room} ·
+			{sayMeeting(slot)}, {slot.minutes} min ({data.minutes.aWeek} a week, planned {data.minutes.planned}), {slot.room} ·
 			{slot.staffName} · {sayDay(group.startsOn)} to {sayDay(group.endsOn)}{group.kind === 'mixed'
 				? ' · mixed, for peer help'
 				: ''}. Students never see the group’s name.
