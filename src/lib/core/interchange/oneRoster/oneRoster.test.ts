@@ -71,13 +71,11 @@ describe('a school as OneRoster', () => {
 		);
 	});
 
-	it('keeps adults apart from students, and those who have one name only', () => {
+	it.each(['Imara', 'Imara Imara', 'Imara Imara Vale'])('keeps adults apart from students: %s', (displayName) => {
 		const now = small();
-		now.adults[0].displayName = 'Imara';
+		now.adults[0].displayName = displayName;
 		const { records } = read(filesOf(now).files);
-		expect(rosterOfSchool(records, 'k', TODAY).adults).toMatchObject([
-			{ displayName: 'Imara', classes: ['k-class-1'] }
-		]);
+		expect(rosterOfSchool(records, 'k', TODAY).adults).toMatchObject([{ displayName, classes: ['k-class-1'] }]);
 		expect(
 			planRoster(now, rosterOfSchool(records, 'k', TODAY), { homeClasses: null, sections: [], ours: [] }).changes
 		).toEqual([]);

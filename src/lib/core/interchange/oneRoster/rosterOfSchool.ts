@@ -148,8 +148,11 @@ export function rosterOfSchool(records: RosterRecords, school: string, today: Sc
 			adults.push({
 				sourcedId,
 				userName: user.userName,
-				// Who has one name only stands with it twice.
-				displayName: givenName === familyName ? familyName : `${preferredName ?? givenName} ${familyName}`,
+				// Who has one name only stands with it twice, and with no name to be called by.
+				displayName:
+					givenName === familyName && preferredName === null
+						? familyName
+						: `${preferredName ?? givenName} ${familyName}`,
 				email: user.email,
 				classes: [...new Set(own.filter(({ role }) => TEACHES.has(role)).map((one) => one.class))],
 				line

@@ -161,7 +161,7 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 							one.preferredName ?? '',
 							org
 						]
-					: [one.is, '', '', 'true', one.userName, ...twoNames(one.displayName), '', one.email ?? '', '', '', org]
+					: adultRow(one, org)
 			)
 		],
 		roles: [
@@ -231,10 +231,16 @@ export function writeOneRoster(now: SchoolNow, school: WrittenSchool): Record<st
 	return { manifest: manifest(files), ...files };
 }
 
-/** A name in its two parts: the last word is the family name. */
-function twoNames(name: string): [string, string] {
+/**
+ * An adult's row of users: the last word of a name is the family name. One name only stands twice; whose two names are
+ * alike is preferred to be called by the first, so that the two can be told apart.
+ */
+function adultRow(one: { is: string; userName: string; displayName: string; email: string | null }, org: string) {
+	const name = one.displayName;
 	const at = name.trim().lastIndexOf(' ');
-	return at < 0 ? [name, name] : [name.slice(0, at), name.slice(at + 1)];
+	const [given, family] = at < 0 ? [name, name] : [name.slice(0, at), name.slice(at + 1)];
+	const preferred = at >= 0 && given === family ? given : '';
+	return [one.is, '', '', 'true', one.userName, given, family, '', one.email ?? '', '', preferred, org];
 }
 
 const manifest = (files: Record<string, string[][]>): string[][] => [
