@@ -46,7 +46,7 @@ export default defineConfig({
 					include: STORE_TESTS,
 					globalSetup: ['./tests/throwawayDatabase.ts'],
 					env: { ORDERLY_THREADS: fileURLToPath(new URL('build/threads', import.meta.url)) },
-					fileParallelism: false,
+					maxWorkers: 2,
 					isolate: false,
 					// Modules are loaded anew for each file none the less.
 					setupFiles: ['./tests/freshModules.ts'],

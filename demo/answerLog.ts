@@ -65,7 +65,7 @@ export class AnswerLog {
 		let item: ItemSeed | null;
 		while ((item = isFixed ? (items[answered.length] ?? null) : items(id, answered))) {
 			const position = answered.length;
-			this.items.push(this.itemRow(id, position, item));
+			this.items.push(this.itemRow(id, position, kind, item));
 			const answer = simulateAnswer(draw, hidden, item, day, rightPlaces?.has(position));
 			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) break;
 			time += answer.milliseconds;
@@ -91,7 +91,8 @@ export class AnswerLog {
 		// A fixed sitting's questions are all there from the start.
 		if (isFixed) {
 			const written = Math.min(items.length, answered.length + 1);
-			for (const [i, rest] of items.slice(written).entries()) this.items.push(this.itemRow(id, written + i, rest));
+			for (const [i, rest] of items.slice(written).entries())
+				this.items.push(this.itemRow(id, written + i, kind, rest));
 		}
 		const finished = item === null;
 		this.sittings.push({
@@ -109,8 +110,14 @@ export class AnswerLog {
 		});
 	}
 
-	private itemRow(sittingId: number, position: number, { skillCode, familyId, seed }: ItemSeed) {
-		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), familyId, seed };
+	private itemRow(
+		sittingId: number,
+		position: number,
+		kind: DemoSitting['kind'],
+		{ skillCode, familyId, seed }: ItemSeed
+	) {
+		const help = kind === 'practice' ? 'second try' : 'told later';
+		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), familyId, seed, help };
 	}
 
 	async write(database: RootDatabase): Promise<void> {

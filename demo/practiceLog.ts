@@ -1,5 +1,6 @@
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { FIRST_PRACTICE_SEED, itemsForSkill } from '../src/lib/core/items';
+import { seedsOf } from '../src/lib/core/practice';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { atHour, type AnswerLog } from './answerLog';
@@ -22,6 +23,7 @@ interface DemoSet {
 /** Collects practice sets and lets their students work them on a school day before they are due. */
 export class PracticeLog {
 	private sets: Row[] = [];
+	private skills: Row[] = [];
 	private members: Row[] = [];
 	private lastId = 0;
 	private readonly nextSeed = new Map<string, number>();
@@ -35,18 +37,25 @@ export class PracticeLog {
 	assign({ skillCode, itemCount, opensOn, dueOn, createdBy, groupId, students, finishes }: DemoSet): void {
 		const id = ++this.lastId;
 		const firstSeed = this.nextSeed.get(skillCode) ?? FIRST_PRACTICE_SEED;
-		this.nextSeed.set(skillCode, firstSeed + itemCount);
+		const skill = { practice: itemCount, checks: 0 };
+		this.nextSeed.set(skillCode, firstSeed + seedsOf(skill));
 		this.sets.push({
 			id,
 			school_id: SCHOOL_ID,
-			skill_id: this.skillIds.get(skillCode),
 			group_id: groupId,
 			item_count: itemCount,
-			first_seed: firstSeed,
 			opens_on: opensOn,
 			due_on: dueOn,
 			created_by: createdBy,
 			created_at: atHour(opensOn, 8)
+		});
+		this.skills.push({
+			set_id: id,
+			skill_id: this.skillIds.get(skillCode),
+			number: 0,
+			first_seed: firstSeed,
+			seeds: seedsOf(skill),
+			practice_count: itemCount
 		});
 		const items = itemsForSkill(skillCode, itemCount, firstSeed);
 		const days = [4, 3, 2, 1, 0]
@@ -64,8 +73,10 @@ export class PracticeLog {
 
 	async write(database: RootDatabase): Promise<void> {
 		await fill(database, 'practice_set', this.sets);
+		await fill(database, 'practice_set_skill', this.skills);
 		await fill(database, 'practice_set_student', this.members);
 		this.sets = [];
+		this.skills = [];
 		this.members = [];
 	}
 }

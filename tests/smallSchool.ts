@@ -74,13 +74,14 @@ export interface SmallSchool {
 	skills: Skill[];
 	/** Stores one answer; what became of it. */
 	answer(studentId: number, sittingId: number, answer: Partial<IncomingAnswer>): Promise<Stored>;
-	/** Answers a whole sitting, right or wrong item by item. */
+	/** Answers a whole sitting, or so many questions of it, right or wrong item by item. */
 	answerAll(
 		studentId: number,
 		sittingId: number,
 		right: (position: number, item: Item) => boolean,
 		milliseconds?: number,
-		at?: Date
+		at?: Date,
+		most?: number
 	): Promise<void>;
 }
 
@@ -161,7 +162,14 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 	// The second class has its lunch when the second slot meets.
 	await fill(database, 'class_block', [{ class_id: 2, kind: 'lunch', days: 0b11111, starts_at: '10:15', minutes: 40 }]);
 	const skills = await skillList(database, 1);
-	const school: School = { id: 1, name: 'School 1', timeZone: 'America/New_York', today: TODAY, calendar: WEEKDAYS };
+	const school: School = {
+		id: 1,
+		name: 'School 1',
+		timeZone: 'America/New_York',
+		today: TODAY,
+		minute: 600,
+		calendar: WEEKDAYS
+	};
 
 	const submit = (studentId: number, sittingId: number, answers: Partial<IncomingAnswer>[], at = NOW) =>
 		storeAnswers(
@@ -185,9 +193,10 @@ export async function fillSmallSchool(database: RootDatabase): Promise<SmallScho
 		school,
 		skills,
 		answer: async (studentId, sittingId, answer) => (await submit(studentId, sittingId, [answer]))[0],
-		async answerAll(studentId, sittingId, right, milliseconds = 9_000, at = NOW) {
+		async answerAll(studentId, sittingId, right, milliseconds = 9_000, at = NOW, most = Infinity) {
+			let given = 0;
 			// One by one, as an adaptive sitting has its next question only once the last is answered.
-			for (let next; (next = await openItem(database, sittingId));) {
+			for (let next; given++ < most && (next = await openItem(database, sittingId));) {
 				const { position, familyId, seed } = next;
 				const item = itemFrom(familyId, seed);
 				const wrong =

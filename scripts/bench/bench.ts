@@ -2,6 +2,7 @@
  * npm run bench: ratios measured side by side in one run. Figures depend on the machine; ratios much less so.
  * `npm run bench -- pages` runs one part.
  */
+import { oneSkillSet } from '../../tests/oneSkillSet';
 import { execFileSync, fork } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { Agent, request } from 'node:http';
@@ -18,7 +19,8 @@ import { importStandards } from '../../src/lib/server/library/store/library';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { openDatabase } from '../../src/lib/server/database/pool';
-import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
+import { assignSet } from '../../src/lib/server/practice/store/assigning';
+import { queuedSets } from '../../src/lib/server/practice/store/practice';
 import { beginPractice, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import { benchGrouping } from './grouping';
@@ -88,7 +90,7 @@ async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
 	const setId = await assignSet(
 		database,
 		staff,
-		{ skillId: skills[4].id, groupId: null, itemCount: SET_ITEMS, opensOn: TODAY, dueOn: TODAY, studentIds },
+		oneSkillSet({ skillId: skills[4].id, groupId: null, itemCount: SET_ITEMS, opensOn: TODAY, dueOn: TODAY, studentIds }),
 		at
 	);
 	const perStudent: Shot[][] = [];

@@ -13,7 +13,8 @@ const OF_STUDENTS = [
 	...['class', 'class_adult', 'student', 'class_membership', 'tier_interval', 'responsibility'],
 	...['student_attribute', 'student_pair', 'accommodation'],
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
-	...['class_block', 'window_class', 'window_student', 'practice_set', 'practice_set_student', 'probe_plan'],
+	...['class_block', 'window_class', 'window_student', 'practice_set', 'probe_plan'],
+	...['practice_set_skill', 'practice_set_student'],
 	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'review'],
 	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];

@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../oneSkillSet';
 import { pbkdf2Sync, randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { eventFor, modules } from './routes';
@@ -6,7 +7,8 @@ import { addDays } from '../../src/lib/core/calendar';
 import { canonicalAnswer, isReadable, itemFamilies, itemFrom } from '../../src/lib/core/items';
 import { isRight } from '../../src/lib/ui/sitting/isRight';
 import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
-import { assignSet, queuedSets } from '../../src/lib/server/practice/store/practice';
+import { assignSet } from '../../src/lib/server/practice/store/assigning';
+import { queuedSets } from '../../src/lib/server/practice/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/track/store/probes';
 import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/gaps/store/skillChecks';
@@ -75,9 +77,9 @@ describe('a question of practice', () => {
 	it('is on the page without its key, solution or wrong ideas; the server tells how after two tries or a right one', async () => {
 		const { database, skills } = small;
 		const set = { skillId: skills[3].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [1] };
-		await assignSet(database, staffAs('specialist'), set, NOW);
+		await assignSet(database, staffAs('specialist'), oneSkillSet(set), NOW);
 		const [queued] = await queuedSets(database, seen(1), TODAY);
-		const sittingId = await beginPractice(database, 1, queued, skills, NOW);
+		const sittingId = await beginPractice(database, seenOne(1), queued, skills, NOW);
 		const page = await pageOf(sittingId);
 		expect(page).toContain('"proof"');
 		expect(page).not.toMatch(/"(key|alsoRight|expectedErrors|misconceptions?|solution(Html|Figure)?)"/);

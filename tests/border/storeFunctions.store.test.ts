@@ -5,6 +5,7 @@ import { skillList } from '../../src/lib/server/library/store/skills';
 import type { Asking, Call } from './storeCalls/asking';
 import { deedCalls, groupCalls } from './storeCalls/groups';
 import { peopleCalls } from './storeCalls/people';
+import { practiceCalls } from './storeCalls/practice';
 import { rosterCalls } from './storeCalls/rosters';
 import { screeningCalls } from './storeCalls/screening';
 import { setupCalls } from './storeCalls/setup';
@@ -13,7 +14,15 @@ import { idsIn, twoSchools } from './twoSchools';
 import { followWays } from './ways';
 
 /** Each store, with how its functions are tried. */
-const tried = new Map([...peopleCalls, ...screeningCalls, ...setupCalls, ...rosterCalls, ...groupCalls, ...workCalls]);
+const tried = new Map([
+	...peopleCalls,
+	...screeningCalls,
+	...setupCalls,
+	...rosterCalls,
+	...groupCalls,
+	...practiceCalls,
+	...workCalls
+]);
 const stores = import.meta.glob<Record<string, unknown>>(['../../src/lib/server/**/store/*.ts', '!**/*.test.ts'], {
 	eager: true
 });

@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../oneSkillSet';
 import { setCutScores } from '../../src/lib/server/screen/store/cutScores';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
@@ -39,7 +40,8 @@ import { recordMeeting } from '../../src/lib/server/groups/store/meetings';
 import { writeNote } from '../../src/lib/server/people/store/notes';
 import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
-import { assignSet, withdrawSet } from '../../src/lib/server/practice/store/practice';
+import { assignSet } from '../../src/lib/server/practice/store/assigning';
+import { withdrawSets } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
 import { decide } from '../../src/lib/server/decide/store/verdicts';
@@ -249,6 +251,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		name: `School ${base}`,
 		timeZone: 'America/New_York',
 		today: TODAY,
+		minute: 600,
 		calendar: WEEKDAYS
 	};
 	const staffAs = (n: number, role: Role): Staff => ({
@@ -472,7 +475,14 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		assignSet(
 			database,
 			specialist,
-			{ skillId: skills[0].id, groupId, itemCount: 5, opensOn: TODAY, dueOn: addDays(TODAY, 4), studentIds: ids },
+			oneSkillSet({
+				skillId: skills[0].id,
+				groupId,
+				itemCount: 5,
+				opensOn: TODAY,
+				dueOn: addDays(TODAY, 4),
+				studentIds: ids
+			}),
 			NOW
 		);
 	const sets = { all: await set(students, null), b: await set(students.slice(4), b) };
@@ -614,9 +624,15 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	/** A device sends, after the set was taken back, what was answered before. */
 	const answerLate = async () => {
 		const setId = await set([students[4]], null);
-		const late = { id: setId, skillCode: skills[0].code, itemCount: 5, firstSeed: 200 };
-		const sittingId = await beginPractice(database, students[4], late, skills, new Date(NOW.getTime() - 7_200_000));
-		await withdrawSet(database, specialist, setId, NOW);
+		const late = { id: setId };
+		const sittingId = await beginPractice(
+			database,
+			seenOne(students[4]),
+			late,
+			skills,
+			new Date(NOW.getTime() - 7_200_000)
+		);
+		await withdrawSets(database, specialist, [setId], NOW);
 		await answer(students[4], sittingId, 1, new Date(NOW.getTime() - 3_600_000));
 	};
 	const sitting: number[] = [];
@@ -625,13 +641,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		const id = await beginDiagnostic(database, { id: studentId, grade: 4 }, { window, attempt: 1 }, skills, NOW);
 		await answer(studentId, id, 8);
 		sitting.push(id);
-		const practice = await beginPractice(
-			database,
-			studentId,
-			{ id: sets.all, skillCode: skills[0].code, itemCount: 5, firstSeed: 100 },
-			skills,
-			NOW
-		);
+		const practice = await beginPractice(database, seenOne(studentId), { id: sets.all }, skills, NOW);
 		await answer(studentId, practice, 3);
 		const planId = studentId === students[0] ? planA : planB;
 		const probe = await beginProbe(database, { id: planId, studentId, skillCode: skills[0].code }, 1, skills, NOW);

@@ -11,9 +11,14 @@ export async function layOutSitting(studentId: number, items: ItemSeed[]): Promi
 		const codes = await database.rows<{ id: number; code: string }>('SELECT id, code FROM skill');
 		const idOf = (code: string) => codes.find((skill) => skill.code === code)!.id;
 		const setId = await insert(
-			`INSERT INTO practice_set (school_id, skill_id, item_count, first_seed, opens_on, due_on, created_by, created_at)
-			VALUES (1, ?, ?, 900000, '2026-11-20', '2026-11-30', 2, '2026-11-20 15:00:00')`,
-			[idOf(items[0].skillCode), items.length]
+			`INSERT INTO practice_set (school_id, item_count, opens_on, due_on, created_by, created_at)
+			VALUES (1, ?, '2026-11-20', '2026-11-30', 2, '2026-11-20 15:00:00')`,
+			[items.length]
+		);
+		await insert(
+			`INSERT INTO practice_set_skill (set_id, skill_id, number, first_seed, seeds, practice_count)
+			VALUES (?, ?, 0, 900000, 100, ?)`,
+			[setId, idOf(items[0].skillCode), items.length]
 		);
 		await insert('INSERT INTO practice_set_student (set_id, student_id) VALUES (?, ?)', [setId, studentId]);
 		const sittingId = await insert(
@@ -21,7 +26,7 @@ export async function layOutSitting(studentId: number, items: ItemSeed[]): Promi
 			VALUES (?, 'practice', ?, ?, '2026-11-23 15:00:00')`,
 			[studentId, setId, items.length]
 		);
-		const seeds = items.map((item) => ({ ...item, skillId: idOf(item.skillCode) }));
+		const seeds = items.map((item) => ({ ...item, skillId: idOf(item.skillCode), help: 'second try' as const }));
 		await writeItems(database, sittingId, 0, seeds);
 		return `/work/${sittingId}`;
 	} finally {

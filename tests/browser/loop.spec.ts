@@ -62,9 +62,10 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await expect(page.getByRole('button', { name: /\(focus\)/ })).toHaveAttribute('aria-pressed', 'true');
 	const skill = (await page.getByRole('button', { name: /\(focus\)/ }).innerText()).replace(' (focus)', '');
 	const firstStem = await page.locator('.sample .stem').innerText();
-	await page.getByRole('button', { name: 'Next' }).click();
+	await page.getByRole('button', { name: 'Next', exact: true }).click();
 	await expect(page.locator('.sample .stem')).not.toHaveText(firstStem);
-	await page.getByRole('button', { name: /^Assign to \d+ students?, now/ }).click();
+	await expect(page.getByText(/^Assign .* to \d+ students?: 5 questions, about \d+ min, opens now/)).toBeVisible();
+	await page.getByRole('button', { name: 'Assign', exact: true }).click();
 	await expect(page.getByRole('status')).toContainText('assigned to');
 
 	// Track: start weekly probes for the new group.

@@ -52,7 +52,8 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice/new?for=student:${studentId}&scope=school`);
 	const skill = await page.getByRole('button', { pressed: true }).first().innerText();
-	await page.getByRole('button', { name: /^Assign .* to 1 student, now/ }).click();
+	await expect(page.getByText(/^Assign .* to 1 student: 5 questions, about \d+ min, opens now/)).toBeVisible();
+	await page.getByRole('button', { name: 'Assign', exact: true }).click();
 	await expect(page.getByText(/assigned to 1 student/)).toBeVisible();
 	await context.close();
 	return skill;

@@ -1,11 +1,18 @@
 import { expect, test } from './test';
+import type { Page } from '@playwright/test';
 import { address, expectAccessible, signInStaff } from './people';
+
+const assign = (page: Page) => page.getByRole('button', { name: 'Assign', exact: true });
+/** What the sentence at the bottom says will happen. */
+const sentence = (page: Page) =>
+	page.getByRole('region', { name: 'Actions for the selection' }).locator('strong').first();
 
 test('a practice set is assigned with who and how many, and taken back in one step', async ({ page }) => {
 	await signInStaff(page, 'interventionist2');
 	await page.goto(`${address()}/practice/new?for=group:3&scope=group:3`);
 	await page.getByLabel('15 questions').check();
-	await page.getByRole('button', { name: /^Assign 15 questions \(about \d+ min\) to \d students, now/ }).click();
+	await expect(page.getByText(/^Assign .* to \d students: 15 questions, about \d+ min, opens now, due /)).toBeVisible();
+	await assign(page).click();
 	await expect(page.getByRole('status')).toContainText(/assigned to \d students/);
 	const assigned = page.locator('section').first().locator('tbody tr.new');
 	await expect(assigned).toHaveCount(1);
@@ -94,7 +101,7 @@ test('sample questions are paged through with key, solution and what wrong answe
 		await expect(sample).toContainText(/Key: ?\S/);
 		// Of some skills only the drawing differs.
 		seen.add(await sample.innerHTML());
-		await page.getByRole('button', { name: 'Next' }).click();
+		await page.getByRole('button', { name: 'Next', exact: true }).click();
 	}
 	expect(seen.size).toBe(6);
 	await expect(page.locator('.pager')).toContainText('1 of 6');
@@ -105,22 +112,18 @@ test('sample questions are paged through with key, solution and what wrong answe
 test('another skill can be chosen, and dates that do not fit are refused', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice/new?for=student:61&scope=school`);
-	const statement = page.locator('.offers + p');
-	const before = await statement.innerText();
-	await page.getByRole('combobox', { name: 'Another skill' }).selectOption({ index: 20 });
-	await expect(statement).not.toHaveText(before);
-	// Past the browser's own check, as a request made by hand would come.
-	await page
-		.locator('form')
-		.filter({ hasText: 'Length' })
-		.evaluate((form: HTMLFormElement) => (form.noValidate = true));
-	await page.getByLabel('Due').fill('2026-11-01');
-	await page.getByRole('button', { name: /^Assign .* to 1 student/ }).click();
+	const what = page.getByRole('region', { name: 'What' });
+	const before = await what.locator('strong').first().innerText();
+	await what.getByRole('combobox', { name: 'Another skill' }).selectOption({ index: 20 });
+	await expect(what.locator('strong').first()).not.toHaveText(before);
+	await page.getByLabel('due', { exact: true }).fill('2026-11-01');
+	await assign(page).click();
 	await expect(page.getByRole('status')).toContainText('due before it opens. Nothing was changed.');
-	await page.getByLabel('Students see it from').fill('2026-11-30');
-	await page.getByLabel('Due').fill('2026-12-04');
-	await expect(page.getByText('After Fri, Dec 4 the set stays open')).toBeVisible();
-	await page.getByRole('button', { name: /^Assign .* to 1 student, from Mon, Nov 30$/ }).click();
+	await page.getByLabel('opens', { exact: true }).fill('2026-11-30');
+	await page.getByLabel('due', { exact: true }).fill('2026-12-04');
+	await expect(page.getByText('After Fri, Dec 4 it stays open; what comes later is accepted')).toBeVisible();
+	await expect(sentence(page)).toHaveText(/to 1 student: .*, opens Mon, Nov 30, due Fri, Dec 4\.$/);
+	await assign(page).click();
 	await expect(page.getByRole('status')).toContainText('assigned to 1 student');
 });
 
@@ -129,24 +132,104 @@ test('a set opens with nobody in the whole school, and one for many is asked for
 	await page.goto(`${address()}/practice?scope=school`);
 	await page.waitForLoadState('networkidle');
 	await page.getByRole('link', { name: 'New practice set' }).click();
-	await expect(page.getByRole('heading', { name: 'Who: nobody yet' })).toBeVisible();
-	await expect(page.getByRole('button', { name: /^Assign .* to 0 students/ })).toBeDisabled();
-	await page.getByRole('button', { name: /^Everyone in the whole school \(\d{3}\)$/ }).click();
-	await page.getByRole('button', { name: /^Assign .* to \d{3} students, now/ }).click();
-	await expect(page.getByRole('alert')).toHaveText(/^This set goes to \d{3} students of 12 classes\.$/);
-	await page.getByRole('button', { name: /^Yes, assign .* to \d{3} students, now/ }).click();
-	await expect(page.getByRole('status')).toContainText(/assigned to \d{3} students/);
+	const who = page.getByRole('region', { name: 'Who' });
+	await expect(who).toContainText('Nobody yet.');
+	await expect(assign(page)).toBeDisabled();
+	await who.getByLabel('Class or group').selectOption({ label: 'everyone in the whole school (264)' });
+	await expect(sentence(page)).toContainText('to 264 students');
+	await assign(page).click();
+	await expect(page.getByRole('alert')).toHaveText('This goes to 264 students of 12 classes.');
+	await page.getByRole('button', { name: 'Yes, assign' }).click();
+	await expect(page.getByRole('status')).toContainText('assigned to 264 students');
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
 	// A class is chosen by its name, and needs no second question.
 	await page.goto(`${address()}/practice/new?scope=school`);
 	await page.waitForLoadState('networkidle');
-	await page
-		.getByRole('button', { name: /^Godwit/ })
-		.first()
-		.click();
-	await expect(page.getByRole('heading', { name: /^Practice for Godwit/ })).toBeVisible();
-	await page.getByRole('button', { name: /^Assign .* to 22 students, now/ }).click();
+	const godwit = await who.locator('option', { hasText: /^Godwit/ }).getAttribute('value');
+	await who.getByLabel('Class or group').selectOption(godwit);
+	await expect(who).toContainText('22 students of');
+	await assign(page).click();
 	await expect(page.getByRole('status')).toContainText('assigned to 22 students');
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+});
+
+test('work is assigned in few actions: from the map’s selection, and each their own next step for sixty', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	let actions = 0;
+	const act = async (one: Promise<unknown>) => {
+		actions++;
+		await one;
+	};
+	const within = (most: number, what: string) => {
+		console.log(`${what}: ${actions} actions`);
+		expect(actions, what).toBeLessThanOrEqual(most);
+		actions = 0;
+	};
+	await page.goto(`${address()}/gaps?scope=class:8`);
+	// What is selected on the map is there before anything is counted.
+	for (const place of [0, 1, 2])
+		await page
+			.getByRole('checkbox', { name: /^Select / })
+			.nth(place)
+			.check();
+	await act(page.getByRole('link', { name: /Assign practice/ }).click());
+	await expect(sentence(page)).toContainText('to 3 students');
+	await expectAccessible(page);
+	await act(assign(page).click());
+	await expect(page.getByRole('status')).toContainText('assigned to 3 students');
+	within(4, 'from the map’s selection to assigned');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+
+	await page.goto(`${address()}/practice?scope=school`);
+	await act(page.getByRole('link', { name: 'Give each their own next step' }).click());
+	const steps = page.getByRole('table', { name: 'Each their own next step' });
+	await expect(steps).toBeVisible();
+	const rows = steps.locator('tbody tr');
+	const given = Number(/to (\d+) students/.exec((await sentence(page).innerText()) ?? '')![1]);
+	console.log(`${given} students with a clear queue and open gaps`);
+	expect(await rows.count()).toBeGreaterThanOrEqual(given);
+	await expectAccessible(page);
+	await page.goto(`${address()}/practice/new?for=clear-all&own=yes&scope=school`);
+	const many = Number(/to (\d+) students/.exec((await sentence(page).innerText()) ?? '')![1]);
+	expect(many).toBeGreaterThanOrEqual(60);
+	await act(assign(page).click());
+	await act(page.getByRole('button', { name: 'Yes, assign' }).click());
+	await expect(page.getByRole('status')).toContainText(`assigned to ${many} students`);
+	within(4, `each their own next step for ${many} students`);
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+});
+
+test('within one set some have it otherwise, and its page says who has what', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=group:5&scope=school`);
+	const some = page.getByRole('region', { name: 'For some' });
+	await some.getByRole('button', { name: 'Otherwise for one or several' }).click();
+	const name = (await some.getByLabel('Who').locator('option').first().innerText()).trim();
+	await some.getByLabel('Who').selectOption({ index: 0 });
+	await some.getByLabel('questions').fill('3');
+	await some.getByLabel('numbers').selectOption('easier');
+	await some.getByRole('button', { name: 'Add', exact: true }).click();
+	await expect(some).toContainText(`${name}: due Fri, Dec 4; 3 easier questions`);
+	await expect(sentence(page)).toContainText(`(${name}: Fri, Dec 4)`);
+	await page.getByLabel('Called').fill('Before the holiday');
+	await assign(page).click();
+	await expect(page.getByRole('status')).toContainText('Before the holiday: assigned to');
+	await page.getByRole('link', { name: 'Before the holiday' }).first().click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText('Before the holiday');
+	const row = page.getByRole('row', { name: new RegExp(name) });
+	await expect(row).toContainText('Fri, Dec 4, own');
+	await expect(row).toContainText('3 easier questions');
+	await page.getByLabel(`Select ${name}`).check();
+	await page.getByRole('button', { name: 'Otherwise for them' }).click();
+	await page.getByLabel('Read aloud').selectOption('yes');
+	await page.getByRole('button', { name: 'Keep for 1 student' }).click();
+	await expect(row).toContainText('3 easier questions; read aloud');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(row).not.toContainText('read aloud');
+	await expectAccessible(page);
 });

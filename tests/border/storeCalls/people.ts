@@ -196,6 +196,9 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 					{ staff: me.staff.specialist, today: TODAY },
 					{ due: dueReviews(TODAY), waiting: withWork(TODAY) }
 				)
+			),
+			idsCounted: given(({ database, me }) =>
+				rosterCounts.idsCounted(database, { staff: me.staff.specialist, today: TODAY }, withWork(TODAY))
 			)
 		}
 	],

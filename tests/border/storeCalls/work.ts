@@ -8,10 +8,7 @@ import * as frameworks from '../../../src/lib/server/library/store/frameworks';
 import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers';
 import * as emphasis from '../../../src/lib/server/library/store/emphasis';
 import * as library from '../../../src/lib/server/library/store/library';
-import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
-import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
-import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
@@ -38,15 +35,6 @@ const verdict: verdicts.Decision = {
 	advice: 'continue',
 	reasons: []
 };
-
-const newSet = ({ of, ownSkillId }: Asking) => ({
-	skillId: ownSkillId,
-	groupId: of.groups.a,
-	itemCount: 5,
-	opensOn: TODAY,
-	dueOn: SOON,
-	studentIds: of.students
-});
 
 const newPlan = ({ of, ownSkillId }: Asking) => ({
 	studentIds: of.students,
@@ -143,44 +131,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
-		oneSet,
-		{
-			findSet: checks(({ database, me, of }) => oneSet.findSet(database, me.staff.specialist, of.sets.all)),
-			studentsOfSet: given(({ database, me }) =>
-				oneSet.studentsOfSet(database, { staff: me.staff.specialist, today: TODAY }, me.sets.all)
-			),
-			changeDates: checks(({ database, me, of }) =>
-				oneSet.changeDates(database, me.staff.specialist, of.sets.all, { opensOn: TODAY, dueOn: TODAY }, NOW)
-			),
-			setDue: checks(({ database, me, of }) =>
-				oneSet.setDue(database, me.staff.specialist, of.sets.all, [{ student: of.students[0], dueOn: TODAY }], NOW)
-			),
-			excuseFrom: checks(({ database, me, of }) =>
-				oneSet.excuseFrom(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
-			)
-		}
-	],
-	[
-		practice,
-		{
-			practiceSets: given(({ database, me }) =>
-				practice.practiceSets(database, { staff: me.staff.specialist, today: TODAY }, { from: 0, most: 40 })
-			),
-			assignSet: checks((asking) =>
-				practice.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
-			),
-			restoreSet: checks(
-				({ database, me, of }) => practice.restoreSet(database, me.staff.specialist, of.sets.all, NOW),
-				({ database, of }) => database.run('UPDATE practice_set SET withdrawn_at = ? WHERE id = ?', [NOW, of.sets.all])
-			),
-			withdrawSet: checks(({ database, me, of }) =>
-				practice.withdrawSet(database, me.staff.specialist, of.sets.all, NOW)
-			),
-			queuedSets: given(({ database, me }) => practice.queuedSets(database, seen(...me.students), TODAY)),
-			recentResults: given(({ database, me }) => practice.recentResults(database, seenOne(me.students[0]), 9))
-		}
-	],
-	[
 		probes,
 		{
 			dueProbes: all,
@@ -208,15 +158,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 		{
 			refreshStudents: given(({ database, me }) => studentSummaries.refreshStudents(database, me.students)),
 			storedStudents: given(({ database, me }) => studentSummaries.storedStudents(database, me.students))
-		}
-	],
-	[
-		waiting,
-		{
-			withWork: all,
-			studentsWithWork: given(({ database, me }) =>
-				waiting.studentsWithWork(database, { staff: me.staff.specialist, today: TODAY }, TODAY)
-			)
 		}
 	],
 	[
@@ -271,13 +212,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			),
 			withSkillIds: given(({ skills }) => sittings.withSkillIds([], skills)),
 			beginPractice: given(({ database, me, skills }) =>
-				sittings.beginPractice(
-					database,
-					me.students[1],
-					{ id: me.sets.all, skillCode: skills[0].code, itemCount: 5, firstSeed: 100 },
-					skills,
-					NOW
-				)
+				sittings.beginPractice(database, seenOne(me.students[1]), { id: me.sets.all }, skills, NOW)
 			),
 			beginProbe: given(({ database, me, skills }) =>
 				sittings.beginProbe(

@@ -119,3 +119,39 @@ export function dayBegins(instant: Date, timeZone: string): Date {
 	}
 	return new Date(after - (after % 60_000));
 }
+
+/** A moment by the clock on the wall of a school: its day, and minutes since midnight. */
+export interface SchoolMoment {
+	day: SchoolDate;
+	minute: number;
+}
+
+const clockFormats = new Map<string, Intl.DateTimeFormat>();
+
+/** What the clock on the wall of a school shows at an instant. */
+export function momentOf(instant: Date, timeZone: string): SchoolMoment {
+	let format = clockFormats.get(timeZone);
+	if (!format) {
+		format = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+		clockFormats.set(timeZone, format);
+	}
+	const [hours, minutes] = format.format(instant).split(':').map(Number);
+	return { day: schoolDateOf(instant, timeZone), minute: 60 * hours + minutes };
+}
+
+/**
+ * The instant at which the clock on the wall of a school first shows a minute of a day, or one past it: clocks that are put
+ * on skip some, and those that are put back show some twice.
+ */
+export function instantOf({ day, minute }: SchoolMoment, timeZone: string): Date {
+	const begins = beginningOf(day, timeZone).getTime();
+	const shows = (instant: number) => {
+		const now = momentOf(new Date(instant), timeZone);
+		return now.day > day || (now.day === day && now.minute >= minute);
+	};
+	// Clocks are put on or back by two hours at most.
+	const first = Math.max(begins, begins + (minute - 120) * 60_000);
+	for (let instant = first; instant < first + 300 * 60_000; instant += 60_000)
+		if (shows(instant)) return new Date(instant);
+	return new Date(first);
+}

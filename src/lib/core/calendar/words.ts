@@ -37,3 +37,11 @@ export function sayMeeting(slot: { days: number[]; startsAt: string }): string {
 /** Days from the first to the last: `Mon, Dec 21 to Fri, Jan 1`, or the one day. */
 export const saySpan = ({ startsOn, endsOn }: { startsOn: string; endsOn: string }): string =>
 	startsOn === endsOn ? sayDate(startsOn) : `${sayDate(startsOn)} to ${sayDate(endsOn)}`;
+
+/** A minute of the day: `08:05`. */
+export const sayMinute = (minute: number): string =>
+	`${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+/** A day, and the minute of it where one is named: `Fri, Dec 4, 16:00`. */
+export const sayDayAt = (day: string, minute: number | null): string =>
+	minute === null ? sayDate(day) : `${sayDate(day)}, ${sayMinute(minute)}`;

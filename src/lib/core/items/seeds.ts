@@ -12,7 +12,8 @@ const WIDTHS = {
 	form: 500_000_000,
 	probe: 500_000_000,
 	check: 500_000_000,
-	adaptive: 2_000_000_000
+	adaptive: 2_000_000_000,
+	older: 200_000_000
 };
 
 export type SeedUse = keyof typeof WIDTHS;
@@ -52,6 +53,9 @@ export const checkSeed = (checkId: number): number => seedOf('check', checkId * 
 /** The seed of one question of an adaptive sitting. */
 export const adaptiveSeed = (sittingId: number, position: number): number =>
 	seedOf('adaptive', sittingId * 50 + position);
+
+/** The first seed of the questions from before that a practice set mixes in: eight of its own. */
+export const olderSeed = (setId: number): number => seedOf('older', setId * 8);
 
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;

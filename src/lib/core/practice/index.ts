@@ -1,2 +1,10 @@
-/** Practice sets: how long they are, and how long they take. */
+/** Practice sets: what is in them and for whom, how they are worked on, when, and how long they take. */
 export * from './lengths';
+export * from './nextQuestion';
+export * from './nextSteps';
+export * from './olderSkills';
+export * from './setDates';
+export * from './setPlan';
+export * from './setQuestions';
+export * from './setTitle';
+export * from './warnings';

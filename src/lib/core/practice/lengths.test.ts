@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { usualMinutes } from '.';
+import { meanQuestionMs, minutesOf } from '.';
+
+const usualMinutes = (stems: string[], questions: number) => minutesOf(questions * meanQuestionMs(stems));
 
 describe('the minutes of a set', () => {
 	it('are those of thinking, and of reading at 150 words a minute', () => {

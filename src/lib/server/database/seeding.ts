@@ -48,18 +48,8 @@ const columns = {
 	],
 	group_membership: ['group_id', 'student_id', 'from_on', 'until_on'],
 	attendance: ['group_id', 'student_id', 'on_date', 'present'],
-	practice_set: [
-		'id',
-		'school_id',
-		'skill_id',
-		'group_id',
-		'item_count',
-		'first_seed',
-		'opens_on',
-		'due_on',
-		'created_by',
-		'created_at'
-	],
+	practice_set: ['id', 'school_id', 'group_id', 'item_count', 'opens_on', 'due_on', 'created_by', 'created_at'],
+	practice_set_skill: ['set_id', 'skill_id', 'number', 'first_seed', 'seeds', 'practice_count'],
 	practice_set_student: ['set_id', 'student_id'],
 	probe_plan: ['id', 'student_id', 'skill_id', 'group_id', 'starts_on', 'goal_on', 'goal_correct', 'created_by'],
 	sitting: [
@@ -78,7 +68,18 @@ const columns = {
 		'finished_at',
 		'trust'
 	],
-	sitting_item: ['sitting_id', 'position', 'skill_id', 'family_id', 'seed', 'edition', 'kind', 'options', 'digits'],
+	sitting_item: [
+		'sitting_id',
+		'position',
+		'skill_id',
+		'family_id',
+		'seed',
+		'edition',
+		'kind',
+		'options',
+		'digits',
+		'help'
+	],
 	answer: [
 		'id',
 		'sitting_id',

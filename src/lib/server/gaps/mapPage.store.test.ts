@@ -1,5 +1,6 @@
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool, seenOne } from '../../../../tests/smallSchool';
 import { assignSet } from '../practice';
 import { findScope } from '../shell';
 import { beginPractice } from '../sitting';
@@ -83,10 +84,10 @@ describe('the evidence of a cell', () => {
 	it('tells each answer with the school’s day, also of an evening', async () => {
 		const [{ id: skillId, code }] = small.skills;
 		const set = { skillId, groupId: null, itemCount: 2, opensOn: TODAY, dueOn: TODAY, studentIds: [1] };
-		const setId = await assignSet(small.database, specialist, set, NOW);
+		const setId = await assignSet(small.database, specialist, oneSkillSet(set), NOW);
 		const evening = new Date('2026-11-24T01:30:00Z');
 		const place = { id: setId, skillCode: code, itemCount: 2, firstSeed: 100 };
-		const sittingId = await beginPractice(small.database, 1, place, small.skills, evening);
+		const sittingId = await beginPractice(small.database, seenOne(1), place, small.skills, evening);
 		await small.answerAll(1, sittingId, (position) => position === 0, 4_000, evening);
 		const shown = (await cellOf(1, skillId))!;
 		expect(shown.answers.map(({ on }) => on)).toEqual([TODAY, TODAY]);

@@ -1,3 +1,4 @@
+import { setTitle } from '../../core/practice';
 import type { SchoolDate } from '../../core/calendar';
 import { fullName } from '../../core/words';
 import { isWithin, meetingDays } from '../../core/timetable';
@@ -92,7 +93,13 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			meetings.session || meetings.meetings.all
 				? sessionPlan(skill, group.id, meetings.session?.on ?? today)
 				: { samples: [], ticket: [] },
-		sets: sets.sets,
+		sets: sets.sets.map(({ skillIds, ...set }) => ({
+			...set,
+			title: setTitle(
+				set,
+				skillIds.map((id) => skills.find((one) => one.id === id)!.shortName)
+			)
+		})),
 		history,
 		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map((one) => ({
 			id: one.id,

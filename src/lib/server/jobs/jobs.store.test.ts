@@ -73,8 +73,8 @@ describe('recurring work', () => {
 		await keepRecurring(small.database, NOW);
 		const after = (minutes: number) => new Date(NOW.getTime() + minutes * 60_000);
 		expect(await claimJob(small.database, after(-1))).toBeNull();
-		const claims = await Promise.all([1, 2, 3, 4, 5, 6].map(() => claimJob(small.database, NOW)));
-		expect(claims.filter(Boolean)).toHaveLength(5);
+		const claims = await Promise.all([1, 2, 3, 4, 5, 6, 7].map(() => claimJob(small.database, NOW)));
+		expect(claims.filter(Boolean)).toHaveLength(6);
 		for (const claim of claims.filter((one) => one !== null))
 			await endJob(small.database, claim, { state: 'failed', result: {} }, NOW);
 		const times: Record<string, number> = {};
@@ -90,16 +90,18 @@ describe('recurring work', () => {
 			'keep earlier cells': 1,
 			'find notices': 4,
 			'sync rosters': 2,
-			'send mail': 60
+			'send mail': 60,
+			'close sets': 12
 		});
-		for (let i = 0; i < 5; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
+		for (let i = 0; i < 6; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
 		expect(await workJob(small.database, () => after(120))).toBe(false);
 		expect(await small.database.rows(`SELECT kind, state, result FROM job WHERE every_minutes IS NOT NULL`)).toEqual([
 			{ kind: 'clear sign-ins', state: 'waiting', result: '{"cleared":0}' },
 			{ kind: 'keep earlier cells', state: 'waiting', result: expect.stringMatching(/^{"made":\d+}$/) },
 			{ kind: 'find notices', state: 'waiting', result: '{"schools":2}' },
 			{ kind: 'sync rosters', state: 'waiting', result: '{"schools":0}' },
-			{ kind: 'send mail', state: 'waiting', result: '{"sent":0,"unsent":0}' }
+			{ kind: 'send mail', state: 'waiting', result: '{"sent":0,"unsent":0}' },
+			{ kind: 'close sets', state: 'waiting', result: '{"closed":0}' }
 		]);
 		await small.database.run('DELETE FROM job WHERE every_minutes IS NOT NULL');
 	});

@@ -85,7 +85,7 @@ export {
 	sectionsOf,
 	takeBackSection
 } from './store/sections';
-export { countRoster, type RosterCount, SUMMARY } from './store/rosterCounts';
+export { countRoster, idsCounted, type RosterCount, SUMMARY } from './store/rosterCounts';
 export { plannedAfter, type Promoted, promoteClasses, type Promotion, type WhyNotPromoted } from './store/promotion';
 export { countWithoutPin, setPins } from './store/pins';
 export { heldStudents, ownOrNobodys, responsibleFor, setResponsible } from './store/responsibility';

@@ -1,3 +1,4 @@
+import { setTitle } from '../../core/practice';
 import { sayLevel } from '../../core/words';
 import { addDays, sayInstant, type SchoolDate } from '../../core/calendar';
 import { needsOf } from '../../core/grouping';
@@ -154,7 +155,7 @@ export async function studentPage(database: Database, school: School, student: R
 			skill: nameOf(plan.skillId),
 			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
 		})),
-		results: results.map(({ skillId, ...result }) => ({ ...result, skill: nameOf(skillId) })),
+		results: results.map(({ skillIds, ...result }) => ({ ...result, title: setTitle(result, skillIds.map(nameOf)) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
 		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
 			id,

@@ -1,5 +1,7 @@
 /** Practice: sets that are assigned, and what came of them. */
 export { practiceDue } from './practiceDates';
-export { setLengths } from './setLengths';
-export { assignSet, practiceSets, queuedSets, recentResults, restoreSet, withdrawSet } from './store/practice';
+export { assignSet, assignSets, givenTo, type GivenTo, type NewSet } from './store/assigning';
+export { closeSets } from './store/closing';
+export { practiceSets, queuedSets, recentResults, restoreSets, type SetNamed, withdrawSets } from './store/practice';
+export { setForStudent, type SetForStudent } from './store/setContent';
 export { withWork } from './store/waiting';

@@ -1,13 +1,14 @@
+import { isPastDue, setTitle } from '../../core/practice';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
-import type { RosterStudent } from '../people';
+import { idsCounted, type RosterStudent } from '../people';
 import { FIRST_ROWS, numberIn, oneIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { gapCounts } from '../standing';
 import { practiceSets, queuedSets } from './store/practice';
-import { studentsWithWork } from './store/waiting';
+import { withWork } from './store/waiting';
 
 /** Sets that are shown at once. */
 const SETS_AT_ONCE = 40;
@@ -17,22 +18,29 @@ export async function practicePage(database: Database, staff: Staff, school: Sch
 	const part = { from: numberIn(url, 'sets'), most: SETS_AT_ONCE };
 	const students = await scope.students();
 	const ids = students.map(({ id }) => id);
-	const [sets, withWork, gaps, skills, groups] = await Promise.all([
+	const [sets, waiting, gaps, skills, groups] = await Promise.all([
 		practiceSets(database, scope.roster, part),
-		studentsWithWork(database, scope.roster, school.today),
+		idsCounted(database, scope.roster, withWork(school.today)),
 		gapCounts(database, ids),
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today)
 	]);
-	const isClear = ({ id }: RosterStudent) => !withWork.has(id) && gaps.get(id)! > 0;
+	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
+	const isClear = ({ id }: RosterStudent) => !waiting.has(id) && gaps.get(id)! > 0;
 	const show = oneIn(url, 'queue', ['waiting', 'clear']);
 	const shown = students
-		.filter((student) => (show === 'waiting' ? withWork.has(student.id) : show !== 'clear' || isClear(student)))
+		.filter((student) => (show === 'waiting' ? waiting.has(student.id) : show !== 'clear' || isClear(student)))
 		.sort((a, b) => gaps.get(b.id)! - gaps.get(a.id)!);
 	return {
 		...part,
-		...sets,
-		skills: skills.map(({ id, shortName }) => ({ id, shortName })),
+		total: sets.total,
+		sets: sets.sets.map(({ skillIds, ...set }) => ({
+			...set,
+			title: setTitle(
+				set,
+				skillIds.map((id) => nameOf.get(id)!)
+			)
+		})),
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name])),
 		show,
 		clear: students.filter(isClear).length,
@@ -53,7 +61,7 @@ export async function queueRows(database: Database, school: School, students: Ro
 			familyName,
 			className,
 			waiting: own.length,
-			late: own.filter(({ dueOn }) => dueOn < school.today).length,
+			late: own.filter((set) => isPastDue(set, { day: school.today, minute: school.minute })).length,
 			gaps: gaps.get(id)!
 		};
 	});

@@ -1,30 +1,68 @@
-import Type from 'typebox';
-import { addDays, sayDate } from '../../core/calendar';
+import Type, { type Static } from 'typebox';
+import { sayDate } from '../../core/calendar';
 import { plural } from '../../core/words';
 import { visibleAmong } from '../people';
-import { formCheck, id, idOf, idsOf, idText, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from '../request';
+import {
+	formCheck,
+	id,
+	idOf,
+	idsOf,
+	idText,
+	jsonCheck,
+	jsonIn,
+	longForm,
+	oneOf,
+	schoolDate,
+	type Staff
+} from '../request';
 import type { School } from '../school';
 import type { RootDatabase } from '../database';
 import { refuse, staffAction } from '../shell/staffPage';
-import { changeDates, excuseFrom, findSet, setDue } from './store/oneSet';
+import { DATE_FIELDS, datesFrom, fieldsOf, ownDueProblem, sayDates } from './datesForm';
+import { changeDates, changeForSome, excuseFrom, findSet, type OwnWay } from './store/oneSet';
 
-/** Students whose due dates can be taken back at once. */
+/** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
-/** A due date lies so many days ahead at most. */
-const FURTHEST = 120;
-const datesForm = formCheck(Type.Object({ opensOn: schoolDate, dueOn: schoolDate }));
-const dueForm = formCheck(Type.Object({ students: idText, dueOn: schoolDate }));
-const someForm = formCheck(Type.Object({ students: idText }));
-const duesForm = formCheck(Type.Object({ dues: Type.String({ maxLength: 60_000 }) }), longForm(60_000));
-const duesCheck = jsonCheck(
-	Type.Array(Type.Object({ student: id, dueOn: Type.Union([Type.String({ format: 'date' }), Type.Null()]) }), {
-		maxItems: MOST
-	})
+/** Most questions of a student's own. */
+export const MOST_QUESTIONS = 30;
+
+const datesForm = formCheck(Type.Object(DATE_FIELDS));
+const asForAll = <const V extends string>(values: readonly V[]) => Type.Optional(oneOf([...values, 'as for all']));
+/** What is otherwise for some: what is not named stays as it is. */
+const someFields = Type.Object({
+	students: idText,
+	dueOn: Type.Optional(Type.Union([Type.Literal(''), schoolDate])),
+	practice: Type.Optional(Type.Integer({ minimum: 0, maximum: MOST_QUESTIONS })),
+	families: asForAll(['easier', 'harder']),
+	hints: asForAll(['yes', 'no']),
+	readAloud: asForAll(['yes', 'no']),
+	largerType: asForAll(['yes', 'no'])
+});
+const someForm = formCheck(someFields);
+const studentsForm = formCheck(Type.Object({ students: idText }));
+
+const waysForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 200_000 }) }), longForm(200_000));
+const yesNo = Type.Union([Type.Boolean(), Type.Null()]);
+const waysCheck = jsonCheck(
+	Type.Array(
+		Type.Object(
+			{
+				student: id,
+				dueOn: Type.Union([schoolDate, Type.Null()]),
+				practice: Type.Union([Type.Integer({ minimum: 1, maximum: MOST_QUESTIONS }), Type.Null()]),
+				families: oneOf(['easier', 'harder', null]),
+				hints: yesNo,
+				readAloud: yesNo,
+				largerType: yesNo
+			},
+			{ additionalProperties: false }
+		),
+		{ maxItems: MOST }
+	)
 );
 
 const setOf = ({ params }: { params: Partial<Record<string, string>> }) => idOf(params.set) ?? 0;
 const GONE = 'This set was taken back, or is not yours to change';
-
 const UNSEEN = 'Some of these students are not yours to see';
 
 /** Whether a staff member may see all of some students. */
@@ -32,9 +70,23 @@ async function seesAll(database: RootDatabase, staff: Staff, school: School, ids
 	return (await visibleAmong(database, staff, ids, school.today)).length === new Set(ids).size;
 }
 
+/** What a form says is otherwise for some; what it does not name is absent. */
+function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
+	const yesOrNo = (value: string) => (value === 'as for all' ? null : value === 'yes');
+	const { dueOn, practice, families, hints, readAloud, largerType } = form;
+	return {
+		...(dueOn !== undefined && { dueOn: dueOn || null }),
+		...(practice !== undefined && { practice: practice || null }),
+		...(families !== undefined && { families: families === 'as for all' ? null : families }),
+		...(hints !== undefined && { hints: yesOrNo(hints) }),
+		...(readAloud !== undefined && { readAloud: yesOrNo(readAloud) }),
+		...(largerType !== undefined && { largerType: yesOrNo(largerType) })
+	};
+}
+
 /** Excuses students, or gives them the set again; the one undoes the other. */
 const excusing = (isExcused: boolean) =>
-	staffAction('assign practice', someForm, async ({ staff, school, database, at, form, event }) => {
+	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
 		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
 		const changed = await excuseFrom(database, staff, setOf(event), students, isExcused, at);
@@ -50,46 +102,39 @@ const excusing = (isExcused: boolean) =>
 /** The form actions of the page of one set. */
 export const setActions = {
 	dates: staffAction('assign practice', datesForm, async ({ staff, school, database, at, form, event }) => {
-		const { opensOn, dueOn } = form;
-		if (dueOn < opensOn) return refuse('The set is due before it opens');
-		if (dueOn > addDays(school.today, FURTHEST)) return refuse('The due date lies more than four months ahead');
-		const before = await changeDates(database, staff, setOf(event), form, at);
+		const dates = datesFrom(form, school.today);
+		if ('problem' in dates) return refuse(dates.problem);
+		const before = await changeDates(database, staff, setOf(event), dates, at);
 		if (!before) return refuse(GONE);
-		return {
-			done: `Opens ${sayDate(opensOn)}, due ${sayDate(dueOn)}.`,
-			undo: { action: '?/dates', fields: { ...before } }
-		};
+		return { done: sayDates(dates), undo: { action: '?/dates', fields: fieldsOf(before) } };
 	}),
-	/** For some: until another day than the others. */
-	due: staffAction('assign practice', dueForm, async ({ staff, school, database, at, form, event }) => {
-		const { dueOn } = form;
-		const students = idsOf(form.students);
+	/** For some: another day than the others, fewer questions, other help. */
+	some: staffAction('assign practice', someForm, async ({ staff, school, database, at, form, event }) => {
 		const set = await findSet(database, staff, setOf(event));
 		if (!set || set.isWithdrawn) return refuse(GONE);
-		if (dueOn < set.opensOn) return refuse('The set is due before it opens');
-		if (dueOn > addDays(school.today, FURTHEST)) return refuse('The due date lies more than four months ahead');
+		const way = wayFrom(form);
+		const wrong = way.dueOn && ownDueProblem(way.dueOn, set.dates, school.today);
+		if (wrong) return refuse(wrong);
+		const students = idsOf(form.students);
 		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
-		const own = dueOn === set.dueOn ? null : dueOn;
-		const before = await setDue(
-			database,
-			staff,
-			set.id,
-			students.map((student) => ({ student, dueOn: own })),
-			at
-		);
-		if (before.length === 0) return refuse('It is due then already');
+		if (way.dueOn && way.dueOn === set.dates.dueOn) way.dueOn = null;
+		const ways = students.map((student) => ({ ...way, student }));
+		const before = await changeForSome(database, staff, set.id, ways, at);
+		if (before.length === 0) return refuse('It is so for them already');
+		const who = plural(before.length, 'student');
 		return {
-			done: `Due ${sayDate(dueOn)} for ${plural(before.length, 'student')}.`,
-			undo: { action: '?/dueBack', fields: { dues: JSON.stringify(before) } }
+			done:
+				form.dueOn && Object.keys(way).length === 1 ? `Due ${sayDate(form.dueOn)} for ${who}.` : `Changed for ${who}.`,
+			undo: { action: '?/someBack', fields: { ways: JSON.stringify(before) } }
 		};
 	}),
-	dueBack: staffAction('assign practice', duesForm, async ({ staff, school, database, at, form, event }) => {
-		const dues = duesCheck(jsonIn(form.dues));
-		if ('problem' in dues) return refuse('What was due before could not be read');
-		const ids = dues.value.map(({ student }) => student);
+	someBack: staffAction('assign practice', waysForm, async ({ staff, school, database, at, form, event }) => {
+		const ways = waysCheck(jsonIn(form.ways));
+		if ('problem' in ways) return refuse('How it was before could not be read');
+		const ids = ways.value.map(({ student }) => student);
 		if (!(await seesAll(database, staff, school, ids))) return refuse(UNSEEN);
-		const back = await setDue(database, staff, setOf(event), dues.value, at);
-		return { done: `Due as before for ${plural(back.length, 'student')}.` };
+		const back = await changeForSome(database, staff, setOf(event), ways.value, at);
+		return { done: `As before for ${plural(back.length, 'student')}.` };
 	}),
 	excuse: excusing(true),
 	giveAgain: excusing(false)

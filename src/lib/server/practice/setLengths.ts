@@ -1,13 +1,20 @@
 import { itemFrom, itemsForSkill, SAMPLE_SEED } from '../../core/items';
-import { SET_LENGTHS, usualMinutes } from '../../core/practice';
+import { meanQuestionMs } from '../../core/practice';
 
 /** Questions by which it is told how long a skill's questions take. */
 const LOOKED_AT = 12;
 
-/** How long a set on a skill can be: questions, and the minutes that they usually take. */
-export function setLengths(skillCode: string) {
-	const stems = itemsForSkill(skillCode, LOOKED_AT, SAMPLE_SEED).map(
-		({ familyId, seed }) => itemFrom(familyId, seed).stem
-	);
-	return SET_LENGTHS.map((questions) => ({ questions, minutes: usualMinutes(stems, questions) }));
+/** Questions of a skill never change while the server runs. */
+const known = new Map<string, number>();
+
+/** Time (ms) that a question of a skill usually takes. @throws RangeError for a skill without questions */
+export function questionMs(skillCode: string): number {
+	let ms = known.get(skillCode);
+	if (ms === undefined) {
+		const stems = itemsForSkill(skillCode, LOOKED_AT, SAMPLE_SEED).map(
+			({ familyId, seed }) => itemFrom(familyId, seed).stem
+		);
+		known.set(skillCode, (ms = meanQuestionMs(stems)));
+	}
+	return ms;
 }

@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { post, undo } from '../../../../tests/formPost';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
@@ -6,8 +7,9 @@ import { beginPractice } from '../sitting/store/sittings';
 import { storedStudents } from '../standing/store/studentSummaries';
 import { setActions } from './setForm';
 import { setPage } from './setPage';
-import { changeDates, excuseFrom, setDue } from './store/oneSet';
-import { assignSet, practiceSets, queuedSets, withdrawSet } from './store/practice';
+import { assignSet } from './store/assigning';
+import { changeDates, changeForSome, excuseFrom } from './store/oneSet';
+import { practiceSets, queuedSets, withdrawSets } from './store/practice';
 
 let small: SmallSchool;
 let set: number;
@@ -25,14 +27,21 @@ beforeEach(async () => {
 	set = await assignSet(
 		small.database,
 		specialist,
-		{
+		oneSkillSet({
 			...{ skillId: small.skills[0].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: DUE },
 			studentIds: STUDENTS
-		},
+		}),
 		NOW
 	);
 });
 
+const datesOf = (opensOn: string, dueOn: string | null) => ({
+	opensOn,
+	opensMinute: null,
+	dueOn,
+	dueMinute: null,
+	closes: false
+});
 const at = () => ({ params: { set: String(set) } });
 const act = (action: keyof typeof setActions, fields: Parameters<typeof post>[3], staff = specialist) =>
 	post(small, staff, setActions[action], fields, at());
@@ -71,7 +80,7 @@ describe('the page of a set', () => {
 			['2026-10-31', '2026-11-01T03:59:00Z', '2026-11-01T04:00:00Z'],
 			['2026-11-01', '2026-11-02T04:59:00Z', '2026-11-02T05:00:00Z']
 		]) {
-			await changeDates(small.database, specialist, set, { opensOn: '2026-10-26', dueOn }, NOW);
+			await changeDates(small.database, specialist, set, datesOf('2026-10-26', dueOn), NOW);
 			const finishedAt = (id: number, instant: string) =>
 				small.database.run('UPDATE sitting SET finished_at = ? WHERE set_id = ? AND student_id = ?', [
 					new Date(instant),
@@ -88,7 +97,7 @@ describe('the page of a set', () => {
 
 describe('a set that is under way', () => {
 	it('is moved for all but those with a day of their own, and back', async () => {
-		await setDue(small.database, specialist, set, [{ student: 2, dueOn: addDays(DUE, 9) }], NOW);
+		await changeForSome(small.database, specialist, set, [{ student: 2, dueOn: addDays(DUE, 9) }], NOW);
 		const later = addDays(DUE, 3);
 		const moved = await act('dates', { opensOn: TODAY, dueOn: later });
 		expect(moved.done).toContain('due Mon, Nov 30');
@@ -103,7 +112,7 @@ describe('a set that is under way', () => {
 	});
 
 	it('is due at another day for some, and back; the day of the set is no day of their own', async () => {
-		const given = await act('due', { students: '1,5', dueOn: addDays(DUE, 2) });
+		const given = await act('some', { students: '1,5', dueOn: addDays(DUE, 2) });
 		expect(given.done).toBe('Due Sun, Nov 29 for 2 students.');
 		expect([await onOwnPage(1), await onOwnPage(2), await onOwnPage(5)]).toEqual([
 			addDays(DUE, 2),
@@ -111,8 +120,8 @@ describe('a set that is under way', () => {
 			addDays(DUE, 2)
 		]);
 		expect(await row(1)).toMatchObject({ hasOwnDue: true, dueOn: addDays(DUE, 2) });
-		expect((await act('due', { students: '1', dueOn: addDays(DUE, 2) })).problem).toContain('due then already');
-		await act('due', { students: '5', dueOn: DUE });
+		expect((await act('some', { students: '1', dueOn: addDays(DUE, 2) })).problem).toContain('so for them already');
+		await act('some', { students: '5', dueOn: DUE });
 		expect(await row(5)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
 		await back(given);
 		expect(await row(1)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
@@ -140,19 +149,19 @@ describe('a set that is under way', () => {
 	});
 
 	it('is changed by who may: for all by who gave it, for some by who sees them', async () => {
-		const dates = { opensOn: TODAY, dueOn: addDays(DUE, 1) };
+		const dates = datesOf(TODAY, addDays(DUE, 1));
 		expect(await changeDates(small.database, teacher, set, dates, NOW)).toBeNull();
 		expect(await changeDates(small.database, elsewhere, set, dates, NOW)).toBeNull();
-		expect((await act('due', { students: '1,5', dueOn: addDays(DUE, 1) }, teacher)).problem).toContain('not yours');
-		expect((await act('due', { students: '1', dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
+		expect((await act('some', { students: '1,5', dueOn: addDays(DUE, 1) }, teacher)).problem).toContain('not yours');
+		expect((await act('some', { students: '1', dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
 		expect((await act('excuse', { students: '5' }, teacher)).problem).toContain('not yours');
 		expect(await excuseFrom(small.database, specialist, set, [3], true, NOW)).toEqual([]);
 	});
 
 	it('is left alone once it was taken back', async () => {
-		await withdrawSet(small.database, specialist, set, NOW);
+		await withdrawSets(small.database, specialist, [set], NOW);
 		expect((await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
-		expect((await act('due', { students: '1', dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
+		expect((await act('some', { students: '1', dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
 		expect((await act('excuse', { students: '1' })).problem).toContain('taken back');
 		expect((await setPage(small.database, specialist, small.school, set))!.set.isWithdrawn).toBe(true);
 	});

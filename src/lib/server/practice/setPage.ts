@@ -1,63 +1,84 @@
-import { addDays, schoolDateOf, schoolDayFrom } from '../../core/calendar';
+import { addDays, momentOf, schoolDayFrom } from '../../core/calendar';
+import { isPastDue, setTitle, type SetDates } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
-import { visibleAmong } from '../people';
+import { accommodations, NO_ACCOMMODATION, visibleAmong } from '../people';
 import type { Staff } from '../request';
 import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
+import { skillsOfSets } from './store/setContent';
 
 /** How far a student is with a set, by its due date; those who have something left first. */
 const ORDER = ['not begun', 'under way', 'finished late', 'finished', 'excused'] as const;
 export type SetState = (typeof ORDER)[number];
 
-function stateOf({ isExcused, hasBegun, finishedAt }: StudentOfSet, dueOn: string, timeZone: string): SetState {
-	if (finishedAt) return schoolDateOf(finishedAt, timeZone) > dueOn ? 'finished late' : 'finished';
+function stateOf(
+	{ isExcused, hasBegun, finishedAt }: StudentOfSet,
+	due: Pick<SetDates, 'dueOn' | 'dueMinute'>,
+	timeZone: string
+): SetState {
+	if (finishedAt) return isPastDue(due, momentOf(finishedAt, timeZone)) ? 'finished late' : 'finished';
 	if (isExcused) return 'excused';
 	return hasBegun ? 'under way' : 'not begun';
 }
 
 /** One set, with every student to whom it was given and whom the staff member may see; null for no such set. */
 export async function setPage(database: Database, staff: Staff, school: School, setId: number) {
-	const { today, timeZone } = school;
+	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
-	const [given, skills, groups] = await Promise.all([
+	const [given, parts, skills, groups] = await Promise.all([
 		studentsOfSet(database, { staff, today }, setId),
+		skillsOfSets(database, [setId]),
 		skillList(database, school.id),
 		currentGroups(database, staff, today)
 	]);
-	const students = await visibleAmong(
-		database,
-		staff,
-		given.map(({ id }) => id),
-		today
-	);
+	const ids = given.map(({ id }) => id);
+	const [students, help] = await Promise.all([
+		visibleAmong(database, staff, ids, today),
+		accommodations(database, ids)
+	]);
 	const of = new Map<number, StudentOfSet>(given.map((one) => [one.id, one]));
-	const skill = skills.find(({ id }) => id === set.skillId)!;
+	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	const own = parts.get(setId)!;
+	const { dates } = set;
 	return {
 		set,
-		skill: { code: skill.code, shortName: skill.shortName, statement: skill.statement },
+		title: setTitle(
+			set,
+			own.map(({ skillId }) => skillOf.get(skillId)!.shortName)
+		),
+		skills: own.map(({ skillId, practice, checks, hasExample }) => {
+			const { code, shortName, statement } = skillOf.get(skillId)!;
+			return { id: skillId, code, shortName, statement, practice, checks, hasExample };
+		}),
 		/** Until when who is given more time has it, unless somebody says otherwise: a week. */
-		moreTime: schoolDayFrom(addDays(set.dueOn > today ? set.dueOn : today, 7), school.calendar),
+		moreTime: schoolDayFrom(addDays(dates.dueOn && dates.dueOn > today ? dates.dueOn : today, 7), school.calendar),
 		groupName: groups.find(({ id }) => id === set.groupId)?.name ?? null,
 		/** Those who have something left first. */
 		students: students
 			.map((student) => {
-				const own = of.get(student.id)!;
-				const dueOn = own.ownDueOn ?? set.dueOn;
-				const state = stateOf(own, dueOn, timeZone);
+				const one = of.get(student.id)!;
+				const due = { dueOn: one.ownDueOn ?? dates.dueOn, dueMinute: dates.dueMinute };
+				const state = stateOf(one, due, timeZone);
+				const { readAloud, largerType } = help.get(student.id) ?? NO_ACCOMMODATION;
 				return {
 					id: student.id as number,
 					name: fullName(student),
 					className: student.className,
-					dueOn,
-					hasOwnDue: own.ownDueOn !== null,
+					skill: one.skillId === null ? null : skillOf.get(one.skillId)!.shortName,
+					...due,
+					hasOwnDue: one.ownDueOn !== null,
+					variation: one.variation,
+					/** What helps them everywhere. */
+					help: { readAloud, largerType },
 					state,
-					isLate: dueOn < today && (state === 'not begun' || state === 'under way'),
-					answered: own.answered,
-					right: own.right
+					isLate: isPastDue(due, { day: today, minute }) && (state === 'not begun' || state === 'under way'),
+					answered: one.answered,
+					itemCount: one.itemCount ?? set.itemCount,
+					right: one.right
 				};
 			})
 			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state))

@@ -1,5 +1,15 @@
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, type SmallSchool, TODAY } from '../../../../tests/smallSchool';
+import {
+	adopt,
+	newGroup,
+	NOW,
+	smallSchool,
+	staffAs,
+	type SmallSchool,
+	TODAY,
+	seenOne
+} from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { assignChecks } from '../gaps/store/skillChecks';
 import { findGroup } from '../groups/store/groups';
@@ -8,7 +18,7 @@ import { addClasses, classesInSetup } from '../people/store/classes';
 import { addStudents } from '../people/store/enrollment';
 import { moveToClass, takeBackMoves } from '../people/store/moves';
 import { rosterStudents } from '../people/store/roster';
-import { assignSet } from '../practice/store/practice';
+import { assignSet } from '../practice/store/assigning';
 import { planYear, schoolYears } from '../school/store/years';
 import { refreshPlaces } from '../screen/store/places';
 import { gradeAbilities } from '../screen/store/scores';
@@ -93,7 +103,7 @@ async function work() {
 		dueOn: addDays(TODAY, 7),
 		studentIds: [1, 5]
 	};
-	const setId = await assignSet(database, coordinator, set, NOW);
+	const setId = await assignSet(database, coordinator, oneSkillSet(set), NOW);
 	const plan = { studentIds: [1], skillId: skills[0].id, groupId: ids[0], startsOn: TODAY, goalOn: '2027-10-01' };
 	await startProbes(database, coordinator, { ...plan, goalCorrect: 7 }, NOW);
 	await assignChecks(database, coordinator, [{ studentId: 2, skillIds: [skills[1].id] }], addDays(TODAY, 7), NOW);
@@ -137,7 +147,7 @@ describe('a new year', () => {
 		const { setId } = await work();
 		const { skills } = small;
 		const set = { id: setId, skillCode: skills[0].code, itemCount: 5, firstSeed: 1 };
-		await beginPractice(small.database, 1, set, skills, NOW);
+		await beginPractice(small.database, seenOne(1), set, skills, NOW);
 		await begun();
 		expect((await everything()).practice_set_student).toEqual([`{"set_id":${setId},"student_id":1}`]);
 	});
@@ -235,7 +245,7 @@ describe('a new year', () => {
 		const { skills } = small;
 		const set = { id: setId, skillCode: skills[0].code, itemCount: 5, firstSeed: 1 };
 		await small.database.run('INSERT INTO practice_set_student (set_id, student_id) VALUES (?, 1)', [setId]);
-		await beginPractice(small.database, 1, set, skills, AT);
+		await beginPractice(small.database, seenOne(1), set, skills, AT);
 		expect(await back(first)).toBe('worked');
 	});
 

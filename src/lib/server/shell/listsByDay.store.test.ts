@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
@@ -10,7 +11,7 @@ import { groupPage } from '../groups/groupPage';
 import { groupingFor } from '../groups/grouping';
 import { addStudents, moveToClass } from '../people';
 import { practicePage } from '../practice/practicePage';
-import { assignSet } from '../practice/store/practice';
+import { assignSet } from '../practice/store/assigning';
 import { findSchool } from '../school';
 import { resultsPage } from '../screen/resultsPage';
 import { sittingsBoard } from '../screen/sittingsPage';
@@ -102,7 +103,7 @@ describe('the lists of every leg', () => {
 		const { ids } = await adopt(small, newGroup(small, { ...dates, studentIds }));
 		const skillId = skills[0].id;
 		const set = { skillId, groupId: ids[0], itemCount: 5, opensOn: YESTERDAY, dueOn: addDays(TODAY, 7), studentIds };
-		await assignSet(database, specialist, set, NOW);
+		await assignSet(database, specialist, oneSkillSet(set), NOW);
 		const goal = { groupId: ids[0], startsOn: '2026-10-26', goalOn: addDays(TODAY, 21), goalCorrect: 6 };
 		await startProbes(database, specialist, { studentIds: [id], skillId, ...goal }, NOW);
 		await moveToClass(database, coordinator, [id], null, { from: TODAY, at: NOW });

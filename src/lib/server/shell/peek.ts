@@ -1,5 +1,6 @@
 import { windowInView, windowScores } from '../screen';
 import { ownOrInferred, type StandingNow } from '../../core/mastery';
+import { setTitle } from '../../core/practice';
 import type { Database } from '../database';
 import type { School } from '../school';
 import { currentGroupsOf } from '../groups';
@@ -51,6 +52,11 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
+	const titleOf = (set: { name: string | null; skillIds: number[] }) =>
+		setTitle(
+			set,
+			set.skillIds.map((id) => nameOf.get(id)!)
+		);
 	return {
 		student,
 		domains: domains.map((domain) => ({
@@ -69,14 +75,15 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 			answered,
 			dueOn
 		})),
-		queue: queue.map(({ id, skillId, dueOn, answered, itemCount }) => ({
-			id,
-			skill: nameOf.get(skillId)!,
-			dueOn,
-			answered: answered ?? 0,
-			itemCount
+		queue: queue.map((set) => ({
+			id: set.id,
+			title: titleOf(set),
+			dueOn: set.dueOn,
+			dueMinute: set.dueMinute,
+			answered: set.answered ?? 0,
+			itemCount: set.itemCount
 		})),
-		results: results.map((result) => ({ ...result, skill: nameOf.get(result.skillId)! })),
+		results: results.map((result) => ({ ...result, title: titleOf(result) })),
 		probes: series.map(({ id, skillId, probes, due }) => ({
 			id,
 			skill: nameOf.get(skillId)!,

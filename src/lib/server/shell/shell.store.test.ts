@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
 	adopt,
@@ -91,7 +92,7 @@ describe('the ribbon', () => {
 		await assignSet(
 			small.database,
 			specialist,
-			{ ...common, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [2, 5, 6] },
+			oneSkillSet({ ...common, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [2, 5, 6] }),
 			NOW
 		);
 		await startProbes(
@@ -123,7 +124,7 @@ describe('the peek', () => {
 	it('shows the same student that every leg knows', async () => {
 		const shown = await peek(2);
 		expect(shown.groups).toMatchObject([{ name: 'Rounding', focus: small.skills[0].shortName }]);
-		expect(shown.queue).toMatchObject([{ skill: small.skills[0].shortName, answered: 0, itemCount: 5, dueOn: TODAY }]);
+		expect(shown.queue).toMatchObject([{ title: small.skills[0].shortName, answered: 0, itemCount: 5, dueOn: TODAY }]);
 		expect(shown.probes).toMatchObject([{ counts: [], due: true }]);
 		expect(shown.nextReview).toBe(TODAY);
 		expect(shown.scores.length).toBe(7);

@@ -37,6 +37,7 @@ const CLOSED: Record<ClosedBy, string> = {
 	'window closed': 'The time for this is over.',
 	'ended by staff': 'Your teacher has ended this.',
 	'taken back': 'Your teacher has taken this back.',
+	'past due': 'The time for this is over.',
 	'left the school': 'You are in no class at this school any more.'
 };
 

@@ -1,4 +1,5 @@
 import { dayBegins } from '../../core/calendar';
+import { isPastDue, setTitle } from '../../core/practice';
 import { isEnoughForToday } from '../../core/screening';
 import { accommodations, NO_ACCOMMODATION } from '../people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
@@ -18,7 +19,7 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const [windows, series, sets, checks, skills] = await Promise.all([
 		windowsToSit(database, student.id, school.today),
 		probeSeries(database, [student.id], school),
-		queuedSets(database, [student.id], school.today),
+		queuedSets(database, [student.id], school.today, school.minute),
 		openChecks(database, [student.id]),
 		skillList(database, school.id)
 	]);
@@ -49,7 +50,14 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		diagnostics,
 		probes: series.filter(({ due }) => due).map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
 		checks: checks.map((check) => ({ ...check, late: check.dueOn < school.today })),
-		sets: sets.map((set) => ({ ...set, skill: nameOf.get(set.skillId)!, late: set.dueOn < school.today }))
+		sets: sets.map((set) => ({
+			...set,
+			title: setTitle(
+				set,
+				set.skillIds.map((id) => nameOf.get(id)!)
+			),
+			late: isPastDue(set, { day: school.today, minute: school.minute })
+		}))
 	};
 }
 

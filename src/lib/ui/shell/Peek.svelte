@@ -1,5 +1,6 @@
 <!-- The selected student, the same on every leg. -->
 <script lang="ts">
+	import { sayDue } from '../practice/saySet';
 	import { PROBE_ITEMS } from '$lib/core/growth';
 	import { fullName, plural } from '$lib/core/words';
 	import X from '@lucide/svelte/icons/x';
@@ -93,7 +94,7 @@
 			</p>
 		{/each}
 		{#each peek.queue as set (set.id)}
-			<p>{set.skill}: {set.answered} of {set.itemCount}, due {sayDate(set.dueOn)}</p>
+			<p>{set.title}: {set.answered} of {set.itemCount}, {sayDue(set)}</p>
 		{:else}
 			{#if peek.checks.length === 0}
 				<p class="soft">
@@ -102,7 +103,7 @@
 			{/if}
 		{/each}
 		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
-			<p class="soft">{result.skill}: {result.correct} of {result.itemCount} right at first try</p>
+			<p class="soft">{result.title}: {result.correct} of {result.answered} right at first try</p>
 		{/each}
 		{#if peek.late}
 			<p>

@@ -9,8 +9,15 @@ export interface PeekContent {
 	domains: { id: number; name: string; counts: Counts }[];
 	groups: { id: number; name: string; focus: string }[];
 	checks: { id: number; skills: string[]; answered: number; dueOn: string }[];
-	queue: { id: number; skill: string; dueOn: string; answered: number; itemCount: number }[];
-	results: { setId: number; skill: string; itemCount: number; correct: number; finishedAt: Date | null }[];
+	queue: {
+		id: number;
+		title: string;
+		dueOn: string | null;
+		dueMinute: number | null;
+		answered: number;
+		itemCount: number;
+	}[];
+	results: { setId: number; title: string; answered: number; correct: number; finishedAt: Date | null }[];
 	probes: { id: number; skill: string; counts: number[]; due: boolean }[];
 	nextReview: string | null;
 	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string }[];

@@ -243,3 +243,36 @@ describe('“I don’t know yet”', () => {
 		expect([state.isWarmUp, state.answered, sent]).toEqual([false, 0, []]);
 	});
 });
+
+describe('a set that ends once enough are right', () => {
+	const kinds = ['a', 'b', 'c', 'a', 'b', 'c'];
+	const pool = () => kinds.map((familyId, position) => ({ ...practice(position), familyId }));
+
+	it('asks another of the same kind after a miss, and is done at the number', async () => {
+		const state = begin({ items: pool(), untilRight: 2 });
+		await give(state, WRONG);
+		await give(state, ALSO_WRONG);
+		state.next();
+		expect(state.current!.position).toBe(3);
+		for (let i = 0; i < 2; i++) {
+			await give(state, rightAnswer(state));
+			state.next();
+		}
+		expect(state.isFinished).toBe(true);
+		expect([state.right, state.answered]).toEqual([2, 3]);
+	});
+
+	it('goes on after a pause where it was', () => {
+		const items = pool().map((place) => (place.position < 2 ? { ...place, done: true, correct: true } : place));
+		expect(begin({ items, untilRight: 3 }).current!.position).toBe(2);
+		expect(begin({ items, untilRight: 2 }).isFinished).toBe(true);
+	});
+});
+
+it('shows how it is done after the one try that a question has', async () => {
+	const place = practice(0);
+	const item = { ...place.item, isOneTry: true } as SittingQuestion['item'];
+	const state = begin({ items: [{ ...place, item }] });
+	await give(state, WRONG);
+	expect(state.feedback).toBe('shown');
+});

@@ -1,5 +1,6 @@
 import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
 import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
+import { nextQuestion } from '$lib/core/practice/nextQuestion';
 import { isRight } from './isRight';
 
 /** A question in a sitting. With what tells right from wrong where feedback is immediate: in practice and in the warm-up. */
@@ -10,7 +11,11 @@ export interface SittingQuestion {
 	/** The first answer, where it was wrong and the second try is still to come. */
 	missed: Answer | null;
 	spoken: string;
-	item: (ShownItem & { practice: false }) | (ShownItem & { practice: true; hintHtml: string; proof: KeyProof });
+	/** Of which kind: a set that ends once enough are right asks another of the same after a miss. */
+	familyId?: string;
+	item:
+		| (ShownItem & { practice: false })
+		| (ShownItem & { practice: true; hintHtml: string; proof: KeyProof; isOneTry?: boolean });
 }
 
 export type Feedback = 'right' | 'try again' | 'shown' | 'unreadable' | null;
@@ -20,6 +25,8 @@ interface SittingStart {
 	warmUp: SittingQuestion[];
 	items: SittingQuestion[];
 	enough: boolean;
+	/** Ends once so many are right at the first try. */
+	untilRight?: number | null;
 }
 
 /**
@@ -50,19 +57,25 @@ export class SittingState {
 	private warmUp = $state<SittingQuestion[]>([]);
 	private held = $state<SittingQuestion | null>(null);
 	private ended = $state(false);
+	/** By question, whether it was right at the first try. */
+	private firstTries = $state<Record<number, boolean>>({});
+	private lastAsked = $state<number | null>(null);
 	private readonly adaptive: boolean;
+	private readonly untilRight: number | null;
 
 	/** @param clock milliseconds, ever growing */
 	constructor(
-		{ adaptive, warmUp, items, enough }: SittingStart,
+		{ adaptive, warmUp, items, enough, untilRight = null }: SittingStart,
 		private readonly clock: () => number
 	) {
 		this.adaptive = adaptive;
+		this.untilRight = untilRight;
 		this.warmUp = warmUp;
 		this.places = items;
 		this.enough = enough;
 		this.done = new Set(items.filter((place) => place.done).map(({ position }) => position));
 		this.right = items.filter((place) => place.correct).length;
+		for (const { position, correct } of items) if (correct !== null) this.firstTries[position] = correct;
 		this.ended = items.every((place) => place.done);
 		this.shownAt = clock();
 		const left = items.find((place) => place.missed !== null);
@@ -73,8 +86,17 @@ export class SittingState {
 	readonly isWarmUp = $derived.by(() => this.warmUp.length > 0);
 	/** The question on the page: it stays while its feedback is read. Null when done, or while the next is on its way. */
 	readonly current = $derived.by(
-		() => this.held ?? this.warmUp[0] ?? this.places.find(({ position }) => !this.done.has(position)) ?? null
+		() => this.held ?? this.warmUp[0] ?? this.places.find(({ position }) => position === this.nextPosition) ?? null
 	);
+	private readonly nextPosition = $derived.by(() => {
+		if (this.untilRight === null) return this.places.find(({ position }) => !this.done.has(position))?.position ?? null;
+		const pool = this.places.map(({ position, familyId = '' }) => ({
+			position,
+			familyId,
+			right: this.done.has(position) ? (this.firstTries[position] ?? false) : null
+		}));
+		return nextQuestion(pool, this.untilRight, this.lastAsked);
+	});
 	readonly isFinished = $derived.by(() => this.current === null && (!this.adaptive || this.ended));
 	/** How the question on the page is done, once the server has told. */
 	readonly solution = $derived.by(
@@ -106,11 +128,20 @@ export class SittingState {
 			const item = place?.item;
 			if (!place || !item?.practice || response === null) continue;
 			const correct = await isRight(item, response);
-			if (attempt > 1) this.begin();
-			else if (correct) this.right++;
-			else this.tryAgain(place, response);
+			if (attempt > 1) {
+				this.begin();
+				continue;
+			}
+			this.noteFirstTry(position, correct);
+			if (!correct && !item.isOneTry) this.tryAgain(place, response);
 		}
 		this.judging = false;
+	}
+
+	private noteFirstTry(position: number, correct: boolean): void {
+		this.firstTries[position] = correct;
+		this.lastAsked = position;
+		if (correct) this.right++;
 	}
 
 	/** Puts a question that was answered wrongly at first back onto the page, with that answer in it. */
@@ -166,9 +197,11 @@ export class SittingState {
 		this.judging = true;
 		const correct = await isRight(item, $state.snapshot(answer) as Answer);
 		this.judging = false;
-		if (correct && this.attempt === 1) this.right++;
+		if (this.attempt === 1 && this.isWarmUp && correct) this.right++;
+		else if (this.attempt === 1 && !this.isWarmUp) this.noteFirstTry(position, correct);
 		if (!correct && this.attempt === 1) this.missed = $state.snapshot(answer) as Answer;
-		this.feedback = correct ? 'right' : this.attempt === 1 ? 'try again' : 'shown';
+		const again = this.attempt === 1 && !item.isOneTry;
+		this.feedback = correct ? 'right' : again ? 'try again' : 'shown';
 		this.attempt++;
 		return false;
 	}

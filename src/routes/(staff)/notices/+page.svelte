@@ -40,7 +40,7 @@
 								: ''}.</span
 					>
 				</p>
-				<p class="steps">
+				<div class="steps">
 					<a class="button small" class:primary={kind === 'now'} href={action.path}>{action.says}</a>
 					{#if kind === 'now'}
 						<ActionButton action="?/later" fields={{ notice: id }} label="In a week: {says}" look="small"
@@ -54,7 +54,7 @@
 							>Not done</ActionButton
 						>
 					{/if}
-				</p>
+				</div>
 			</li>
 		{/each}
 	</ul>

@@ -1,30 +1,30 @@
 import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { restoreSet, withdrawSet } from '$lib/server/practice';
+import { restoreSets, withdrawSets } from '$lib/server/practice';
 import { practicePage } from '$lib/server/practice/practicePage';
-import { formCheck, id } from '$lib/server/request';
+import { formCheck, idsOf, idText } from '$lib/server/request';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	return practicePage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url);
 }
 
-const withdrawForm = formCheck(Type.Object({ set: id }));
+const setsForm = formCheck(Type.Object({ sets: idText }));
 
 export const actions = {
-	withdraw: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {
-		const started = await withdrawSet(database, staff, form.set, at);
+	withdraw: staffAction('assign practice', setsForm, async ({ staff, database, at, form }) => {
+		const started = await withdrawSets(database, staff, idsOf(form.sets), at);
 		if (started === null) return refuse('This set was taken back already, or is not yours to take back');
 		return {
 			done: started
 				? `Taken back. ${plural(started, 'student had', 'students had')} started; their answers are kept and count.`
 				: 'Taken back before anyone had started.',
-			undo: { action: '?/restore', fields: { set: String(form.set) } }
+			undo: { action: '?/restore', fields: { sets: form.sets } }
 		};
 	}),
-	restore: staffAction('assign practice', withdrawForm, async ({ staff, database, at, form }) => {
-		const students = await restoreSet(database, staff, form.set, at);
+	restore: staffAction('assign practice', setsForm, async ({ staff, database, at, form }) => {
+		const students = await restoreSets(database, staff, idsOf(form.sets), at);
 		if (students === null) return refuse('This set is there already, or is not yours to give again');
 		return { done: `Given to ${plural(students, 'student')} again.` };
 	})

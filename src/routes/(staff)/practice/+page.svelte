@@ -7,19 +7,21 @@
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
-	import { sayDate } from '$lib/core/calendar';
+	import { sayDate, sayDayAt } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
-	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const rows = new Rows(() => ({ ids: data.ids, first: data.rows }));
+	const newest = $derived((page.url.searchParams.get('assigned') ?? '').split(','));
 	const assigned = $derived.by(() => {
-		const set = Number(page.url.searchParams.get('assigned'));
-		const found = data.sets.find(({ id }) => id === set);
+		const sets = page.url.searchParams.get('assigned') ?? '';
+		const first = Number(sets.split(',')[0]);
+		const found = data.sets.find(({ id }) => id === first);
+		const times = sets.split(',').length;
 		return found
 			? {
-					done: `${skillOf.get(found.skillId)?.shortName}: assigned to ${plural(found.students, 'student')}.`,
-					undo: { action: '?/withdraw', fields: { set: String(set) } }
+					done: `${found.title}: assigned to ${plural(found.students, 'student')}${times > 1 ? `, ${times} weeks` : ''}.`,
+					undo: { action: '?/withdraw', fields: { sets } }
 				}
 			: null;
 	});
@@ -43,33 +45,37 @@
 			<Table
 				says="Practice sets"
 				columns={[
-					{ label: 'Skill' },
+					{ label: 'Set' },
 					{ label: 'For' },
 					{ label: 'Due' },
 					{ label: 'Finished', isNumber: true },
 					{ label: 'Take back', isSilent: true }
 				]}
-				attributes={(set) => ({ class: { new: page.url.searchParams.get('assigned') === String(set.id) } })}
+				attributes={(set) => ({ class: { new: newest.includes(String(set.id)) } })}
 				rows={data.sets}
 				key={({ id }) => id}
 			>
 				{#snippet cells(set)}
 					<th scope="row"
-						><a href={keepingScope(`/practice/${set.id}`)}>{skillOf.get(set.skillId)?.shortName}</a>
+						><a href={keepingScope(`/practice/${set.id}`)}>{set.title}</a>
 						<span class="soft">{set.itemCount} questions</span></th
 					>
 					<td
 						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : plural(set.students, 'student')}
 						<span class="soft">by {set.createdBy}</span></td
 					>
-					<td>{sayDate(set.dueOn)}{set.opensOn > data.school.today ? ` (opens ${sayDate(set.opensOn)})` : ''}</td>
+					<td
+						>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}{set.opensOn > data.school.today
+							? ` (opens ${sayDate(set.opensOn)})`
+							: ''}</td
+					>
 					<td class="number">{set.finished} of {set.students}</td>
 					<td>
-						{#if data.can.practice && set.dueOn >= data.school.today}
+						{#if data.can.practice && (set.dueOn === null || set.dueOn >= data.school.today)}
 							<ActionButton
 								action="?/withdraw"
-								fields={{ set: set.id }}
-								label="Take back {skillOf.get(set.skillId)?.shortName} from {plural(set.students, 'student')}"
+								fields={{ sets: set.id }}
+								label="Take back {set.title} from {plural(set.students, 'student')}"
 								look="plain">Take back</ActionButton
 							>
 						{/if}
@@ -97,6 +103,9 @@
 		{#if data.clear}
 			<p class="notice">
 				{plural(data.clear, 'student has', 'students have')} a clear queue although gaps are open.
+				{#if data.can.practice}<a href={keepingScope('/practice/new', { for: 'clear', own: 'yes' })}
+						>Give each their own next step</a
+					>{/if}
 			</p>
 		{/if}
 		<StudentTable

@@ -164,6 +164,16 @@
 					class="button primary"
 					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a
 				>{/if}
+			{#if data.can.practice}
+				<a class="button" href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, student: null })}
+					>Assign practice</a
+				>
+				<a
+					class="button"
+					href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, own: 'yes', student: null })}
+					>Each their own next step</a
+				>
+			{/if}
 			<button class="plain" onclick={() => (selected = [])}>Clear</button>
 		</ActionBar>
 	{/if}

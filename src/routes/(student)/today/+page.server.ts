@@ -48,8 +48,10 @@ export async function load({ locals }) {
 			...sets.map((set) => ({
 				kind: 'practice',
 				id: set.id,
-				title: set.skill,
-				note: `${set.itemCount} questions`,
+				title: set.title,
+				note: set.untilRight
+					? `until ${set.untilRight} are right, ${set.itemCount} at most`
+					: `${set.itemCount} questions`,
 				answered: set.answered ?? 0,
 				itemCount: set.itemCount,
 				dueOn: set.dueOn,

@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
 	adopt as adoptFor,
@@ -16,15 +17,9 @@ import { findScope } from '../../shell/store/scope';
 import { adoptGroups, undoAdoption, type NewGroup } from './adoptions';
 import { currentGroups, studentPairs } from './groups';
 import { sessionCounts } from './sessionCounts';
-import {
-	assignSet,
-	practiceSets,
-	queuedSets,
-	recentResults,
-	restoreSet,
-	withdrawSet
-} from '../../practice/store/practice';
-import { beginPractice } from '../../sitting/store/sittings';
+import { assignSet } from '../../practice/store/assigning';
+import { practiceSets, queuedSets, recentResults, restoreSets, withdrawSets } from '../../practice/store/practice';
+import { beginPractice, sittingItems } from '../../sitting/store/sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -63,7 +58,14 @@ describe('groups', () => {
 		await assignSet(
 			small.database,
 			specialist,
-			{ skillId: small.skills[0].id, groupId: kept, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [1, 2, 3] },
+			oneSkillSet({
+				skillId: small.skills[0].id,
+				groupId: kept,
+				itemCount: 5,
+				opensOn: TODAY,
+				dueOn: TODAY,
+				studentIds: [1, 2, 3]
+			}),
 			NOW
 		);
 		expect(await undoAdoption(small.database, specialist, second, NOW)).toBe(false);
@@ -135,25 +137,26 @@ describe('practice sets', () => {
 	});
 
 	it('can be withdrawn by who may, and vanish from the queue', async () => {
-		const setId = await assignSet(small.database, specialist, set(), NOW);
+		const setId = await assignSet(small.database, specialist, oneSkillSet(set()), NOW);
 		expect((await queuedSets(small.database, seen(5), TODAY)).map(({ id }) => id)).toContain(setId);
-		expect(await withdrawSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
-		expect(await withdrawSet(small.database, { ...specialist, schoolId: 2 }, setId, NOW)).toBeNull();
-		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
-		expect(await restoreSet(small.database, staffAs('teacher'), setId, NOW)).toBeNull();
-		expect(await restoreSet(small.database, specialist, setId, NOW)).toBeGreaterThan(0);
-		expect(await restoreSet(small.database, specialist, setId, NOW)).toBeNull();
-		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(0);
-		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBeNull();
+		expect(await withdrawSets(small.database, staffAs('teacher'), [setId], NOW)).toBeNull();
+		expect(await withdrawSets(small.database, { ...specialist, schoolId: 2 }, [setId], NOW)).toBeNull();
+		expect(await withdrawSets(small.database, specialist, [setId], NOW)).toBe(0);
+		expect(await restoreSets(small.database, staffAs('teacher'), [setId], NOW)).toBeNull();
+		expect(await restoreSets(small.database, specialist, [setId], NOW)).toBeGreaterThan(0);
+		expect(await restoreSets(small.database, specialist, [setId], NOW)).toBeNull();
+		expect(await withdrawSets(small.database, specialist, [setId], NOW)).toBe(0);
+		expect(await withdrawSets(small.database, specialist, [setId], NOW)).toBeNull();
 		expect((await queuedSets(small.database, seen(5), TODAY)).some(({ id }) => id === setId)).toBe(false);
 	});
 
 	it('of one skill share no item', async () => {
 		const seeds = new Set<number>();
 		for (let n = 0; n < 4; n++) {
-			const setId = await assignSet(small.database, specialist, set({ itemCount: 10 }), NOW);
-			const { firstSeed } = (await queuedSets(small.database, seen(5), TODAY)).find(({ id }) => id === setId)!;
-			for (let i = 0; i < 10; i++) seeds.add(firstSeed + i);
+			const setId = await assignSet(small.database, specialist, oneSkillSet(set({ itemCount: 10 })), NOW);
+			const queued = (await queuedSets(small.database, seen(5), TODAY)).find(({ id }) => id === setId)!;
+			const sitting = await beginPractice(small.database, seenOne(5), queued, small.skills, NOW);
+			for (const { seed } of await sittingItems(small.database, sitting)) seeds.add(seed);
 		}
 		expect(seeds.size).toBe(40);
 	});
@@ -162,7 +165,7 @@ describe('practice sets', () => {
 		const setId = await assignSet(
 			small.database,
 			specialist,
-			set({ opensOn: addDays(TODAY, 2), dueOn: addDays(TODAY, 4) }),
+			oneSkillSet(set({ opensOn: addDays(TODAY, 2), dueOn: addDays(TODAY, 4) })),
 			NOW
 		);
 		const queuedOn = async (day: string) =>
@@ -173,9 +176,10 @@ describe('practice sets', () => {
 	});
 
 	it('share no item with another set of the skill, even when both are assigned at the same moment', async () => {
-		const ids = await Promise.all([1, 2, 3].map(() => assignSet(small.database, specialist, set(), NOW)));
+		const ids = await Promise.all([1, 2, 3].map(() => assignSet(small.database, specialist, oneSkillSet(set()), NOW)));
 		const rows = await small.database.rows<{ from: number; until: number }>(
-			`SELECT first_seed AS \`from\`, first_seed + item_count AS until FROM practice_set WHERE id IN (?) ORDER BY first_seed`,
+			`SELECT first_seed AS \`from\`, first_seed + seeds AS until FROM practice_set_skill
+			WHERE set_id IN (?) ORDER BY first_seed`,
 			[ids]
 		);
 		for (let i = 1; i < rows.length; i++)
@@ -183,9 +187,9 @@ describe('practice sets', () => {
 	});
 
 	it('tell how far their students are, and results count first tries', async () => {
-		const setId = await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), NOW);
+		const setId = await assignSet(small.database, specialist, oneSkillSet(set({ studentIds: [7, 8] })), NOW);
 		const queued = (await queuedSets(small.database, seen(7), TODAY)).find(({ id }) => id === setId)!;
-		const sittingId = await beginPractice(small.database, 7, queued, small.skills, NOW);
+		const sittingId = await beginPractice(small.database, seenOne(7), queued, small.skills, NOW);
 		await small.answerAll(7, sittingId, (position) => position !== 2);
 		const setsOf = async (key: string) =>
 			practiceSets(small.database, (await findScope(small.database, specialist, key, TODAY))!.roster, {
@@ -200,7 +204,7 @@ describe('practice sets', () => {
 			answered: 5,
 			itemCount: 5
 		});
-		expect(await withdrawSet(small.database, specialist, setId, NOW)).toBe(1);
+		expect(await withdrawSets(small.database, specialist, [setId], NOW)).toBe(1);
 		expect((await setsOf('list:7,8')).sets.map(({ id }) => id)).not.toContain(setId);
 	});
 
@@ -210,7 +214,12 @@ describe('practice sets', () => {
 		const made: number[] = [];
 		for (let i = 1; i <= 5; i++)
 			made.unshift(
-				await assignSet(small.database, specialist, set({ studentIds: [7, 8] }), new Date(NOW.getTime() + i * 60_000))
+				await assignSet(
+					small.database,
+					specialist,
+					oneSkillSet(set({ studentIds: [7, 8] })),
+					new Date(NOW.getTime() + i * 60_000)
+				)
 			);
 		const part = (from: number, more: { skillId?: number; groupId?: number } = {}) =>
 			practiceSets(small.database, roster, { from, most: 2, ...more });
@@ -219,11 +228,11 @@ describe('practice sets', () => {
 		expect(found.sets.map(({ id }) => id)).toEqual(made.slice(0, 2));
 		expect((await part(2)).sets.map(({ id }) => id)).toEqual(made.slice(2, 4));
 		expect(await part(total + 5)).toEqual({ sets: [], total: total + 5 });
-		const { skillId } = found.sets[0];
+		const [skillId] = found.sets[0].skillIds;
 		expect((await part(0, { skillId })).sets.map(({ id }) => id)).toEqual(made.slice(0, 2));
 		expect(await part(0, { skillId: 60_000 })).toEqual({ sets: [], total: 0 });
 		expect(await part(0, { groupId: 60_000 })).toEqual({ sets: [], total: 0 });
-		for (const id of made) await withdrawSet(small.database, specialist, id, NOW);
+		for (const id of made) await withdrawSets(small.database, specialist, [id], NOW);
 	});
 });
 

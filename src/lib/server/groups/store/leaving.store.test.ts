@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import {
 	adopt,
@@ -14,7 +15,8 @@ import {
 import { addDays } from '../../../core/calendar';
 import { openReviews } from '../../decide/store/reviews';
 import { decide, undoDecision, type Decision } from '../../decide/store/verdicts';
-import { assignSet, queuedSets } from '../../practice/store/practice';
+import { assignSet } from '../../practice/store/assigning';
+import { queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/sittings';
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { changeGroup, undoChange } from './groupChanges';
@@ -39,7 +41,14 @@ const LATER = addDays(TODAY, 18);
 
 beforeEach(async () => {
 	const { database, skills } = small;
-	for (const table of ['sitting_item', 'sitting', 'practice_set_student', 'practice_set', 'probe_plan'])
+	for (const table of [
+		'sitting_item',
+		'sitting',
+		'practice_set_student',
+		'practice_set_skill',
+		'practice_set',
+		'probe_plan'
+	])
 		await database.run(`DELETE FROM ${table}`);
 	await clearGroups(small);
 	const begins = { startsOn: addDays(TODAY, -14), endsOn: END, reviewOn: LATER };
@@ -58,11 +67,17 @@ beforeEach(async () => {
 		NOW
 	);
 	const set = { groupId: one, itemCount: 5, opensOn: TODAY, dueOn: addDays(TODAY, 4), studentIds: [1, 2] };
-	for (const skill of [skills[4], skills[5]]) await assignSet(database, specialist, { ...set, skillId: skill.id }, NOW);
+	for (const skill of [skills[4], skills[5]])
+		await assignSet(database, specialist, oneSkillSet({ ...set, skillId: skill.id }), NOW);
 	// Of a set of its own nothing is touched.
-	await assignSet(database, specialist, { ...set, groupId: null, skillId: skills[6].id, studentIds: [1] }, NOW);
+	await assignSet(
+		database,
+		specialist,
+		oneSkillSet({ ...set, groupId: null, skillId: skills[6].id, studentIds: [1] }),
+		NOW
+	);
 	const [first] = await queuedSets(database, seen(1), TODAY);
-	await beginPractice(database, 1, first, skills, NOW);
+	await beginPractice(database, seenOne(1), first, skills, NOW);
 });
 
 /** What waits for a student, by what it is about. */
@@ -75,7 +90,7 @@ async function waiting(studentId: number) {
 	]);
 	return {
 		probes: plans.map(({ skillId, groupId }) => [skillId, groupId]),
-		sets: sets.map(({ skillId }) => skillId),
+		sets: sets.flatMap(({ skillIds }) => skillIds),
 		reviews: reviews.map(({ groupId, dueOn }) => [groupId, dueOn]),
 		groups: groups.filter(({ studentIds }) => studentIds.includes(seenOne(studentId))).map(({ id }) => id)
 	};

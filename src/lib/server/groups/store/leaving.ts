@@ -8,12 +8,20 @@ import type { VisibleId } from '../../request';
 export interface EndedWork {
 	/** Plans of probes; those that went on in another group had `groupId` before. */
 	plans: { id: number; groupId: number | null; wentOn: boolean }[];
-	sets: { setId: number; studentId: number }[];
+	sets: {
+		setId: number;
+		studentId: number;
+		/** What was their own within it; absent where it was ended before that was kept. */
+		own?: (string | number | boolean | null)[];
+	}[];
 	reviews: { id: number; studentId: number; groupId: number; dueOn: SchoolDate; followsId: number | null }[];
 }
 
-/** SQL about `practice_set_student`. */
-const NOT_BEGUN = `NOT EXISTS (
+/** What is a student's own within a set. */
+const OWN = ['skill_id', 'place', 'due_on', 'practice_count', 'families', 'hints', 'read_aloud', 'larger_type'];
+
+/** SQL about `practice_set_student`: what is not begun, and what nobody was excused from. */
+const NOT_BEGUN = `excused_at IS NULL AND NOT EXISTS (
 	SELECT 1 FROM sitting
 	WHERE sitting.set_id = practice_set_student.set_id AND sitting.student_id = practice_set_student.student_id)`;
 
@@ -74,6 +82,27 @@ export async function groupWork(
 	);
 }
 
+/** Takes sets that students have not begun away from them. @param which SQL about `practice_set` */
+async function endSets(
+	transaction: Database,
+	studentIds: number[],
+	which: 'group_id = ?' | 'school_id = ?',
+	id: number
+): Promise<EndedWork['sets']> {
+	const rows = await transaction.rows<Record<string, string | number | boolean | null>>(
+		`DELETE FROM practice_set_student
+		WHERE student_id IN (?) AND set_id IN (SELECT id FROM practice_set WHERE ${which} AND withdrawn_at IS NULL)
+			AND ${NOT_BEGUN}
+		RETURNING set_id, student_id, ${OWN.join(', ')}`,
+		[studentIds, id]
+	);
+	return rows.map((row) => ({
+		setId: Number(row.set_id),
+		studentId: Number(row.student_id),
+		own: OWN.map((column) => row[column])
+	}));
+}
+
 /**
  * Ends what a group has waiting for students who leave it: weekly probes, sets that are not begun, open reviews. A set
  * that is begun can be finished.
@@ -98,14 +127,7 @@ export async function endGroupWork(
 			end.map(({ id }) => id)
 		]);
 	// What is taken away is told by the statement that does it: a set begun, or a verdict given, a moment before stays.
-	const sets = await transaction.rows<EndedWork['sets'][number]>(
-		`DELETE FROM practice_set_student
-		WHERE student_id IN (?)
-			AND set_id IN (SELECT id FROM practice_set WHERE group_id = ? AND withdrawn_at IS NULL)
-			AND ${NOT_BEGUN}
-		RETURNING set_id AS setId, student_id AS studentId`,
-		[studentIds, groupId]
-	);
+	const sets = await endSets(transaction, studentIds, 'group_id = ?', groupId);
 	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
 		`DELETE FROM review WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL
 		RETURNING ${REVIEW}`,
@@ -139,13 +161,7 @@ export async function endSchoolWork(
 			on,
 			plans.map(({ id }) => id)
 		]);
-	const sets = await transaction.rows<EndedWork['sets'][number]>(
-		`DELETE FROM practice_set_student
-		WHERE student_id IN (?) AND set_id IN (SELECT id FROM practice_set WHERE school_id = ? AND withdrawn_at IS NULL)
-			AND ${NOT_BEGUN}
-		RETURNING set_id AS setId, student_id AS studentId`,
-		[studentIds, schoolId]
-	);
+	const sets = await endSets(transaction, studentIds, 'school_id = ?', schoolId);
 	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
 		`DELETE FROM review WHERE student_id IN (?) AND verdict IS NULL RETURNING ${REVIEW}`,
 		[studentIds]
@@ -168,8 +184,8 @@ export async function restoreGroupWork(
 			[groupId, id]
 		);
 	await transaction.insertMany(
-		'INSERT IGNORE INTO practice_set_student (set_id, student_id) VALUES ?',
-		sets.map(({ setId, studentId }) => [setId, studentId])
+		`INSERT IGNORE INTO practice_set_student (set_id, student_id, ${OWN.join(', ')}) VALUES ?`,
+		sets.map(({ setId, studentId, own = [null, 0, null, null, null, null, null, null] }) => [setId, studentId, ...own])
 	);
 	await transaction.insertMany(
 		'INSERT INTO review (id, student_id, group_id, due_on, follows_id) VALUES ?',

@@ -10,7 +10,8 @@ const RECURRING = {
 	'keep earlier cells': 60,
 	'find notices': 15,
 	'sync rosters': 30,
-	'send mail': 1
+	'send mail': 1,
+	'close sets': 5
 } as const;
 type JobKind = AskedKind | keyof typeof RECURRING;
 type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';

@@ -1,8 +1,10 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { itemFrom, type Item } from '../../../core/items';
 import { familiesFor } from '../../../core/items';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
-import { assignSet, queuedSets } from '../../practice/store/practice';
+import { assignSet } from '../../practice/store/assigning';
+import { queuedSets } from '../../practice/store/practice';
 import { evidenceFor } from '../../standing';
 import { beginPractice, sittingItems } from '../../sitting/store/sittings';
 import { itemsAsked, keepItems, keepItemsOfBefore } from './askedItems';
@@ -16,9 +18,9 @@ afterAll(() => small.database.close());
 async function practice(studentId: number, skillId: number): Promise<number> {
 	const { database, skills } = small;
 	const set = { skillId, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [seenOne(studentId)] };
-	await assignSet(database, staffAs('specialist'), set, NOW);
+	await assignSet(database, staffAs('specialist'), oneSkillSet(set), NOW);
 	const [queued] = (await queuedSets(database, seen(studentId), TODAY)).toReversed();
-	return beginPractice(database, studentId, queued, skills, NOW);
+	return beginPractice(database, seenOne(studentId), queued, skills, NOW);
 }
 
 /** As though the program that asked it had made another question from the seed. */

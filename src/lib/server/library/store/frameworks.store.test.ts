@@ -1,11 +1,13 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import { NOW, seen, smallSchool, staffAs, TODAY, type SmallSchool, seenOne } from '../../../../../tests/smallSchool';
 import { keptOf } from '../../../../../tests/keptOf';
 import { shippedFramework } from '../../../../../framework/shipped';
 import type { Framework } from '../../../core/interchange/framework';
 import { changeFramework, taughtFramework } from './frameworks';
 import { libraryRevision } from './library';
-import { assignSet, queuedSets } from '../../practice/store/practice';
+import { assignSet } from '../../practice/store/assigning';
+import { queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/sittings';
 import { domainList, skillGraph, skillList } from './skills';
 
@@ -55,14 +57,8 @@ describe('a school that brings in skills', () => {
 		before = await taughtFramework(database, 1);
 		// Work and answers on the skill that is about to be changed.
 		const set = { skillId: skills[0].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [1] };
-		setId = await assignSet(database, specialist, set, NOW);
-		const sitting = await beginPractice(
-			database,
-			1,
-			{ id: setId, skillCode: skills[0].code, itemCount: 5, firstSeed: 10 },
-			skills,
-			NOW
-		);
+		setId = await assignSet(database, specialist, oneSkillSet(set), NOW);
+		const sitting = await beginPractice(database, seenOne(1), { id: setId }, skills, NOW);
 		await small.answer(1, sitting, {});
 		await changeFramework(database, specialist, changeOf(before, 'Said better'), NOW);
 	});
@@ -98,7 +94,7 @@ describe('a school that brings in skills', () => {
 		const [now] = await skillList(small.database, 1);
 		expect(now).toMatchObject({ code: small.skills[0].code, statement: 'Said better' });
 		const [set] = await queuedSets(small.database, seen(1), TODAY);
-		expect(set).toMatchObject({ id: setId, skillId: now.id, skillCode: now.code, answered: 1 });
+		expect(set).toMatchObject({ id: setId, skillIds: [now.id], answered: 1 });
 		expect((await keptOf(small.database, [1])).find(({ skillId }) => skillId === now.id)!.answers).toBe(1);
 	});
 

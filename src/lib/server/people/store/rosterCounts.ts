@@ -32,3 +32,17 @@ export async function countRoster<Name extends string>(
 	);
 	return Object.fromEntries(named.map(([name]) => [name, Number(row![name] ?? 0)])) as Record<Name, number>;
 }
+
+/** Ids of a roster's students who add something to a count. */
+export async function idsCounted(
+	database: Database,
+	roster: Roster,
+	{ sql, values, join }: RosterCount
+): Promise<Set<number>> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<{ id: number }>(
+		`SELECT roster.id FROM ${among.sql} AS roster ${join?.sql ?? ''} WHERE ${sql}`,
+		[...among.values, ...(join?.values ?? []), ...values]
+	);
+	return new Set(rows.map(({ id }) => id));
+}

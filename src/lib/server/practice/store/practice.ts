@@ -1,18 +1,23 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { FIRST_PRACTICE_SEED } from '../../../core/items';
-import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { SetDates } from '../../../core/practice';
+import { audit, type Database, type RootDatabase } from '../../database';
 import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 
-interface PracticeSet {
+/** What a set is called by. */
+export interface SetNamed {
+	/** Null: called by its skills. */
+	name: string | null;
+	isOwnStep: boolean;
+	/** In their order. */
+	skillIds: number[];
+}
+
+interface PracticeSet extends SetNamed, SetDates {
 	id: number;
-	skillId: number;
 	groupId: number | null;
 	itemCount: number;
-	firstSeed: number;
-	opensOn: SchoolDate;
-	dueOn: SchoolDate;
 	createdAt: Date;
 	createdBy: string;
 	/** Who need do it: without those who are excused. */
@@ -40,7 +45,11 @@ export async function practiceSets(
 ): Promise<{ sets: PracticeSet[]; total: number }> {
 	const among = rosterSql(roster);
 	const wanted = `practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL
-		${groupId === undefined ? '' : 'AND practice_set.group_id = ?'} ${skillId === undefined ? '' : 'AND practice_set.skill_id = ?'}`;
+		${groupId === undefined ? '' : 'AND practice_set.group_id = ?'} ${
+			skillId === undefined
+				? ''
+				: 'AND EXISTS (SELECT 1 FROM practice_set_skill AS part WHERE part.set_id = practice_set.id AND part.skill_id = ?)'
+		}`;
 	const values = [roster.staff.schoolId, groupId, skillId].filter((value) => value !== undefined);
 	// In this order: else the sets of a whole district may be read.
 	const theirs = `(SELECT DISTINCT given.set_id FROM ${among.sql} AS roster
@@ -57,9 +66,13 @@ export async function practiceSets(
 	if (found.length === 0 && from > 0)
 		return { sets: [], total: (await practiceSets(database, roster, { from: 0, most: 1, groupId, skillId })).total };
 	if (found.length === 0) return { sets: [], total };
-	const rows = await database.rows<PracticeSet>(
-		`SELECT practice_set.id, skill_id AS skillId, group_id AS groupId, practice_set.item_count AS itemCount, first_seed AS firstSeed,
-			practice_set.opens_on AS opensOn, practice_set.due_on AS dueOn, created_at AS createdAt, account.display_name AS createdBy,
+	const rows = await database.rows<PracticeSet & { skillIds: string }>(
+		`SELECT practice_set.id, practice_set.name, is_own_step AS isOwnStep, group_id AS groupId,
+			(SELECT GROUP_CONCAT(skill_id ORDER BY number) FROM practice_set_skill AS part
+				WHERE part.set_id = practice_set.id) AS skillIds,
+			practice_set.item_count AS itemCount, opens_on AS opensOn, opens_minute AS opensMinute,
+			practice_set.due_on AS dueOn, due_minute AS dueMinute, closes, created_at AS createdAt,
+			account.display_name AS createdBy,
 			SUM(given.excused_at IS NULL OR sitting.finished_at IS NOT NULL) AS students,
 			COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
 		FROM practice_set
@@ -74,6 +87,7 @@ export async function practiceSets(
 	);
 	const sets = rows.map((row) => ({
 		...row,
+		skillIds: idsIn(row.skillIds),
 		students: Number(row.students),
 		finished: Number(row.finished),
 		started: Number(row.started)
@@ -81,146 +95,131 @@ export async function practiceSets(
 	return { sets, total };
 }
 
-interface NewSet {
-	skillId: number;
-	groupId: number | null;
-	itemCount: number;
-	opensOn: SchoolDate;
-	dueOn: SchoolDate;
-	studentIds: number[];
-}
-
-/** Assigns a set. Its items start where no earlier set of the skill has been, so that nobody meets one twice. */
-export async function assignSet(database: RootDatabase, staff: Staff, set: NewSet, at: Date): Promise<number> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: set.studentIds, group: [set.groupId], skill: [set.skillId] });
-		// Two sets of one skill that are assigned at the same moment wait for each other here.
-		await transaction.row('SELECT id FROM skill WHERE id = ? FOR UPDATE', [set.skillId]);
-		const last = await transaction.row<{ next: number | null }>(
-			'SELECT MAX(first_seed + item_count) AS next FROM practice_set WHERE skill_id = ?',
-			[set.skillId]
-		);
-		const { insertId } = await transaction.run(
-			`INSERT INTO practice_set (school_id, skill_id, group_id, item_count, first_seed, opens_on, due_on, created_by, created_at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-			[
-				staff.schoolId,
-				set.skillId,
-				set.groupId,
-				set.itemCount,
-				Number(last?.next ?? FIRST_PRACTICE_SEED),
-				set.opensOn,
-				set.dueOn,
-				staff.id,
-				at
-			]
-		);
-		await transaction.insertMany(
-			'INSERT INTO practice_set_student (set_id, student_id) VALUES ?',
-			set.studentIds.map((studentId) => [insertId, studentId])
-		);
-		await refreshStudents(transaction, set.studentIds);
-		await audit(transaction, staff, at, 'assign practice', {
-			set: insertId,
-			skill: set.skillId,
-			students: set.studentIds.length
-		});
-		return insertId;
-	});
-}
-
-async function studentsOf(database: Database, setId: number): Promise<number[]> {
+async function studentsOf(database: Database, setIds: number[]): Promise<number[]> {
 	const rows = await database.rows<{ id: number }>(
-		'SELECT student_id AS id FROM practice_set_student WHERE set_id = ? ORDER BY student_id',
-		[setId]
+		'SELECT DISTINCT student_id AS id FROM practice_set_student WHERE set_id IN (?) ORDER BY id',
+		[setIds]
 	);
 	return rows.map(({ id }) => id);
 }
 
 /**
- * Takes a set back: it vanishes from the students' pages. Answers already given stay in the log and keep counting.
+ * Takes sets back: they vanish from the students' pages. Answers already given stay in the log and keep counting.
  *
- * @returns how many students had started it; null when there is no such set
+ * @returns how many students had started; null when none of the sets is theirs to take back
  */
-export async function withdrawSet(
+export async function withdrawSets(
 	database: RootDatabase,
 	staff: Staff,
-	setId: number,
+	setIds: number[],
 	at: Date
 ): Promise<number | null> {
 	return database.transaction(async (transaction) => {
-		const ownOnly = undoesAll(staff.role) ? '' : 'AND created_by = ?';
-		const { affected } = await transaction.run(
-			`UPDATE practice_set SET withdrawn_at = ? WHERE id = ? AND school_id = ? AND withdrawn_at IS NULL ${ownOnly}`,
-			[at, setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
-		);
-		if (affected === 0) return null;
-		await refreshStudents(transaction, await studentsOf(transaction, setId));
-		await audit(transaction, staff, at, 'withdraw practice', { set: setId });
+		const ids = await changeable(transaction, staff, setIds, 'withdrawn_at IS NULL');
+		if (ids.length === 0) return null;
+		await transaction.run('UPDATE practice_set SET withdrawn_at = ? WHERE id IN (?)', [at, ids]);
+		await refreshStudents(transaction, await studentsOf(transaction, ids));
+		for (const set of ids) await audit(transaction, staff, at, 'withdraw practice', { set });
 		const started = await transaction.row<{ started: number }>(
-			'SELECT COUNT(*) AS started FROM sitting WHERE set_id = ?',
-			[setId]
+			'SELECT COUNT(DISTINCT student_id) AS started FROM sitting WHERE set_id IN (?)',
+			[ids]
 		);
 		return Number(started?.started ?? 0);
 	});
 }
 
-/** Gives a set that was taken back to its students again. @returns to how many; null when there is no such set */
-export async function restoreSet(
+/** Gives sets that were taken back to their students again. @returns to how many; null when there is no such set */
+export async function restoreSets(
 	database: RootDatabase,
 	staff: Staff,
-	setId: number,
+	setIds: number[],
 	at: Date
 ): Promise<number | null> {
 	return database.transaction(async (transaction) => {
-		const ownOnly = undoesAll(staff.role) ? '' : 'AND created_by = ?';
-		const { affected } = await transaction.run(
-			`UPDATE practice_set SET withdrawn_at = NULL
-			WHERE id = ? AND school_id = ? AND withdrawn_at IS NOT NULL ${ownOnly}`,
-			[setId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
-		);
-		if (affected === 0) return null;
-		const students = await studentsOf(transaction, setId);
+		const ids = await changeable(transaction, staff, setIds, 'withdrawn_at IS NOT NULL');
+		if (ids.length === 0) return null;
+		await transaction.run('UPDATE practice_set SET withdrawn_at = NULL WHERE id IN (?)', [ids]);
+		const students = await studentsOf(transaction, ids);
 		await refreshStudents(transaction, students);
-		await audit(transaction, staff, at, 'undo withdraw practice', { set: setId });
+		for (const set of ids) await audit(transaction, staff, at, 'undo withdraw practice', { set });
 		return students.length;
 	});
 }
 
-interface QueuedSet {
+/** Which of some sets of the school a person may change, of those that are as said; locked until the end. */
+async function changeable(
+	transaction: Database,
+	staff: Staff,
+	setIds: number[],
+	are: 'withdrawn_at IS NULL' | 'withdrawn_at IS NOT NULL'
+): Promise<number[]> {
+	const rows = await transaction.rows<{ id: number; by: number }>(
+		`SELECT id, created_by AS \`by\` FROM practice_set
+		WHERE id IN (?) AND school_id = ? AND ${are} ORDER BY id FOR UPDATE`,
+		[setIds, staff.schoolId]
+	);
+	return rows.filter(({ by }) => undoesAll(staff.role) || by === staff.id).map(({ id }) => id);
+}
+
+/** Ids as GROUP_CONCAT gives them. */
+const idsIn = (text: string): number[] => text.split(',').map(Number);
+
+interface QueuedSet extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute'> {
 	id: number;
 	studentId: number;
-	skillId: number;
-	skillCode: string;
+	/** As the student gets it. */
 	itemCount: number;
-	firstSeed: number;
-	dueOn: SchoolDate;
+	untilRight: number | null;
 	sittingId: number | null;
 	answered: number | null;
 }
 
-/** Open sets that students have not finished, the earliest due first. */
-export async function queuedSets(database: Database, studentIds: VisibleId[], today: SchoolDate): Promise<QueuedSet[]> {
+/** The end of a day, in minutes. */
+const DAY_ENDS = 24 * 60;
+
+/**
+ * Sets that students have not finished and that take answers, the earliest due first and those that are never due last.
+ *
+ * @param minute of the day, up to which sets have opened; all that open on the day where it is left out
+ */
+export async function queuedSets(
+	database: Database,
+	studentIds: VisibleId[],
+	today: SchoolDate,
+	minute = DAY_ENDS
+): Promise<QueuedSet[]> {
 	if (studentIds.length === 0) return [];
-	return database.rows<QueuedSet>(
-		`SELECT practice_set.id, membership.student_id AS studentId, practice_set.skill_id AS skillId, skill.code AS skillCode,
-			practice_set.item_count AS itemCount, practice_set.first_seed AS firstSeed,
-			COALESCE(membership.due_on, practice_set.due_on) AS dueOn,
-			sitting.id AS sittingId, sitting.answered
-		FROM practice_set_student AS membership
-		JOIN practice_set ON practice_set.id = membership.set_id
-		JOIN skill ON skill.id = practice_set.skill_id
-		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
-		WHERE membership.student_id IN (?) AND membership.excused_at IS NULL AND practice_set.withdrawn_at IS NULL
-			AND practice_set.opens_on <= ? AND sitting.finished_at IS NULL
-		ORDER BY dueOn, practice_set.id`,
-		[studentIds, today]
+	const rows = await database.rows<
+		QueuedSet & { skillIds: string; usual: number; own: number | null; begun: number | null }
+	>(
+		`SELECT practice_set.id, given.student_id AS studentId, practice_set.name,
+			GROUP_CONCAT(part.skill_id ORDER BY part.number) AS skillIds, practice_set.item_count AS itemCount,
+			SUM(part.practice_count) AS usual, given.practice_count AS own, practice_set.until_right AS untilRight,
+			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
+			sitting.id AS sittingId, sitting.answered, sitting.item_count AS begun
+		FROM practice_set_student AS given
+		JOIN practice_set ON practice_set.id = given.set_id
+		JOIN practice_set_skill AS part
+			ON part.set_id = given.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)
+		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+		WHERE given.student_id IN (?) AND given.excused_at IS NULL AND given.closed_at IS NULL
+			AND practice_set.withdrawn_at IS NULL
+			AND (practice_set.opens_on < ?
+				OR practice_set.opens_on = ? AND COALESCE(practice_set.opens_minute, 0) <= ?)
+			AND sitting.finished_at IS NULL
+		GROUP BY given.set_id, given.student_id
+		ORDER BY dueOn IS NULL, dueOn, COALESCE(dueMinute, ${DAY_ENDS}), practice_set.id`,
+		[studentIds, today, today, minute]
 	);
+	return rows.map(({ usual, own, begun, skillIds, ...row }) => ({
+		...row,
+		skillIds: idsIn(skillIds),
+		itemCount: begun ?? row.itemCount + (own === null ? 0 : own - Number(usual))
+	}));
 }
 
-interface SetResult {
+interface SetResult extends Pick<SetNamed, 'name' | 'skillIds'> {
 	setId: number;
-	skillId: number;
 	itemCount: number;
 	answered: number;
 	correct: number;
@@ -229,8 +228,11 @@ interface SetResult {
 
 /** A student's last practice results: first tries right of those answered. */
 export async function recentResults(database: Database, studentId: VisibleId, limit: number): Promise<SetResult[]> {
-	const rows = await database.rows<SetResult>(
-		`SELECT sitting.set_id AS setId, practice_set.skill_id AS skillId, sitting.item_count AS itemCount, sitting.answered,
+	const rows = await database.rows<SetResult & { skillIds: string }>(
+		`SELECT sitting.set_id AS setId, practice_set.name, sitting.item_count AS itemCount, sitting.answered,
+			(SELECT GROUP_CONCAT(part.skill_id ORDER BY part.number) FROM practice_set_skill AS part
+				LEFT JOIN practice_set_student AS given ON given.set_id = part.set_id AND given.student_id = sitting.student_id
+				WHERE part.set_id = sitting.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)) AS skillIds,
 			COALESCE(SUM(answer.correct), 0) AS correct, sitting.finished_at AS finishedAt
 		FROM sitting
 		JOIN practice_set ON practice_set.id = sitting.set_id
@@ -241,5 +243,5 @@ export async function recentResults(database: Database, studentId: VisibleId, li
 		LIMIT ${Number(limit)}`,
 		[studentId]
 	);
-	return rows.map((row) => ({ ...row, correct: Number(row.correct) }));
+	return rows.map((row) => ({ ...row, skillIds: idsIn(row.skillIds), correct: Number(row.correct) }));
 }

@@ -1,4 +1,4 @@
-import { addDays, schoolDateOf, type SchoolCalendar, type SchoolDate } from '../../../core/calendar';
+import { addDays, momentOf, schoolDateOf, type SchoolCalendar, type SchoolDate } from '../../../core/calendar';
 import { daysOf } from '../../../core/timetable';
 import type { Database } from '../../database';
 
@@ -7,6 +7,8 @@ export interface School {
 	name: string;
 	timeZone: string;
 	today: SchoolDate;
+	/** Minutes of today's school day. */
+	minute: number;
 	/** With the days off of the last year and all to come. */
 	calendar: SchoolCalendar;
 }
@@ -16,7 +18,7 @@ const REACH = 400;
 
 export async function findSchool(database: Database, id: number, at: Date): Promise<School> {
 	const since = addDays(schoolDateOf(at, 'UTC'), -REACH);
-	const row = await database.row<Omit<School, 'today' | 'calendar'> & { schoolDays: number; off: string }>(
+	const row = await database.row<Omit<School, 'today' | 'minute' | 'calendar'> & { schoolDays: number; off: string }>(
 		`SELECT id, name, time_zone AS timeZone, school_days AS schoolDays,
 			(SELECT CONCAT('[', COALESCE(GROUP_CONCAT(
 				JSON_OBJECT('fromOn', from_on, 'untilOn', until_on, 'name', name) ORDER BY from_on, day_off.id), ''), ']')
@@ -26,9 +28,11 @@ export async function findSchool(database: Database, id: number, at: Date): Prom
 	);
 	if (!row) throw new Error(`school ${id} does not exist`);
 	const { schoolDays, off, ...school } = row;
+	const now = momentOf(at, row.timeZone);
 	return {
 		...school,
-		today: schoolDateOf(at, row.timeZone),
+		today: now.day,
+		minute: now.minute,
 		calendar: { schoolDays: daysOf(schoolDays), off: JSON.parse(off) }
 	};
 }

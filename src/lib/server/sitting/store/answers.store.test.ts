@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, TODAY, type SmallSchool, seen, seenOne } from '../../../../../tests/smallSchool';
@@ -7,7 +8,8 @@ import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
 import { itemFrom } from '../../../core/items';
 import { storeAnswers } from './answers';
-import { assignSet, queuedSets } from '../../practice/store/practice';
+import { assignSet } from '../../practice/store/assigning';
+import { queuedSets } from '../../practice/store/practice';
 import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice, findSitting, sittingItems } from './sittings';
@@ -21,9 +23,9 @@ afterAll(() => small.database.close());
 async function openSet(studentId = 1, skill = small.skills[3]) {
 	const { database, skills } = small;
 	const set = { skillId: skill.id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY, studentIds: [studentId] };
-	const setId = await assignSet(database, staffAs('specialist'), set, NOW);
+	const setId = await assignSet(database, staffAs('specialist'), oneSkillSet(set), NOW);
 	const queued = (await queuedSets(database, seen(studentId), TODAY)).find(({ id }) => id === setId)!;
-	return { skill, set: queued, sittingId: await beginPractice(database, studentId, queued, skills, NOW) };
+	return { skill, set: queued, sittingId: await beginPractice(database, seenOne(studentId), queued, skills, NOW) };
 }
 
 const keptSkill = async (skillId: number, studentId = 1) =>
@@ -42,7 +44,7 @@ const answersIn = async (sittingId: number) =>
 describe('answers', () => {
 	it('are stored once however often they are sent, and starting twice gives one sitting', async () => {
 		const { set, sittingId } = await openSet();
-		expect(await beginPractice(small.database, 1, set, small.skills, NOW)).toBe(sittingId);
+		expect(await beginPractice(small.database, seenOne(1), set, small.skills, NOW)).toBe(sittingId);
 		const given = { id: randomUUID(), response: (await itemAt(sittingId)).key };
 		const together = await Promise.all([1, 2, 3].map(() => small.answer(1, sittingId, given)));
 		expect(together.sort()).toEqual(['already stored', 'already stored', 'stored']);

@@ -1,5 +1,6 @@
 import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
 import type { SittingKind } from '../../../core/measurement';
+import type { QuestionHelp } from '../../../core/practice';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
@@ -55,6 +56,8 @@ interface AskedQuestion extends ItemKey {
 	kind: SittingKind;
 	adaptive: boolean;
 	itemCount: number;
+	untilRight: number | null;
+	help: QuestionHelp;
 	answeredBefore: number;
 	startedAt: Date;
 	skillId: number;
@@ -70,8 +73,8 @@ async function lockPlaces(transaction: Database, answers: SubmittedAnswer[]): Pr
 	const rows = await transaction.rows<Omit<AskedQuestion, 'item'>>(
 		`SELECT sitting.id AS sittingId, sitting.student_id AS studentId, student.school_id AS schoolId,
 			sitting.kind, sitting.adaptive, sitting.started_at AS startedAt,
-			sitting.item_count AS itemCount, sitting.answered AS answeredBefore,
-			item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition
+			sitting.item_count AS itemCount, sitting.until_right AS untilRight, sitting.answered AS answeredBefore,
+			item.help, item.position, item.skill_id AS skillId, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id
 		JOIN student ON student.id = sitting.student_id
@@ -155,12 +158,19 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		const ids = adaptive.filter((place) => place.schoolId === schoolId).map(({ sittingId }) => sittingId);
 		for (const id of await goOn(transaction, ids, await skillsTaught(schoolId))) done.add(id);
 	}
+	const reached = await haveReached(
+		transaction,
+		moved.map(({ place }) => place)
+	);
 	const ended = moved.filter(({ place, count }) =>
-		place.adaptive ? done.has(place.sittingId) : place.answeredBefore + count === place.itemCount
+		place.adaptive
+			? done.has(place.sittingId)
+			: reached.has(place.sittingId) || place.answeredBefore + count === place.itemCount
 	);
 	if (ended.length === 0) return;
 	await transaction.run(
-		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted') WHERE id IN (?)`,
+		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted')
+		WHERE id IN (?) AND finished_at IS NULL`,
 		[ended[0].answer.receivedAt, ended.map(({ place }) => place.sittingId)]
 	);
 	for (const { place, answer } of ended) {
@@ -169,6 +179,19 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 	}
 	const practiced = ended.filter(({ place }) => place.kind === 'practice').map(({ place }) => place.studentId);
 	await refreshStudents(transaction, [...new Set(practiced)]);
+}
+
+/** Which sittings have as many right at the first try as they ask for. */
+async function haveReached(transaction: Database, places: AskedQuestion[]): Promise<Set<number>> {
+	const wanted = places.filter(({ untilRight }) => untilRight !== null).map(({ sittingId }) => sittingId);
+	if (wanted.length === 0) return new Set();
+	const rows = await transaction.rows<{ id: number }>(
+		`SELECT sitting.id FROM sitting JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.id IN (?)
+		GROUP BY sitting.id HAVING SUM(answer.correct) >= MAX(sitting.until_right)`,
+		[wanted]
+	);
+	return new Set(rows.map(({ id }) => id));
 }
 
 /**
@@ -187,8 +210,8 @@ export async function storeAnswers(database: RootDatabase, answers: SubmittedAns
 		for (const [index, answer] of answers.entries()) {
 			const place = places.get(`${answer.sittingId} ${answer.position}`);
 			if (!place || place.studentId !== answer.studentId) continue;
-			// Only where there is no feedback, and so no second try, can it be left at not knowing.
-			const saidNotYet = answer.response === null && place.kind !== 'practice';
+			// Only where there is no second try can it be left at not knowing.
+			const saidNotYet = answer.response === null && place.help !== 'second try';
 			const judged = saidNotYet ? SAID_NOT_YET : check(place.item, answer.response);
 			results[index] = judged.readable ? 'already stored' : 'unreadable';
 			if (!judged.readable || ids.has(answer.id.toLowerCase())) continue;

@@ -1,3 +1,4 @@
+import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
@@ -10,7 +11,8 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { closings } from './closings';
 import { endSitting } from '../../screen/store/diagnostics';
 import { countLateAnswers, lateAnswers } from './lateAnswers';
-import { assignSet, queuedSets, withdrawSet } from '../../practice/store/practice';
+import { assignSet } from '../../practice/store/assigning';
+import { queuedSets, withdrawSets } from '../../practice/store/practice';
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../gaps/store/skillChecks';
@@ -52,9 +54,9 @@ const stored = async (sittingId: number) =>
 async function practice(studentId: number) {
 	const { database, skills } = small;
 	const set = { skillId: skills[3].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: TODAY };
-	const setId = await assignSet(database, specialist, { ...set, studentIds: [studentId] }, NOW);
+	const setId = await assignSet(database, specialist, oneSkillSet({ ...set, studentIds: [studentId] }), NOW);
 	const queued = (await queuedSets(database, seen(studentId), TODAY)).find(({ id }) => id === setId)!;
-	return { setId, sittingId: await beginPractice(database, studentId, queued, skills, NOW) };
+	return { setId, sittingId: await beginPractice(database, seenOne(studentId), queued, skills, NOW) };
 }
 const diagnostic = (studentId: number) =>
 	beginDiagnostic(
@@ -129,7 +131,7 @@ describe('work outside its time', () => {
 	it('is refused once a set or a check is taken back', async () => {
 		const { setId, sittingId } = await practice(4);
 		await answerNext(4, sittingId, NOW, NOW);
-		await withdrawSet(small.database, specialist, setId, later(2));
+		await withdrawSets(small.database, specialist, [setId], later(2));
 		await expectClosed(4, sittingId, 'taken back', later(2));
 
 		const wanted = [{ studentId: 4, skillIds: [small.skills[1].id] }];
@@ -156,7 +158,7 @@ describe('work outside its time', () => {
 	it('that was stored in time is still known when it is sent again', async () => {
 		const { setId, sittingId } = await practice(7);
 		const { answer } = await answerNext(7, sittingId, NOW, NOW);
-		await withdrawSet(small.database, specialist, setId, later(1));
+		await withdrawSets(small.database, specialist, [setId], later(1));
 		expect(await storeAnswers(small.database, [{ ...answer, receivedAt: later(2) }])).toEqual(['already stored']);
 		expect(await countLateAnswers(small.database, seenOne(7))).toBe(0);
 	});

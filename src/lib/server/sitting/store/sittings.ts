@@ -1,11 +1,22 @@
 import { PROBE_ITEMS } from '../../../core/growth';
-import { itemsForSkill, probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
+import {
+	hasItems,
+	itemsForSkill,
+	olderSeed,
+	probeSeed,
+	type Answer,
+	type ItemKey,
+	type ItemSeed
+} from '../../../core/items';
+import { olderSkills, setQuestions, type QuestionHelp } from '../../../core/practice';
 import type { Doubt } from '../../../core/measurement';
 import type { SittingKind } from '../../../core/measurement';
 import type { Trust } from '../../../core/screening';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
 import { keepItems, type Skill } from '../../library';
+import { setForStudent, type SetForStudent } from '../../practice';
+import { readStandings } from '../../standing';
 import { refreshPlaces } from '../../screen';
 
 export interface Sitting {
@@ -14,6 +25,8 @@ export interface Sitting {
 	kind: SittingKind;
 	/** Of an adaptive sitting under way: the most there can be. */
 	itemCount: number;
+	/** Of practice that ends once so many are right at the first try; null: all are asked. */
+	untilRight: number | null;
 	answered: number;
 	adaptive: boolean;
 	startedAt: Date;
@@ -22,8 +35,8 @@ export interface Sitting {
 	windowId: number | null;
 }
 
-const SITTING = `id, student_id AS studentId, kind, item_count AS itemCount, answered, adaptive, started_at AS startedAt,
-	finished_at AS finishedAt, set_id AS setId, window_id AS windowId`;
+const SITTING = `id, student_id AS studentId, kind, item_count AS itemCount, until_right AS untilRight, answered, adaptive,
+	started_at AS startedAt, finished_at AS finishedAt, set_id AS setId, window_id AS windowId`;
 
 /** A sitting of this student, or null. */
 export async function findSitting(database: Database, studentId: VisibleId, id: number): Promise<Sitting | null> {
@@ -54,6 +67,7 @@ export interface NewSitting {
 	kind: SittingKind;
 	origin: Origin;
 	itemCount: number;
+	untilRight?: number | null;
 	adaptive?: boolean;
 	/** Of a diagnostic: the version of parameters that it is chosen and scored with. */
 	parametersId?: number | null;
@@ -66,7 +80,7 @@ export interface NewSitting {
  */
 export async function openSitting(
 	transaction: Database,
-	{ studentId, kind, origin, itemCount, adaptive = false, parametersId = null, at }: NewSitting
+	{ studentId, kind, origin, itemCount, untilRight = null, adaptive = false, parametersId = null, at }: NewSitting
 ): Promise<{ id: number; isNew: boolean }> {
 	const columns = {
 		windowId: null,
@@ -81,8 +95,8 @@ export async function openSitting(
 	};
 	const { insertId, affected } = await transaction.run(
 		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, check_id, attempt, resits_id, domain_id, item_count,
-			adaptive, parameters_id, started_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+			until_right, adaptive, parameters_id, started_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
 		[
 			studentId,
@@ -96,6 +110,7 @@ export async function openSitting(
 			columns.resitsId,
 			columns.domainId,
 			itemCount,
+			untilRight,
 			adaptive,
 			parametersId,
 			at
@@ -110,15 +125,15 @@ export async function writeItems(
 	transaction: Database,
 	sittingId: number,
 	from: number,
-	items: (Omit<ItemSeed, 'skillCode'> & { skillId: number })[]
+	items: (Omit<ItemSeed, 'skillCode'> & { skillId: number; help?: QuestionHelp })[]
 ): Promise<void> {
 	const kept = await keepItems(transaction, items);
 	await transaction.insertMany(
-		`INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed, edition, kind, options, digits)
+		`INSERT IGNORE INTO sitting_item (sitting_id, position, skill_id, family_id, seed, edition, kind, options, digits, help)
 		VALUES ?`,
 		kept.map(({ skillId, familyId, seed, edition, kind, options, digits }, i) => [
 			...[sittingId, from + i, skillId],
-			...[familyId, seed, edition, kind, options, digits]
+			...[familyId, seed, edition, kind, options, digits, items[i].help ?? 'told later']
 		])
 	);
 }
@@ -136,20 +151,54 @@ export async function beginFixed(
 	});
 }
 
-export function withSkillIds(seeds: ItemSeed[], skills: Skill[]): (ItemSeed & { skillId: number })[] {
+export function withSkillIds<Seed extends ItemSeed>(seeds: Seed[], skills: Skill[]): (Seed & { skillId: number })[] {
 	const ids = new Map(skills.map(({ code, id }) => [code, id]));
 	return seeds.map((seed) => ({ ...seed, skillId: ids.get(seed.skillCode)! }));
 }
 
+/**
+ * Begins a student's run through a set that they were given, with the questions that it has for them.
+ *
+ * @throws RangeError for a set that they were not given
+ */
 export async function beginPractice(
 	database: RootDatabase,
-	studentId: number,
-	set: { id: number; skillCode: string; itemCount: number; firstSeed: number },
+	studentId: VisibleId,
+	{ id }: { id: number },
 	skills: Skill[],
 	at: Date
 ): Promise<number> {
-	const items = withSkillIds(itemsForSkill(set.skillCode, set.itemCount, set.firstSeed), skills);
-	return beginFixed(database, { studentId, kind: 'practice', origin: { setId: set.id }, at }, items);
+	const set = await setForStudent(database, id, studentId);
+	if (!set) throw new RangeError(`set ${id} was not given to student ${studentId}`);
+	const older = await olderFor(database, studentId, set, skills);
+	const { place, variation } = set;
+	const questions = setQuestions(set.skills, set.how, { place, variation, older, olderSeed: olderSeed(id) });
+	const { untilRight } = set.how;
+	return beginFixed(
+		database,
+		{
+			studentId,
+			kind: 'practice',
+			origin: { setId: id },
+			untilRight: untilRight && Math.min(untilRight, questions.length),
+			at
+		},
+		withSkillIds(questions, skills)
+	);
+}
+
+/** Codes of the skills from before that a set mixes in for a student. */
+async function olderFor(
+	database: Database,
+	studentId: VisibleId,
+	{ skills: own, how }: SetForStudent,
+	skills: Skill[]
+): Promise<string[]> {
+	if (how.older === 0) return [];
+	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
+	const isOffered = (id: number) => hasItems(codeOf.get(id)!) && own.every(({ skillId }) => skillId !== id);
+	const standings = (await readStandings(database, [studentId])).get(studentId)!;
+	return olderSkills(standings, isOffered, how.older).map((id) => codeOf.get(id)!);
 }
 
 export async function beginProbe(
@@ -164,12 +213,13 @@ export async function beginProbe(
 	return beginFixed(database, { studentId: plan.studentId, kind: 'probe', origin, at }, items);
 }
 
-interface SittingItem extends ItemKey {
+export interface SittingItem extends ItemKey {
 	position: number;
 	/** First try, once given. */
 	correct: boolean | null;
 	response: Answer | null;
 	attempts: number;
+	help: QuestionHelp;
 }
 
 /** All items of a sitting with what was answered so far. */
@@ -181,13 +231,13 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 			response: string | null;
 		}
 	>(
-		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition,
+		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition, item.help,
 			MAX(CASE WHEN answer.attempt = 1 THEN answer.correct END) AS correct,
 			MAX(CASE WHEN answer.attempt = 1 THEN answer.response END) AS response, COUNT(answer.id) AS attempts
 		FROM sitting_item AS item
 		LEFT JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position
 		WHERE item.sitting_id = ?
-		GROUP BY item.position, item.family_id, item.seed, item.edition
+		GROUP BY item.position, item.family_id, item.seed, item.edition, item.help
 		ORDER BY item.position`,
 		[sittingId]
 	);
@@ -199,7 +249,7 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 	}));
 }
 
-/** Questions of a practice sitting, among some, that the student has answered right or tried twice. */
+/** Questions of a practice sitting, among some, that the student is done with and that it tells at once how to do. */
 export async function triedItems(
 	database: Database,
 	sittingId: number,
@@ -209,10 +259,11 @@ export async function triedItems(
 		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
 		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind = 'practice'
+		JOIN practice_set ON practice_set.id = sitting.set_id AND practice_set.solutions
 		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt <= 2
-		WHERE item.sitting_id = ? AND item.position IN (?)
+		WHERE item.sitting_id = ? AND item.position IN (?) AND item.help <> 'told later'
 		GROUP BY item.position
-		HAVING COUNT(*) = 2 OR MAX(answer.correct)`,
+		HAVING COUNT(*) = 2 OR MAX(answer.correct) OR MAX(item.help = 'one try')`,
 		[sittingId, positions]
 	);
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { sayDue } from '$lib/ui/practice/saySet';
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { sayDate, sayDay, sayMeeting } from '$lib/core/calendar';
@@ -87,8 +88,8 @@
 			<h2>Practice</h2>
 			{#each data.sets as set (set.id)}
 				<p>
-					{skillOf.get(set.skillId)}, {set.itemCount} questions, due {sayDate(set.dueOn)}: {set.finished} of {set.students}
-					finished
+					<a href={keepingScope(`/practice/${set.id}`)}>{set.title}</a>, {set.itemCount} questions, {sayDue(set)}: {set.finished}
+					of {set.students} finished
 				</p>
 			{:else}
 				<p class="soft">No practice was assigned to this group.</p>

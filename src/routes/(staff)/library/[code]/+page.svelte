@@ -96,7 +96,7 @@
 		<ul>
 			{#each data.sets as set (set.id)}
 				<li>
-					{sayDay(set.opensOn)}, {set.itemCount} questions
+					<a href={keepingScope(`/practice/${set.id}`)}>{sayDay(set.opensOn)}</a>, {set.itemCount} questions
 					<span class="soft">by {set.createdBy}; {set.finished} of {set.students} students finished</span>
 				</li>
 			{:else}

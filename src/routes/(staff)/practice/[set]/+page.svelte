@@ -1,8 +1,10 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayDate, schoolDateOf } from '$lib/core/calendar';
+	import { sayDate, sayDayAt, sayMinute, schoolDateOf } from '$lib/core/calendar';
 	import { plural } from '$lib/core/words';
 	import { keepValues } from '$lib/ui/form/keepValues';
+	import ForSome from '$lib/ui/practice/ForSome.svelte';
+	import { sayAfterDue, sayDue, sayHow, sayVariation } from '$lib/ui/practice/saySet';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -11,6 +13,7 @@
 
 	let { data, form } = $props();
 	const set = $derived(data.set);
+	const dates = $derived(set.dates);
 	const canChange = $derived(data.can.practice && !set.isWithdrawn);
 
 	let chosen = $state<number[]>([]);
@@ -19,8 +22,22 @@
 	const needed = $derived(selected.filter(({ state }) => state === 'not begun' || state === 'under way'));
 	/** Until when those selected have time. */
 	let until = $derived(data.moreTime);
-	let opensOn = $derived(set.opensOn);
-	let dueOn = $derived(set.dueOn);
+	/** Whether what else can be otherwise for those selected is shown. */
+	let isOpen = $state(false);
+	const timeOf = (minute: number | null) => (minute === null ? '' : sayMinute(minute));
+	let opensOn = $derived(dates.opensOn);
+	let opensAt = $derived(timeOf(dates.opensMinute));
+	let dueOn = $derived(dates.dueOn ?? '');
+	let dueAt = $derived(timeOf(dates.dueMinute));
+	let closes = $derived(dates.closes);
+	const isSame = $derived(
+		opensOn === dates.opensOn &&
+			opensAt === timeOf(dates.opensMinute) &&
+			dueOn === (dates.dueOn ?? '') &&
+			dueAt === timeOf(dates.dueMinute) &&
+			closes === dates.closes
+	);
+	const minuteIn = (text: string) => (text ? 60 * Number(text.slice(0, 2)) + Number(text.slice(3)) : null);
 
 	const count = (states: string[]) => data.students.filter(({ state }) => states.includes(state)).length;
 	const facts = $derived(
@@ -31,16 +48,25 @@
 			...(count(['excused']) ? [`${count(['excused'])} excused`] : [])
 		].join(', ')
 	);
+	/** Help that a student has everywhere, where the set says nothing else. */
+	function helpOf({ help, variation }: (typeof data.students)[number]): string {
+		const parts = [
+			help.readAloud && variation.readAloud === null && 'read aloud',
+			help.largerType && variation.largerType === null && 'larger type'
+		].filter(Boolean);
+		return parts.length ? `${parts.join(', ')}, as always` : '';
+	}
 	/** What a form does ends with nobody selected. */
 	const thenNobody =
 		() =>
 		async ({ update }: { update: () => Promise<void> }) => {
 			await update();
 			chosen = [];
+			isOpen = false;
 		};
 </script>
 
-<svelte:head><title>{data.skill.shortName} · Practice · Orderly Compass</title></svelte:head>
+<svelte:head><title>{data.title} · Practice · Orderly Compass</title></svelte:head>
 
 {#snippet ids(students: { id: number }[])}
 	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
@@ -48,15 +74,30 @@
 
 <p class="no-print"><a href={keepingScope('/practice')}>All sets</a></p>
 <div class="page-head">
-	<h1>{data.skill.shortName}</h1>
+	<h1>{data.title}</h1>
 	<span class="soft">{plural(set.itemCount, 'question')}, {facts}</span>
 </div>
-<p>
-	<a href={keepingScope(`/library/${data.skill.code}`)}>{data.skill.code}</a>: {data.skill.statement}.
-	<span class="soft"
-		>{data.groupName ? `For ${data.groupName}, by` : 'By'}
-		{set.createdBy}, {sayDate(schoolDateOf(set.createdAt, data.school.timeZone))}</span
-	>
+{#if set.isOwnStep}
+	<p>Each works on the skill that was their own next step.</p>
+{:else}
+	{#each data.skills as skill (skill.id)}
+		<p>
+			<a href={keepingScope(`/library/${skill.code}`)}>{skill.code}</a>: {skill.statement}.
+			{#if data.skills.length > 1 || skill.checks || skill.hasExample}<span class="soft"
+					>{[
+						skill.hasExample && 'a worked example',
+						skill.practice && plural(skill.practice, 'question'),
+						skill.checks && `${skill.checks} without help at the end`
+					]
+						.filter(Boolean)
+						.join(', ')}</span
+				>{/if}
+		</p>
+	{/each}
+{/if}
+<p class="soft">
+	{data.groupName ? `For ${data.groupName}, by` : 'By'}
+	{set.createdBy}, {sayDate(schoolDateOf(set.createdAt, data.school.timeZone))}{#each sayHow(set.how) as part (part)}; {part}{/each}
 </p>
 
 {#if set.isWithdrawn}
@@ -64,12 +105,17 @@
 {:else if canChange && set.isTheirs}
 	<form method="POST" action="?/dates" class="one-line dates no-print" use:enhance={keepValues}>
 		<label>Students see it from <input name="opensOn" type="date" required bind:value={opensOn} /></label>
-		<label>due <input name="dueOn" type="date" required min={opensOn} bind:value={dueOn} /></label>
-		<button disabled={opensOn === set.opensOn && dueOn === set.dueOn}>Keep for all</button>
-		<span class="soft">It stays open after that day; what comes later is marked late.</span>
+		<input name="opensAt" type="time" aria-label="Time from which they see it" bind:value={opensAt} />
+		<label>due <input name="dueOn" type="date" min={opensOn} bind:value={dueOn} /></label>
+		<input name="dueAt" type="time" aria-label="Time when it is due" disabled={!dueOn} bind:value={dueAt} />
+		<label
+			><input name="closes" type="checkbox" value="yes" disabled={!dueOn} bind:checked={closes} /> closes then</label
+		>
+		<button disabled={isSame}>Keep for all</button>
+		<span class="soft">{sayAfterDue({ dueOn: dueOn || null, dueMinute: minuteIn(dueAt), closes })}</span>
 	</form>
 {:else}
-	<p class="soft">Students see it from {sayDate(set.opensOn)}; due {sayDate(set.dueOn)}.</p>
+	<p class="soft">Students see it from {sayDayAt(dates.opensOn, dates.opensMinute)}; {sayDue(dates)}.</p>
 {/if}
 
 <Table
@@ -78,9 +124,11 @@
 		canChange && { label: 'Select', isSilent: true },
 		{ label: 'Student' },
 		{ label: 'Class' },
+		set.isOwnStep && { label: 'Own next step' },
 		{ label: 'How far' },
 		{ label: 'Right at the first try' },
-		{ label: 'Due' }
+		{ label: 'Due' },
+		{ label: 'Otherwise' }
 	]}
 	rows={data.students}
 	key={({ id }) => id}
@@ -92,26 +140,31 @@
 			>{/if}
 		<th scope="row"><a href={keepingScope(`/students/${student.id}`)}>{student.name}</a></th>
 		<td>{student.className}</td>
+		{#if set.isOwnStep}<td>{student.skill}</td>{/if}
 		<td
 			>{student.state === 'under way'
-				? `${student.answered} of ${set.itemCount} answered`
+				? `${student.answered} of ${student.itemCount} answered`
 				: student.state}{#if student.isLate}<strong>, late</strong>{/if}</td
 		>
 		<td>{student.answered ? `${student.right} of ${student.answered}` : ''}</td>
 		<td
-			>{sayDate(student.dueOn)}{#if student.hasOwnDue}<span class="soft">, own</span>{/if}</td
+			>{student.dueOn ? sayDayAt(student.dueOn, student.dueMinute) : 'never'}{#if student.hasOwnDue}<span class="soft"
+					>, own</span
+				>{/if}</td
 		>
+		<td>{sayVariation(student.variation)} <span class="soft">{helpOf(student)}</span></td>
 	{/snippet}
 </Table>
 {#if canChange}<SelectShown ids={data.students.map(({ id }) => id)} bind:chosen />{/if}
 
 {#if selected.length}
 	<ActionBar says="{plural(selected.length, 'student')} selected">
-		<form method="POST" action="?/due" class="one-line" use:enhance={thenNobody}>
+		<form method="POST" action="?/some" class="one-line" use:enhance={thenNobody}>
 			{@render ids(selected)}
-			<label>Due <input name="dueOn" type="date" required min={set.opensOn} bind:value={until} /></label>
+			<label>Due <input name="dueOn" type="date" required min={dates.opensOn} bind:value={until} /></label>
 			<button class="primary">Due {sayDate(until)} for {plural(selected.length, 'student')}</button>
 		</form>
+		<button aria-expanded={isOpen} onclick={() => (isOpen = !isOpen)}>Otherwise for them</button>
 		{#if needed.length}
 			<form method="POST" action="?/excuse" use:enhance={thenNobody}>
 				{@render ids(needed)}
@@ -125,6 +178,16 @@
 			</form>
 		{/if}
 		<button class="plain" onclick={() => (chosen = [])}>Clear</button>
+		{#if isOpen}
+			<form method="POST" action="?/some" class="one-line wide" use:enhance={thenNobody}>
+				{@render ids(selected)}
+				<ForSome />
+				<button class="primary">Keep for {plural(selected.length, 'student')}</button>
+				{#if selected.some(({ state }) => state !== 'not begun')}
+					<span class="soft">Who has begun keeps their questions.</span>
+				{/if}
+			</form>
+		{/if}
 	</ActionBar>
 {/if}
 <Notice outcome={form} />
@@ -132,5 +195,8 @@
 <style>
 	.dates {
 		margin: 10px 0;
+	}
+	.wide {
+		flex-basis: 100%;
 	}
 </style>

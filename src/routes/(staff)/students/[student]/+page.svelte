@@ -123,7 +123,7 @@
 		<ul class="plain">
 			{#each data.results as result (result.setId)}
 				<li>
-					{result.skill}: {result.correct} of {result.answered} right at first try{result.finishedAt
+					{result.title}: {result.correct} of {result.answered} right at first try{result.finishedAt
 						? ''
 						: `, ${result.itemCount - result.answered} to go`}
 				</li>

@@ -3,7 +3,9 @@ import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items';
 import { warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
+import { practiceSitting } from '$lib/server/sitting/practicePage';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
+import { findSchool } from '$lib/server/school';
 import { itemsAsked, skillList } from '$lib/server/library';
 
 /** Up to this grade questions are read aloud and set larger unless the student turns it off. */
@@ -16,7 +18,7 @@ export async function load({ locals, params }) {
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
 	const isYoung = student.grade <= LAST_GRADE_WITH_SUPPORTS;
-	const practice = sitting.kind === 'practice';
+	const isPractice = sitting.kind === 'practice';
 	const [items, accommodation, progress, closed] = await Promise.all([
 		sittingItems(locals.database, sitting.id),
 		accommodationOf(locals, student),
@@ -24,6 +26,15 @@ export async function load({ locals, params }) {
 		closings(locals.database, [sitting.id], locals.at)
 	]);
 	const closing = closed.get(sitting.id);
+	// Who is just learning to read has both from the start.
+	const usual = {
+		readAloud: accommodation.readAloud || isYoung,
+		largerType: accommodation.largerType || isYoung
+	};
+	const { timeZone } = await findSchool(locals.database, student.schoolId, locals.at);
+	const practice = isPractice
+		? await practiceSitting(locals.database, student, sitting, usual, { at: locals.at, timeZone })
+		: null;
 	// Of what is closed no question is shown any more.
 	const shownItems = closing ? [] : items;
 	const warmUp =
@@ -36,11 +47,16 @@ export async function load({ locals, params }) {
 			kind: sitting.kind,
 			adaptive: sitting.adaptive,
 			// Of an adaptive sitting that goes on: the most there can be, so that what is told never grows.
-			itemCount: sitting.itemCount
+			itemCount: sitting.itemCount,
+			untilRight: sitting.untilRight
 		},
-		// Who is just learning to read has both from the start.
-		readAloud: accommodation.readAloud || isYoung,
-		largerType: accommodation.largerType || isYoung,
+		readAloud: (practice ?? usual).readAloud,
+		largerType: (practice ?? usual).largerType,
+		solutions: practice?.solutions ?? true,
+		feedback: practice?.feedback ?? 'none',
+		isTold: practice?.isTold ?? false,
+		examples: practice?.examples ?? [],
+		lookBack: practice?.lookBack ?? [],
 		enough: progress?.enough ?? false,
 		closed: closing ? sayClosed(closing.why) : null,
 		// Practice questions before a diagnostic: they count for nothing.
@@ -55,17 +71,26 @@ export async function load({ locals, params }) {
 			}))
 		),
 		items: await Promise.all(
-			(await itemsAsked(locals.database, shownItems)).map(async ({ position, item, attempts, correct, response }) => {
-				return {
-					position,
-					correct: practice ? correct : null,
-					done: attempts > 0,
-					missed: practice && attempts === 1 && correct === false ? response : null,
-					// Feedback is immediate only in practice, and only there is anything told that it needs.
-					item: practice ? await practiceItem(locals.database, item) : { ...showItem(item), practice: false as const },
-					spoken: spokenText(item)
-				};
-			})
+			(await itemsAsked(locals.database, shownItems)).map(
+				async ({ position, item, attempts, correct, response, help }) => {
+					// Only of what is told at once is anything told that feedback needs.
+					const isTold = isPractice && help !== 'told later';
+					const asked = isTold
+						? await practiceItem(locals.database, item)
+						: { ...showItem(item), practice: false as const };
+					return {
+						position,
+						familyId: sitting.untilRight === null ? undefined : item.familyId,
+						correct: isTold ? correct : null,
+						done: attempts > 0,
+						missed: help === 'second try' && attempts === 1 && correct === false ? response : null,
+						item: asked.practice
+							? { ...asked, isOneTry: help === 'one try', hintHtml: practice?.hints ? asked.hintHtml : '' }
+							: asked,
+						spoken: spokenText(item)
+					};
+				}
+			)
 		)
 	};
 }

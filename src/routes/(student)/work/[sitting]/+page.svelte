@@ -1,5 +1,8 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import LookBack from '$lib/ui/sitting/LookBack.svelte';
+	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import { askAgain } from '$lib/ui/items/answers/answering';
 	import { AnswerQueue } from '$lib/ui/items/answerQueue.svelte';
@@ -13,10 +16,33 @@
 	/** Null until the page has come alive. */
 	let queue = $state<AnswerQueue | null>(null);
 	// svelte-ignore state_referenced_locally
-	const sitting = new SittingState({ ...data, adaptive: data.sitting.adaptive }, () => performance.now());
+	const sitting = new SittingState(
+		{ ...data, adaptive: data.sitting.adaptive, untilRight: data.sitting.untilRight },
+		() => performance.now()
+	);
 	// svelte-ignore state_referenced_locally
 	let larger = $state(data.largerType);
 	let heading = $state<HTMLElement>();
+	/** Worked examples come first, until the student goes on to the questions. */
+	// svelte-ignore state_referenced_locally
+	let examples = $state(data.examples);
+	/** A look back is read anew once the last answer is stored. */
+	let isRead = $state(false);
+	$effect(() => {
+		if (
+			!sitting.isFinished ||
+			isRead ||
+			!queue ||
+			queue.waiting.length ||
+			data.sitting.kind !== 'practice' ||
+			isCounted
+		)
+			return;
+		isRead = true;
+		void invalidateAll();
+	});
+	/** Whether all questions were told at once, so that the page itself knows how many were right. */
+	const isCounted = $derived(data.items.every(({ item }) => item.practice));
 
 	const isDiagnostic = $derived(data.sitting.kind === 'diagnostic');
 	const current = $derived(sitting.current);
@@ -28,7 +54,9 @@
 			? 'Practice question: it does not count'
 			: data.sitting.adaptive
 				? `Question ${sitting.number} of at most ${total}`
-				: `Question ${sitting.number} of ${total}`
+				: data.sitting.untilRight !== null
+					? `${sitting.right} of ${data.sitting.untilRight} right; question ${sitting.number} of at most ${total}`
+					: `Question ${sitting.number} of ${total}`
 	);
 
 	onMount(() => {
@@ -80,7 +108,15 @@
 	{:else if sitting.isFinished}
 		<h1>All done</h1>
 		{#if data.sitting.kind === 'practice'}
-			<p>You got <strong>{sitting.right} of {data.sitting.itemCount}</strong> right at the first try.</p>
+			{#if isCounted}
+				<p>You got <strong>{sitting.right} of {sitting.answered}</strong> right at the first try.</p>
+			{:else if data.lookBack.length}
+				<LookBack questions={data.lookBack} told={sitting.right} />
+			{:else if data.feedback === 'after the due date'}
+				<p>What was right is told here once the set is due.</p>
+			{:else}
+				<p>Thank you. Your answers help your teacher see what to do next.</p>
+			{/if}
 		{:else}
 			<p>Thank you. Your answers help your teacher see what to do next.</p>
 		{/if}
@@ -89,12 +125,18 @@
 		<h1>Enough for today</h1>
 		<p>You have answered {sitting.answered} questions. They are kept. You can go on tomorrow.</p>
 		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if examples.length}
+		<WorkedExamples {examples} ondone={() => (examples = [])} />
 	{:else if current}
 		<p class="where" bind:this={heading} tabindex="-1">{where}</p>
 		<svg class="progress" width="100%" height="6" aria-hidden="true"
 			><rect width="100%" height="6" /><rect
 				class="part"
-				width="{sitting.isWarmUp ? 0 : (100 * (sitting.number - 1)) / total}%"
+				width="{sitting.isWarmUp
+					? 0
+					: data.sitting.untilRight !== null
+						? (100 * sitting.right) / data.sitting.untilRight
+						: (100 * (sitting.number - 1)) / total}%"
 				height="6"
 			/></svg
 		>
@@ -131,7 +173,9 @@
 					<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
 					<p class="soft">Change your answer, then try again.</p>
 				{:else if sitting.feedback === 'shown' && current.item.practice}
-					{#if sitting.isWarmUp}
+					{#if !data.solutions && !sitting.isWarmUp}
+						<p><strong>Not quite.</strong> Go on with the next.</p>
+					{:else if sitting.isWarmUp}
 						<p><strong>Not quite.</strong> It was only for practice. Go on.</p>
 					{:else if sitting.solution}
 						<p><strong>Here is how:</strong></p>

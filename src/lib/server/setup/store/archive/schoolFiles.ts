@@ -189,23 +189,54 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 	{
 		name: 'practice_sets',
 		says: 'a practice set',
-		sql: `SELECT practice_set.id AS practice_set, skill.code AS skill, practice_set.group_id AS small_group,
-				practice_set.item_count, practice_set.opens_on, practice_set.due_on, account.display_name AS created_by,
+		sql: `SELECT practice_set.id AS practice_set, practice_set.name, practice_set.is_own_step,
+				practice_set.group_id AS small_group, practice_set.item_count, practice_set.opens_on,
+				practice_set.opens_minute, practice_set.due_on, practice_set.due_minute, practice_set.closes,
+				practice_set.older_count, practice_set.until_right, practice_set.own_questions, practice_set.feedback,
+				practice_set.hints, practice_set.second_try, practice_set.solutions, account.display_name AS created_by,
 				practice_set.created_at, practice_set.withdrawn_at
 			FROM practice_set
-			JOIN skill ON skill.id = practice_set.skill_id
 			JOIN account ON account.id = practice_set.created_by
 			WHERE practice_set.school_id = ? ORDER BY practice_set.id`,
 		columns: {
 			practice_set: 'number of the set here',
-			skill: SKILL,
+			name: 'what it is called; empty where it goes by its skills',
+			is_own_step: 'whether each student works on the one of its skills that is their own next step',
 			small_group: 'number of the group that it is for; empty for others',
 			item_count: 'questions in it',
 			opens_on: 'first day on which it can be done',
-			due_on: 'day by which it is due',
+			opens_minute: 'minute of that day from which on it can be done; empty for its beginning',
+			due_on: 'day by which it is due; empty where it is never due',
+			due_minute: 'minute of that day by which it is due; empty for its end',
+			closes: 'whether it takes no answers once it is due',
+			older_count: 'questions on skills from before in it',
+			until_right: 'how many right at the first try end it; empty where all are asked',
+			own_questions: 'whether each student has numbers of their own',
+			feedback: 'when a student is told whether an answer was right',
+			hints: 'whether there are hints',
+			second_try: 'whether a question can be tried a second time',
+			solutions: 'whether it is shown how a question is done',
 			created_by: BY,
 			created_at: 'when',
 			withdrawn_at: 'when it was taken back; empty where it was not'
+		}
+	},
+	{
+		name: 'practice_set_skills',
+		says: 'a skill of a practice set',
+		sql: `SELECT part.set_id AS practice_set, skill.code AS skill, part.number, part.practice_count, part.check_count,
+				part.has_example
+			FROM practice_set_skill AS part
+			JOIN practice_set ON practice_set.id = part.set_id
+			JOIN skill ON skill.id = part.skill_id
+			WHERE practice_set.school_id = ? ORDER BY part.set_id, part.number`,
+		columns: {
+			practice_set: 'number of the set here',
+			skill: SKILL,
+			number: 'its place among the skills of the set, from 0',
+			practice_count: 'questions with help',
+			check_count: 'questions at the end, without help',
+			has_example: 'whether a worked example comes before'
 		}
 	},
 	{

@@ -147,20 +147,24 @@ export const WORK_FILES: ArchiveFile[] = [
 	{
 		name: 'assigned_sets',
 		says: 'a practice set that a student was given',
-		sql: `SELECT part.student_id AS student, part.set_id AS practice_set, skill.code AS skill, practice_set.item_count,
-				practice_set.opens_on, COALESCE(part.due_on, practice_set.due_on) AS due_on, part.excused_at,
-				practice_set.withdrawn_at
+		sql: `SELECT part.student_id AS student, part.set_id AS practice_set, skill.code AS own_skill,
+				practice_set.opens_on, COALESCE(part.due_on, practice_set.due_on) AS due_on, part.practice_count,
+				part.families, part.hints, part.read_aloud, part.larger_type, part.excused_at, practice_set.withdrawn_at
 			FROM practice_set_student AS part
 			JOIN practice_set ON practice_set.id = part.set_id
-			JOIN skill ON skill.id = practice_set.skill_id
+			LEFT JOIN skill ON skill.id = part.skill_id
 			WHERE part.student_id IN (?) ORDER BY part.student_id, part.set_id`,
 		columns: {
 			student: STUDENT,
 			practice_set: 'number of the practice set',
-			skill: SKILL,
-			item_count: 'questions in it',
+			own_skill: 'skill of the set that is the student’s own next step; empty where all work on the same',
 			opens_on: 'first day on which it can be done',
-			due_on: 'day by which it is due for the student',
+			due_on: 'day by which it is due for the student; empty where it is never due',
+			practice_count: 'questions with help, where the student has another number of them',
+			families: 'easier or harder, where the student has other questions',
+			hints: 'whether the student has hints, where that is otherwise than for the others',
+			read_aloud: 'whether questions are read aloud in this set, where that is otherwise than usual',
+			larger_type: 'whether type is larger in this set, where that is otherwise than usual',
 			excused_at: 'when the student was excused from it; empty where they were not',
 			withdrawn_at: 'when it was taken back; empty where it was not'
 		}

@@ -1,0 +1,187 @@
+import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
+import Type, { type Static } from 'typebox';
+import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
+import { hasItems } from '../../core/items';
+import { FEEDBACK_TIMES, MOST_SKILLS, questionsFor } from '../../core/practice';
+import { plural } from '../../core/words';
+import { currentGroups } from '../groups';
+import { skillList } from '../library';
+import { visibleAmong } from '../people';
+import { formCheck, id, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
+import { refuse, staffAction } from '../shell/staffPage';
+import { datesProblem } from './datesForm';
+import { MOST_QUESTIONS } from './setForm';
+import { assignSets, type NewSet } from './store/assigning';
+
+/** More students than a class has: such a set is asked for once more. */
+const MOST_UNASKED = 30;
+/** Students, and skills where each has their own, that a set is for at most. */
+const MOST_STUDENTS = 1_000;
+const MOST_OWN_SKILLS = 200;
+/** Questions of a set at most, with those at its end and from before. */
+const MOST_IN_ALL = 40;
+/** Weeks that one set after another is laid out over. */
+export const MOST_WEEKS = 8;
+/** Of a plan for a thousand students. */
+const MOST_BYTES = 300_000;
+
+const orNull = <S extends Parameters<typeof Type.Union>[0][number]>(schema: S) => Type.Union([schema, Type.Null()]);
+const minute = orNull(Type.Integer({ minimum: 0, maximum: 1_439 }));
+const strict = { additionalProperties: false };
+const planSchema = Type.Object(
+	{
+		name: Type.String({ maxLength: 80 }),
+		groupId: orNull(id),
+		isOwnStep: Type.Boolean(),
+		students: Type.Array(
+			Type.Object(
+				{
+					studentId: id,
+					skillId: orNull(id),
+					dueOn: orNull(schoolDate),
+					variation: Type.Object(
+						{
+							practice: orNull(Type.Integer({ minimum: 1, maximum: MOST_QUESTIONS })),
+							families: oneOf(['easier', 'harder', null]),
+							hints: orNull(Type.Boolean()),
+							readAloud: orNull(Type.Boolean()),
+							largerType: orNull(Type.Boolean())
+						},
+						strict
+					)
+				},
+				strict
+			),
+			{ minItems: 1, maxItems: MOST_STUDENTS }
+		),
+		skills: Type.Array(
+			Type.Object(
+				{
+					skillId: id,
+					practice: Type.Integer({ minimum: 0, maximum: MOST_QUESTIONS }),
+					checks: Type.Integer({ minimum: 0, maximum: 5 }),
+					hasExample: Type.Boolean()
+				},
+				strict
+			),
+			{ minItems: 1, maxItems: MOST_OWN_SKILLS }
+		),
+		how: Type.Object(
+			{
+				older: Type.Integer({ minimum: 0, maximum: 8 }),
+				untilRight: orNull(Type.Integer({ minimum: 1, maximum: MOST_QUESTIONS })),
+				ownQuestions: Type.Boolean(),
+				feedback: oneOf(FEEDBACK_TIMES),
+				hints: Type.Boolean(),
+				secondTry: Type.Boolean(),
+				solutions: Type.Boolean()
+			},
+			strict
+		),
+		dates: Type.Object(
+			{
+				opensOn: schoolDate,
+				opensMinute: minute,
+				dueOn: orNull(schoolDate),
+				dueMinute: minute,
+				closes: Type.Boolean()
+			},
+			strict
+		),
+		weeks: Type.Integer({ minimum: 1, maximum: MOST_WEEKS })
+	},
+	strict
+);
+export type AssignPlan = Static<typeof planSchema>;
+const planCheck = jsonCheck(planSchema);
+const assignFields = formCheck(
+	Type.Object({ plan: Type.String({ maxLength: MOST_BYTES }), sure: Type.Optional(oneOf(['yes'])) }),
+	longForm(MOST_BYTES)
+);
+
+/** What is wrong with a plan in itself; null for nothing. */
+function planProblem({ students, skills, how, isOwnStep, dates }: AssignPlan, today: SchoolDate): string | null {
+	if (dates.opensOn < today) return 'The set opens today at the earliest';
+	const wrong = datesProblem(dates, today);
+	if (wrong) return wrong;
+	if (!isOwnStep && skills.length > MOST_SKILLS) return `A set has ${MOST_SKILLS} skills at most`;
+	const distinct = new Set(skills.map(({ skillId }) => skillId));
+	if (distinct.size !== skills.length) return 'A skill is there twice';
+	if (new Set(students.map(({ studentId }) => studentId)).size !== students.length) return 'A student is there twice';
+	if (skills.some(({ practice, checks }) => practice + checks === 0)) return 'A skill has no questions';
+	const own = isOwnStep ? skills.slice(0, 1) : skills;
+	const usual = own.reduce((sum, skill) => sum + skill.practice, 0);
+	if (questionsFor(own, how, { practice: null }) > MOST_IN_ALL) return `A set has ${MOST_IN_ALL} questions at most`;
+	if (isOwnStep && skills.some(({ practice, checks }) => practice !== own[0].practice || checks !== own[0].checks))
+		return 'Where each has a step of their own, all have as many questions';
+	if (how.untilRight !== null && (how.older || skills.some(({ checks }) => checks)))
+		return 'A set that ends once enough are right has neither a check nor older questions';
+	if (how.untilRight !== null && how.feedback !== 'at once')
+		return 'A set that ends once enough are right is told at once';
+	if (how.untilRight !== null && how.untilRight > usual) return 'It asks for more right than it has questions';
+	for (const { skillId, variation, dueOn } of students) {
+		if (isOwnStep ? skillId === null || !distinct.has(skillId) : skillId !== null)
+			return 'A student’s own step is not among the skills';
+		if (variation.practice !== null && variation.practice > usual)
+			return 'A student has more questions than the others';
+		if (dueOn !== null && dueOn < dates.opensOn) return 'For a student the set is due before it opens';
+	}
+	return null;
+}
+
+/** One set a week: each opens and is due so many weeks later, on days of school. */
+function laidOut(set: NewSet, weeks: number, calendar: SchoolCalendar): NewSet[] {
+	return Array.from({ length: weeks }, (_, week) => {
+		if (week === 0) return set;
+		const opensOn = schoolDayFrom(addDays(set.dates.opensOn, 7 * week), calendar);
+		const due = (day: SchoolDate | null) => {
+			if (day === null) return null;
+			const then = schoolDayBy(addDays(day, 7 * week), calendar);
+			return then < opensOn ? opensOn : then;
+		};
+		return {
+			...set,
+			dates: { ...set.dates, opensOn, dueOn: due(set.dates.dueOn) },
+			students: set.students.map((student) => ({ ...student, dueOn: due(student.dueOn) }))
+		};
+	});
+}
+
+/** Assigns what the page has put together. */
+export const assignAction = staffAction(
+	'assign practice',
+	assignFields,
+	async ({ staff, school, database, at, form, event }) => {
+		const read = planCheck(jsonIn(form.plan));
+		if ('problem' in read) return refuse('Choose who the set is for, and on what');
+		const plan = read.value;
+		const wrong = planProblem(plan, school.today);
+		if (wrong) return refuse(wrong);
+		const taught = new Map((await skillList(database, school.id)).map((skill) => [skill.id, skill]));
+		for (const { skillId } of plan.skills) {
+			const skill = taught.get(skillId);
+			if (!skill) return refuse('There is no such skill');
+			if (!hasItems(skill.code)) return refuse(`There are no questions for ${skill.shortName} yet`);
+		}
+		const ids = plan.students.map(({ studentId }) => studentId);
+		const seen = await visibleAmong(database, staff, ids, school.today);
+		if (seen.length !== ids.length) return refuse('Some of these students are not yours to see');
+		const groups = plan.groupId === null ? [] : await currentGroups(database, staff, school.today);
+		const group = groups.find((one) => one.id === plan.groupId);
+		if (ids.length > MOST_UNASKED && form.sure !== 'yes') {
+			const classes = new Set(seen.map(({ classId }) => classId)).size;
+			return fail(409, { ask: `This goes to ${ids.length} students of ${plural(classes, 'class', 'classes')}.` });
+		}
+		const { isOwnStep, students, skills, how, dates, weeks } = plan;
+		const name = plan.name.trim() || null;
+		const set: NewSet = { name, groupId: group?.id ?? null, isOwnStep, students, skills, how, dates };
+		const made = await assignSets(database, staff, laidOut(set, weeks, school.calendar), at);
+		redirect(303, backTo(event, made));
+	}
+);
+
+/** The list of sets, with those that were made. */
+function backTo({ url }: Pick<RequestEvent, 'url'>, made: number[]): string {
+	const scope = url.searchParams.get('scope');
+	return `/practice?assigned=${made.join(',')}${scope ? `&scope=${encodeURIComponent(scope)}` : ''}`;
+}

@@ -1,0 +1,136 @@
+import { FIRST_PRACTICE_SEED } from '../../../core/items';
+import {
+	NO_VARIATION,
+	questionsFor,
+	seedsOf,
+	type SetDates,
+	type SetHow,
+	type SetSkill,
+	type Variation
+} from '../../../core/practice';
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { Staff } from '../../request';
+import { refreshStudents } from '../../standing';
+
+/** A student to whom a set is given, with what is their own within it. */
+export interface GivenTo {
+	studentId: number;
+	/** Of a set in which each has a next step of their own. */
+	skillId: number | null;
+	/** Another due date than that of the set; null for that. */
+	dueOn: SchoolDate | null;
+	variation: Variation;
+}
+
+/** Students to whom a set is given as it is. */
+export const givenTo = (studentIds: number[]): GivenTo[] =>
+	studentIds.map((studentId) => ({ studentId, skillId: null, dueOn: null, variation: NO_VARIATION }));
+
+/** A practice set as it is assigned. */
+export interface NewSet {
+	/** Null: called by its skills. */
+	name: string | null;
+	groupId: number | null;
+	skills: SetSkill[];
+	/** Whether each student works on one of the skills, their own next step. */
+	isOwnStep: boolean;
+	how: SetHow;
+	dates: SetDates;
+	students: GivenTo[];
+}
+
+/**
+ * Assigns a set. The questions of each of its skills start where no earlier set of the skill has been, so that nobody
+ * meets one twice.
+ */
+export const assignSet = async (database: RootDatabase, staff: Staff, set: NewSet, at: Date): Promise<number> =>
+	(await assignSets(database, staff, [set], at))[0];
+
+/** Assigns several sets, all or none. */
+export async function assignSets(database: RootDatabase, staff: Staff, sets: NewSet[], at: Date): Promise<number[]> {
+	return database.transaction(async (transaction) => {
+		const ids: number[] = [];
+		for (const set of sets) ids.push(await assign(transaction, staff, set, at));
+		// What waits for whom is counted once, for all of them.
+		await refreshStudents(transaction, [
+			...new Set(sets.flatMap((set) => set.students.map(({ studentId }) => studentId)))
+		]);
+		return ids;
+	});
+}
+
+async function assign(transaction: Database, staff: Staff, set: NewSet, at: Date): Promise<number> {
+	const studentIds = set.students.map(({ studentId }) => studentId);
+	const skillIds = set.skills.map(({ skillId }) => skillId);
+	await requireOwn(transaction, staff, { student: studentIds, group: [set.groupId], skill: skillIds });
+	const firstSeeds = await nextSeeds(transaction, skillIds);
+	const setId = await insertSet(transaction, staff, set, at);
+	const places = set.how.ownQuestions ? set.students.length : 1;
+	await transaction.insertMany(
+		`INSERT INTO practice_set_skill (set_id, skill_id, number, first_seed, seeds, practice_count, check_count, has_example)
+			VALUES ?`,
+		set.skills.map((skill, number) => [
+			...[setId, skill.skillId, number, firstSeeds.get(skill.skillId)!, places * seedsOf(skill)],
+			...[skill.practice, skill.checks, skill.hasExample]
+		])
+	);
+	await insertGiven(transaction, setId, set.students, 0);
+	await audit(transaction, staff, at, 'assign practice', {
+		set: setId,
+		skills: skillIds,
+		students: studentIds.length
+	});
+	return setId;
+}
+
+/** Where the questions of skills go on; sets of one skill that are assigned at the same moment wait for each other here. */
+async function nextSeeds(transaction: Database, skillIds: number[]): Promise<Map<number, number>> {
+	await transaction.rows('SELECT id FROM skill WHERE id IN (?) ORDER BY id FOR UPDATE', [skillIds]);
+	const rows = await transaction.rows<{ skillId: number; next: number }>(
+		`SELECT skill_id AS skillId, MAX(first_seed + seeds) AS next FROM practice_set_skill
+		WHERE skill_id IN (?) GROUP BY skill_id`,
+		[skillIds]
+	);
+	const next = new Map(rows.map((row) => [row.skillId, Number(row.next)]));
+	return new Map(skillIds.map((skillId) => [skillId, next.get(skillId) ?? FIRST_PRACTICE_SEED]));
+}
+
+async function insertSet(
+	transaction: Database,
+	staff: Staff,
+	{ name, groupId, skills, isOwnStep, how, dates }: NewSet,
+	at: Date
+): Promise<number> {
+	const { insertId } = await transaction.run(
+		`INSERT INTO practice_set (school_id, name, is_own_step, group_id, item_count, opens_on, opens_minute, due_on, due_minute,
+			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, created_by, created_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		[
+			...[staff.schoolId, name, isOwnStep, groupId],
+			// Where each has a step of their own, all of these are as long.
+			questionsFor(isOwnStep ? skills.slice(0, 1) : skills, how, NO_VARIATION),
+			...[dates.opensOn, dates.opensMinute, dates.dueOn, dates.dueMinute, dates.closes],
+			...[how.older, how.untilRight, how.ownQuestions, how.feedback, how.hints, how.secondTry, how.solutions],
+			...[staff.id, at]
+		]
+	);
+	return insertId;
+}
+
+/** Gives a set to students. @param firstPlace the place of the first among those who get numbers of their own */
+export async function insertGiven(
+	transaction: Database,
+	setId: number,
+	students: GivenTo[],
+	firstPlace: number
+): Promise<void> {
+	await transaction.insertMany(
+		`INSERT INTO practice_set_student (set_id, student_id, skill_id, place, due_on, practice_count, families, hints,
+			read_aloud, larger_type) VALUES ?`,
+		students.map(({ studentId, skillId, dueOn, variation }, i) => [
+			...[setId, studentId, skillId, firstPlace + i, dueOn],
+			...[variation.practice, variation.families, variation.hints, variation.readAloud, variation.largerType]
+		])
+	);
+}

@@ -1,0 +1,37 @@
+import type { SchoolDate } from '../../../core/calendar';
+import type { SetOutcome } from '../../../core/practice';
+import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
+
+/** How finished sets of students went on each of their skills: by student, then skill, in the order they were finished. */
+export async function setOutcomes(
+	database: Database,
+	studentIds: VisibleId[],
+	since: SchoolDate
+): Promise<Map<number, Map<number, SetOutcome[]>>> {
+	const found = new Map<number, Map<number, SetOutcome[]>>(studentIds.map((id) => [id, new Map()]));
+	if (studentIds.length === 0) return found;
+	const rows = await database.rows<{ studentId: number; skillId: number; right: number; of: number }>(
+		`SELECT sitting.student_id AS studentId, answer.skill_id AS skillId, SUM(answer.correct) AS \`right\`, COUNT(*) AS of
+		FROM sitting JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.student_id IN (?) AND sitting.kind = 'practice' AND sitting.finished_at >= ?
+		GROUP BY sitting.id, answer.skill_id
+		ORDER BY sitting.finished_at, sitting.id`,
+		[studentIds, since]
+	);
+	for (const { studentId, skillId, right, of } of rows) {
+		const own = found.get(studentId)!;
+		own.set(skillId, [...(own.get(skillId) ?? []), { right: Number(right), of: Number(of) }]);
+	}
+	return found;
+}
+
+/** Students who were absent from a session of a group on a day. */
+export async function absentOn(database: Database, studentIds: VisibleId[], day: SchoolDate): Promise<Set<number>> {
+	if (studentIds.length === 0) return new Set();
+	const rows = await database.rows<{ id: number }>(
+		'SELECT DISTINCT student_id AS id FROM attendance WHERE student_id IN (?) AND on_date = ? AND NOT present',
+		[studentIds, day]
+	);
+	return new Set(rows.map(({ id }) => id));
+}

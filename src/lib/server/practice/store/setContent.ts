@@ -1,0 +1,87 @@
+import type { SeededSkill, SetDates, SetHow, SetSkill, Variation } from '../../../core/practice';
+import type { Database } from '../../database';
+
+/** How sets are worked on, as SQL gives it. */
+export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_right AS untilRight,
+	practice_set.own_questions AS ownQuestions, practice_set.feedback, practice_set.hints, practice_set.second_try AS secondTry,
+	practice_set.solutions`;
+
+/** What is otherwise for a student within a set, as SQL gives it of `given`. */
+export const VARIATION_SQL = `given.practice_count AS practice, given.families, given.hints AS ownHints,
+	given.read_aloud AS readAloud, given.larger_type AS largerType`;
+
+export type VariationRow = Omit<Variation, 'hints'> & { ownHints: Variation['hints'] };
+
+export const variationOf = ({ practice, families, ownHints, readAloud, largerType }: VariationRow): Variation => ({
+	...{ practice, families, readAloud, largerType },
+	hints: ownHints
+});
+
+/** The skills of some sets, each set's in their order. */
+export async function skillsOfSets(
+	database: Database,
+	setIds: number[]
+): Promise<Map<number, (SetSkill & Pick<SeededSkill, 'firstSeed' | 'code'>)[]>> {
+	const found = new Map<number, SeededSkill[]>(setIds.map((id) => [id, []]));
+	if (setIds.length === 0) return found;
+	const rows = await database.rows<SeededSkill & { setId: number }>(
+		`SELECT part.set_id AS setId, part.skill_id AS skillId, skill.code, part.first_seed AS firstSeed,
+			part.practice_count AS practice, part.check_count AS checks, part.has_example AS hasExample
+		FROM practice_set_skill AS part JOIN skill ON skill.id = part.skill_id
+		WHERE part.set_id IN (?) ORDER BY part.set_id, part.number`,
+		[[...found.keys()]]
+	);
+	for (const { setId, ...row } of rows) found.get(setId)!.push(row);
+	return found;
+}
+
+/** A set as one student gets it. */
+export interface SetForStudent {
+	/** Theirs: all of the set's, or their own next step. */
+	skills: SeededSkill[];
+	how: SetHow;
+	place: number;
+	variation: Variation;
+	/** When it is due for them. */
+	due: Pick<SetDates, 'dueOn' | 'dueMinute'>;
+}
+
+/** A set as a student gets it; null for one that the student was not given. */
+export async function setForStudent(
+	database: Database,
+	setId: number,
+	studentId: number
+): Promise<SetForStudent | null> {
+	const row = await database.row<
+		SetHow & VariationRow & SetForStudent['due'] & { place: number; skillId: number | null }
+	>(
+		`SELECT ${HOW_SQL}, ${VARIATION_SQL}, given.place, given.skill_id AS skillId,
+			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
+		FROM practice_set_student AS given JOIN practice_set ON practice_set.id = given.set_id
+		WHERE given.set_id = ? AND given.student_id = ?`,
+		[setId, studentId]
+	);
+	if (!row) return null;
+	const {
+		place,
+		skillId,
+		dueOn,
+		dueMinute,
+		older,
+		untilRight,
+		ownQuestions,
+		feedback,
+		hints,
+		secondTry,
+		solutions,
+		...own
+	} = row;
+	const skills = (await skillsOfSets(database, [setId])).get(setId)!;
+	return {
+		skills: skills.filter((skill) => skillId === null || skill.skillId === skillId),
+		how: { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions },
+		place,
+		variation: variationOf(own),
+		due: { dueOn, dueMinute }
+	};
+}

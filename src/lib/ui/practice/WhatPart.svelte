@@ -1,0 +1,142 @@
+<!-- What a set is about: its skills, each with its parts and minutes, older ones mixed in, and what it is called. -->
+<script lang="ts">
+	import { CHECK_QUESTIONS, MANY_SKILLS, MOST_SKILLS, OLDER_QUESTIONS, setTitle } from '$lib/core/practice';
+	import { plural, sayLevel } from '$lib/core/words';
+	import { setState } from '../shell/address';
+	import AssignPart from './AssignPart.svelte';
+	import type { NewSet, SkillChoice } from './newSet.svelte';
+
+	interface Props {
+		set: NewSet;
+		data: { isOwnStep: boolean; skills: SkillChoice[]; chosen: number[]; offered: number[]; focusId: number | null };
+	}
+	let { set, data }: Props = $props();
+	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
+	const choose = (ids: number[]) => setState({ skill: ids.join(',') });
+	const usualName = $derived(
+		setTitle(
+			{ name: null, isOwnStep: data.isOwnStep },
+			set.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName)
+		)
+	);
+</script>
+
+{#snippet parts(skillId: number, of: string)}
+	{@const own = set.partsOf(skillId)}
+	<label
+		><input
+			type="checkbox"
+			aria-label="A worked example before {of}"
+			checked={own.hasExample}
+			onchange={(event) => set.setParts(skillId, { hasExample: event.currentTarget.checked })}
+		/> worked example</label
+	>
+	<label class:soft={set.untilRight !== null}
+		><input
+			type="checkbox"
+			aria-label="A check of {CHECK_QUESTIONS} at the end of {of}"
+			disabled={set.untilRight !== null}
+			checked={own.hasChecks && set.untilRight === null}
+			onchange={(event) => set.setParts(skillId, { hasChecks: event.currentTarget.checked })}
+		/>
+		check of {CHECK_QUESTIONS}</label
+	>
+{/snippet}
+
+<AssignPart name="What">
+	{#if data.isOwnStep}
+		<p>
+			What each is ready for and needs most: {plural(set.skills.length, 'skill')} for {plural(
+				set.students.length,
+				'student'
+			)}.
+		</p>
+		<p class="row">{@render parts(0, 'each')}</p>
+	{:else}
+		<p class="offers">
+			{#each data.offered as id (id)}
+				<button aria-pressed={data.chosen.includes(id)} onclick={() => choose([id])}
+					>{skillOf.get(id)?.shortName}{id === data.focusId ? ' (focus)' : ''}</button
+				>
+			{/each}
+		</p>
+		{#each set.skills as skill (skill.skillId)}
+			{@const { code, shortName, statement, grade, term } = skillOf.get(skill.skillId)!}
+			<p class="row">
+				<span><strong>{shortName}</strong> <span class="soft">{code}, {sayLevel({ grade, term })}</span></span>
+				<span>practice <strong>{skill.practice}</strong></span>
+				{@render parts(skill.skillId, shortName)}
+				<span class="soft">about {set.minutesOn(skill)} min</span>
+				{#if data.chosen.length > 1}
+					<button
+						class="plain"
+						aria-label="Take out {shortName}"
+						onclick={() => choose(data.chosen.filter((id) => id !== skill.skillId))}>×</button
+					>
+				{/if}
+			</p>
+			{#if statement}<p class="soft">{statement}.</p>{/if}
+		{/each}
+		{#if data.chosen.length >= MANY_SKILLS}
+			<p class="attention">{data.chosen.length} skills at once are much: two sets are often easier to learn from.</p>
+		{/if}
+		<p class="row">
+			<label
+				>Instead <select
+					aria-label="Another skill"
+					value=""
+					onchange={(event) => choose([Number(event.currentTarget.value)])}
+				>
+					<option value="" disabled>another skill</option>
+					{#each data.skills as skill (skill.id)}<option value={skill.id}>{skill.code} {skill.shortName}</option>{/each}
+				</select></label
+			>
+			{#if data.chosen.length < MOST_SKILLS}
+				<label
+					>And <select
+						aria-label="A further skill"
+						value=""
+						onchange={(event) => choose([...data.chosen, Number(event.currentTarget.value)])}
+					>
+						<option value="" disabled>a further skill</option>
+						{#each data.skills.filter(({ id }) => !data.chosen.includes(id)) as skill (skill.id)}<option
+								value={skill.id}>{skill.code} {skill.shortName}</option
+							>{/each}
+					</select></label
+				>
+			{/if}
+		</p>
+	{/if}
+	<p class="row">
+		<label class:soft={set.untilRight !== null}
+			>From before, mixed in <select bind:value={set.older} disabled={set.untilRight !== null}>
+				{#each OLDER_QUESTIONS as count (count)}<option value={count}>{count || 'none'}</option>{/each}
+			</select></label
+		>
+		<label>Called <input maxlength="80" placeholder={usualName} bind:value={set.name} /></label>
+	</p>
+</AssignPart>
+
+<style>
+	.offers,
+	.row {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 6px 16px;
+		align-items: center;
+	}
+	.offers {
+		gap: 6px;
+	}
+	.row select {
+		max-width: 190px;
+	}
+	.row button {
+		min-height: 26px;
+	}
+	[aria-pressed='true'] {
+		border-color: var(--verdigris);
+		box-shadow: inset 0 0 0 1px var(--verdigris);
+		background: var(--verdigris-wash);
+	}
+</style>

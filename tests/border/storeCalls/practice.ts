@@ -1,0 +1,98 @@
+import * as assigning from '../../../src/lib/server/practice/store/assigning';
+import * as closing from '../../../src/lib/server/practice/store/closing';
+import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
+import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
+import * as practice from '../../../src/lib/server/practice/store/practice';
+import * as setContent from '../../../src/lib/server/practice/store/setContent';
+import * as usualHow from '../../../src/lib/server/practice/store/usualHow';
+import * as waiting from '../../../src/lib/server/practice/store/waiting';
+import { addDays } from '../../../src/lib/core/calendar';
+import { oneSkillSet } from '../../oneSkillSet';
+import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
+import { all, type Asking, type Call, checks, given } from './asking';
+
+const dates = { opensOn: TODAY, opensMinute: null, dueOn: TODAY, dueMinute: null, closes: false };
+const newSet = ({ of, ownSkillId }: Asking) =>
+	oneSkillSet({
+		skillId: ownSkillId,
+		groupId: of.groups.a,
+		itemCount: 5,
+		opensOn: TODAY,
+		dueOn: addDays(TODAY, 4),
+		studentIds: of.students
+	});
+
+export const practiceCalls: [object, Record<string, Call>][] = [
+	[
+		assigning,
+		{
+			givenTo: all,
+			assignSet: checks((asking) =>
+				assigning.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
+			),
+			assignSets: checks((asking) =>
+				assigning.assignSets(asking.database, asking.me.staff.specialist, [newSet(asking), newSet(asking)], NOW)
+			),
+			insertGiven: given(({ database, me }) => assigning.insertGiven(database, me.sets.all, [], 0))
+		}
+	],
+	[closing, { closeSets: all }],
+	[
+		outcomes,
+		{
+			setOutcomes: given(({ database, me }) => outcomes.setOutcomes(database, seen(...me.students), TODAY)),
+			absentOn: given(({ database, me }) => outcomes.absentOn(database, seen(...me.students), TODAY))
+		}
+	],
+	[
+		setContent,
+		{
+			variationOf: all,
+			skillsOfSets: given(({ database, me }) => setContent.skillsOfSets(database, [me.sets.all])),
+			setForStudent: given(({ database, me }) => setContent.setForStudent(database, me.sets.all, me.students[0]))
+		}
+	],
+	[usualHow, { usualChoices: given(({ database, me }) => usualHow.usualChoices(database, me.staff.specialist)) }],
+	[waiting, { withWork: all }],
+	[
+		oneSet,
+		{
+			findSet: checks(({ database, me, of }) => oneSet.findSet(database, me.staff.specialist, of.sets.all)),
+			studentsOfSet: given(({ database, me }) =>
+				oneSet.studentsOfSet(database, { staff: me.staff.specialist, today: TODAY }, me.sets.all)
+			),
+			changeDates: checks(({ database, me, of }) =>
+				oneSet.changeDates(database, me.staff.specialist, of.sets.all, dates, NOW)
+			),
+			changeForSome: checks(({ database, me, of }) =>
+				oneSet.changeForSome(
+					database,
+					me.staff.specialist,
+					of.sets.all,
+					[{ student: of.students[0], dueOn: TODAY }],
+					NOW
+				)
+			),
+			excuseFrom: checks(({ database, me, of }) =>
+				oneSet.excuseFrom(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
+			)
+		}
+	],
+	[
+		practice,
+		{
+			practiceSets: given(({ database, me }) =>
+				practice.practiceSets(database, { staff: me.staff.specialist, today: TODAY }, { from: 0, most: 40 })
+			),
+			restoreSets: checks(
+				({ database, me, of }) => practice.restoreSets(database, me.staff.specialist, [of.sets.all], NOW),
+				({ database, of }) => database.run('UPDATE practice_set SET withdrawn_at = ? WHERE id = ?', [NOW, of.sets.all])
+			),
+			withdrawSets: checks(({ database, me, of }) =>
+				practice.withdrawSets(database, me.staff.specialist, [of.sets.all], NOW)
+			),
+			queuedSets: given(({ database, me }) => practice.queuedSets(database, seen(...me.students), TODAY)),
+			recentResults: given(({ database, me }) => practice.recentResults(database, seenOne(me.students[0]), 9))
+		}
+	]
+];
