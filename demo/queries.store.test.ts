@@ -6,6 +6,8 @@ import type { RootDatabase } from '../src/lib/server/database/pool';
 import { currentGroups, findGroup, groupsOn } from '../src/lib/server/groups/store/groups';
 import { studentPage } from '../src/lib/server/people/studentPage';
 import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/roster';
+import { assignPage } from '../src/lib/server/practice/assignPage';
+import { queuesPage } from '../src/lib/server/practice/queuesPage';
 import { setPage } from '../src/lib/server/practice/setPage';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
@@ -15,7 +17,7 @@ import { windowInView } from '../src/lib/server/screen/windowPlaces';
 import { peekAt } from '../src/lib/server/shell/peek';
 import { ribbon } from '../src/lib/server/shell/ribbon';
 import { findScope } from '../src/lib/server/shell/store/scope';
-import { workFor } from '../src/lib/server/sitting/studentWork';
+import { ownPage } from '../src/lib/server/sitting/ownPage';
 import { trackPage } from '../src/lib/server/track/trackPage';
 import { SCHOOL_ID } from './people';
 import { seedDemoSchool } from './seed';
@@ -23,7 +25,16 @@ import { seedDemoSchool } from './seed';
 /** Tables that grow with the years; no page may read one of them from end to end. */
 const GROWING = [
 	...['answer', 'sitting', 'sitting_item', 'late_answer', 'score', 'student_field', 'attendance', 'group_meeting'],
-	...['practice_set', 'practice_set_student', 'probe_plan', 'review', 'skill_check', 'student_note', 'audit_entry'],
+	...[
+		'practice_set',
+		'practice_set_skill',
+		'practice_set_student',
+		'probe_plan',
+		'review',
+		'skill_check',
+		'student_note',
+		'audit_entry'
+	],
 	...['group_membership', 'class_membership', 'tier_interval', 'student', 'window_place', 'student_summary']
 ];
 /** Ways of the optimizer to a table that read all of it. */
@@ -82,6 +93,9 @@ async function openPages(): Promise<void> {
 		await peekAt(watched, staff, school, own);
 		await studentPage(watched, school, own);
 		await practiceSets(watched, scope.roster, { from: 0, most: 40 });
+		for (const queue of ['waiting', 'late', 'clear']) await queuesPage(watched, school, scope, url(`queue=${queue}`));
+		for (const query of ['for=all', 'for=clear&own=yes'])
+			await assignPage({ database: watched, staff, school, url: url(query), scope });
 	}
 	await currentGroups(watched, staff, TODAY);
 	await groupsOn(watched, staff, TODAY, TODAY);
@@ -90,7 +104,7 @@ async function openPages(): Promise<void> {
 	await queuedSets(watched, [student], TODAY);
 	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });
 	await recentResults(watched, student, 4);
-	await workFor(
+	await ownPage(
 		{ database: watched, at: NOW, viewer: null },
 		{ kind: 'student', id: student, schoolId: SCHOOL_ID, givenName: '', grade: 4 }
 	);

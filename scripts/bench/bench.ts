@@ -90,7 +90,14 @@ async function prepareShots(cookies: Map<number, string>): Promise<Shot[]> {
 	const setId = await assignSet(
 		database,
 		staff,
-		oneSkillSet({ skillId: skills[4].id, groupId: null, itemCount: SET_ITEMS, opensOn: TODAY, dueOn: TODAY, studentIds }),
+		oneSkillSet({
+			skillId: skills[4].id,
+			groupId: null,
+			itemCount: SET_ITEMS,
+			opensOn: TODAY,
+			dueOn: TODAY,
+			studentIds
+		}),
 		at
 	);
 	const perStudent: Shot[][] = [];

@@ -59,6 +59,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/groups/drafts',
 		`/groups/${group}`,
 		'/practice',
+		'/practice/queues',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		'/track',

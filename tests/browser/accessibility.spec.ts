@@ -27,6 +27,8 @@ for (const path of [
 	'/gaps/assumptions',
 	'/students/140?scope=class:7',
 	'/practice?scope=class:7',
+	'/practice/queues?scope=class:7',
+	'/practice/new?for=group:2&own=yes',
 	'/practice/new?for=group:2',
 	'/practice/1',
 	'/track?scope=class:7',

@@ -8,7 +8,16 @@ const PATHS = [
 	...['/gaps?scope=class:1', '/gaps/class?scope=class:4', '/gaps/progression', '/gaps/then?scope=class:1'],
 	'/gaps/assumptions',
 	...['/groups', '/groups/1', '/groups/today?whose=all', '/groups/timetable'],
-	...['/practice', '/practice/1', '/track', '/decide', '/library/F41'],
+	...[
+		'/practice',
+		'/practice/queues',
+		'/practice/new?for=group:2',
+		'/practice/new?for=group:2&own=yes',
+		'/practice/1',
+		'/track',
+		'/decide',
+		'/library/F41'
+	],
 	...['/students/101', '/account'],
 	...[
 		'/setup',

@@ -184,7 +184,7 @@ test('work is assigned in few actions: from the map’s selection, and each thei
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
 
-	await page.goto(`${address()}/practice?scope=school`);
+	await page.goto(`${address()}/practice/queues?scope=school`);
 	await act(page.getByRole('link', { name: 'Give each their own next step' }).click());
 	const steps = page.getByRole('table', { name: 'Each their own next step' });
 	await expect(steps).toBeVisible();

@@ -1,6 +1,7 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
 import * as closing from '../../../src/lib/server/practice/store/closing';
 import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
+import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
 import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as setContent from '../../../src/lib/server/practice/store/setContent';
@@ -53,7 +54,15 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[usualHow, { usualChoices: given(({ database, me }) => usualHow.usualChoices(database, me.staff.specialist)) }],
-	[waiting, { withWork: all }],
+	[waiting, { withWork: all, withLate: all }],
+	[
+		ownWork,
+		{
+			finishedSince: given(({ database, me }) => ownWork.finishedSince(database, seenOne(me.students[0]), NOW)),
+			practiceTimes: given(({ database, me }) => ownWork.practiceTimes(database, seen(...me.students), NOW)),
+			lastWorked: given(({ database, me }) => ownWork.lastWorked(database, seen(...me.students)))
+		}
+	],
 	[
 		oneSet,
 		{
@@ -91,6 +100,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			withdrawSets: checks(({ database, me, of }) =>
 				practice.withdrawSets(database, me.staff.specialist, [of.sets.all], NOW)
 			),
+			idsIn: all,
 			queuedSets: given(({ database, me }) => practice.queuedSets(database, seen(...me.students), TODAY)),
 			recentResults: given(({ database, me }) => practice.recentResults(database, seenOne(me.students[0]), 9))
 		}

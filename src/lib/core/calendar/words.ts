@@ -45,3 +45,16 @@ export const sayMinute = (minute: number): string =>
 /** A day, and the minute of it where one is named: `Fri, Dec 4, 16:00`. */
 export const sayDayAt = (day: string, minute: number | null): string =>
 	minute === null ? sayDate(day) : `${sayDate(day)}, ${sayMinute(minute)}`;
+
+const longDay = format({ weekday: 'long' });
+
+/** A day’s name: `Tuesday`. */
+export const sayWeekday = (date: string): string => longDay.format(noonOf(date));
+
+/** A day that something is due by, as one says it to a child: `today`, `by tomorrow`, `by Friday`, `by Fri, Dec 4`. */
+export function sayBy(day: string, today: string): string {
+	const days = Math.round((noonOf(day) - noonOf(today)) / 86_400_000);
+	if (days === 0) return 'today';
+	if (days === 1) return 'by tomorrow';
+	return `by ${days > 1 && days < 7 ? sayWeekday(day) : sayDate(day)}`;
+}

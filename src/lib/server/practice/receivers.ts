@@ -4,15 +4,14 @@ import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups, type SmallGroup } from '../groups';
 import { skillGraph, skillList } from '../library';
-import { idsCounted, type RosterStudent, visibleAmong } from '../people';
+import { type RosterStudent, visibleAmong } from '../people';
 import { idIn, idOf, idsIn, type Staff, textIn } from '../request';
 import type { School } from '../school';
-import { belowTheLine, cutScores, windowInView } from '../screen';
 import type { Scope } from '../shell';
-import { gapCounts, readStandings } from '../standing';
+import { readStandings } from '../standing';
+import { clearQueues } from './clearQueues';
 import { findSet, studentsOfSet } from './store/oneSet';
 import { absentOn } from './store/outcomes';
-import { withWork } from './store/waiting';
 
 /** By what students of the scope are found for whom practice is. */
 export const RULES = ['ready', 'below', 'clear', 'clear-all', 'set', 'absent'] as const;
@@ -96,7 +95,7 @@ async function byRule(asked: Asked, rule: Rule, value: string): Promise<RosterSt
 	switch (rule) {
 		case 'clear':
 		case 'clear-all':
-			return clearQueues(asked, students, rule === 'clear-all');
+			return (await clearQueues(database, school, scope))[rule === 'clear' ? 'pressing' : 'all'];
 		case 'absent': {
 			const absent = await absentOn(database, ids, value || school.today);
 			return students.filter(({ id }) => absent.has(id));
@@ -117,26 +116,6 @@ async function byRule(asked: Asked, rule: Rule, value: string): Promise<RosterSt
 			});
 		}
 	}
-}
-
-/** Students with nothing to do and open gaps: of tiers 2 and 3 and below the line, or all. */
-async function clearQueues(
-	{ database, school, scope }: Asked,
-	students: RosterStudent[],
-	all: boolean
-): Promise<RosterStudent[]> {
-	const { window } = await windowInView(database, school);
-	const [waiting, gaps, below] = await Promise.all([
-		idsCounted(database, scope.roster, withWork(school.today)),
-		gapCounts(
-			database,
-			students.map(({ id }) => id)
-		),
-		window
-			? idsCounted(database, scope.roster, belowTheLine(window.id, await cutScores(database, school.id, window)))
-			: new Set<number>()
-	]);
-	return students.filter(({ id, tier }) => !waiting.has(id) && gaps.get(id)! > 0 && (all || tier > 1 || below.has(id)));
 }
 
 /** Students of a set who have not finished it, or with less than 60% right at the first try. */

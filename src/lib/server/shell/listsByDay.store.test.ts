@@ -11,6 +11,7 @@ import { groupPage } from '../groups/groupPage';
 import { groupingFor } from '../groups/grouping';
 import { addStudents, moveToClass } from '../people';
 import { practicePage } from '../practice/practicePage';
+import { queuesPage } from '../practice/queuesPage';
 import { assignSet } from '../practice/store/assigning';
 import { findSchool } from '../school';
 import { resultsPage } from '../screen/resultsPage';
@@ -57,6 +58,7 @@ async function listsOn(id: number, group: number | null, day: string): Promise<R
 	const choices = { kind: 'same need' as const, studentIds: [id], regroups: [], focusId: null };
 	const decide = await decidePage(database, specialist, then, scope, URL_OF_PAGE);
 	const track = await trackPage(database, specialist, then, scope, URL_OF_PAGE);
+	const queues = await queuesPage(database, then, scope, URL_OF_PAGE);
 	const practice = await practicePage(database, specialist, then, scope, URL_OF_PAGE);
 	const members = group && (await groupPage(database, specialist, then, group));
 	return {
@@ -66,7 +68,7 @@ async function listsOn(id: number, group: number | null, day: string): Promise<R
 		class: has(ids(ofClass.students)),
 		skill: has((await studentsOnSkill(database, then, students, skills[0].id)).ids),
 		candidates: has(ids((await groupingFor(database, specialist, then, choices)).students)),
-		queues: has(practice.ids),
+		queues: has(queues.ids),
 		probes: has(track.ids),
 		...(group
 			? {

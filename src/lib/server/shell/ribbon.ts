@@ -48,7 +48,12 @@ export async function ribbon(database: Database, staff: Staff, school: School, s
 		},
 		{ leg: 'gaps', name: 'Gaps', waits: `${below} below the line`, list: '/screen?status=below' },
 		{ leg: 'groups', name: 'Groups', waits: `${plural(groups, 'group')}`, list: '/groups' },
-		{ leg: 'practice', name: 'Practice', waits: `${waiting} with work waiting`, list: '/practice?queue=waiting' },
+		{
+			leg: 'practice',
+			name: 'Practice',
+			waits: `${waiting} with work waiting`,
+			list: '/practice/queues?queue=waiting'
+		},
 		{
 			leg: 'track',
 			name: 'Track',

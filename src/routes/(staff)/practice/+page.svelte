@@ -1,17 +1,15 @@
 <script lang="ts">
 	import Pager from '$lib/ui/table/Pager.svelte';
-	import { Rows } from '$lib/ui/table/rows.svelte';
-	import StudentTable from '$lib/ui/table/StudentTable.svelte';
+	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
-	import { keepingScope, setState } from '$lib/ui/shell/address';
+	import { keepingScope } from '$lib/ui/shell/address';
 	import { sayDate, sayDayAt } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
-	const rows = new Rows(() => ({ ids: data.ids, first: data.rows }));
 	const newest = $derived((page.url.searchParams.get('assigned') ?? '').split(','));
 	const assigned = $derived.by(() => {
 		const sets = page.url.searchParams.get('assigned') ?? '';
@@ -36,100 +34,57 @@
 		>{/if}
 </div>
 
-<div class="two">
-	<section>
-		<h2>Sets</h2>
-		{#if data.sets.length === 0}
-			<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
-		{:else}
-			<Table
-				says="Practice sets"
-				columns={[
-					{ label: 'Set' },
-					{ label: 'For' },
-					{ label: 'Due' },
-					{ label: 'Finished', isNumber: true },
-					{ label: 'Take back', isSilent: true }
-				]}
-				attributes={(set) => ({ class: { new: newest.includes(String(set.id)) } })}
-				rows={data.sets}
-				key={({ id }) => id}
-			>
-				{#snippet cells(set)}
-					<th scope="row"
-						><a href={keepingScope(`/practice/${set.id}`)}>{set.title}</a>
-						<span class="soft">{set.itemCount} questions</span></th
-					>
-					<td
-						>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : plural(set.students, 'student')}
-						<span class="soft">by {set.createdBy}</span></td
-					>
-					<td
-						>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}{set.opensOn > data.school.today
-							? ` (opens ${sayDate(set.opensOn)})`
-							: ''}</td
-					>
-					<td class="number">{set.finished} of {set.students}</td>
-					<td>
-						{#if data.can.practice && (set.dueOn === null || set.dueOn >= data.school.today)}
-							<ActionButton
-								action="?/withdraw"
-								fields={{ sets: set.id }}
-								label="Take back {set.title} from {plural(set.students, 'student')}"
-								look="plain">Take back</ActionButton
-							>
-						{/if}
-					</td>
-				{/snippet}
-			</Table>
-			<Pager from={data.from} most={data.most} total={data.total} name="sets" />
-		{/if}
-	</section>
-
-	<section>
-		<h2>Queues</h2>
-		<p class="show no-print">
-			<label
-				>Show <select
-					onchange={(event) =>
-						setState({ queue: event.currentTarget.value === 'all' ? null : event.currentTarget.value })}
-				>
-					<option value="all">everyone</option>
-					<option value="waiting" selected={data.show === 'waiting'}>with work waiting</option>
-					<option value="clear" selected={data.show === 'clear'}>clear queue with open gaps</option>
-				</select></label
-			>
-		</p>
-		{#if data.clear}
-			<p class="notice">
-				{plural(data.clear, 'student has', 'students have')} a clear queue although gaps are open.
-				{#if data.can.practice}<a href={keepingScope('/practice/new', { for: 'clear', own: 'yes' })}
-						>Give each their own next step</a
-					>{/if}
-			</p>
-		{/if}
-		<StudentTable
-			{rows}
-			says="Queues"
-			columns={[{ label: 'Class' }, { label: 'Waiting' }, { label: 'Open gaps', isNumber: true }]}
+<PracticeViews />
+<section>
+	{#if data.sets.length === 0}
+		<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
+	{:else}
+		<Table
+			says="Practice sets"
+			columns={[
+				{ label: 'Set' },
+				{ label: 'For' },
+				{ label: 'Due' },
+				{ label: 'Finished', isNumber: true },
+				{ label: 'Take back', isSilent: true }
+			]}
+			attributes={(set) => ({ class: { new: newest.includes(String(set.id)) } })}
+			rows={data.sets}
+			key={({ id }) => id}
 		>
-			{#snippet cells(row)}
-				<td class="soft">{row.className}</td>
-				<td>{row.waiting ? `${plural(row.waiting, 'set')}${row.late ? `, ${row.late} late` : ''}` : 'clear queue'}</td>
-				<td class="number">{row.gaps || 'none seen'}</td>
+			{#snippet cells(set)}
+				<th scope="row"
+					><a href={keepingScope(`/practice/${set.id}`)}>{set.title}</a>
+					<span class="soft">{set.itemCount} questions</span></th
+				>
+				<td
+					>{set.groupId ? (data.groupNames[set.groupId] ?? 'an ended group') : plural(set.students, 'student')}
+					<span class="soft">by {set.createdBy}</span></td
+				>
+				<td
+					>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}{set.opensOn > data.school.today
+						? ` (opens ${sayDate(set.opensOn)})`
+						: ''}</td
+				>
+				<td class="number">{set.finished} of {set.students}</td>
+				<td>
+					{#if data.can.practice && (set.dueOn === null || set.dueOn >= data.school.today)}
+						<ActionButton
+							action="?/withdraw"
+							fields={{ sets: set.id }}
+							label="Take back {set.title} from {plural(set.students, 'student')}"
+							look="plain">Take back</ActionButton
+						>
+					{/if}
+				</td>
 			{/snippet}
-			{#snippet empty()}
-				{data.show === 'waiting' ? 'Nobody here has work waiting.' : 'Nobody here has a clear queue and open gaps.'}
-			{/snippet}
-		</StudentTable>
-	</section>
-</div>
+		</Table>
+		<Pager from={data.from} most={data.most} total={data.total} name="sets" />
+	{/if}
+</section>
 <Notice outcome={form ?? assigned} />
 
 <style>
-	.show {
-		margin: 4px 0 8px;
-	}
 	.head {
 		display: flex;
 		flex-wrap: wrap;
@@ -137,26 +92,7 @@
 		justify-content: space-between;
 		margin-bottom: 12px;
 	}
-	.two {
-		display: grid;
-		grid-template-columns: 3fr 2fr;
-		gap: 32px;
-		align-items: start;
-	}
 	td:nth-child(n + 3) {
 		white-space: nowrap;
-	}
-	h2 {
-		margin-bottom: 6px;
-	}
-	.notice {
-		border-left: 3px solid var(--gap-ink);
-		padding: 2px 10px;
-		margin-bottom: 8px;
-	}
-	@media (max-width: 1100px) {
-		.two {
-			grid-template-columns: minmax(0, 1fr);
-		}
 	}
 </style>

@@ -3,64 +3,10 @@ import { formCheck, oneOf, id, readForm, studentContext } from '$lib/server/requ
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
 import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
-import { PROBE_ITEMS } from '$lib/core/growth';
-import { CHECK_ITEMS } from '$lib/core/items';
+import { ownPage } from '$lib/server/sitting/ownPage';
 import { beginCheck } from '$lib/server/gaps';
 
-export async function load({ locals }) {
-	const { diagnostics, probes, checks, sets } = await workFor(locals, studentContext(locals));
-	return {
-		work: [
-			...diagnostics.map(({ window, name, answered, enough, lastDay, resit }) => ({
-				kind: 'diagnostic',
-				id: window.id,
-				title: name,
-				note: resit ? 'A few questions again' : 'Show what you know: about 35 minutes, on one day or several',
-				answered,
-				// Of a diagnostic nobody can say how many are left.
-				itemCount: null,
-				dueOn: lastDay,
-				late: false,
-				tomorrow: enough
-			})),
-			...probes.map((plan) => ({
-				kind: 'probe',
-				id: plan.id,
-				title: `Check: ${plan.skill}`,
-				note: `${PROBE_ITEMS} short questions`,
-				answered: 0,
-				itemCount: PROBE_ITEMS,
-				dueOn: null,
-				late: false,
-				tomorrow: false
-			})),
-			...checks.map(({ id, skillIds, answered, dueOn, late }) => ({
-				kind: 'check',
-				id,
-				title: 'Show what you know',
-				note: `${skillIds.length * CHECK_ITEMS} questions`,
-				answered,
-				itemCount: skillIds.length * CHECK_ITEMS,
-				dueOn,
-				late,
-				tomorrow: false
-			})),
-			...sets.map((set) => ({
-				kind: 'practice',
-				id: set.id,
-				title: set.title,
-				note: set.untilRight
-					? `until ${set.untilRight} are right, ${set.itemCount} at most`
-					: `${set.itemCount} questions`,
-				answered: set.answered ?? 0,
-				itemCount: set.itemCount,
-				dueOn: set.dueOn,
-				late: set.late,
-				tomorrow: false
-			}))
-		]
-	};
-}
+export const load = ({ locals }) => ownPage(locals, studentContext(locals));
 
 const startForm = formCheck(Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice']), id }));
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { sayDate } from '$lib/core/calendar';
+	import { plural } from '$lib/core/words';
 
 	let { data } = $props();
 </script>
@@ -7,30 +7,27 @@
 <svelte:head><title>My page · Orderly Compass</title></svelte:head>
 
 <h1>Hello, {data.givenName}</h1>
-{#if data.work.length}
+{#if data.todo.length}
 	<p class="soft">
-		{data.work.length === 1 ? 'One thing' : `${data.work.length} things`} to do. You can stop any time and go on later.
+		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. You can stop any time and go on later.
 	</p>
 	<ul>
-		{#each data.work as one (one.kind + one.id)}
-			<li>
+		{#each data.todo as one, i (one.kind + one.id)}
+			<li class:first={i === 0}>
 				<div>
+					{#if i === 0 && data.todo.length > 1}<p class="soft">
+							{one.isBegun ? 'Go on where you stopped' : 'Do this first'}
+						</p>{/if}
 					<strong>{one.title}</strong>
-					<p class="soft">
-						{one.answered
-							? `${one.answered}${one.itemCount === null ? '' : ` of ${one.itemCount}`} done`
-							: one.note}{#if one.dueOn}, {one.late ? 'was due' : 'due'}
-							{sayDate(one.dueOn)}{/if}
-						{#if one.late}· still open, counts as late{/if}
-					</p>
+					<p class="soft">{[one.note, one.why].filter(Boolean).join(', ')}</p>
 				</div>
-				{#if one.tomorrow}
+				{#if one.isForTomorrow}
 					<p class="soft">Enough for today. It goes on tomorrow.</p>
 				{:else}<form method="POST" action="?/start">
 						<input type="hidden" name="kind" value={one.kind} />
 						<input type="hidden" name="id" value={one.id} />
-						<button class="primary" aria-label="{one.answered ? 'Go on with' : 'Start'} {one.title}"
-							>{one.answered ? 'Go on' : 'Start'}</button
+						<button class="primary" aria-label="{one.isBegun ? 'Go on with' : 'Start'} {one.title}"
+							>{one.isBegun ? 'Go on' : 'Start'}</button
 						>
 					</form>{/if}
 			</li>
@@ -38,6 +35,25 @@
 	</ul>
 {:else}
 	<p>Nothing is waiting for you. When your teacher gives you something, it will be here.</p>
+{/if}
+
+{#if data.done.length || data.minutes}
+	<h2>Done this week</h2>
+	{#if data.minutes}<p class="soft">About {plural(data.minutes, 'minute')} of practice.</p>{/if}
+	<ul class="done">
+		{#each data.done as { sitting, title, day, right } (sitting)}
+			<li>
+				<a href="/work/{sitting}">{title}</a>
+				<span class="soft">{day}{right ? `, ${right.right} of ${right.of} right at the first try` : ''}</span>
+			</li>
+		{/each}
+	</ul>
+{/if}
+
+{#if data.secure.length}
+	<h2>You have these</h2>
+	<p class="soft">Your answers show that you can do {plural(data.secureInAll, 'skill')} well. Lately:</p>
+	<p>{data.secure.join(' · ')}</p>
 {/if}
 
 <style>
@@ -54,8 +70,27 @@
 		padding: 14px 0;
 		border-top: 1px solid var(--rule);
 	}
+	.first strong {
+		font: 600 1.15em/1.3 var(--head);
+	}
 	li p {
 		font-size: 0.85em;
+	}
+	h2 {
+		margin-top: 28px;
+	}
+	.done {
+		margin: 6px 0;
+	}
+	.done li {
+		flex-wrap: wrap;
+		padding: 6px 0;
+		font-size: 0.9em;
+	}
+	.done a {
+		display: inline-flex;
+		align-items: center;
+		min-height: 44px;
 	}
 	button {
 		min-height: 48px;

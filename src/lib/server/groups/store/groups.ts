@@ -181,7 +181,7 @@ interface StudentMembership {
 /** Groups of a student that meet today or later. */
 export async function currentGroupsOf(
 	database: Database,
-	staff: Staff,
+	staff: Pick<Staff, 'schoolId'>,
 	studentId: VisibleId,
 	today: SchoolDate
 ): Promise<GroupRow[]> {

@@ -13,8 +13,8 @@ export async function setOutcomes(
 	if (studentIds.length === 0) return found;
 	const rows = await database.rows<{ studentId: number; skillId: number; right: number; of: number }>(
 		`SELECT sitting.student_id AS studentId, answer.skill_id AS skillId, SUM(answer.correct) AS \`right\`, COUNT(*) AS of
-		FROM sitting JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
-		WHERE sitting.student_id IN (?) AND sitting.kind = 'practice' AND sitting.finished_at >= ?
+		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.student_id IN (?) AND sitting.set_id IS NOT NULL AND sitting.finished_at >= ?
 		GROUP BY sitting.id, answer.skill_id
 		ORDER BY sitting.finished_at, sitting.id`,
 		[studentIds, since]

@@ -44,12 +44,26 @@ export async function practiceTimes(
 	// By the sittings of these students that anything can have been answered in since.
 	const rows = await database.rows<{ studentId: number; answeredAt: Date; milliseconds: number }>(
 		`SELECT sitting.student_id AS studentId, answer.answered_at AS answeredAt, answer.milliseconds
-		FROM sitting JOIN answer ON answer.sitting_id = sitting.id
-		WHERE sitting.student_id IN (?) AND sitting.kind = 'practice'
+		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id
+		WHERE sitting.student_id IN (?) AND sitting.set_id IS NOT NULL
 			AND (sitting.finished_at IS NULL OR sitting.finished_at >= ?) AND answer.answered_at >= ?`,
 		[studentIds, since, since]
 	);
 	for (const { studentId, answeredAt, milliseconds } of rows)
 		found.get(studentId)!.push({ at: answeredAt.getTime(), milliseconds });
 	return found;
+}
+
+/** When each of some students last worked on a set; those who never did are absent. */
+export async function lastWorked(database: Database, studentIds: VisibleId[]): Promise<Map<number, Date>> {
+	if (studentIds.length === 0) return new Map();
+	const rows = await database.rows<{ studentId: number; at: Date }>(
+		`SELECT newest.student_id AS studentId, MAX(answer.answered_at) AS at
+		FROM (SELECT student_id, MAX(id) AS id FROM sitting
+			WHERE student_id IN (?) AND set_id IS NOT NULL AND answered > 0 GROUP BY student_id) AS newest
+		JOIN answer ON answer.sitting_id = newest.id
+		GROUP BY newest.student_id`,
+		[studentIds]
+	);
+	return new Map(rows.map(({ studentId, at }) => [studentId, at]));
 }

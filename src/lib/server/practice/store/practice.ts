@@ -162,11 +162,13 @@ async function changeable(
 }
 
 /** Ids as GROUP_CONCAT gives them. */
-const idsIn = (text: string): number[] => text.split(',').map(Number);
+export const idsIn = (text: string): number[] => text.split(',').map(Number);
 
-interface QueuedSet extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute'> {
+export interface QueuedSet extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute'> {
 	id: number;
 	studentId: number;
+	/** Of the group that it is for; null for others. */
+	groupId: number | null;
 	/** As the student gets it. */
 	itemCount: number;
 	untilRight: number | null;
@@ -192,7 +194,7 @@ export async function queuedSets(
 	const rows = await database.rows<
 		QueuedSet & { skillIds: string; usual: number; own: number | null; begun: number | null }
 	>(
-		`SELECT practice_set.id, given.student_id AS studentId, practice_set.name,
+		`SELECT practice_set.id, given.student_id AS studentId, practice_set.name, practice_set.group_id AS groupId,
 			GROUP_CONCAT(part.skill_id ORDER BY part.number) AS skillIds, practice_set.item_count AS itemCount,
 			SUM(part.practice_count) AS usual, given.practice_count AS own, practice_set.until_right AS untilRight,
 			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,

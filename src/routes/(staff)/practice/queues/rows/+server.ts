@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { queueRows } from '$lib/server/practice/practicePage';
+import { queueRows } from '$lib/server/practice/queuesPage';
 import { rowsAsked, staffContext } from '$lib/server/shell/staffPage';
 
 /** More students' queues, as they are scrolled to. */

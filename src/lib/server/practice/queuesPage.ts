@@ -1,0 +1,89 @@
+import { beginningOf, mondayOf, schoolDateOf } from '../../core/calendar';
+import { activeMs, isPastDue, minutesOf, MUCH_WAITING_MINUTES } from '../../core/practice';
+import type { Database } from '../database';
+import { skillList } from '../library';
+import { idsCounted, type RosterStudent } from '../people';
+import { FIRST_ROWS, oneIn } from '../request';
+import type { School } from '../school';
+import type { Scope } from '../shell';
+import { gapCounts } from '../standing';
+import { clearQueues } from './clearQueues';
+import { questionMs } from './setLengths';
+import { lastWorked, practiceTimes } from './store/ownWork';
+import { queuedSets } from './store/practice';
+import { withLate, withWork } from './store/waiting';
+
+/** Which students' queues are listed. */
+export const QUEUES = ['waiting', 'late', 'clear', 'clear-all'] as const;
+
+/** What waits for each student of a scope: who has most gaps first. */
+export async function queuesPage(database: Database, school: School, scope: Scope, url: URL) {
+	const students = await scope.students();
+	const ids = students.map(({ id }) => id);
+	const show = oneIn(url, 'queue', QUEUES);
+	const [gaps, clear] = await Promise.all([gapCounts(database, ids), clearQueues(database, school, scope)]);
+	const shown = (await those(database, school, scope, show, clear)).sort(
+		(one, other) => gaps.get(other.id)! - gaps.get(one.id)!
+	);
+	return {
+		show,
+		clear: { pressing: clear.pressing.length, all: clear.all.length },
+		ids: shown.map(({ id }) => id as number),
+		rows: await queueRows(database, school, shown.slice(0, FIRST_ROWS))
+	};
+}
+
+async function those(
+	database: Database,
+	school: School,
+	scope: Scope,
+	show: (typeof QUEUES)[number] | null,
+	clear: Awaited<ReturnType<typeof clearQueues>>
+): Promise<RosterStudent[]> {
+	if (show === 'clear') return [...clear.pressing];
+	if (show === 'clear-all') return [...clear.all];
+	const students = [...(await scope.students())];
+	if (!show) return students;
+	const counted = show === 'late' ? withLate(school) : withWork(school.today);
+	const found = await idsCounted(database, scope.roster, counted);
+	return students.filter(({ id }) => found.has(id));
+}
+
+/** Rows of some students' queues. */
+export async function queueRows(database: Database, school: School, students: RosterStudent[]) {
+	const { today, minute, timeZone } = school;
+	const ids = students.map(({ id }) => id);
+	const [queued, gaps, skills, worked, times] = await Promise.all([
+		queuedSets(database, ids, today),
+		gapCounts(database, ids),
+		skillList(database, school.id),
+		lastWorked(database, ids),
+		practiceTimes(database, ids, beginningOf(mondayOf(today), timeZone))
+	]);
+	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
+	return students.map(({ id, givenName, familyName, className }) => {
+		const own = queued.filter(({ studentId }) => studentId === id);
+		const ms = own.reduce((sum, { skillIds, itemCount, answered }) => {
+			const each = skillIds.reduce((all, skillId) => all + questionMs(codeOf.get(skillId)!), 0) / skillIds.length;
+			return sum + (itemCount - (answered ?? 0)) * each;
+		}, 0);
+		const minutes = own.length ? minutesOf(ms) : 0;
+		const active = activeMs(times.get(id)!);
+		const last = worked.get(id);
+		return {
+			id: id as number,
+			givenName,
+			familyName,
+			className,
+			waiting: own.length,
+			minutes,
+			isMuch: minutes >= MUCH_WAITING_MINUTES,
+			late: own.filter((set) => isPastDue(set, { day: today, minute })).length,
+			notBegun: own.filter(({ sittingId }) => sittingId === null).length,
+			lastOn: last ? schoolDateOf(last, timeZone) : null,
+			/** Of this week. */
+			activeMinutes: active ? minutesOf(active) : 0,
+			gaps: gaps.get(id)!
+		};
+	});
+}

@@ -1,0 +1,152 @@
+import {
+	addDays,
+	beginningOf,
+	mondayOf,
+	momentOf,
+	sayBy,
+	sayDate,
+	sayWeekday,
+	schoolDateOf
+} from '../../core/calendar';
+import { CHECK_ITEMS } from '../../core/items';
+import { PROBE_ITEMS } from '../../core/growth';
+import { activeMs, isPastDue, minutesOf, setTitle } from '../../core/practice';
+import { meetingDays } from '../../core/timetable';
+import { slotList } from '../groups/timetable';
+import { currentGroupsOf } from '../groups';
+import { finishedSince, practiceTimes } from '../practice';
+import type { SignedInStudent } from '../request';
+import { readStandings } from '../standing';
+import { workFor } from './studentWork';
+
+/** Skills that are told of as secure, those shown last first. */
+const TOLD_SECURE = 8;
+
+/** One thing that waits for a student. */
+interface ToDo {
+	kind: 'diagnostic' | 'probe' | 'check' | 'practice';
+	id: number;
+	title: string;
+	/** What it is, or how far it is. */
+	note: string;
+	/** Why it is there, or until when, in words; empty for neither. */
+	why: string;
+	isBegun: boolean;
+	/** It goes on tomorrow: enough for today. */
+	isForTomorrow: boolean;
+}
+
+/**
+ * A student's own page: what to do and why, what is begun first, then what is due soonest; what they did this week; and
+ * what they have made secure. Of nobody else, and no group's name.
+ */
+export async function ownPage(locals: App.Locals, student: SignedInStudent) {
+	const { database, at } = locals;
+	const work = await workFor(locals, student);
+	const { school, skills } = work;
+	const { today, timeZone } = school;
+	const weekBegan = beginningOf(mondayOf(today), timeZone);
+	const [finished, times, standings, days] = await Promise.all([
+		finishedSince(database, student.id, weekBegan),
+		practiceTimes(database, [student.id], weekBegan),
+		readStandings(database, [student.id]),
+		groupDays(locals, student, today, school.calendar.off)
+	]);
+	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
+	const own = standings.get(student.id)!;
+	const active = activeMs(times.get(student.id)!);
+	const done = (answered: number, of: number | null) => `${answered}${of === null ? '' : ` of ${of}`} done`;
+	const dueWords = (dueOn: string | null, isLate: boolean) =>
+		dueOn === null ? '' : isLate ? `was due ${sayDate(dueOn)}; still open, counts as late` : sayBy(dueOn, today);
+	const todo: ToDo[] = [
+		...work.diagnostics.map(({ window, name, answered, enough, lastDay, resit }) => ({
+			kind: 'diagnostic' as const,
+			id: window.id,
+			title: name,
+			note: answered
+				? // Of a diagnostic nobody can say how many are left.
+					done(answered, null)
+				: resit
+					? 'A few questions again'
+					: 'Show what you know: about 35 minutes, on one day or several',
+			why: sayBy(lastDay, today),
+			isBegun: answered > 0,
+			isForTomorrow: enough
+		})),
+		...work.probes.map((plan) => ({
+			kind: 'probe' as const,
+			id: plan.id,
+			title: `Check: ${plan.skill}`,
+			note: `${PROBE_ITEMS} short questions`,
+			why: 'this week',
+			isBegun: false,
+			isForTomorrow: false
+		})),
+		...work.checks.map(({ id, skillIds, answered, dueOn, late }) => ({
+			kind: 'check' as const,
+			id,
+			title: 'Show what you know',
+			note: answered ? done(answered, skillIds.length * CHECK_ITEMS) : `${skillIds.length * CHECK_ITEMS} questions`,
+			why: dueWords(dueOn, late),
+			isBegun: answered > 0,
+			isForTomorrow: false
+		})),
+		...work.sets.map((set) => ({
+			kind: 'practice' as const,
+			id: set.id,
+			title: set.title,
+			note: set.answered
+				? done(set.answered, set.untilRight === null ? set.itemCount : null)
+				: set.untilRight === null
+					? `${set.itemCount} questions`
+					: `until ${set.untilRight} are right, ${set.itemCount} questions at most`,
+			why: [days.get(set.groupId ?? 0), dueWords(set.dueOn, set.late)].filter(Boolean).join(', '),
+			isBegun: (set.answered ?? 0) > 0,
+			isForTomorrow: false
+		}))
+	];
+	return {
+		// What is begun comes first; all else is in order already: what is due soonest.
+		todo: [...todo.filter(({ isBegun }) => isBegun), ...todo.filter(({ isBegun }) => !isBegun)],
+		done: finished.map((set) => ({
+			sitting: set.sittingId,
+			title: setTitle(
+				set,
+				set.skillIds.map((id) => nameOf.get(id)!)
+			),
+			day: sayWeekday(schoolDateOf(set.finishedAt, timeZone)),
+			/** Only where the student was told. */
+			right:
+				set.feedback === 'none' || (set.feedback === 'after the due date' && !isPastDue(set, momentOf(at, timeZone)))
+					? null
+					: { right: set.right, of: set.answered }
+		})),
+		minutes: active ? minutesOf(active) : 0,
+		secure: [...own]
+			.filter(([, now]) => now.standing === 'secure')
+			.sort(([, one], [, other]) => (other.lastOn ?? '').localeCompare(one.lastOn ?? ''))
+			.map(([id]) => nameOf.get(id)!)
+			.slice(0, TOLD_SECURE),
+		secureInAll: [...own.values()].filter(({ standing }) => standing === 'secure').length
+	};
+}
+
+/** Of groups that a student is in, when they meet next: `for your Tuesday group`. */
+async function groupDays(
+	{ database }: App.Locals,
+	student: SignedInStudent,
+	today: string,
+	off: Parameters<typeof meetingDays>[3]
+): Promise<Map<number, string>> {
+	const groups = await currentGroupsOf(database, { schoolId: student.schoolId }, student.id, today);
+	if (groups.length === 0) return new Map();
+	const slots = new Map((await slotList(database, student.schoolId, today)).map((slot) => [slot.id, slot]));
+	return new Map(
+		groups.flatMap((group) => {
+			const slot = slots.get(group.slotId);
+			const next = slot && meetingDays(slot, group.startsOn, group.endsOn, off).find((day) => day >= today);
+			if (!next || next > addDays(today, 6)) return [];
+			return [[group.id, `for your ${sayWeekday(next)} group`] as const];
+		})
+	);
+}

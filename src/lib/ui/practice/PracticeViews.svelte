@@ -1,0 +1,12 @@
+<!-- The pages of the Practice leg, one line above each. -->
+<script lang="ts">
+	import Views from '../shell/Views.svelte';
+</script>
+
+<Views
+	label="Pages on practice"
+	views={[
+		{ path: '/practice', name: 'Sets' },
+		{ path: '/practice/queues', name: 'Queues' }
+	]}
+/>

@@ -1,0 +1,7 @@
+import { queuesPage } from '$lib/server/practice/queuesPage';
+import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
+
+export async function load({ locals, url }) {
+	const { staff, school } = await staffContext(locals);
+	return queuesPage(locals.database, school, await scopeOf(locals, url, staff, school), url);
+}
