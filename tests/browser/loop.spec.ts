@@ -64,6 +64,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	const firstStem = await page.locator('.sample .stem').innerText();
 	await page.getByRole('button', { name: 'Next', exact: true }).click();
 	await expect(page.locator('.sample .stem')).not.toHaveText(firstStem);
+	await page.getByLabel('5 questions', { exact: true }).check();
 	await expect(page.getByText(/^Assign .* to \d+ students?: 5 questions, about \d+ min, opens now/)).toBeVisible();
 	await page.getByRole('button', { name: 'Assign', exact: true }).click();
 	await expect(page.getByRole('status')).toContainText('assigned to');

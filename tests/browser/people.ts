@@ -51,6 +51,10 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 	const page = await context.newPage();
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice/new?for=student:${studentId}&scope=school`);
+	// What was chosen for the last set is proposed for this one.
+	await page.getByLabel(/^A worked example before/).uncheck();
+	await page.getByLabel(/^A check of 2 at the end/).uncheck();
+	await page.getByLabel('5 questions', { exact: true }).check();
 	const skill = await page.getByRole('button', { pressed: true }).first().innerText();
 	await expect(page.getByText(/^Assign .* to 1 student: 5 questions, about \d+ min, opens now/)).toBeVisible();
 	await page.getByRole('button', { name: 'Assign', exact: true }).click();

@@ -1,6 +1,6 @@
 import { expect, test } from './test';
 import type { Page } from '@playwright/test';
-import { address, expectAccessible, signInStaff } from './people';
+import { address, expectAccessible, signInStaff, signInStudent, workThrough } from './people';
 
 const assign = (page: Page) => page.getByRole('button', { name: 'Assign', exact: true });
 /** What the sentence at the bottom says will happen. */
@@ -232,4 +232,45 @@ test('within one set some have it otherwise, and its page says who has what', as
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(row).not.toContainText('read aloud');
 	await expectAccessible(page);
+});
+
+test('a student looks at an example first, works until enough are right, and is told at the end what was not told before', async ({
+	page,
+	browser
+}) => {
+	await signInStaff(page, 'specialist');
+	const student = 167;
+	await page.goto(`${address()}/practice/new?for=student:${student}&scope=school`);
+	await page.getByLabel(/^A worked example before/).check();
+	await page.getByLabel(/^A check of 2 at the end/).check();
+	await page.getByLabel('3 questions').check();
+	await page.getByLabel('Called').fill('With an example');
+	await expect(sentence(page)).toHaveText(/^Assign “With an example” to 1 student: 1 skill, 5 questions, /);
+	await assign(page).click();
+	await expect(page.getByText('With an example: assigned to 1 student.')).toBeVisible();
+
+	const device = await browser.newPage();
+	await signInStudent(device, student);
+	await device.getByRole('button', { name: 'Start With an example' }).click();
+	await expect(device.getByText('Look at one first')).toBeVisible();
+	await expectAccessible(device);
+	for (;;) {
+		const next = device.getByRole('button', { name: /How is it done|And then|Now you/ });
+		const isLast = (await next.innerText()) === 'Now you';
+		await next.click();
+		if (isLast) break;
+	}
+	await expect(device.getByText('Question 1 of 5')).toBeVisible();
+	await workThrough(device);
+	await expect(device.getByRole('heading', { name: 'All done' })).toBeVisible();
+	await expect(
+		device.getByText(/Of the 2 questions without help|right at the first try, and of the 2 questions/)
+	).toBeVisible();
+	await expect(device.locator('ol > li')).toHaveCount(2);
+	await expectAccessible(device);
+	await device.getByRole('link', { name: 'Back to my page' }).click();
+	await expect(device.getByRole('heading', { name: 'Done this week' })).toBeVisible();
+	await expect(device.getByRole('link', { name: 'With an example' })).toBeVisible();
+	await expectAccessible(device);
+	await device.close();
 });
