@@ -27,6 +27,7 @@ import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';
 import { benchPages } from './pages';
+import { benchPractice } from './practice';
 import { benchRebuild } from './rebuild';
 
 const TODAY = '2026-11-23';
@@ -243,6 +244,7 @@ const parts: Record<string, () => void | Promise<void>> = {
 	grouping: benchGrouping,
 	items: benchItems,
 	measurement: () => benchMeasurement(skills),
+	practice: () => benchPractice(DEMO_ADDRESS!, openDatabase(process.env.DEMO_OWNER!), skills),
 	rebuild: () => benchRebuild(database),
 	pages: () => benchPages(DEMO_ADDRESS!, DEMO_DATABASE!),
 	// Last, since it adds skills.

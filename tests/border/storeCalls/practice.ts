@@ -5,6 +5,7 @@ import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
 import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as setContent from '../../../src/lib/server/practice/store/setContent';
+import * as setStudents from '../../../src/lib/server/practice/store/setStudents';
 import * as usualHow from '../../../src/lib/server/practice/store/usualHow';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import { addDays } from '../../../src/lib/core/calendar';
@@ -51,6 +52,20 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			variationOf: all,
 			skillsOfSets: given(({ database, me }) => setContent.skillsOfSets(database, [me.sets.all])),
 			setForStudent: given(({ database, me }) => setContent.setForStudent(database, me.sets.all, me.students[0]))
+		}
+	],
+	[
+		setStudents,
+		{
+			addToSet: checks(({ database, me, of }) =>
+				setStudents.addToSet(database, me.staff.specialist, of.sets.b, assigning.givenTo([of.students[0]]), NOW)
+			),
+			takeFromSet: checks(({ database, me, of }) =>
+				setStudents.takeFromSet(database, me.staff.specialist, of.sets.all, [of.students[2]], NOW)
+			),
+			turnIn: checks(({ database, me, of }) =>
+				setStudents.turnIn(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
+			)
 		}
 	],
 	[usualHow, { usualChoices: given(({ database, me }) => usualHow.usualChoices(database, me.staff.specialist)) }],

@@ -16,7 +16,7 @@ export interface TimedAnswer {
  * @param answers of one student, in any order
  */
 export function activeMs(answers: TimedAnswer[]): number {
-	const inOrder = [...answers].sort((one, other) => one.at - other.at);
+	const inOrder = [...answers].sort((one, other) => one.at - other.at || one.milliseconds - other.milliseconds);
 	return inOrder.reduce((sum, { at, milliseconds }, i) => {
 		const gap = i === 0 ? Infinity : at - inOrder[i - 1].at;
 		return sum + (gap <= LONGEST_GAP_MS ? gap : Math.min(Math.max(0, milliseconds), LONGEST_GAP_MS));

@@ -1,7 +1,7 @@
 /** Practice sets: what is in them and for whom, how they are worked on, when, and how long they take. */
 export * from './activeTime';
 export * from './lengths';
-export * from './nextQuestion';
+export * from './nextInPool';
 export * from './nextSteps';
 export * from './olderSkills';
 export * from './setDates';

@@ -1,7 +1,9 @@
 import Type, { type Static } from 'typebox';
 import { sayDate } from '../../core/calendar';
 import { plural } from '../../core/words';
-import { visibleAmong } from '../people';
+import { skillList } from '../library';
+import { type RosterStudent, visibleAmong } from '../people';
+import { readStandings } from '../standing';
 import {
 	formCheck,
 	id,
@@ -19,6 +21,10 @@ import type { School } from '../school';
 import type { RootDatabase } from '../database';
 import { refuse, staffAction } from '../shell/staffPage';
 import { DATE_FIELDS, datesFrom, fieldsOf, ownDueProblem, sayDates } from './datesForm';
+import { nextStepsFor } from './nextStepsFor';
+import { type GivenTo, givenTo } from './store/assigning';
+import { skillsOfSets } from './store/setContent';
+import { addToSet, takeFromSet, turnIn } from './store/setStudents';
 import { changeDates, changeForSome, excuseFrom, findSet, type OwnWay } from './store/oneSet';
 
 /** Students whose own ways can be taken back at once. */
@@ -99,6 +105,43 @@ const excusing = (isExcused: boolean) =>
 		};
 	});
 
+/** Turns a set in for students, or opens it for them again; the one undoes the other. */
+const turningIn = (isTurnedIn: boolean) =>
+	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
+		const students = idsOf(form.students);
+		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		const changed = await turnIn(database, staff, setOf(event), students, isTurnedIn, at);
+		if (changed.length === 0) return refuse('It is so already, or the set was taken back');
+		return {
+			done: isTurnedIn
+				? `Turned in for ${plural(changed.length, 'student')}; what they answered counts, the rest stays unanswered.`
+				: `Open for ${plural(changed.length, 'student')} again.`,
+			undo: { action: isTurnedIn ? '?/reopen' : '?/turnIn', fields: { students: changed.join(',') } }
+		};
+	});
+
+/** Of a set in which each has a step of their own: those of some students for whom one of its skills is ready. */
+async function stepsWithin(
+	database: RootDatabase,
+	school: School,
+	setId: number,
+	students: RosterStudent[]
+): Promise<GivenTo[]> {
+	const ids = students.map(({ id }) => id);
+	const [skills, parts, standings] = await Promise.all([
+		skillList(database, school.id),
+		skillsOfSets(database, [setId]),
+		readStandings(database, ids)
+	]);
+	const within = new Set(parts.get(setId)!.map(({ skillId }) => skillId));
+	const known = { standings, waiting: new Map(), outcomes: new Map() };
+	const steps = await nextStepsFor(database, school, skills, students, known);
+	return givenTo(ids).flatMap((given) => {
+		const step = steps.get(given.studentId)!.find(({ skillId }) => within.has(skillId));
+		return step ? [{ ...given, skillId: step.skillId }] : [];
+	});
+}
+
 /** The form actions of the page of one set. */
 export const setActions = {
 	dates: staffAction('assign practice', datesForm, async ({ staff, school, database, at, form, event }) => {
@@ -136,6 +179,32 @@ export const setActions = {
 		const back = await changeForSome(database, staff, setOf(event), ways.value, at);
 		return { done: `As before for ${plural(back.length, 'student')}.` };
 	}),
+	add: staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
+		const set = await findSet(database, staff, setOf(event));
+		if (!set || set.isWithdrawn) return refuse(GONE);
+		const seen = await visibleAmong(database, staff, idsOf(form.students), school.today);
+		if (seen.length === 0) return refuse(UNSEEN);
+		const given = set.isOwnStep ? await stepsWithin(database, school, set.id, seen) : givenTo(seen.map(({ id }) => id));
+		if (given.length === 0) return refuse('Nothing of this set is ready for them: give them practice of their own');
+		const added = await addToSet(database, staff, set.id, given, at);
+		if (added.length === 0) return refuse('They have it already');
+		return {
+			done: `Given to ${plural(added.length, 'more student')}.`,
+			undo: { action: '?/take', fields: { students: added.join(',') } }
+		};
+	}),
+	take: staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
+		const students = idsOf(form.students);
+		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		const taken = await takeFromSet(database, staff, setOf(event), students, at);
+		if (taken.length === 0) return refuse('They have begun it, or do not have it');
+		return {
+			done: `Taken from ${plural(taken.length, 'student')} who had not begun.`,
+			undo: { action: '?/add', fields: { students: taken.join(',') } }
+		};
+	}),
+	turnIn: turningIn(true),
+	reopen: turningIn(false),
 	excuse: excusing(true),
 	giveAgain: excusing(false)
 };

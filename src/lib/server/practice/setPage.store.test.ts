@@ -165,4 +165,33 @@ describe('a set that is under way', () => {
 		expect((await act('excuse', { students: '1' })).problem).toContain('taken back');
 		expect((await setPage(small.database, specialist, small.school, set))!.set.isWithdrawn).toBe(true);
 	});
+
+	it('is given to another, and taken from them again while they have not begun', async () => {
+		const added = await act('add', { students: '3' });
+		expect(added.done).toBe('Given to 1 more student.');
+		expect(await row(3)).toMatchObject({ state: 'not begun', dueOn: DUE });
+		expect(await onOwnPage(3)).toBe(DUE);
+		expect((await act('add', { students: '3' })).problem).toContain('have it already');
+		await back(added);
+		expect(await onOwnPage(3)).toBeUndefined();
+		await work(1);
+		expect((await act('take', { students: '1' })).problem).toContain('begun');
+		expect((await act('add', { students: '5' }, teacher)).problem).toContain('not yours');
+	});
+
+	it('is turned in for who is under way, takes no answers then, and is opened again', async () => {
+		const queued = (await queuedSets(small.database, seen(1), TODAY)).find((one) => one.id === set)!;
+		const sitting = await beginPractice(small.database, seenOne(1), queued, small.skills, NOW);
+		await small.answerAll(1, sitting, () => true, 9_000, NOW, 2);
+		const turned = await act('turnIn', { students: '1,2' });
+		expect(turned.done).toContain('Turned in for 1 student');
+		expect(await row(1)).toMatchObject({ state: 'finished', isTurnedIn: true, answered: 2, itemCount: 5 });
+		expect(await onOwnPage(1)).toBeUndefined();
+		expect(await small.answer(1, sitting, { position: 2, response: '1' })).toBe('closed');
+		await back(turned);
+		expect(await row(1)).toMatchObject({ state: 'under way', isTurnedIn: false });
+		await small.answerAll(1, sitting, () => true);
+		expect((await row(1)).state).toBe('finished');
+		expect((await act('turnIn', { students: '1' })).problem).toContain('so already');
+	});
 });

@@ -75,6 +75,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					/** What helps them everywhere. */
 					help: { readAloud, largerType },
 					state,
+					isTurnedIn: one.isTurnedIn,
 					isLate: isPastDue(due, { day: today, minute }) && (state === 'not begun' || state === 'under way'),
 					answered: one.answered,
 					itemCount: one.itemCount ?? set.itemCount,

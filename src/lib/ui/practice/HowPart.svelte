@@ -4,13 +4,14 @@
 	import AssignPart from './AssignPart.svelte';
 	import type { NewSet } from './newSet.svelte';
 
-	let { set }: { set: NewSet } = $props();
+	let { newSet }: { newSet: NewSet } = $props();
 	/** How many right at the first try can end a set. */
 	const UNTIL = [3, 5, 6, 8, 10];
 	/** Turning it on leaves room for misses. */
 	function endAt(right: number | null) {
-		set.untilRight = right;
-		if (right !== null && set.practice < right) set.practice = SET_LENGTHS.find((length) => length >= right) ?? right;
+		newSet.untilRight = right;
+		if (right !== null && newSet.practice < right)
+			newSet.practice = SET_LENGTHS.find((length) => length >= right) ?? right;
 	}
 </script>
 
@@ -18,21 +19,21 @@
 	<fieldset>
 		<legend class="visually-hidden">Questions</legend>
 		{#each SET_LENGTHS as questions (questions)}
-			<label class="chip" class:on={set.practice === questions}
+			<label class="chip" class:on={newSet.practice === questions}
 				><input
 					type="radio"
 					name="length"
 					value={questions}
-					bind:group={set.practice}
-					disabled={set.untilRight !== null && questions < set.untilRight}
+					bind:group={newSet.practice}
+					disabled={newSet.untilRight !== null && questions < newSet.untilRight}
 				/>
-				{questions} questions{set.untilRight === null ? '' : ' at most'}</label
+				{questions} questions{newSet.untilRight === null ? '' : ' at most'}</label
 			>
 		{/each}
 		<label
 			>until <select
 				aria-label="Ends once so many are right at the first try"
-				value={set.untilRight === null ? '' : String(set.untilRight)}
+				value={newSet.untilRight === null ? '' : String(newSet.untilRight)}
 				onchange={({ currentTarget: { value } }) => endAt(value === '' ? null : Number(value))}
 			>
 				<option value="">all are done</option>
@@ -42,18 +43,18 @@
 	</fieldset>
 	<p class="row">
 		<label
-			>Told what was right <select bind:value={set.feedback} disabled={set.untilRight !== null}>
+			>Told what was right <select bind:value={newSet.feedback} disabled={newSet.untilRight !== null}>
 				{#each FEEDBACK_TIMES as time (time)}<option value={time}>{time === 'none' ? 'never' : time}</option>{/each}
 			</select></label
 		>
-		{#if set.how.feedback === 'at once'}
-			<label><input type="checkbox" bind:checked={set.hints} /> hints</label>
-			<label><input type="checkbox" bind:checked={set.secondTry} /> second try</label>
+		{#if newSet.how.feedback === 'at once'}
+			<label><input type="checkbox" bind:checked={newSet.hints} /> hints</label>
+			<label><input type="checkbox" bind:checked={newSet.secondTry} /> second try</label>
 		{/if}
-		{#if set.how.feedback !== 'none'}
-			<label><input type="checkbox" bind:checked={set.solutions} /> solutions</label>
+		{#if newSet.how.feedback !== 'none'}
+			<label><input type="checkbox" bind:checked={newSet.solutions} /> solutions</label>
 		{/if}
-		<label><input type="checkbox" bind:checked={set.ownQuestions} /> numbers of their own</label>
+		<label><input type="checkbox" bind:checked={newSet.ownQuestions} /> numbers of their own</label>
 	</p>
 </AssignPart>
 

@@ -8,7 +8,7 @@
 	import { sayVariation } from './saySet';
 	import { sayNames } from './sayWarning';
 
-	let { set, moreTime }: { set: NewSet; moreTime: string } = $props();
+	let { newSet, moreTime }: { newSet: NewSet; moreTime: string } = $props();
 
 	let isOpen = $state(false);
 	let ids = $state<number[]>([]);
@@ -16,10 +16,10 @@
 	let practice = $state<number | null>(null);
 	let own = $state<Record<string, string>>({});
 
-	const nameOf = (id: number) => set.students.find((student) => student.id === id)?.name;
+	const nameOf = (id: number) => newSet.students.find((student) => student.id === id)?.name;
 	const present = (entry: ForSomeEntry) => entry.ids.filter((id) => nameOf(id) !== undefined);
 	const helped = (kind: 'readAloud' | 'largerType') =>
-		set.students.filter((student) => student[kind]).map(({ name }) => name);
+		newSet.students.filter((student) => student[kind]).map(({ name }) => name);
 	const yesNo = (value: string | undefined) => (value ? value === 'yes' : null);
 
 	function add() {
@@ -31,7 +31,7 @@
 			readAloud: yesNo(own.readAloud),
 			largerType: yesNo(own.largerType)
 		};
-		set.addSome({ ids: [...ids], dueOn: dueOn || null, variation });
+		newSet.addSome({ ids: [...ids], dueOn: dueOn || null, variation });
 		[ids, practice, own, isOpen] = [[], null, {}, false];
 	}
 	const says = (entry: ForSomeEntry) =>
@@ -39,10 +39,10 @@
 </script>
 
 <AssignPart name="For some">
-	{#each set.some.filter((entry) => present(entry).length) as entry (entry)}
+	{#each newSet.some.filter((entry) => present(entry).length) as entry (entry)}
 		<p class="entry">
 			{sayNames(present(entry).map((id) => nameOf(id)!))}: {says(entry)}
-			<button class="plain" aria-label="As for all again" onclick={() => set.removeSome(entry)}>×</button>
+			<button class="plain" aria-label="As for all again" onclick={() => newSet.removeSome(entry)}>×</button>
 		</p>
 	{/each}
 	{#if helped('readAloud').length}<p class="soft">Read aloud, as always: {sayNames(helped('readAloud'))}.</p>{/if}
@@ -50,17 +50,17 @@
 	{#if isOpen}
 		<div class="new">
 			<label
-				>Who <select multiple size={Math.min(6, Math.max(2, set.students.length))} bind:value={ids}>
-					{#each set.students as { id, name } (id)}<option value={id}>{name}</option>{/each}
+				>Who <select multiple size={Math.min(6, Math.max(2, newSet.students.length))} bind:value={ids}>
+					{#each newSet.students as { id, name } (id)}<option value={id}>{name}</option>{/each}
 				</select></label
 			>
-			<label>due <input type="date" min={set.opensOn} bind:value={dueOn} /></label>
+			<label>due <input type="date" min={newSet.opensOn} bind:value={dueOn} /></label>
 			<label
 				>questions <input
 					type="number"
 					min="1"
-					max={set.practice}
-					placeholder={String(set.practice)}
+					max={newSet.practice}
+					placeholder={String(newSet.practice)}
 					bind:value={practice}
 				/></label
 			>
@@ -78,7 +78,9 @@
 		</div>
 	{:else}
 		<p>
-			<button disabled={set.students.length === 0} onclick={() => (isOpen = true)}>Otherwise for one or several</button>
+			<button disabled={newSet.students.length === 0} onclick={() => (isOpen = true)}
+				>Otherwise for one or several</button
+			>
 		</p>
 	{/if}
 </AssignPart>

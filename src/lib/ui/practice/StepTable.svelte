@@ -6,18 +6,18 @@
 	import type { NewSet, SkillChoice, StudentChoice } from './newSet.svelte';
 
 	interface Props {
-		set: NewSet;
+		newSet: NewSet;
 		students: StudentChoice[];
 		skills: SkillChoice[];
 	}
-	let { set, students, skills }: Props = $props();
+	let { newSet, students, skills }: Props = $props();
 	const skillOf = $derived(new Map(skills.map((skill) => [skill.id, skill])));
-	const isOut = (id: number) => set.leftOut.some((one) => one.id === id);
+	const isOut = (id: number) => newSet.leftOut.some((one) => one.id === id);
 
 	function choose(id: number, value: string) {
-		set.takeBackIn(id);
-		if (value === 'out') set.leaveOut(id);
-		else set.chooseStep(id, Number(value));
+		newSet.takeBackIn(id);
+		if (value === 'out') newSet.leaveOut(id);
+		else newSet.chooseStep(id, Number(value));
 	}
 	const WHY = { due: 'due by now, and ready', further: 'all due is there: further' };
 </script>
@@ -37,7 +37,7 @@
 	attributes={({ id }) => ({ 'data-student': id })}
 >
 	{#snippet cells(student)}
-		{@const skillId = set.stepOf(student.id)}
+		{@const skillId = newSet.stepOf(student.id)}
 		{@const step = student.steps.find((one) => one.skillId === skillId)}
 		<th scope="row">{student.name}</th>
 		<td class="soft">{student.className}</td>

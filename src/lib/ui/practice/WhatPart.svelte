@@ -7,37 +7,37 @@
 	import type { NewSet, SkillChoice } from './newSet.svelte';
 
 	interface Props {
-		set: NewSet;
+		newSet: NewSet;
 		data: { isOwnStep: boolean; skills: SkillChoice[]; chosen: number[]; offered: number[]; focusId: number | null };
 	}
-	let { set, data }: Props = $props();
+	let { newSet, data }: Props = $props();
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const choose = (ids: number[]) => setState({ skill: ids.join(',') });
 	const usualName = $derived(
 		setTitle(
 			{ name: null, isOwnStep: data.isOwnStep },
-			set.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName)
+			newSet.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName)
 		)
 	);
 </script>
 
 {#snippet parts(skillId: number, of: string)}
-	{@const own = set.partsOf(skillId)}
+	{@const own = newSet.partsOf(skillId)}
 	<label
 		><input
 			type="checkbox"
 			aria-label="A worked example before {of}"
 			checked={own.hasExample}
-			onchange={(event) => set.setParts(skillId, { hasExample: event.currentTarget.checked })}
+			onchange={(event) => newSet.setParts(skillId, { hasExample: event.currentTarget.checked })}
 		/> worked example</label
 	>
-	<label class:soft={set.untilRight !== null}
+	<label class:soft={newSet.untilRight !== null}
 		><input
 			type="checkbox"
 			aria-label="A check of {CHECK_QUESTIONS} at the end of {of}"
-			disabled={set.untilRight !== null}
-			checked={own.hasChecks && set.untilRight === null}
-			onchange={(event) => set.setParts(skillId, { hasChecks: event.currentTarget.checked })}
+			disabled={newSet.untilRight !== null}
+			checked={own.hasChecks && newSet.untilRight === null}
+			onchange={(event) => newSet.setParts(skillId, { hasChecks: event.currentTarget.checked })}
 		/>
 		check of {CHECK_QUESTIONS}</label
 	>
@@ -46,8 +46,8 @@
 <AssignPart name="What">
 	{#if data.isOwnStep}
 		<p>
-			What each is ready for and needs most: {plural(set.skills.length, 'skill')} for {plural(
-				set.students.length,
+			What each is ready for and needs most: {plural(newSet.skills.length, 'skill')} for {plural(
+				newSet.students.length,
 				'student'
 			)}.
 		</p>
@@ -60,13 +60,13 @@
 				>
 			{/each}
 		</p>
-		{#each set.skills as skill (skill.skillId)}
+		{#each newSet.skills as skill (skill.skillId)}
 			{@const { code, shortName, statement, grade, term } = skillOf.get(skill.skillId)!}
 			<p class="row">
 				<span><strong>{shortName}</strong> <span class="soft">{code}, {sayLevel({ grade, term })}</span></span>
 				<span>practice <strong>{skill.practice}</strong></span>
 				{@render parts(skill.skillId, shortName)}
-				<span class="soft">about {set.minutesOn(skill)} min</span>
+				<span class="soft">about {newSet.minutesOn(skill)} min</span>
 				{#if data.chosen.length > 1}
 					<button
 						class="plain"
@@ -108,12 +108,12 @@
 		</p>
 	{/if}
 	<p class="row">
-		<label class:soft={set.untilRight !== null}
-			>From before, mixed in <select bind:value={set.older} disabled={set.untilRight !== null}>
+		<label class:soft={newSet.untilRight !== null}
+			>From before, mixed in <select bind:value={newSet.older} disabled={newSet.untilRight !== null}>
 				{#each OLDER_QUESTIONS as count (count)}<option value={count}>{count || 'none'}</option>{/each}
 			</select></label
 		>
-		<label>Called <input maxlength="80" placeholder={usualName} bind:value={set.name} /></label>
+		<label>Called <input maxlength="80" placeholder={usualName} bind:value={newSet.name} /></label>
 	</p>
 </AssignPart>
 

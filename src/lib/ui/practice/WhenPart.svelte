@@ -6,7 +6,7 @@
 	import { sayAfterDue } from './saySet';
 
 	interface Props {
-		set: NewSet;
+		newSet: NewSet;
 		data: {
 			meetings: SchoolDate[];
 			startsAt: string | null;
@@ -15,22 +15,22 @@
 			school: { today: SchoolDate };
 		};
 	}
-	let { set, data }: Props = $props();
+	let { newSet, data }: Props = $props();
 	const today = $derived(data.school.today);
 	const next = $derived(data.meetings.find((day) => day > today));
 
 	function due(day: SchoolDate, at = '') {
-		set.dueOn = day;
-		set.dueAt = at;
+		newSet.dueOn = day;
+		newSet.dueAt = at;
 	}
 </script>
 
 <AssignPart name="When">
 	<p class="row">
-		<label>opens <input type="date" required min={today} bind:value={set.opensOn} /></label>
-		<input type="time" aria-label="Time from which students see it" bind:value={set.opensAt} />
-		<label>due <input type="date" min={set.opensOn} bind:value={set.dueOn} /></label>
-		<input type="time" aria-label="Time when it is due" disabled={!set.dueOn} bind:value={set.dueAt} />
+		<label>opens <input type="date" required min={today} bind:value={newSet.opensOn} /></label>
+		<input type="time" aria-label="Time from which students see it" bind:value={newSet.opensAt} />
+		<label>due <input type="date" min={newSet.opensOn} bind:value={newSet.dueOn} /></label>
+		<input type="time" aria-label="Time when it is due" disabled={!newSet.dueOn} bind:value={newSet.dueAt} />
 	</p>
 	<p class="row">
 		{#if data.meetings[0] === today}<button class="plain" onclick={() => due(today)}>today’s session</button>{/if}
@@ -40,17 +40,17 @@
 		<button class="plain" onclick={() => due(data.endOfWeek)}>this week</button>
 		<button class="plain" onclick={() => due('')}>never due</button>
 		<label
-			>weekly <select bind:value={set.weeks}>
+			>weekly <select bind:value={newSet.weeks}>
 				<option value={1}>once</option>
-				{#each Array.from({ length: set.mostWeeks - 1 }, (_, i) => i + 2) as weeks (weeks)}
+				{#each Array.from({ length: newSet.mostWeeks - 1 }, (_, i) => i + 2) as weeks (weeks)}
 					<option value={weeks}>{weeks} weeks, other questions each</option>
 				{/each}
 			</select></label
 		>
 	</p>
 	<p class="soft">
-		{sayAfterDue(set.dates)}
-		<label><input type="checkbox" disabled={!set.dueOn} bind:checked={set.closes} /> closes then</label>
+		{sayAfterDue(newSet.dates)}
+		<label><input type="checkbox" disabled={!newSet.dueOn} bind:checked={newSet.closes} /> closes then</label>
 	</p>
 </AssignPart>
 

@@ -11,7 +11,7 @@
 	import { sayWarning } from './sayWarning';
 
 	interface Props {
-		set: NewSet;
+		newSet: NewSet;
 		data: {
 			who: { label: string | null; rule: string | null };
 			isOwnStep: boolean;
@@ -23,11 +23,11 @@
 			school: { today: string };
 		};
 	}
-	let { set, data }: Props = $props();
+	let { newSet, data }: Props = $props();
 
 	const nameOf = (id: number) => data.students.find((student) => student.id === id)!.name;
 	const skillName = (id: number) => data.skills.find((skill) => skill.id === id)?.shortName ?? 'a skill';
-	const warned = $derived(new Set(set.warnings.flatMap(({ studentIds }) => studentIds)));
+	const warned = $derived(new Set(newSet.warnings.flatMap(({ studentIds }) => studentIds)));
 	const first = $derived(data.chosen.length ? skillName(data.chosen[0]) : 'a skill');
 	const RULES = $derived([
 		...(data.isOwnStep
@@ -62,11 +62,11 @@
 <AssignPart name="Who">
 	{#if data.students.length}
 		<p>
-			<strong>{plural(set.students.length, 'student')}</strong>
+			<strong>{plural(newSet.students.length, 'student')}</strong>
 			<span class="soft"
-				>{data.who.rule ? `found in ${data.who.label}` : `of ${data.who.label}`}{set.leftOut.length
-					? `, ${set.leftOut.length} left out`
-					: ''}{set.withoutStep.length ? `, ${set.withoutStep.length} with nothing ready` : ''}</span
+				>{data.who.rule ? `found in ${data.who.label}` : `of ${data.who.label}`}{newSet.leftOut.length
+					? `, ${newSet.leftOut.length} left out`
+					: ''}{newSet.withoutStep.length ? `, ${newSet.withoutStep.length} with nothing ready` : ''}</span
 			>
 		</p>
 	{:else if data.who.rule}
@@ -77,22 +77,22 @@
 	{#if !data.isOwnStep && data.students.length}
 		<ul class="names" aria-label="Students of the set">
 			{#each data.students as { id, name } (id)}
-				{@const isOut = set.leftOut.some((one) => one.id === id)}
+				{@const isOut = newSet.leftOut.some((one) => one.id === id)}
 				<li class:warned={warned.has(id)} class:out={isOut}>
 					{name}
 					{#if isOut}
-						<button class="plain" aria-label="Take {name} back in" onclick={() => set.takeBackIn(id)}>+</button>
+						<button class="plain" aria-label="Take {name} back in" onclick={() => newSet.takeBackIn(id)}>+</button>
 					{:else}
-						<button class="plain" aria-label="Leave out {name}" onclick={() => set.leaveOut(id)}>×</button>
+						<button class="plain" aria-label="Leave out {name}" onclick={() => newSet.leaveOut(id)}>×</button>
 					{/if}
 				</li>
 			{/each}
 		</ul>
 	{/if}
-	{#each set.warnings as warning (JSON.stringify(warning))}
+	{#each newSet.warnings as warning (JSON.stringify(warning))}
 		<p class="attention">
 			{sayWarning(warning, nameOf, skillName)}
-			<button class="plain" onclick={() => set.leaveOut(...warning.studentIds)}
+			<button class="plain" onclick={() => newSet.leaveOut(...warning.studentIds)}
 				>Leave {warning.studentIds.length === 1 ? 'out' : `${warning.studentIds.length} out`}</button
 			>
 			{#if warning.kind === 'prerequisite is a gap' && data.skills.some(({ id }) => id === warning.prerequisiteId)}

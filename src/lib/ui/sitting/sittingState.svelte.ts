@@ -1,6 +1,6 @@
 import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
 import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
-import { nextQuestion } from '$lib/core/practice/nextQuestion';
+import { nextInPool } from '$lib/core/practice/nextInPool';
 import { isRight } from './isRight';
 
 /** A question in a sitting. With what tells right from wrong where feedback is immediate: in practice and in the warm-up. */
@@ -95,7 +95,7 @@ export class SittingState {
 			familyId,
 			right: this.done.has(position) ? (this.firstTries[position] ?? false) : null
 		}));
-		return nextQuestion(pool, this.untilRight, this.lastAsked);
+		return nextInPool(pool, this.untilRight, this.lastAsked);
 	});
 	readonly isFinished = $derived.by(() => this.current === null && (!this.adaptive || this.ended));
 	/** How the question on the page is done, once the server has told. */

@@ -65,18 +65,21 @@ export interface StudentOfSet {
 	/** Right at the first try. */
 	right: number;
 	finishedAt: Date | null;
+	/** Whether a person turned it in for them, with questions left. */
+	isTurnedIn: boolean;
 }
 
 /** Those of a roster to whom a set was given. */
 export async function studentsOfSet(database: Database, roster: Roster, setId: number): Promise<StudentOfSet[]> {
 	const among = rosterSql(roster);
 	const rows = await database.rows<
-		Omit<StudentOfSet, 'variation' | 'isExcused' | 'hasBegun'> &
-			VariationRow & { excusedAt: Date | null; sittingId: number | null }
+		Omit<StudentOfSet, 'variation' | 'isExcused' | 'hasBegun' | 'isTurnedIn'> &
+			VariationRow & { excusedAt: Date | null; turnedInAt: Date | null; sittingId: number | null }
 	>(
 		`SELECT given.student_id AS id, given.skill_id AS skillId, given.due_on AS ownDueOn, given.excused_at AS excusedAt,
 			${VARIATION_SQL}, sitting.id AS sittingId, sitting.item_count AS itemCount,
 			COALESCE(sitting.answered, 0) AS answered, sitting.finished_at AS finishedAt,
+			sitting.turned_in_at AS turnedInAt,
 			COALESCE((SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`
 		FROM practice_set_student AS given
@@ -85,14 +88,17 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 		WHERE given.set_id = ?`,
 		[...among.values, setId]
 	);
-	return rows.map(({ excusedAt, sittingId, practice, families, ownHints, readAloud, largerType, ...row }) => ({
-		...row,
-		variation: variationOf({ practice, families, ownHints, readAloud, largerType }),
-		answered: Number(row.answered),
-		right: Number(row.right),
-		isExcused: excusedAt !== null,
-		hasBegun: sittingId !== null
-	}));
+	return rows.map(
+		({ excusedAt, turnedInAt, sittingId, practice, families, ownHints, readAloud, largerType, ...row }) => ({
+			...row,
+			variation: variationOf({ practice, families, ownHints, readAloud, largerType }),
+			answered: Number(row.answered),
+			right: Number(row.right),
+			isExcused: excusedAt !== null,
+			isTurnedIn: turnedInAt !== null,
+			hasBegun: sittingId !== null
+		})
+	);
 }
 
 /** Changes when a set opens and is due for all who have no due date of their own. @returns what it was; null for no such set */

@@ -2,6 +2,8 @@
 	import { enhance } from '$app/forms';
 	import { sayDate, sayDayAt, sayMinute, schoolDateOf } from '$lib/core/calendar';
 	import { plural } from '$lib/core/words';
+	import type { FoundStudent } from '$lib/ui/form/foundStudent';
+	import StudentPicker from '$lib/ui/form/StudentPicker.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import ForSome from '$lib/ui/practice/ForSome.svelte';
 	import { sayAfterDue, sayDue, sayHow, sayVariation } from '$lib/ui/practice/saySet';
@@ -16,9 +18,12 @@
 	const dates = $derived(set.dates);
 	const canChange = $derived(data.can.practice && !set.isWithdrawn);
 
+	let another = $state<FoundStudent | null>(null);
 	let chosen = $state<number[]>([]);
 	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
 	const excused = $derived(selected.filter(({ state }) => state === 'excused'));
+	const underWay = $derived(selected.filter(({ state }) => state === 'under way'));
+	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
 	const needed = $derived(selected.filter(({ state }) => state === 'not begun' || state === 'under way'));
 	/** Until when those selected have time. */
 	let until = $derived(data.moreTime);
@@ -144,7 +149,9 @@
 		<td
 			>{student.state === 'under way'
 				? `${student.answered} of ${student.itemCount} answered`
-				: student.state}{#if student.isLate}<strong>, late</strong>{/if}</td
+				: student.isTurnedIn
+					? `turned in, ${student.answered} of ${student.itemCount} answered`
+					: student.state}{#if student.isLate}<strong>, late</strong>{/if}</td
 		>
 		<td>{student.answered ? `${student.right} of ${student.answered}` : ''}</td>
 		<td
@@ -155,6 +162,17 @@
 		<td>{sayVariation(student.variation)} <span class="soft">{helpOf(student)}</span></td>
 	{/snippet}
 </Table>
+{#if canChange}
+	<form method="POST" action="?/add" class="one-line more no-print" use:enhance>
+		<StudentPicker
+			label="Give it to another student"
+			name="students"
+			not={data.students.map(({ id }) => id)}
+			bind:chosen={another}
+		/>
+		<button disabled={!another}>Give it to {another ? another.givenName : 'another student'} too</button>
+	</form>
+{/if}
 {#if canChange}<SelectShown ids={data.students.map(({ id }) => id)} bind:chosen />{/if}
 
 {#if selected.length}
@@ -169,6 +187,18 @@
 			<form method="POST" action="?/excuse" use:enhance={thenNobody}>
 				{@render ids(needed)}
 				<button>Excuse {plural(needed.length, 'student')}</button>
+			</form>
+		{/if}
+		{#if underWay.length}
+			<form method="POST" action="?/turnIn" use:enhance={thenNobody}>
+				{@render ids(underWay)}
+				<button>Turn in for {plural(underWay.length, 'student')}</button>
+			</form>
+		{/if}
+		{#if turnedIn.length}
+			<form method="POST" action="?/reopen" use:enhance={thenNobody}>
+				{@render ids(turnedIn)}
+				<button>Open again for {plural(turnedIn.length, 'student')}</button>
 			</form>
 		{/if}
 		{#if excused.length}
@@ -194,6 +224,9 @@
 
 <style>
 	.dates {
+		margin: 10px 0;
+	}
+	.more {
 		margin: 10px 0;
 	}
 	.wide {

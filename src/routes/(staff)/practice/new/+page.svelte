@@ -16,22 +16,22 @@
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
-	const set = new NewSet(() => data);
+	const newSet = new NewSet(() => data);
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	/** What the server asks before a set goes to many. */
 	const ask = $derived(form && 'ask' in form ? form.ask : null);
 	const sentence = $derived(
 		sayPlan(
-			set,
-			set.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName),
+			newSet,
+			newSet.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName),
 			data.school.today
 		)
 	);
 	/** Until when who is given more time has it, unless somebody says otherwise: a week. */
 	const moreTime = $derived(
-		schoolDayFrom(addDays(set.dueOn || set.opensOn || data.school.today, 7), data.school.calendar)
+		schoolDayFrom(addDays(newSet.dueOn || newSet.opensOn || data.school.today, 7), data.school.calendar)
 	);
-	const canAssign = $derived(set.students.length > 0 && set.skills.length > 0 && set.opensOn !== '');
+	const canAssign = $derived(newSet.students.length > 0 && newSet.skills.length > 0 && newSet.opensOn !== '');
 </script>
 
 <svelte:head><title>New practice · Orderly Compass</title></svelte:head>
@@ -50,16 +50,16 @@
 </div>
 
 {#if data.isOwnStep}
-	<WhoPart {set} {data} />
-	{#if data.students.length}<StepTable {set} students={data.students} skills={data.skills} />{/if}
+	<WhoPart {newSet} {data} />
+	{#if data.students.length}<StepTable {newSet} students={data.students} skills={data.skills} />{/if}
 {/if}
 <div class="two">
 	<div>
-		{#if !data.isOwnStep}<WhoPart {set} {data} />{/if}
-		<WhatPart {set} {data} />
-		<HowPart {set} />
-		<WhenPart {set} {data} />
-		<SomePart {set} {moreTime} />
+		{#if !data.isOwnStep}<WhoPart {newSet} {data} />{/if}
+		<WhatPart {newSet} {data} />
+		<HowPart {newSet} />
+		<WhenPart {newSet} {data} />
+		<SomePart {newSet} {moreTime} />
 	</div>
 	<aside aria-label="As a student sees it">
 		<p class="soft">As a student sees it: {skillOf.get(data.sampled)?.shortName}</p>
@@ -69,7 +69,7 @@
 
 <ActionBar says={canAssign ? sentence : 'Choose who practices, and what.'}>
 	<form method="POST" action={`?${page.url.searchParams.toString()}`} use:enhance>
-		<input type="hidden" name="plan" value={JSON.stringify(set.plan)} />
+		<input type="hidden" name="plan" value={JSON.stringify(newSet.plan)} />
 		{#if ask}
 			<strong role="alert">{ask}</strong>
 			<input type="hidden" name="sure" value="yes" />

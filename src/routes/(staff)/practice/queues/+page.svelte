@@ -17,7 +17,7 @@
 	const to = (more: Record<string, string | null>) => keepingScope('/practice/new', { student: null, ...more });
 	const sayClear = ({ pressing, all }: { pressing: number; all: number }) =>
 		pressing
-			? `${plural(pressing, 'student has', 'students have')} nothing to do though gaps are open, in tiers 2 and 3 or below the line${all > pressing ? `; of the others ${all - pressing}` : ''}.`
+			? `${plural(pressing, 'student has', 'students have')} nothing to do though gaps are open, in tiers 2 and 3 or below the line${all > pressing ? `, and ${all - pressing} others` : ''}.`
 			: `${plural(all, 'student has', 'students have')} nothing to do though gaps are open, nobody in tiers 2 and 3 or below the line.`;
 	const SHOWN = {
 		waiting: 'with work waiting',

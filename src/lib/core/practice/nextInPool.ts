@@ -13,7 +13,7 @@ export interface PoolQuestion {
  * @param lastAsked position of the question before; null at the beginning, and after a pause
  * @returns its position; null once enough are right or nothing is left
  */
-export function nextQuestion(pool: PoolQuestion[], untilRight: number, lastAsked: number | null): number | null {
+export function nextInPool(pool: PoolQuestion[], untilRight: number, lastAsked: number | null): number | null {
 	if (pool.filter(({ right }) => right).length >= untilRight) return null;
 	const left = pool.filter(({ right }) => right === null);
 	const last = pool.find(({ position }) => position === lastAsked);

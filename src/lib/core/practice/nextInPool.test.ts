@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { nextQuestion, type PoolQuestion } from './nextQuestion';
+import { nextInPool, type PoolQuestion } from './nextInPool';
 
 const pool = (families: string[]): PoolQuestion[] =>
 	families.map((familyId, position) => ({ position, familyId, right: null }));
@@ -9,7 +9,7 @@ const pool = (families: string[]): PoolQuestion[] =>
 function run(questions: PoolQuestion[], untilRight: number, answer: (position: number) => boolean) {
 	const asked: { position: number; right: boolean }[] = [];
 	for (;;) {
-		const next = nextQuestion(questions, untilRight, asked.at(-1)?.position ?? null);
+		const next = nextInPool(questions, untilRight, asked.at(-1)?.position ?? null);
 		if (next === null) return asked;
 		const right = answer(next);
 		asked.push({ position: next, right });
