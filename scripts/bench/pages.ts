@@ -62,6 +62,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/practice/queues',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
+		`/practice/${set}/print`,
 		'/track',
 		'/decide',
 		`/students/${student}`,

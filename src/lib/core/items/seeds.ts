@@ -13,7 +13,8 @@ const WIDTHS = {
 	probe: 500_000_000,
 	check: 500_000_000,
 	adaptive: 2_000_000_000,
-	older: 200_000_000
+	older: 200_000_000,
+	paper: 80_000_000
 };
 
 export type SeedUse = keyof typeof WIDTHS;
@@ -56,6 +57,12 @@ export const adaptiveSeed = (sittingId: number, position: number): number =>
 
 /** The first seed of the questions from before that a practice set mixes in: eight of its own. */
 export const olderSeed = (setId: number): number => seedOf('older', setId * 8);
+
+/**
+ * The first seed of a version of a practice set on paper, other than that on screen; `version` from 1. They are a prime
+ * apart, since families turn by the seed.
+ */
+export const paperSeed = (setId: number, version: number): number => seedOf('paper', (setId * 4 + version) * 131);
 
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;

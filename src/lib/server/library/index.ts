@@ -1,6 +1,6 @@
 /** The library: skills and frameworks, standards, materials, and finding them. */
 export { findInLibrary } from './finder';
-export { type SampleItem, sampleItems } from './sampleItems';
+export { type SampleItem, sampleItems, staffItem } from './sampleItems';
 export { itemsAsked, keepItems } from './store/askedItems';
 export { EMPHASIS_GRADES, schoolEmphasis, setEmphasis } from './store/emphasis';
 export { changeFramework, taughtFramework } from './store/frameworks';

@@ -1,4 +1,4 @@
-import { describeAnswer, itemFrom, itemsForSkill, SAMPLE_SEED } from '../../core/items';
+import { describeAnswer, itemFrom, itemsForSkill, type ItemSeed, SAMPLE_SEED } from '../../core/items';
 import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../sitting';
 
 /** Sample questions a page shows. */
@@ -10,19 +10,21 @@ export interface SampleItem extends Omit<ShownItemWithKey, 'misconceptions'> {
 	misconceptions: { answerHtml: string; shows: string; attempt: string }[];
 }
 
-/** Sample questions for a skill, its families in turn; always the same ones. */
-export function sampleItems(skillCode: string): SampleItem[] {
-	return itemsForSkill(skillCode, SAMPLES, SAMPLE_SEED).map(({ familyId, seed }) => {
-		const item = itemFrom(familyId, seed);
-		const shown = showItemWithKey(item);
-		return {
-			...shown,
-			keyHtml: mathHtml(describeAnswer(item, item.key)),
-			misconceptions: shown.misconceptions.map(({ answer, shows, attempt }) => ({
-				answerHtml: mathHtml(describeAnswer(item, answer)),
-				shows,
-				attempt
-			}))
-		};
-	});
+/** A question with its key and what wrong answers tell, as staff see it. */
+export function staffItem({ familyId, seed }: Pick<ItemSeed, 'familyId' | 'seed'>): SampleItem {
+	const item = itemFrom(familyId, seed);
+	const shown = showItemWithKey(item);
+	return {
+		...shown,
+		keyHtml: mathHtml(describeAnswer(item, item.key)),
+		misconceptions: shown.misconceptions.map(({ answer, shows, attempt }) => ({
+			answerHtml: mathHtml(describeAnswer(item, answer)),
+			shows,
+			attempt
+		}))
+	};
 }
+
+/** Sample questions for a skill, its families in turn; always the same ones. */
+export const sampleItems = (skillCode: string): SampleItem[] =>
+	itemsForSkill(skillCode, SAMPLES, SAMPLE_SEED).map(staffItem);

@@ -77,7 +77,10 @@
 	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
 {/snippet}
 
-<p class="no-print"><a href={keepingScope('/practice')}>All sets</a></p>
+<p class="no-print ways">
+	<a href={keepingScope('/practice')}>All sets</a>
+	<a href={keepingScope(`/practice/${set.id}/print`)}>On paper</a>
+</p>
 <div class="page-head">
 	<h1>{data.title}</h1>
 	<span class="soft">{plural(set.itemCount, 'question')}, {facts}</span>
@@ -225,6 +228,10 @@
 <style>
 	.dates {
 		margin: 10px 0;
+	}
+	.ways {
+		display: flex;
+		gap: 20px;
 	}
 	.more {
 		margin: 10px 0;
