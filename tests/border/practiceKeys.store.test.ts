@@ -10,7 +10,8 @@ import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSitt
 import { assignSet } from '../../src/lib/server/practice/store/assigning';
 import { queuedSets } from '../../src/lib/server/practice/store/practice';
 import { probeSeries, startProbes } from '../../src/lib/server/track/store/probes';
-import { beginPractice, beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
+import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
+import { beginProbe, sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck, openChecks } from '../../src/lib/server/gaps/store/skillChecks';
 import type { SignedInStudent } from '../../src/lib/server/request/viewer';
 import { practiceItem } from '../../src/lib/server/sitting/practiceItem';

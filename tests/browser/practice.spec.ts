@@ -3,6 +3,21 @@ import type { Page } from '@playwright/test';
 import { address, expectAccessible, signInStaff, signInStudent, workThrough } from './people';
 
 const assign = (page: Page) => page.getByRole('button', { name: 'Assign', exact: true });
+/** Counts what is done on a page, and sees to it that it is few enough; each count begins anew. */
+function countActions() {
+	let actions = 0;
+	return {
+		async act(one: Promise<unknown>) {
+			actions++;
+			await one;
+		},
+		within(most: number, what: string) {
+			console.log(`${what}: ${actions} actions`);
+			expect(actions, what).toBeLessThanOrEqual(most);
+			actions = 0;
+		}
+	};
+}
 /** What the sentence at the bottom says will happen. */
 const sentence = (page: Page) =>
 	page.getByRole('region', { name: 'Actions for the selection' }).locator('strong').first();
@@ -29,16 +44,7 @@ test('a due date is moved for all and for one, and a student is excused, each in
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	let actions = 0;
-	const act = async (one: Promise<unknown>) => {
-		actions++;
-		await one;
-	};
-	const within = (most: number, what: string) => {
-		console.log(`${what}: ${actions} actions`);
-		expect(actions, what).toBeLessThanOrEqual(most);
-		actions = 0;
-	};
+	const { act, within } = countActions();
 	const status = page.getByRole('status');
 	await page.goto(`${address()}/practice?scope=school`);
 	await page.locator('section').first().locator('tbody tr').first().getByRole('link').click();
@@ -158,16 +164,7 @@ test('work is assigned in few actions: from the map’s selection, and each thei
 	page
 }) => {
 	await signInStaff(page, 'specialist');
-	let actions = 0;
-	const act = async (one: Promise<unknown>) => {
-		actions++;
-		await one;
-	};
-	const within = (most: number, what: string) => {
-		console.log(`${what}: ${actions} actions`);
-		expect(actions, what).toBeLessThanOrEqual(most);
-		actions = 0;
-	};
+	const { act, within } = countActions();
 	await page.goto(`${address()}/gaps?scope=class:8`);
 	// What is selected on the map is there before anything is counted.
 	for (const place of [0, 1, 2])

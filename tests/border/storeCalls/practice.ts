@@ -6,7 +6,7 @@ import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as setContent from '../../../src/lib/server/practice/store/setContent';
 import * as setStudents from '../../../src/lib/server/practice/store/setStudents';
-import * as usualHow from '../../../src/lib/server/practice/store/usualHow';
+import * as usualChoices from '../../../src/lib/server/practice/store/usualChoices';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
 import { addDays } from '../../../src/lib/core/calendar';
 import { oneSkillSet } from '../../oneSkillSet';
@@ -68,7 +68,10 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			)
 		}
 	],
-	[usualHow, { usualChoices: given(({ database, me }) => usualHow.usualChoices(database, me.staff.specialist)) }],
+	[
+		usualChoices,
+		{ usualChoices: given(({ database, me }) => usualChoices.usualChoices(database, me.staff.specialist)) }
+	],
 	[waiting, { withWork: all, withLate: all }],
 	[
 		ownWork,

@@ -12,6 +12,7 @@ import * as studentSummaries from '../../../src/lib/server/standing/store/studen
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
+import * as practiceSittings from '../../../src/lib/server/sitting/store/practiceSittings';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
@@ -65,6 +66,14 @@ async function decidedReview({ database, of }: Asking): Promise<number> {
 }
 
 export const workCalls: [object, Record<string, Call>][] = [
+	[
+		practiceSittings,
+		{
+			beginPractice: given(({ database, me, skills }) =>
+				practiceSittings.beginPractice(database, seenOne(me.students[1]), { id: me.sets.all }, skills, NOW)
+			)
+		}
+	],
 	[answers, { storeAnswers: checks((asking) => answers.storeAnswers(asking.database, [answer(asking)])) }],
 	[closings, { closings: given(({ database, me }) => closings.closings(database, Object.values(me.sittings), NOW)) }],
 	[
@@ -211,9 +220,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 				)
 			),
 			withSkillIds: given(({ skills }) => sittings.withSkillIds([], skills)),
-			beginPractice: given(({ database, me, skills }) =>
-				sittings.beginPractice(database, seenOne(me.students[1]), { id: me.sets.all }, skills, NOW)
-			),
 			beginProbe: given(({ database, me, skills }) =>
 				sittings.beginProbe(
 					database,

@@ -2,6 +2,10 @@
 export const FEEDBACK_TIMES = ['at once', 'at the end', 'after the due date', 'none'] as const;
 export type FeedbackTime = (typeof FEEDBACK_TIMES)[number];
 
+/** Most questions with help. */
+export const MOST_QUESTIONS = 30;
+/** Most weeks that one set after another is laid out over. */
+export const MOST_WEEKS = 8;
 /** Most skills of a set that all its students work on. */
 export const MOST_SKILLS = 6;
 /** From so many on a set is likely to be too much at once. */

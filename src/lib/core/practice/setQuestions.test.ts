@@ -7,6 +7,7 @@ const skill = (code: string, more: Partial<SeededSkill> = {}): SeededSkill => ({
 	skillId: 1,
 	code,
 	firstSeed: 1_000,
+	seeds: 100_000,
 	practice: 5,
 	checks: 0,
 	hasExample: false,
@@ -62,6 +63,14 @@ describe('the questions of a set', () => {
 		const seeds = own.flat().map(({ seed }) => seed);
 		expect(Math.min(...seeds)).toBe(1_000);
 		expect(Math.max(...seeds)).toBeLessThan(1_000 + 30 * seedsOf(one));
+	});
+
+	it('are those of the first again for whoever joins once all places are taken', () => {
+		const one = skill('F43', { seeds: 2 * seedsOf({ practice: 5, checks: 0 }) });
+		const at = (place: number) => keys(setQuestions([one], { ...USUAL_HOW, ownQuestions: true }, { ...plain, place }));
+		expect(at(2)).toEqual(at(0));
+		expect(at(3)).toEqual(at(1));
+		expect(at(1)).not.toEqual(at(0));
 	});
 
 	it('are easier or harder for some by kind and by the size of numbers, and no others by accident', () => {

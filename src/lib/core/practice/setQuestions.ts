@@ -14,6 +14,8 @@ export interface SetQuestion extends ItemSeed {
 export interface SeededSkill extends SetSkill {
 	code: string;
 	firstSeed: number;
+	/** How many seeds are the set's: those of all to whom it was first given. */
+	seeds: number;
 }
 
 /** So many seeds are looked at for each question that is to be easier, or harder, than others. */
@@ -64,7 +66,8 @@ export function setQuestions(
 	const counts = skills.map(({ practice }) => practice);
 	const shares = variation.practice === null ? counts : shareOut(variation.practice, counts);
 	const items = skills.map((skill, i) => {
-		const from = skill.firstSeed + (ownQuestions ? place * seedsOf(skill) : 0);
+		// Whoever joins once all places are taken has the numbers of the first again.
+		const from = skill.firstSeed + (ownQuestions ? (place * seedsOf(skill)) % skill.seeds : 0);
 		// Those of the check come after all that are looked at for practice.
 		const checksFrom = from + CANDIDATES * skill.practice;
 		return {

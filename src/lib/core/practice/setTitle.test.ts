@@ -9,5 +9,6 @@ it.each([
 	[{ name: null, isOwnStep: true }, ['A', 'B'], 'Each their own next step'],
 	[{ name: null, isOwnStep: true }, ['A'], 'A']
 ])('%j of %j is called %s', (set, skills, title) => {
-	expect(setTitle(set, skills)).toBe(title);
+	const skillIds = skills.map((_, i) => i + 1);
+	expect(setTitle({ ...set, skillIds }, (id) => skills[id - 1])).toBe(title);
 });

@@ -93,12 +93,9 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			meetings.session || meetings.meetings.all
 				? sessionPlan(skill, group.id, meetings.session?.on ?? today)
 				: { samples: [], ticket: [] },
-		sets: sets.sets.map(({ skillIds, ...set }) => ({
+		sets: sets.sets.map((set) => ({
 			...set,
-			title: setTitle(
-				set,
-				skillIds.map((id) => skills.find((one) => one.id === id)!.shortName)
-			)
+			title: setTitle(set, (id) => skills.find((one) => one.id === id)!.shortName)
 		})),
 		history,
 		formerMembers: (await visibleAmong(database, staff, [...new Set(others)], today)).map((one) => ({

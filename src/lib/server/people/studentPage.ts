@@ -155,7 +155,7 @@ export async function studentPage(database: Database, school: School, student: R
 			skill: nameOf(plan.skillId),
 			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
 		})),
-		results: results.map(({ skillIds, ...result }) => ({ ...result, title: setTitle(result, skillIds.map(nameOf)) })),
+		results: results.map((result) => ({ ...result, title: setTitle(result, nameOf) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
 		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
 			id,

@@ -2,7 +2,7 @@ import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import Type, { type Static } from 'typebox';
 import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
 import { hasItems } from '../../core/items';
-import { FEEDBACK_TIMES, MOST_SKILLS, questionsFor } from '../../core/practice';
+import { FEEDBACK_TIMES, MOST_QUESTIONS, MOST_SKILLS, MOST_WEEKS, questionsFor } from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
@@ -10,7 +10,6 @@ import { visibleAmong } from '../people';
 import { formCheck, id, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { datesProblem } from './datesForm';
-import { MOST_QUESTIONS } from './setForm';
 import { assignSets, type NewSet } from './store/assigning';
 
 /** More students than a class has: such a set is asked for once more. */
@@ -20,8 +19,6 @@ const MOST_STUDENTS = 1_000;
 const MOST_OWN_SKILLS = 200;
 /** Questions of a set at most, with those at its end and from before. */
 const MOST_IN_ALL = 40;
-/** Weeks that one set after another is laid out over. */
-export const MOST_WEEKS = 8;
 /** Of a plan for a thousand students. */
 const MOST_BYTES = 300_000;
 

@@ -1,7 +1,7 @@
 import { addDays, cycleWeek, mondayOf, schoolDayBy, schoolDayFrom, type SchoolDate } from '../../core/calendar';
 import { needsOf } from '../../core/grouping';
 import { hasItems } from '../../core/items';
-import type { StandingNow } from '../../core/mastery';
+import type { SkillGraph, StandingNow } from '../../core/mastery';
 import { failedInARow, minutesOf, practiceWarnings, USUAL_HOW, type AskedToPractice } from '../../core/practice';
 import { meetingDays } from '../../core/timetable';
 import { fullName } from '../../core/words';
@@ -20,7 +20,8 @@ import { type Asked, receivers, type Receivers } from './receivers';
 import { questionMs } from './setLengths';
 import { setOutcomes } from './store/outcomes';
 import { queuedSets } from './store/practice';
-import { usualChoices } from './store/usualHow';
+import { usualChoices } from './store/usualChoices';
+import { waitingMs } from './waitingTime';
 
 /** Skills that are offered by what the students need. */
 const OFFERED = 6;
@@ -48,23 +49,21 @@ export async function assignPage(asked: Asked) {
 	]);
 	const skills = all.filter(({ code }) => hasItems(code));
 	const codeOf = new Map(all.map(({ id, code }) => [id, code]));
-	const msOf = (skillId: number) => questionMs(codeOf.get(skillId)!);
-	const waiting = new Map<number, { skills: Set<number>; ms: number }>(
-		ids.map((id) => [id, { skills: new Set(), ms: 0 }])
+	const ofStudent = new Map(ids.map((id) => [id, queued.filter(({ studentId }) => studentId === id)]));
+	const waiting = new Map(
+		[...ofStudent].map(([id, sets]) => [
+			id,
+			{ skills: new Set(sets.flatMap(({ skillIds }) => skillIds)), ms: waitingMs(sets, codeOf) }
+		])
 	);
-	for (const { studentId, skillIds, itemCount, answered } of queued) {
-		const own = waiting.get(studentId)!;
-		for (const id of skillIds) own.skills.add(id);
-		own.ms += ((itemCount - (answered ?? 0)) * skillIds.reduce((sum, id) => sum + msOf(id), 0)) / skillIds.length;
-	}
+	const graph = await skillGraph(database, school.id, all);
 	const isOwnStep = textIn(url, 'own', 3) === 'yes';
 	const waitingSkills = new Map([...waiting].map(([id, own]) => [id, own.skills]));
 	const known = { standings, waiting: waitingSkills, outcomes };
-	const steps = isOwnStep ? await nextStepsFor(database, school, all, students, known) : null;
+	const steps = isOwnStep ? await nextStepsFor(database, school, all, graph, students, known) : null;
 	const wanted = idsIn(url, 'skill', MOST_NAMED).filter((id) => skills.some((skill) => skill.id === id));
-	const offered = isOwnStep ? [] : await neededMost(database, school, all, found, standings);
+	const offered = isOwnStep ? [] : await neededMost(database, school, all, graph, found, standings);
 	const chosen = isOwnStep ? [] : wanted.length ? wanted : [offered[0] ?? skills[0].id];
-	const graph = await skillGraph(database, school.id, all);
 	const scopeIds = new Set(inScope.map(({ id }) => id as number));
 	const facts: AskedToPractice[] = students.map(({ id }) => ({
 		id,
@@ -133,10 +132,10 @@ async function neededMost(
 	database: Database,
 	school: School,
 	skills: Skill[],
+	graph: SkillGraph,
 	{ group, students }: Receivers,
 	standings: Standings
 ): Promise<number[]> {
-	const graph = await skillGraph(database, school.id, skills);
 	const importance = await schoolImportance(database, school, skills, graph);
 	const practiced = new Set(skills.filter(({ code }) => hasItems(code)).map(({ id }) => id));
 	const total = new Map<number, number>();
@@ -164,5 +163,3 @@ async function timesOf(database: Database, school: School, group: SmallGroup | n
 		cycle: cycle && { endsOn: cycle.endsOn as SchoolDate, weeksLeft: cycleWeek(today, cycle.endsOn) }
 	};
 }
-
-export type AssignPage = NonNullable<Awaited<ReturnType<typeof assignPage>>>;

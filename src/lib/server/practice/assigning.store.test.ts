@@ -5,7 +5,8 @@ import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } fro
 import { addDays } from '../../core/calendar';
 import { NO_VARIATION, USUAL_HOW } from '../../core/practice';
 import { closings } from '../sitting/store/closings';
-import { beginPractice, findSitting, sittingItems, triedItems } from '../sitting/store/sittings';
+import { beginPractice } from '../sitting/store/practiceSittings';
+import { findSitting, sittingItems, triedItems } from '../sitting/store/sittings';
 import { storedStudents } from '../standing/store/studentSummaries';
 import { assignAction, type AssignPlan } from './assignForm';
 import { assignSet, givenTo, type NewSet } from './store/assigning';

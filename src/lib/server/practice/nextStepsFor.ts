@@ -2,7 +2,8 @@ import { hasItems } from '../../core/items';
 import { FAILED_OFTEN, failedInARow, nextSteps, type SetOutcome } from '../../core/practice';
 import type { NeedInputs } from '../../core/grouping';
 import type { Database } from '../database';
-import { type Skill, skillGraph } from '../library';
+import type { SkillGraph } from '../../core/mastery';
+import type { Skill } from '../library';
 import type { RosterStudent } from '../people';
 import type { School } from '../school';
 import { schoolImportance, type Standings } from '../standing';
@@ -23,10 +24,10 @@ export async function nextStepsFor(
 	database: Database,
 	school: School,
 	skills: Skill[],
+	graph: SkillGraph,
 	students: RosterStudent[],
 	{ standings, waiting, outcomes }: Known
 ): Promise<Map<number, ReturnType<typeof nextSteps>>> {
-	const graph = await skillGraph(database, school.id, skills);
 	const importance = await schoolImportance(database, school, skills, graph);
 	const withItems = new Set(skills.filter(({ code }) => hasItems(code)).map(({ id }) => id));
 	return new Map(

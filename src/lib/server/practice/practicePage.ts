@@ -22,13 +22,7 @@ export async function practicePage(database: Database, staff: Staff, school: Sch
 	return {
 		...part,
 		total,
-		sets: sets.map(({ skillIds, ...set }) => ({
-			...set,
-			title: setTitle(
-				set,
-				skillIds.map((id) => nameOf.get(id)!)
-			)
-		})),
+		sets: sets.map((set) => ({ ...set, title: setTitle(set, (id) => nameOf.get(id)!) })),
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name]))
 	};
 }

@@ -3,7 +3,8 @@ import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { itemFrom } from '../../core/items';
-import { beginPractice, sittingItems } from '../sitting/store/sittings';
+import { beginPractice } from '../sitting/store/practiceSittings';
+import { sittingItems } from '../sitting/store/sittings';
 import { printPage } from './printPage';
 import { assignSet, givenTo, type NewSet } from './store/assigning';
 

@@ -10,7 +10,7 @@ import { findSet, studentsOfSet } from './store/oneSet';
 import { skillsOfSets } from './store/setContent';
 
 /** Versions of a set on paper: the one on screen, and as many with other numbers. */
-export const MOST_VERSIONS = 4;
+const MOST_VERSIONS = 4;
 
 /**
  * A set on paper: the questions that students have on screen and further versions with other numbers, or where each has a
@@ -29,10 +29,9 @@ export async function printPage(database: Database, staff: Staff, school: School
 			{ ...set.how, ownQuestions: false },
 			{ place: 0, variation: NO_VARIATION, older: [], olderSeed: 0 }
 		).map(staffItem);
-	const names = (ids: number[]) => ids.map((id) => nameOf.get(id)!);
 	return {
 		set: { id: set.id, isOwnStep: set.isOwnStep, ownQuestions: set.how.ownQuestions, older: set.how.older },
-		title: setTitle(set, names(own.map(({ skillId }) => skillId))),
+		title: setTitle({ ...set, skillIds: own.map(({ skillId }) => skillId) }, (id) => nameOf.get(id)!),
 		versions: set.isOwnStep ? 1 : versions,
 		sheets: set.isOwnStep
 			? await sheetsBySkill(database, staff, school, setId, own, (skill) => ({

@@ -8,13 +8,13 @@ import type { School } from '../school';
 import type { Scope } from '../shell';
 import { gapCounts } from '../standing';
 import { clearQueues } from './clearQueues';
-import { questionMs } from './setLengths';
 import { lastWorked, practiceTimes } from './store/ownWork';
 import { queuedSets } from './store/practice';
 import { withLate, withWork } from './store/waiting';
+import { waitingMs } from './waitingTime';
 
 /** Which students' queues are listed. */
-export const QUEUES = ['waiting', 'late', 'clear', 'clear-all'] as const;
+const QUEUES = ['waiting', 'late', 'clear', 'clear-all'] as const;
 
 /** What waits for each student of a scope: who has most gaps first. */
 export async function queuesPage(database: Database, school: School, scope: Scope, url: URL) {
@@ -63,11 +63,7 @@ export async function queueRows(database: Database, school: School, students: Ro
 	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
 	return students.map(({ id, givenName, familyName, className }) => {
 		const own = queued.filter(({ studentId }) => studentId === id);
-		const ms = own.reduce((sum, { skillIds, itemCount, answered }) => {
-			const each = skillIds.reduce((all, skillId) => all + questionMs(codeOf.get(skillId)!), 0) / skillIds.length;
-			return sum + (itemCount - (answered ?? 0)) * each;
-		}, 0);
-		const minutes = own.length ? minutesOf(ms) : 0;
+		const minutes = own.length ? minutesOf(waitingMs(own, codeOf)) : 0;
 		const active = activeMs(times.get(id)!);
 		const last = worked.get(id);
 		return {

@@ -14,7 +14,7 @@ import { findSet, studentsOfSet } from './store/oneSet';
 import { absentOn } from './store/outcomes';
 
 /** By what students of the scope are found for whom practice is. */
-export const RULES = ['ready', 'below', 'clear', 'clear-all', 'set', 'absent'] as const;
+const RULES = ['ready', 'below', 'clear', 'clear-all', 'set', 'absent'] as const;
 export type Rule = (typeof RULES)[number];
 
 /** Who a set is for, as an address names it. */

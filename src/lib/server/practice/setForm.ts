@@ -1,7 +1,8 @@
 import Type, { type Static } from 'typebox';
 import { sayDate } from '../../core/calendar';
+import { MOST_QUESTIONS } from '../../core/practice';
 import { plural } from '../../core/words';
-import { skillList } from '../library';
+import { skillGraph, skillList } from '../library';
 import { type RosterStudent, visibleAmong } from '../people';
 import { readStandings } from '../standing';
 import {
@@ -29,9 +30,6 @@ import { changeDates, changeForSome, excuseFrom, findSet, type OwnWay } from './
 
 /** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
-/** Most questions of a student's own. */
-export const MOST_QUESTIONS = 30;
-
 const datesForm = formCheck(Type.Object(DATE_FIELDS));
 const asForAll = <const V extends string>(values: readonly V[]) => Type.Optional(oneOf([...values, 'as for all']));
 /** What is otherwise for some: what is not named stays as it is. */
@@ -135,7 +133,8 @@ async function stepsWithin(
 	]);
 	const within = new Set(parts.get(setId)!.map(({ skillId }) => skillId));
 	const known = { standings, waiting: new Map(), outcomes: new Map() };
-	const steps = await nextStepsFor(database, school, skills, students, known);
+	const graph = await skillGraph(database, school.id, skills);
+	const steps = await nextStepsFor(database, school, skills, graph, students, known);
 	return givenTo(ids).flatMap((given) => {
 		const step = steps.get(given.studentId)!.find(({ skillId }) => within.has(skillId));
 		return step ? [{ ...given, skillId: step.skillId }] : [];

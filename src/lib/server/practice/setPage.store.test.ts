@@ -3,7 +3,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { post, undo } from '../../../../tests/formPost';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
-import { beginPractice } from '../sitting/store/sittings';
+import { beginPractice } from '../sitting/store/practiceSittings';
 import { storedStudents } from '../standing/store/studentSummaries';
 import { setActions } from './setForm';
 import { setPage } from './setPage';

@@ -46,10 +46,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	const { dates } = set;
 	return {
 		set,
-		title: setTitle(
-			set,
-			own.map(({ skillId }) => skillOf.get(skillId)!.shortName)
-		),
+		title: setTitle({ ...set, skillIds: own.map(({ skillId }) => skillId) }, (id) => skillOf.get(id)!.shortName),
 		skills: own.map(({ skillId, practice, checks, hasExample }) => {
 			const { code, shortName, statement } = skillOf.get(skillId)!;
 			return { id: skillId, code, shortName, statement, practice, checks, hasExample };

@@ -22,7 +22,7 @@ import { assignSet } from '../practice/store/assigning';
 import { planYear, schoolYears } from '../school/store/years';
 import { refreshPlaces } from '../screen/store/places';
 import { gradeAbilities } from '../screen/store/scores';
-import { beginPractice } from '../sitting/store/sittings';
+import { beginPractice } from '../sitting/store/practiceSittings';
 import { fieldInputs, remakeFields } from '../standing/store/studentFields';
 import { startProbes } from '../track/store/probes';
 import { beginYear, type NewYear, takeYearBack } from './newYear';

@@ -52,11 +52,7 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
-	const titleOf = (set: { name: string | null; skillIds: number[] }) =>
-		setTitle(
-			set,
-			set.skillIds.map((id) => nameOf.get(id)!)
-		);
+	const titleOf = (set: { name: string | null; skillIds: number[] }) => setTitle(set, (id) => nameOf.get(id)!);
 	return {
 		student,
 		domains: domains.map((domain) => ({

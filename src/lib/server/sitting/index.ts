@@ -7,9 +7,9 @@ export { beginDiagnostic } from './store/adaptiveSittings';
 export type { Stored } from './store/answers';
 export { closings } from './store/closings';
 export { countLateAnswers, lateAnswers } from './store/lateAnswers';
+export { beginPractice } from './store/practiceSittings';
 export {
 	beginFixed,
-	beginPractice,
 	beginProbe,
 	type BoardSitting,
 	findSitting,

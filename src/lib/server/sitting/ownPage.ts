@@ -110,10 +110,7 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 		todo: [...todo.filter(({ isBegun }) => isBegun), ...todo.filter(({ isBegun }) => !isBegun)],
 		done: finished.map((set) => ({
 			sitting: set.sittingId,
-			title: setTitle(
-				set,
-				set.skillIds.map((id) => nameOf.get(id)!)
-			),
+			title: setTitle(set, (id) => nameOf.get(id)!),
 			day: sayWeekday(schoolDateOf(set.finishedAt, timeZone)),
 			/** Only where the student was told. */
 			right:

@@ -5,8 +5,9 @@ import type { Database } from '../database';
 import { itemsAsked } from '../library';
 import { setForStudent } from '../practice';
 import type { SignedInStudent } from '../request';
+import { findSchool } from '../school';
 import { answerHtml, mathHtml } from './presentItem';
-import { sittingItems, type Sitting } from './store/sittings';
+import type { Sitting, SittingItem } from './store/sittings';
 
 /** A question with how it is done; texts as HTML. */
 export interface WorkedQuestion {
@@ -34,17 +35,19 @@ const worked = ({ stem, figure, solution, solutionFigure }: Item, withSteps = tr
  * What a practice sitting has beside its questions: worked examples before the first of them, help that is on or off for
  * the student, and once it is done a look back at what was not told at once, where that is told.
  *
- * @param readsAloud and the type, unless the set says otherwise for the student
+ * @param items its questions
+ * @param usual help with reading, unless the set says otherwise for the student
  */
 export async function practiceSitting(
-	database: Database,
+	{ database, at }: Pick<App.Locals, 'database' | 'at'>,
 	student: SignedInStudent,
 	sitting: Sitting,
-	usual: { readAloud: boolean; largerType: boolean },
-	{ at, timeZone }: { at: Date; timeZone: string }
+	items: SittingItem[],
+	usual: { readAloud: boolean; largerType: boolean }
 ) {
 	const set = (await setForStudent(database, sitting.setId!, student.id))!;
 	const { how, variation, due } = set;
+	const { timeZone } = await findSchool(database, student.schoolId, at);
 	const isTold =
 		how.feedback !== 'none' &&
 		(how.feedback !== 'after the due date' || due.dueOn === null || isPastDue(due, momentOf(at, timeZone)));
@@ -64,7 +67,7 @@ export async function practiceSitting(
 						.filter(({ hasExample }) => hasExample)
 						.map(({ code }) => itemsForSkill(code, 1, SAMPLE_SEED + (student.id % EXAMPLES))[0])
 						.map(({ familyId, seed }) => worked(itemFrom(familyId, seed))),
-		lookBack: sitting.finishedAt && isTold ? await lookBack(database, sitting.id, how.solutions) : []
+		lookBack: sitting.finishedAt && isTold ? await lookBack(database, items, how.solutions) : []
 	};
 }
 
@@ -72,10 +75,8 @@ export async function practiceSitting(
 const EXAMPLES = 40;
 
 /** Questions of a sitting that were answered and not told at once. */
-async function lookBack(database: Database, sittingId: number, withSteps: boolean): Promise<LookedBack[]> {
-	const later = (await sittingItems(database, sittingId)).filter(
-		({ help, attempts }) => help === 'told later' && attempts > 0
-	);
+async function lookBack(database: Database, items: SittingItem[], withSteps: boolean): Promise<LookedBack[]> {
+	const later = items.filter(({ help, attempts }) => help === 'told later' && attempts > 0);
 	return (await itemsAsked(database, later)).map(({ position, item, correct, response }) => ({
 		...worked(item, withSteps),
 		position,

@@ -24,6 +24,7 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		skillList(database, school.id)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
+	const now = { day: school.today, minute: school.minute };
 	const diagnostics: (DiagnosticPlace & { name: string; answered: number; lastDay: string; enough: boolean })[] = [];
 	const own = (await accommodations(database, [student.id])).get(student.id) ?? NO_ACCOMMODATION;
 	for (const window of windows) {
@@ -50,14 +51,14 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		diagnostics,
 		probes: series.filter(({ due }) => due).map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
 		checks: checks.map((check) => ({ ...check, late: check.dueOn < school.today })),
-		sets: sets.map((set) => ({
-			...set,
-			title: setTitle(
-				set,
-				set.skillIds.map((id) => nameOf.get(id)!)
-			),
-			late: isPastDue(set, { day: school.today, minute: school.minute })
-		}))
+		// What has closed a moment ago is not noted everywhere yet.
+		sets: sets
+			.filter((set) => !set.closes || !isPastDue(set, now))
+			.map((set) => ({
+				...set,
+				title: setTitle(set, (id) => nameOf.get(id)!),
+				late: isPastDue(set, now)
+			}))
 	};
 }
 

@@ -1,5 +1,6 @@
 <!-- The fields of what is otherwise for some students within a set; what nobody touches is not sent. -->
 <script lang="ts">
+	import { MOST_QUESTIONS } from '$lib/core/practice';
 	import { OWN_CHOICES } from './ownChoices';
 
 	let practice = $state<number | null>(null);
@@ -11,7 +12,7 @@
 		name={practice === null ? undefined : 'practice'}
 		type="number"
 		min="1"
-		max="30"
+		max={MOST_QUESTIONS}
 		bind:value={practice}
 	/>
 </label>

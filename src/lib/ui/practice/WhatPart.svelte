@@ -14,10 +14,12 @@
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const choose = (ids: number[]) => setState({ skill: ids.join(',') });
 	const usualName = $derived(
-		setTitle(
-			{ name: null, isOwnStep: data.isOwnStep },
-			newSet.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName)
-		)
+		newSet.skills.length
+			? setTitle(
+					{ name: null, isOwnStep: data.isOwnStep, skillIds: newSet.skills.map(({ skillId }) => skillId) },
+					(id) => skillOf.get(id)!.shortName
+				)
+			: ''
 	);
 </script>
 

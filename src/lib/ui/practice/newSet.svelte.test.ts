@@ -33,7 +33,7 @@ const data = (more: Partial<NewSetData> = {}): NewSetData => ({
 	school: { calendar: { schoolDays: [1, 2, 3, 4, 5], off: [] } },
 	...more
 });
-const say = (set: NewSet, names: string[]) => sayPlan(set, names, TODAY);
+const say = (set: NewSet, names: string[]) => sayPlan(set, (id) => names[id - 1], TODAY);
 
 describe('a set that is put together', () => {
 	it('begins as the last one was, for all who were found', () => {

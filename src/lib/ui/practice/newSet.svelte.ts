@@ -2,6 +2,7 @@ import { addDays, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '$l
 import {
 	CHECK_QUESTIONS,
 	minutesOf,
+	MOST_WEEKS,
 	NO_VARIATION,
 	questionsFor,
 	shareOut,
@@ -224,7 +225,7 @@ export class NewSet {
 		const { cycle, school } = this.data();
 		let weeks = 1;
 		while (
-			weeks < 8 &&
+			weeks < MOST_WEEKS &&
 			cycle !== null &&
 			this.opensOn !== '' &&
 			schoolDayFrom(addDays(this.opensOn, 7 * weeks), school.calendar) <= cycle.endsOn

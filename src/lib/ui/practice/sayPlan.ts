@@ -10,16 +10,20 @@ type Planned = Pick<NewSet, 'plan' | 'questions' | 'minutes' | 'students' | 'som
  * The whole sentence of what will happen: `Assign “Thirds before Friday” to 6 students: 2 skills, 10 questions, about 9 min,
  * opens Mon, Nov 30, 08:00, due Fri, Dec 4, 16:00 (Levan Sato: Mon, Dec 7).`
  *
- * @param skillNames short names of its skills
+ * @param skillName short name of a skill
  * @param today what opens today and by no hour opens now
  */
 export function sayPlan(
 	{ plan, questions, minutes, students, some }: Planned,
-	skillNames: string[],
+	skillName: (skillId: number) => string,
 	today: string
 ): string {
 	const { name, isOwnStep, dates, weeks, how } = plan;
-	const what = name ? `“${name}”` : isOwnStep ? 'each their own next step' : setTitle({ name: null }, skillNames);
+	const what = name
+		? `“${name}”`
+		: isOwnStep
+			? 'each their own next step'
+			: setTitle({ name: null, skillIds: plan.skills.map(({ skillId }) => skillId) }, skillName);
 	const own = some
 		.map((entry) => ({ ...entry, ids: entry.ids.filter((id) => students.some((student) => student.id === id)) }))
 		.filter(({ ids }) => ids.length > 0);

@@ -8,6 +8,7 @@
 	import type { MapStudent } from '$lib/ui/gaps/map';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import NeedleMap from '$lib/ui/gaps/NeedleMap.svelte';
+	import AssignLinks from '$lib/ui/practice/AssignLinks.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
@@ -157,16 +158,7 @@
 					class="button primary"
 					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a
 				>{/if}
-			{#if data.can.practice}
-				<a class="button" href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, student: null })}
-					>Assign practice</a
-				>
-				<a
-					class="button"
-					href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, own: 'yes', student: null })}
-					>Each their own next step</a
-				>
-			{/if}
+			{#if data.can.practice}<AssignLinks ids={inScope} />{/if}
 			{#if data.can.check}<a class="button" href={keepingScope('/gaps/check', { students: inScope.join(',') })}
 					>Skill check</a
 				>{/if}

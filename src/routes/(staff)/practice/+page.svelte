@@ -6,10 +6,12 @@
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { keepingScope } from '$lib/ui/shell/address';
-	import { sayDate, sayDayAt } from '$lib/core/calendar';
+	import { hasOpened } from '$lib/core/practice';
+	import { sayDayAt } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 
 	let { data, form } = $props();
+	const now = $derived({ day: data.school.today, minute: data.school.minute });
 	const newest = $derived((page.url.searchParams.get('assigned') ?? '').split(','));
 	const assigned = $derived.by(() => {
 		const sets = page.url.searchParams.get('assigned') ?? '';
@@ -62,9 +64,9 @@
 					<span class="soft">by {set.createdBy}</span></td
 				>
 				<td
-					>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}{set.opensOn > data.school.today
-						? ` (opens ${sayDate(set.opensOn)})`
-						: ''}</td
+					>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}{hasOpened(set, now)
+						? ''
+						: ` (opens ${sayDayAt(set.opensOn, set.opensMinute)})`}</td
 				>
 				<td class="number">{set.finished} of {set.students}</td>
 				<td>

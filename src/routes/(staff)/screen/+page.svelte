@@ -5,6 +5,7 @@
 	import ClassResults from '$lib/ui/screen/ClassResults.svelte';
 	import ResultsTable from '$lib/ui/screen/ResultsTable.svelte';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
+	import AssignLinks from '$lib/ui/practice/AssignLinks.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { Rows } from '$lib/ui/table/rows.svelte';
@@ -164,16 +165,7 @@
 					class="button primary"
 					href={keepingScope('/groups/suggest', { students: inScope.join(',') })}>Suggest groups</a
 				>{/if}
-			{#if data.can.practice}
-				<a class="button" href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, student: null })}
-					>Assign practice</a
-				>
-				<a
-					class="button"
-					href={keepingScope('/practice/new', { for: `students:${inScope.join(',')}`, own: 'yes', student: null })}
-					>Each their own next step</a
-				>
-			{/if}
+			{#if data.can.practice}<AssignLinks ids={inScope} />{/if}
 			<button class="plain" onclick={() => (selected = [])}>Clear</button>
 		</ActionBar>
 	{/if}

@@ -19,7 +19,8 @@ import { currentGroups, studentPairs } from './groups';
 import { sessionCounts } from './sessionCounts';
 import { assignSet } from '../../practice/store/assigning';
 import { practiceSets, queuedSets, recentResults, restoreSets, withdrawSets } from '../../practice/store/practice';
-import { beginPractice, sittingItems } from '../../sitting/store/sittings';
+import { beginPractice } from '../../sitting/store/practiceSittings';
+import { sittingItems } from '../../sitting/store/sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {

@@ -17,7 +17,7 @@ import { openReviews } from '../../decide/store/reviews';
 import { decide, undoDecision, type Decision } from '../../decide/store/verdicts';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
-import { beginPractice } from '../../sitting/store/sittings';
+import { beginPractice } from '../../sitting/store/practiceSittings';
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { changeGroup, undoChange } from './groupChanges';
 import { currentGroups } from './groups';

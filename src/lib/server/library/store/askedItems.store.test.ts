@@ -6,7 +6,8 @@ import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } fro
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
 import { evidenceFor } from '../../standing';
-import { beginPractice, sittingItems } from '../../sitting/store/sittings';
+import { beginPractice } from '../../sitting/store/practiceSittings';
+import { sittingItems } from '../../sitting/store/sittings';
 import { itemsAsked, keepItems, keepItemsOfBefore } from './askedItems';
 
 let small: SmallSchool;

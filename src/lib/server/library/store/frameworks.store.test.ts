@@ -8,7 +8,7 @@ import { changeFramework, taughtFramework } from './frameworks';
 import { libraryRevision } from './library';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
-import { beginPractice } from '../../sitting/store/sittings';
+import { beginPractice } from '../../sitting/store/practiceSittings';
 import { domainList, skillGraph, skillList } from './skills';
 
 let small: SmallSchool;

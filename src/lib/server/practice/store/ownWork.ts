@@ -27,7 +27,7 @@ export async function finishedSince(database: Database, studentId: VisibleId, si
 		JOIN practice_set_student AS given ON given.set_id = sitting.set_id AND given.student_id = sitting.student_id
 		JOIN practice_set ON practice_set.id = sitting.set_id
 		WHERE sitting.student_id = ? AND sitting.kind = 'practice' AND sitting.finished_at >= ?
-		ORDER BY sitting.finished_at DESC`,
+		ORDER BY sitting.finished_at DESC, sitting.id DESC`,
 		[studentId, since]
 	);
 	return rows.map((row) => ({ ...row, skillIds: idsIn(row.skillIds), right: Number(row.right) }));

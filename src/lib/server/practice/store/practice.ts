@@ -164,7 +164,8 @@ async function changeable(
 /** Ids as GROUP_CONCAT gives them. */
 export const idsIn = (text: string): number[] => text.split(',').map(Number);
 
-export interface QueuedSet extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute'> {
+export interface QueuedSet
+	extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute' | 'closes'> {
 	id: number;
 	studentId: number;
 	/** Of the group that it is for; null for others. */
@@ -198,7 +199,7 @@ export async function queuedSets(
 			GROUP_CONCAT(part.skill_id ORDER BY part.number) AS skillIds, practice_set.item_count AS itemCount,
 			SUM(part.practice_count) AS usual, given.practice_count AS own, practice_set.until_right AS untilRight,
 			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
-			sitting.id AS sittingId, sitting.answered, sitting.item_count AS begun
+			practice_set.closes, sitting.id AS sittingId, sitting.answered, sitting.item_count AS begun
 		FROM practice_set_student AS given
 		JOIN practice_set ON practice_set.id = given.set_id
 		JOIN practice_set_skill AS part

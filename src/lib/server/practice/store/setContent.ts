@@ -1,4 +1,4 @@
-import type { SeededSkill, SetDates, SetHow, SetSkill, Variation } from '../../../core/practice';
+import type { SeededSkill, SetDates, SetHow, Variation } from '../../../core/practice';
 import type { Database } from '../../database';
 
 /** How sets are worked on, as SQL gives it. */
@@ -18,14 +18,11 @@ export const variationOf = ({ practice, families, ownHints, readAloud, largerTyp
 });
 
 /** The skills of some sets, each set's in their order. */
-export async function skillsOfSets(
-	database: Database,
-	setIds: number[]
-): Promise<Map<number, (SetSkill & Pick<SeededSkill, 'firstSeed' | 'code'>)[]>> {
+export async function skillsOfSets(database: Database, setIds: number[]): Promise<Map<number, SeededSkill[]>> {
 	const found = new Map<number, SeededSkill[]>(setIds.map((id) => [id, []]));
 	if (setIds.length === 0) return found;
 	const rows = await database.rows<SeededSkill & { setId: number }>(
-		`SELECT part.set_id AS setId, part.skill_id AS skillId, skill.code, part.first_seed AS firstSeed,
+		`SELECT part.set_id AS setId, part.skill_id AS skillId, skill.code, part.first_seed AS firstSeed, part.seeds,
 			part.practice_count AS practice, part.check_count AS checks, part.has_example AS hasExample
 		FROM practice_set_skill AS part JOIN skill ON skill.id = part.skill_id
 		WHERE part.set_id IN (?) ORDER BY part.set_id, part.number`,

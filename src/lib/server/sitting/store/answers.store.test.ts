@@ -12,7 +12,8 @@ import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
 import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
-import { beginPractice, findSitting, sittingItems } from './sittings';
+import { beginPractice } from './practiceSittings';
+import { findSitting, sittingItems } from './sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {

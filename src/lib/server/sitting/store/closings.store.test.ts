@@ -14,7 +14,8 @@ import { countLateAnswers, lateAnswers } from './lateAnswers';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets, withdrawSets } from '../../practice/store/practice';
 import { probeSeries, startProbes } from '../../track/store/probes';
-import { beginPractice, beginProbe, findSitting, openItem } from './sittings';
+import { beginPractice } from './practiceSittings';
+import { beginProbe, findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../gaps/store/skillChecks';
 import { moveWindow, noteStudents } from '../../screen/store/windows';
 

@@ -1,22 +1,12 @@
 import { PROBE_ITEMS } from '../../../core/growth';
-import {
-	hasItems,
-	itemsForSkill,
-	olderSeed,
-	probeSeed,
-	type Answer,
-	type ItemKey,
-	type ItemSeed
-} from '../../../core/items';
-import { olderSkills, setQuestions, type QuestionHelp } from '../../../core/practice';
+import { itemsForSkill, probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
+import type { QuestionHelp } from '../../../core/practice';
 import type { Doubt } from '../../../core/measurement';
 import type { SittingKind } from '../../../core/measurement';
 import type { Trust } from '../../../core/screening';
 import type { Database, RootDatabase } from '../../database';
 import type { VisibleId } from '../../request';
 import { keepItems, type Skill } from '../../library';
-import { setForStudent, type SetForStudent } from '../../practice';
-import { readStandings } from '../../standing';
 import { refreshPlaces } from '../../screen';
 
 export interface Sitting {
@@ -154,51 +144,6 @@ export async function beginFixed(
 export function withSkillIds<Seed extends ItemSeed>(seeds: Seed[], skills: Skill[]): (Seed & { skillId: number })[] {
 	const ids = new Map(skills.map(({ code, id }) => [code, id]));
 	return seeds.map((seed) => ({ ...seed, skillId: ids.get(seed.skillCode)! }));
-}
-
-/**
- * Begins a student's run through a set that they were given, with the questions that it has for them.
- *
- * @throws RangeError for a set that they were not given
- */
-export async function beginPractice(
-	database: RootDatabase,
-	studentId: VisibleId,
-	{ id }: { id: number },
-	skills: Skill[],
-	at: Date
-): Promise<number> {
-	const set = await setForStudent(database, id, studentId);
-	if (!set) throw new RangeError(`set ${id} was not given to student ${studentId}`);
-	const older = await olderFor(database, studentId, set, skills);
-	const { place, variation } = set;
-	const questions = setQuestions(set.skills, set.how, { place, variation, older, olderSeed: olderSeed(id) });
-	const { untilRight } = set.how;
-	return beginFixed(
-		database,
-		{
-			studentId,
-			kind: 'practice',
-			origin: { setId: id },
-			untilRight: untilRight && Math.min(untilRight, questions.length),
-			at
-		},
-		withSkillIds(questions, skills)
-	);
-}
-
-/** Codes of the skills from before that a set mixes in for a student. */
-async function olderFor(
-	database: Database,
-	studentId: VisibleId,
-	{ skills: own, how }: SetForStudent,
-	skills: Skill[]
-): Promise<string[]> {
-	if (how.older === 0) return [];
-	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
-	const isOffered = (id: number) => hasItems(codeOf.get(id)!) && own.every(({ skillId }) => skillId !== id);
-	const standings = (await readStandings(database, [studentId])).get(studentId)!;
-	return olderSkills(standings, isOffered, how.older).map((id) => codeOf.get(id)!);
 }
 
 export async function beginProbe(

@@ -20,13 +20,7 @@
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	/** What the server asks before a set goes to many. */
 	const ask = $derived(form && 'ask' in form ? form.ask : null);
-	const sentence = $derived(
-		sayPlan(
-			newSet,
-			newSet.skills.map(({ skillId }) => skillOf.get(skillId)!.shortName),
-			data.school.today
-		)
-	);
+	const sentence = $derived(sayPlan(newSet, (id) => skillOf.get(id)!.shortName, data.school.today));
 	/** Until when who is given more time has it, unless somebody says otherwise: a week. */
 	const moreTime = $derived(
 		schoolDayFrom(addDays(newSet.dueOn || newSet.opensOn || data.school.today, 7), data.school.calendar)

@@ -2,6 +2,7 @@
 	import { sayDate } from '$lib/core/calendar';
 	import { plural } from '$lib/core/words';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
+	import AssignLinks from '$lib/ui/practice/AssignLinks.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { Rows } from '$lib/ui/table/rows.svelte';
@@ -96,10 +97,7 @@
 
 {#if inScope.length && data.can.practice}
 	<ActionBar says="{plural(inScope.length, 'student')} selected">
-		<a class="button primary" href={to({ for: `students:${inScope.join(',')}`, own: 'yes' })}
-			>Each their own next step</a
-		>
-		<a class="button" href={to({ for: `students:${inScope.join(',')}` })}>Assign practice</a>
+		<AssignLinks ids={inScope} />
 		<button class="plain" onclick={() => (selected = [])}>Clear</button>
 	</ActionBar>
 {/if}

@@ -5,7 +5,6 @@ import { warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
 import { practiceSitting } from '$lib/server/sitting/practicePage';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
-import { findSchool } from '$lib/server/school';
 import { itemsAsked, skillList } from '$lib/server/library';
 
 /** Up to this grade questions are read aloud and set larger unless the student turns it off. */
@@ -31,10 +30,7 @@ export async function load({ locals, params }) {
 		readAloud: accommodation.readAloud || isYoung,
 		largerType: accommodation.largerType || isYoung
 	};
-	const { timeZone } = await findSchool(locals.database, student.schoolId, locals.at);
-	const practice = isPractice
-		? await practiceSitting(locals.database, student, sitting, usual, { at: locals.at, timeZone })
-		: null;
+	const practice = isPractice ? await practiceSitting(locals, student, sitting, items, usual) : null;
 	// Of what is closed no question is shown any more.
 	const shownItems = closing ? [] : items;
 	const warmUp =
