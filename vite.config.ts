@@ -13,7 +13,11 @@ const UNIT = { maxWorkers: availableParallelism(), testTimeout: 60_000 };
 
 export default defineConfig({
 	plugins: [sveltekit()],
-	build: { assetsInlineLimit: 0 },
+	build: {
+		assetsInlineLimit: 0,
+		// Core is pure: to import it does nothing, so that a browser gets those parts of it only that are used.
+		rolldownOptions: { treeshake: { moduleSideEffects: [{ test: /\/src\/lib\/core\//, sideEffects: false }] } }
+	},
 	worker: { format: 'es' },
 	optimizeDeps: { exclude: ['highs'] },
 	test: {

@@ -1,5 +1,6 @@
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
-import { FIRST_PRACTICE_SEED, itemsForSkill } from '../src/lib/core/items';
+import { FIRST_PRACTICE_SEED } from '../src/lib/core/items';
+import { itemsForSkill } from '../src/lib/core/items/bank';
 import { seedsOf } from '../src/lib/core/practice';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';

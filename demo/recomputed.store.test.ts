@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs } from '../tests/smallSchool';
 import { shippedFramework } from '../framework/shipped';
 import { daysBetween, schoolDateOf } from '../src/lib/core/calendar';
-import { itemFrom } from '../src/lib/core/items';
+import { itemFrom } from '../src/lib/core/items/bank';
 import { estimateField, isOwn, skillField, type FieldAnswer } from '../src/lib/core/mastery';
 import { expectedTheta } from '../src/lib/core/measurement';
 import { seededRandom } from '../src/lib/core/random';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { check, itemFamilies, itemFrom } from '../src/lib/core/items';
+import { check } from '../src/lib/core/items';
+import { itemFamilies, itemFrom } from '../src/lib/core/items/bank';
 import { seededRandom } from '../src/lib/core/random';
 import { simulateAnswer, simulateLearning, simulateStudent, tellShare, type SkillLevel } from './simulatedStudent';
 

@@ -1,4 +1,5 @@
-import { check, itemFrom, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
+import { check, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
+import { itemFrom } from '../src/lib/core/items/bank';
 import { levelFor } from '../src/lib/core/mastery';
 import { expectedTheta, shippedNorm, type GradeTerm } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';

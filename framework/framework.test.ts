@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { examineCase, writeCaseFramework, type CasePackage } from '../src/lib/core/interchange/caseFramework';
 import { frameworkProblems } from '../src/lib/core/interchange/framework';
-import { familiesFor, itemFamilies, itemFrom } from '../src/lib/core/items';
+import { familiesFor, itemFamilies, itemFrom } from '../src/lib/core/items/bank';
 import { expectedTheta } from '../src/lib/core/measurement';
 import { shippedFramework } from './shipped';
 

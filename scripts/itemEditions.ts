@@ -2,7 +2,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import type { Edition } from '../src/lib/core/items/editions';
-import { itemFamilies } from '../src/lib/core/items';
+import { itemFamilies } from '../src/lib/core/items/bank';
 import { nextEditions } from '../src/lib/core/items/recordEditions';
 
 const file = fileURLToPath(new URL('../src/lib/core/items/editions.json', import.meta.url));

@@ -1,5 +1,6 @@
 /** npm run items:sample [-- seed]: sixty items drawn from all families, to be read one by one. */
-import { describeAnswer, itemFamilies, itemFrom, misconceptions } from '../src/lib/core/items';
+import { describeAnswer, misconceptions } from '../src/lib/core/items';
+import { itemFamilies, itemFrom } from '../src/lib/core/items/bank';
 import { seededRandom } from '../src/lib/core/random';
 
 const COUNT = 60;

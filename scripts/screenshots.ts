@@ -15,7 +15,7 @@ import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from '../tests/browser/answering';
 import { filesIn, packageOf, rowOf } from '../tests/rosterPackage';
-import { itemFrom } from '../src/lib/core/items';
+import { itemFrom } from '../src/lib/core/items/bank';
 import { chromiumLaunch } from './chromium.mjs';
 import { DEMO_CLOCK } from './demoServer.mjs';
 

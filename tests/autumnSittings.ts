@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { itemFrom } from '../src/lib/core/items';
+import { itemFrom } from '../src/lib/core/items/bank';
 import { expectedTheta, probabilityCorrect } from '../src/lib/core/measurement';
 import { seededRandom } from '../src/lib/core/random';
 import { fixedForm, itemParameters } from '../src/lib/core/screening';

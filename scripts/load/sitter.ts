@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { Answer, ResponseSpec } from '../../src/lib/core/items';
-import { itemFrom } from '../../src/lib/core/items';
+import { itemFrom } from '../../src/lib/core/items/bank';
 import type { Random } from '../../src/lib/core/random';
 import { newToken, SIGN_IN_COOKIE, tokenHash } from '../../src/lib/server/auth/signIn';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';

@@ -14,7 +14,7 @@ import {
 	type Profile,
 	type TrustFlag
 } from '../../src/lib/core/measurement';
-import { itemFrom } from '../../src/lib/core/items';
+import { itemFrom } from '../../src/lib/core/items/bank';
 import { seededRandom } from '../../src/lib/core/random';
 import { drawAbilities, itemPool, simulateSitting, type SimulatedSitting } from '../../src/lib/core/screening';
 

@@ -3,7 +3,7 @@ import { setCutScores } from '../../src/lib/server/screen/store/cutScores';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
-import { itemFrom } from '../../src/lib/core/items';
+import { itemFrom } from '../../src/lib/core/items/bank';
 import { FIELD_CONSTANTS } from '../../src/lib/core/mastery';
 import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';

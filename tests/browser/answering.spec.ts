@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { itemFrom } from '../../src/lib/core/items';
+import { itemFrom } from '../../src/lib/core/items/bank';
 import { address, expectAccessible, signInStudent } from './people';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from './answering';
 

@@ -1,5 +1,6 @@
 import { type Page } from './test';
-import { itemFrom, type ItemSeed } from '../../src/lib/core/items';
+import { type ItemSeed } from '../../src/lib/core/items';
+import { itemFrom } from '../../src/lib/core/items/bank';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { writeItems } from '../../src/lib/server/sitting/store/sittings';
 

@@ -1,5 +1,5 @@
 import { expect, test } from './test';
-import { itemFamilies, itemFrom } from '../../src/lib/core/items';
+import { itemFamilies, itemFrom } from '../../src/lib/core/items/bank';
 import { address, signInStaff } from './people';
 
 /** For every kind of figure a skill whose questions or solutions show it; as few skills as come first. */

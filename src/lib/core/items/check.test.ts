@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { check, describeAnswer, itemFamilies, itemFrom, itemsForSkill } from '.';
+import { check, describeAnswer } from '.';
+import { itemFamilies, itemFrom, itemsForSkill } from './bank';
 import { readRational } from './rational';
 
 const half = {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom, type ItemFamily } from '.';
+import { itemFamilies, itemFrom, type ItemFamily } from './bank';
 import recorded from './editions.json' with { type: 'json' };
 import { fingerprint, nextEditions } from './recordEditions';
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { figureInWords, itemFamilies, itemFrom, misconceptions, type Figure } from '.';
+import { figureInWords, misconceptions, type Figure } from '.';
+import { itemFamilies, itemFrom } from './bank';
 
 describe('figures in words', () => {
 	it.each<[Figure, string]>([

@@ -1,77 +1,7 @@
-import { digitsBeyondUsual } from './difficulty';
-import { makeItem, type ItemFamily } from './family';
-import { itemFamilies } from './families';
-import { formatOf, type Item } from './item';
-
 export * from './item';
 export * from './figure';
 export * from './check';
 export * from './keyProof';
 export * from './misconceptions';
 export * from './seeds';
-export { itemFamilies } from './families';
-export { makeItem, type ItemFamily } from './family';
 export { formatNumber, inWords } from './text';
-
-const byId = new Map(itemFamilies.map((family) => [family.id, family]));
-const bySkill = new Map<string, ItemFamily[]>();
-for (const family of itemFamilies) bySkill.set(family.skillCode, [...(bySkill.get(family.skillCode) ?? []), family]);
-
-/** The families of a skill; empty for a skill that none was written for. */
-export function familiesFor(skillCode: string): ItemFamily[] {
-	return bySkill.get(skillCode) ?? [];
-}
-
-/** Whether questions can be made for a skill; a school may have brought in skills of its own without any. */
-export const hasItems = (skillCode: string) => bySkill.has(skillCode);
-
-/** The item of a family and seed. @throws RangeError for an unknown family */
-export function itemFrom(familyId: string, seed: number): Item {
-	const family = byId.get(familyId);
-	if (!family) throw new RangeError(`no item family ${familyId}`);
-	return makeItem(family, seed);
-}
-
-const formats = new Map<string, ReturnType<typeof formatOf>>();
-
-/**
- * How a family's items are answered. One item stands for all, always the same: the kind never differs, and only now and
- * then is an option more or less shown.
- */
-export function familyFormat(familyId: string): ReturnType<typeof formatOf> {
-	let format = formats.get(familyId);
-	if (!format) formats.set(familyId, (format = formatOf(itemFrom(familyId, 0).response)));
-	return format;
-}
-
-/**
- * By how many digits an item's numbers are larger than usual in its family: what number size adds to its difficulty
- * (`startingParameters` in core/measurement). 0 of a family that has left the bank, of which nothing is usual.
- */
-export function extraDigits(item: Item): number {
-	const family = byId.get(item.familyId);
-	return family ? digitsBeyondUsual(family, item) : 0;
-}
-
-/** What an item is made from. */
-export interface ItemSeed {
-	familyId: string;
-	skillCode: string;
-	seed: number;
-}
-
-/**
- * So many equivalent items for a skill, taking its families in turn. Sets with different starts share no item as long
- * as the starts are at least `count` apart.
- *
- * @throws RangeError for a skill without families
- */
-export function itemsForSkill(skillCode: string, count: number, start: number): ItemSeed[] {
-	const families = familiesFor(skillCode);
-	if (families.length === 0) throw new RangeError(`no item family for skill ${skillCode}`);
-	return Array.from({ length: count }, (_, i) => ({
-		familyId: families[i % families.length].id,
-		skillCode,
-		seed: start + i
-	}));
-}

@@ -86,3 +86,10 @@ export function formatOf(response: ResponseSpec): ResponseFormat {
 export function withoutKey({ stem, figure, response }: PublicItem): PublicItem {
 	return { stem, figure, response };
 }
+
+/** What an item is made from. */
+export interface ItemSeed {
+	familyId: string;
+	skillCode: string;
+	seed: number;
+}

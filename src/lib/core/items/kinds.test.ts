@@ -1,16 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-	check,
-	describeAnswer,
-	formatOf,
-	isReadable,
-	itemFamilies,
-	itemFrom,
-	sameAnswer,
-	type Answer,
-	type ResponseSpec
-} from '.';
+import { check, describeAnswer, formatOf, isReadable, sameAnswer, type Answer, type ResponseSpec } from '.';
+import { itemFamilies, itemFrom } from './bank';
 import { guessingChance } from '../measurement';
 
 /** One response of each kind, with a right answer, one that says the same, a wrong one, and what is none. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { extraDigits, familiesFor, itemFrom, itemsForSkill } from '../items';
+import { extraDigits, familiesFor, itemFrom, itemsForSkill } from '../items/bank';
 import { NO_VARIATION, USUAL_HOW } from './setPlan';
 import { seedsOf, setQuestions, type SeededSkill } from './setQuestions';
 

@@ -1,4 +1,5 @@
-import { extraDigits, familyFormat, itemFrom, itemsForSkill, type ItemSeed } from '../items';
+import { type ItemSeed } from '../items';
+import { extraDigits, familyFormat, itemFrom, itemsForSkill } from '../items/bank';
 import { startingParameters } from '../measurement';
 import { shareOut, type SetHow, type SetSkill, type Variation } from './setPlan';
 

@@ -1,5 +1,5 @@
 import type { ItemSeed } from '../items';
-import { hasItems, itemsForSkill } from '../items';
+import { hasItems, itemsForSkill } from '../items/bank';
 import { expectedTheta, type GradeTerm } from '../measurement';
 
 /** Items in a fixed form, about; each of its domains has the same number of skills. */

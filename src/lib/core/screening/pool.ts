@@ -1,4 +1,5 @@
-import { extraDigits, familiesFor, familyFormat, formatOf, type Item } from '../items';
+import { formatOf, type Item } from '../items';
+import { extraDigits, familiesFor, familyFormat } from '../items/bank';
 import {
 	DIFFICULTY_A_DIGIT,
 	expectedTheta,

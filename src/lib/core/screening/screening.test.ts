@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { shippedFramework } from '../../../../framework/shipped';
-import { familyFormat } from '../items';
+import { familyFormat } from '../items/bank';
 import { ADAPTIVE_RULES, expectedTheta } from '../measurement';
 import { seededRandom } from '../random';
 import {

@@ -1,4 +1,5 @@
-import { familiesFor, familyFormat, warmUpSeed, type ItemSeed } from '../items';
+import { warmUpSeed, type ItemSeed } from '../items';
+import { familiesFor, familyFormat } from '../items/bank';
 import { expectedTheta, type GradeTerm } from '../measurement';
 import { seedFrom, seededRandom } from '../random';
 import type { SkillLevel } from './pool';

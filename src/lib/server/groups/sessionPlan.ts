@@ -1,4 +1,5 @@
-import { describeAnswer, hasItems, itemFrom, itemsForSkill } from '../../core/items';
+import { describeAnswer } from '../../core/items';
+import { hasItems, itemFrom, itemsForSkill } from '../../core/items/bank';
 import { daysBetween, type SchoolDate } from '../../core/calendar';
 import { mathHtml } from '../sitting';
 import { type SampleItem, sampleItems, type Skill } from '../library';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { sitAutumn } from '../../../../tests/autumnSittings';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../tests/smallSchool';
-import { itemFrom } from '../../core/items';
+import { itemFrom } from '../../core/items/bank';
 import { expectedTheta } from '../../core/measurement';
 import { familyParameters, type BankCalibration } from '../../core/screening';
 import { beginDiagnostic } from '../sitting/store/adaptiveSittings';

@@ -3,14 +3,13 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { find, makeFindIndex, type FindIndex, type Hit } from '../../core/finding';
 import {
 	describeAnswer,
-	itemFamilies,
-	itemFrom,
 	misconceptions,
 	type Answer,
 	type Item,
 	type MisconceptionId,
 	SAMPLE_SEED
 } from '../../core/items';
+import { itemFamilies, itemFrom } from '../../core/items/bank';
 import type { Database } from '../database';
 import { mathHtml } from '../sitting';
 import { libraryRevision, standardList, type Standard } from './store/library';

@@ -1,4 +1,5 @@
-import { describeAnswer, itemFrom, itemsForSkill, type ItemSeed, SAMPLE_SEED } from '../../core/items';
+import { describeAnswer, type ItemSeed, SAMPLE_SEED } from '../../core/items';
+import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../sitting';
 
 /** Sample questions a page shows. */

@@ -1,7 +1,7 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import Type, { type Static } from 'typebox';
 import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
-import { hasItems } from '../../core/items';
+import { hasItems } from '../../core/items/bank';
 import { FEEDBACK_TIMES, MOST_QUESTIONS, MOST_SKILLS, MOST_WEEKS, questionsFor } from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';

@@ -1,6 +1,6 @@
 import { addDays, cycleWeek, mondayOf, schoolDayBy, schoolDayFrom, type SchoolDate } from '../../core/calendar';
 import { needsOf } from '../../core/grouping';
-import { hasItems } from '../../core/items';
+import { hasItems } from '../../core/items/bank';
 import type { SkillGraph, StandingNow } from '../../core/mastery';
 import { failedInARow, minutesOf, practiceWarnings, USUAL_HOW, type AskedToPractice } from '../../core/practice';
 import { meetingDays } from '../../core/timetable';

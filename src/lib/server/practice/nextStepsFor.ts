@@ -1,4 +1,4 @@
-import { hasItems } from '../../core/items';
+import { hasItems } from '../../core/items/bank';
 import { FAILED_OFTEN, failedInARow, nextSteps, type SetOutcome } from '../../core/practice';
 import type { NeedInputs } from '../../core/grouping';
 import type { Database } from '../database';

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
-import { itemFrom } from '../../core/items';
+import { itemFrom } from '../../core/items/bank';
 import { beginPractice } from '../sitting/store/practiceSittings';
 import { sittingItems } from '../sitting/store/sittings';
 import { printPage } from './printPage';

@@ -1,4 +1,5 @@
-import { itemFrom, itemsForSkill, SAMPLE_SEED } from '../../core/items';
+import { SAMPLE_SEED } from '../../core/items';
+import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { meanQuestionMs } from '../../core/practice';
 
 /** Questions by which it is told how long a skill's questions take. */

@@ -1,4 +1,4 @@
-import { extraDigits, familiesFor } from '../../core/items';
+import { extraDigits, familiesFor } from '../../core/items/bank';
 import type { CalibrationState, ItemParameters } from '../../core/measurement';
 import { calibrateBank, familyParameters, type BankCalibration, type BankSitting } from '../../core/screening';
 import type { Database } from '../database';

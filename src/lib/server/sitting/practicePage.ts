@@ -1,4 +1,5 @@
-import { itemFrom, itemsForSkill, SAMPLE_SEED, type Figure, type Item } from '../../core/items';
+import { SAMPLE_SEED, type Figure, type Item } from '../../core/items';
+import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { momentOf } from '../../core/calendar';
 import { isPastDue } from '../../core/practice';
 import type { Database } from '../database';

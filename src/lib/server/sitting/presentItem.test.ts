@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom, type Item } from '../../core/items';
+import { type Item } from '../../core/items';
+import { itemFamilies, itemFrom } from '../../core/items/bank';
 import { answerHtml, mathHtml, showItem, showItemWithKey } from './presentItem';
 
 describe('text with formulas', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom, makeItem } from '../../core/items';
+import { itemFamilies, itemFrom, makeItem } from '../../core/items/bank';
 import { askedItem, spokenText } from './sittingPage';
 
 describe('what is read aloud', () => {

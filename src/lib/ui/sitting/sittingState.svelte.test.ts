@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import { pbkdf2Sync } from 'node:crypto';
-import { canonicalKeys, itemFrom, type Answer, type Given, type KeyProof } from '$lib/core/items';
+import { canonicalKeys, type Answer, type Given, type KeyProof } from '$lib/core/items';
+import { itemFrom } from '$lib/core/items/bank';
 import type { AnswerQueue } from '../items/answerQueue.svelte';
 import { SittingState, type SittingQuestion } from './sittingState.svelte';
 

@@ -1,4 +1,4 @@
-import { familiesFor } from '$lib/core/items';
+import { familiesFor } from '$lib/core/items/bank';
 import { domainList, findInLibrary, shelfOf, skillList } from '$lib/server/library';
 import { textIn } from '$lib/server/request';
 import { staffContext } from '$lib/server/shell/staffPage';

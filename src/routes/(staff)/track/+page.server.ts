@@ -2,7 +2,7 @@ import Type from 'typebox';
 import { PROBE_ITEMS } from '$lib/core/growth';
 import { plural } from '$lib/core/words';
 import { addDays, sayDate } from '$lib/core/calendar';
-import { hasItems } from '$lib/core/items';
+import { hasItems } from '$lib/core/items/bank';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 import { currentGroups } from '$lib/server/groups';

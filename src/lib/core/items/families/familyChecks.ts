@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import katex from 'katex';
-import {
-	check,
-	figureInWords,
-	isReadable,
-	makeItem,
-	misconceptionById,
-	withoutKey,
-	type Item,
-	type ItemFamily
-} from '..';
+import { check, figureInWords, isReadable, misconceptionById, withoutKey, type Item } from '..';
+import { makeItem, type ItemFamily } from '../bank';
 import { formatNumber } from '../text';
 
 const SEEDS = Array.from({ length: 200 }, (_, seed) => seed);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { describeAnswer, familiesFor, itemFamilies, itemFrom, type Item } from '..';
+import { describeAnswer, type Item } from '..';
+import { familiesFor, itemFamilies, itemFrom } from '../bank';
 import { shippedFramework } from '../../../../../framework/shipped';
 import { inWords } from '../text';
 

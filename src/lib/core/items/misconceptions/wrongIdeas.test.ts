@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { itemFamilies, itemFrom } from '..';
+import { itemFamilies, itemFrom } from '../bank';
 import { describeAnswer } from '../check';
 import type { Item } from '../item';
 import type { MisconceptionId } from '.';

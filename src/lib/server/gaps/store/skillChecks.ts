@@ -1,5 +1,6 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { CHECK_ITEMS, checkSeed, itemsForSkill } from '../../../core/items';
+import { CHECK_ITEMS, checkSeed } from '../../../core/items';
+import { itemsForSkill } from '../../../core/items/bank';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { beginFixed, withSkillIds } from '../../sitting';

@@ -1,7 +1,8 @@
 import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { itemFrom, type Item } from '../../../core/items';
-import { familiesFor } from '../../../core/items';
+import { type Item } from '../../../core/items';
+import { itemFrom } from '../../../core/items/bank';
+import { familiesFor } from '../../../core/items/bank';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';

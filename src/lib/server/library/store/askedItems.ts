@@ -1,4 +1,5 @@
-import { extraDigits, formatOf, itemFrom, type Item, type ItemKey, type ItemSeed } from '../../../core/items';
+import { formatOf, type Item, type ItemKey, type ItemSeed } from '../../../core/items';
+import { extraDigits, itemFrom } from '../../../core/items/bank';
 import type { Database, RootDatabase } from '../../database';
 
 /** Questions that are remembered, some tens of megabytes; then all are forgotten. They never change. */

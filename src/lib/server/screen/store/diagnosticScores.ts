@@ -1,5 +1,6 @@
 import { schoolDateOf } from '../../../core/calendar';
-import { hasItems, type Given, type Item, type ItemKey } from '../../../core/items';
+import { type Given, type Item, type ItemKey } from '../../../core/items';
+import { hasItems } from '../../../core/items/bank';
 import {
 	estimateProfile,
 	rapidThreshold,

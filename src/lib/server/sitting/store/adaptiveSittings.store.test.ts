@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { NOW, smallSchool, staffAs, type SmallSchool, seen } from '../../../../../tests/smallSchool';
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
-import { itemFrom } from '../../../core/items';
+import { itemFrom } from '../../../core/items/bank';
 import { RESIT_ITEMS } from '../../../core/screening';
 import { beginDiagnostic } from './adaptiveSittings';
 import { decideTrust, endSitting, type TrustDecision } from '../../screen/store/diagnostics';

@@ -6,7 +6,7 @@ import { fieldCode, schoolField } from '../../standing/schoolField';
 import { answersOf } from '../../standing/store/evidence';
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
-import { itemFrom } from '../../../core/items';
+import { itemFrom } from '../../../core/items/bank';
 import { storeAnswers } from './answers';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';

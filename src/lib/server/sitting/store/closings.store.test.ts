@@ -5,7 +5,7 @@ import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } fro
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
 import { addDays } from '../../../core/calendar';
-import { itemFrom } from '../../../core/items';
+import { itemFrom } from '../../../core/items/bank';
 import { storeAnswers, type Stored } from './answers';
 import { beginDiagnostic } from './adaptiveSittings';
 import { closings } from './closings';

@@ -1,4 +1,5 @@
-import { hasItems, olderSeed } from '../../../core/items';
+import { olderSeed } from '../../../core/items';
+import { hasItems } from '../../../core/items/bank';
 import { olderSkills, setQuestions } from '../../../core/practice';
 import type { Database, RootDatabase } from '../../database';
 import type { Skill } from '../../library';

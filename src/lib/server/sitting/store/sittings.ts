@@ -1,5 +1,6 @@
 import { PROBE_ITEMS } from '../../../core/growth';
-import { itemsForSkill, probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
+import { probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
+import { itemsForSkill } from '../../../core/items/bank';
 import type { QuestionHelp } from '../../../core/practice';
 import type { Doubt } from '../../../core/measurement';
 import type { SittingKind } from '../../../core/measurement';

@@ -2,7 +2,7 @@ import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { addDays, sayDate, schoolDayFrom } from '$lib/core/calendar';
 import { skillsToCheck } from '$lib/core/grouping';
-import { hasItems } from '$lib/core/items';
+import { hasItems } from '$lib/core/items/bank';
 import { formCheck, id, idIn, idsIn, schoolDate } from '$lib/server/request';
 import { refuse, scopeOf, staffAction, staffWho } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';

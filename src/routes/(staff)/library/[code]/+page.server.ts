@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { error } from '@sveltejs/kit';
-import { hasItems } from '$lib/core/items';
+import { hasItems } from '$lib/core/items/bank';
 import { progression } from '$lib/core/mastery';
 import {
 	addMaterial,

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { screenContext } from '$lib/server/screen/screenPage';
-import { itemFrom } from '$lib/core/items';
+import { itemFrom } from '$lib/core/items/bank';
 import { POINTS_PER_LOGIT, toPoints } from '$lib/core/measurement';
 import type { FamilyFit } from '$lib/core/screening';
 import { refuse, staffAction, staffWho } from '$lib/server/shell/staffPage';

@@ -1,6 +1,6 @@
 import { idOf, studentContext } from '$lib/server/request';
 import { error } from '@sveltejs/kit';
-import { itemFrom } from '$lib/core/items';
+import { itemFrom } from '$lib/core/items/bank';
 import { warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
 import { practiceSitting } from '$lib/server/sitting/practicePage';

@@ -1,5 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { hasItems } from '$lib/core/items';
+import { hasItems } from '$lib/core/items/bank';
 import { sampleItems, skillList } from '$lib/server/library';
 import { staffContext } from '$lib/server/shell/staffPage';
 
