@@ -89,12 +89,27 @@ export default ts.config(
 			]
 		}
 	},
-	layer(['src/lib/ui/**'], room('server'), 'ui never imports server.'),
+	{
+		files: ['src/lib/ui/**', 'src/routes/**/*.svelte', 'src/routes/**/+page.ts', 'src/routes/**/+layout.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					patterns: [
+						{ group: room('server'), message: 'ui never imports server.' },
+						{ group: ['**/core/items/bank', '**/core/items/families/**'], message: 'Browsers never get the item bank.' }
+					]
+				}
+			]
+		}
+	},
 	layer(['src/lib/workers/**'], [...room('server'), ...room('ui')], 'workers are thin wrappers that call core.'),
 	layer(['src/lib/server/**'], [...room('ui'), '**/routes/**'], 'server never imports ui or routes.'),
 	{
 		files: ['src/lib/server/**/*.ts', 'src/routes/**/*.ts', 'src/hooks.server.ts'],
-		ignores: ['**/*.test.ts', ...threads],
+		// What a page loads in the browser as well is no server's.
+		ignores: ['**/*.test.ts', '**/+page.ts', ...threads],
 		rules: {
 			'no-restricted-imports': [
 				'error',

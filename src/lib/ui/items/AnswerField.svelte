@@ -5,19 +5,7 @@
 -->
 <script lang="ts">
 	import type { Answer, ResponseSpec } from '$lib/core/items';
-	import BuildRectangle from './answers/BuildRectangle.svelte';
-	import FillBlanks from './answers/FillBlanks.svelte';
-	import MatchPairs from './answers/MatchPairs.svelte';
-	import Options from './answers/Options.svelte';
-	import PlaceOnLine from './answers/PlaceOnLine.svelte';
-	import PlotPoint from './answers/PlotPoint.svelte';
-	import PutInOrder from './answers/PutInOrder.svelte';
-	import SetClock from './answers/SetClock.svelte';
-	import ShadeParts from './answers/ShadeParts.svelte';
-	import TypedExpression from './answers/TypedExpression.svelte';
-	import TypedFraction from './answers/TypedFraction.svelte';
-	import TypedNumber from './answers/TypedNumber.svelte';
-	import TypedText from './answers/TypedText.svelte';
+	import { answerFieldOf, loadAnswerField } from './itemParts';
 
 	interface Props {
 		response: ResponseSpec;
@@ -30,40 +18,13 @@
 	}
 	let { response, optionsHtml, leftHtml, answer = $bindable(), disabled = false, onenter }: Props = $props();
 
-	const take = (given: Answer | null) => (answer = given);
+	const Field = $derived(answerFieldOf(response.kind));
 </script>
 
-{#if response.kind === 'choice' || response.kind === 'several'}
-	<Options {response} {optionsHtml} {disabled} {onenter} bind:answer={() => answer as number | number[] | null, take} />
-{:else if response.kind === 'order'}
-	<PutInOrder {response} {optionsHtml} {disabled} bind:answer={() => answer as number[] | null, take} />
-{:else if response.kind === 'match'}
-	<MatchPairs
-		{response}
-		{leftHtml}
-		{optionsHtml}
-		{disabled}
-		{onenter}
-		bind:answer={() => answer as number[] | null, take}
-	/>
-{:else if response.kind === 'number'}
-	<TypedNumber {response} {disabled} {onenter} bind:answer={() => answer as string | null, take} />
-{:else if response.kind === 'fraction'}
-	<TypedFraction {response} {disabled} {onenter} bind:answer={() => answer as string | null, take} />
-{:else if response.kind === 'expression'}
-	<TypedExpression {response} {disabled} {onenter} bind:answer={() => answer as string | null, take} />
-{:else if response.kind === 'text'}
-	<TypedText {response} {disabled} {onenter} bind:answer={() => answer as string | null, take} />
-{:else if response.kind === 'fill'}
-	<FillBlanks {response} {disabled} {onenter} bind:answer={() => answer as string[] | null, take} />
-{:else if response.kind === 'line'}
-	<PlaceOnLine {response} {disabled} {onenter} bind:answer={() => answer as number | null, take} />
-{:else if response.kind === 'shade'}
-	<ShadeParts {response} {disabled} bind:answer={() => answer as number | null, take} />
-{:else if response.kind === 'rectangle'}
-	<BuildRectangle {response} {disabled} bind:answer={() => answer as number[] | null, take} />
-{:else if response.kind === 'clock'}
-	<SetClock {response} {disabled} {onenter} bind:answer={() => answer as number | null, take} />
+{#if Field}
+	<Field {response} {optionsHtml} {leftHtml} {disabled} {onenter} bind:answer />
 {:else}
-	<PlotPoint {response} {disabled} bind:answer={() => answer as number[] | null, take} />
+	{#await loadAnswerField(response.kind) then Loaded}
+		<Loaded {response} {optionsHtml} {leftHtml} {disabled} {onenter} bind:answer />
+	{/await}
 {/if}

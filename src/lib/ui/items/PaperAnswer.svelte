@@ -1,8 +1,8 @@
 <!-- Where a student answers on paper. -->
 <script lang="ts">
 	import type { ResponseSpec } from '$lib/core/items';
-	import ClockFace from './figures/ClockFace.svelte';
-	import Plane from './figures/Plane.svelte';
+	import ClockFace from './ClockFace.svelte';
+	import CoordinatePlane from './CoordinatePlane.svelte';
 	import { range } from './figures/figures';
 	import NumberLine from './NumberLine.svelte';
 
@@ -73,7 +73,7 @@
 {:else if response.kind === 'clock'}
 	<div class="clock"><ClockFace hour={null} minute={0} /></div>
 {:else if response.kind === 'plot'}
-	<Plane
+	<CoordinatePlane
 		plane={{ kind: 'plane', from: response.from, to: response.to, points: [], segments: response.segments }}
 		words="A grid to mark a point on."
 	/>

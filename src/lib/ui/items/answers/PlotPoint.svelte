@@ -1,7 +1,7 @@
 <!-- Plotting a point: tap the grid, or step across and up. -->
 <script lang="ts">
 	import { describeAnswer } from '$lib/core/items';
-	import Plane from '../figures/Plane.svelte';
+	import CoordinatePlane from '../CoordinatePlane.svelte';
 	import Stepper from './Stepper.svelte';
 	import type { Answering } from './answering';
 
@@ -14,7 +14,7 @@
 	}
 </script>
 
-<Plane
+<CoordinatePlane
 	plane={{ kind: 'plane', from: response.from, to: response.to, points, segments: response.segments }}
 	words={answer ? `The point is at ${describeAnswer({ response }, answer)}.` : 'A grid without a point yet.'}
 	onplace={place}

@@ -1,6 +1,6 @@
 <!-- Setting the hands of a clock: drag the long hand around, or slide each hand; the short hand follows the long one. -->
 <script lang="ts">
-	import ClockFace from '../figures/ClockFace.svelte';
+	import ClockFace from '../ClockFace.svelte';
 	import { onEnter, type Answering } from './answering';
 
 	let {

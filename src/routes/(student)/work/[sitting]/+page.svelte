@@ -5,8 +5,9 @@
 	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import { askAgain } from '$lib/ui/items/answers/answering';
-	import { AnswerQueue } from '$lib/ui/items/answerQueue.svelte';
+	import { AnswerQueue, type Progress } from '$lib/ui/items/answerQueue.svelte';
 	import Figure from '$lib/ui/items/Figure.svelte';
+	import { loadParts } from '$lib/ui/items/itemParts';
 	import { NOT_YET } from '$lib/core/items';
 	import Supports from '$lib/ui/sitting/Supports.svelte';
 	import { SittingState } from '$lib/ui/sitting/sittingState.svelte';
@@ -60,11 +61,17 @@
 	);
 
 	onMount(() => {
-		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? { next: sitting.goOn } : { solutions: sitting.learn });
+		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? { next: comesNext } : { solutions: sitting.learn });
 		sitting.queue = queue;
 		void sitting.resume(queue.waiting);
 		return () => queue?.stop();
 	});
+
+	/** Shows what the server says comes next once it can be drawn; what cannot be loaded now is tried again on the page. */
+	async function comesNext(progress: Progress) {
+		if (progress.next) await loadParts([progress.next.item]).catch(() => undefined);
+		sitting.goOn(progress);
+	}
 
 	async function submit() {
 		if (await sitting.submit()) await next();

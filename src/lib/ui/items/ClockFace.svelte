@@ -1,6 +1,6 @@
 <!-- A clock face with two hands. -->
 <script lang="ts">
-	import { onClock, range } from './figures';
+	import { onClock, range } from './figures/figures';
 
 	interface Props {
 		/** Null for a face without hands. */
