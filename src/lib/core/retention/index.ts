@@ -1,0 +1,3 @@
+export * from './card';
+export * from './queue';
+export * from './timeToForget';
