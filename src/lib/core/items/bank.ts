@@ -62,3 +62,16 @@ export function itemsForSkill(skillCode: string, count: number, start: number): 
 		seed: start + i
 	}));
 }
+
+/**
+ * The question of a skill that comes after so many others: families take turns, so that none is met again before all
+ * were.
+ *
+ * @param seedAt the seed of the question that comes after `asked` others
+ * @throws RangeError for a skill without families
+ */
+export function itemInTurn(skillCode: string, asked: number, seedAt: (asked: number) => number): ItemSeed {
+	const families = familiesFor(skillCode);
+	if (families.length === 0) throw new RangeError(`no item family for skill ${skillCode}`);
+	return { familyId: families[asked % families.length].id, skillCode, seed: seedAt(asked) };
+}

@@ -14,7 +14,8 @@ const WIDTHS = {
 	check: 500_000_000,
 	adaptive: 2_000_000_000,
 	older: 200_000_000,
-	paper: 80_000_000
+	paper: 80_000_000,
+	own: 100_000_000
 };
 
 export type SeedUse = keyof typeof WIDTHS;
@@ -63,6 +64,12 @@ export const olderSeed = (setId: number): number => seedOf('older', setId * 8);
  * apart, since families turn by the seed.
  */
 export const paperSeed = (setId: number, version: number): number => seedOf('paper', (setId * 4 + version) * 131);
+
+/**
+ * The seed of the question that a student meets as the n-th of a skill, when they review it or choose it themselves.
+ * `asked` counts all their answers on it, so that nothing is asked again.
+ */
+export const ownSeed = (studentId: number, asked: number): number => seedOf('own', studentId * 997 + asked);
 
 /** Questions on each skill of a check. */
 export const CHECK_ITEMS = 5;

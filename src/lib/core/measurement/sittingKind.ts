@@ -1,2 +1,9 @@
-/** What answers were given in. Only practice shows at once whether an answer was right, and why. */
-export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check';
+/**
+ * What answers were given in. `practice` was given; `review` asks what was once secure again, and `free` is practice
+ * that the student chose. Only these three show at once whether an answer was right, and why.
+ */
+export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check' | 'review' | 'free';
+
+const PRACTICE_KINDS: readonly SittingKind[] = ['practice', 'review', 'free'];
+
+export const isPracticeKind = (kind: SittingKind): boolean => PRACTICE_KINDS.includes(kind);

@@ -58,9 +58,9 @@ export function cardFrom(
 	let card: Card | null = null;
 	for (const recall of recalls) {
 		const grade = gradeOf(recall);
-		const elapsed = card ? ownDays(card.lastOn, recall.on, timeToForget) : 0;
+		const elapsed: number = card ? ownDays(card.lastOn, recall.on, timeToForget) : 0;
 		if (card) ontest?.(algorithm.forgetting_curve(elapsed, card.stability), recall);
-		const lapses = card ? card.lapses + Number(grade === Rating.Again) : 0;
+		const lapses: number = card ? card.lapses + Number(grade === Rating.Again) : 0;
 		card = { ...algorithm.next_state(card, elapsed, grade), lastOn: recall.on, lapses };
 	}
 	return card;

@@ -2,6 +2,8 @@
 export { practiceDue } from './practiceDates';
 export { assignSet, assignSets, givenTo, type GivenTo, type NewSet } from './store/assigning';
 export { closeSets } from './store/closing';
+export { questionMs } from './setLengths';
+export { habitsOf } from './store/habits';
 export { finishedSince, practiceTimes } from './store/ownWork';
 export { practiceSets, queuedSets, recentResults, restoreSets, type SetNamed, withdrawSets } from './store/practice';
 export { setForStudent, type SetForStudent } from './store/setContent';

@@ -11,12 +11,17 @@ import {
 import { CHECK_ITEMS } from '../../core/items';
 import { PROBE_ITEMS } from '../../core/growth';
 import { activeMs, isPastDue, minutesOf, setTitle } from '../../core/practice';
+import { plural } from '../../core/words';
+import type { SittingKind } from '../../core/measurement';
 import { meetingDays } from '../../core/timetable';
+import { skillList } from '../library';
+import { findSchool } from '../school';
 import { slotList } from '../groups/timetable';
 import { currentGroupsOf } from '../groups';
 import { finishedSince, practiceTimes } from '../practice';
 import type { SignedInStudent } from '../request';
 import { readStandings } from '../standing';
+import { beginChosen, ownChoice, type OwnChoice, reviewOf } from './ownChoice';
 import { workFor } from './studentWork';
 
 /** Skills that are told of as secure, those shown last first. */
@@ -24,7 +29,8 @@ const TOLD_SECURE = 8;
 
 /** One thing that waits for a student. */
 interface ToDo {
-	kind: 'diagnostic' | 'probe' | 'check' | 'practice';
+	kind: 'diagnostic' | 'probe' | 'check' | 'practice' | 'review' | 'free';
+	/** What it is begun by; of a review its number on its day. */
 	id: number;
 	title: string;
 	/** What it is, or how far it is. */
@@ -54,6 +60,7 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
+	const choice = await choiceOf(locals, student, work, own);
 	const active = activeMs(times.get(student.id)!);
 	const done = (answered: number, of: number | null) => `${answered}${of === null ? '' : ` of ${of}`} done`;
 	const dueWords = (dueOn: string | null, isLate: boolean) =>
@@ -103,21 +110,28 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 			why: [days.get(set.groupId ?? 0), dueWords(set.dueOn, set.late)].filter(Boolean).join(', '),
 			isBegun: (set.answered ?? 0) > 0,
 			isForTomorrow: false
-		}))
+		})),
+		...chosen(choice, nameOf)
 	];
 	return {
 		// What is begun comes first; all else is in order already: what is due soonest.
 		todo: [...todo.filter(({ isBegun }) => isBegun), ...todo.filter(({ isBegun }) => !isBegun)],
-		done: finished.map((set) => ({
-			sitting: set.sittingId,
-			title: setTitle(set, (id) => nameOf.get(id)!),
-			day: sayWeekday(schoolDateOf(set.finishedAt, timeZone)),
+		done: finished.map(({ sittingId, kind, set, skillId, right, answered, finishedAt }) => ({
+			sitting: sittingId,
+			title: set ? setTitle(set, (id) => nameOf.get(id)!) : ownTitle(kind, nameOf.get(skillId)!),
+			day: sayWeekday(schoolDateOf(finishedAt, timeZone)),
 			/** Only where the student was told. */
 			right:
-				set.feedback === 'none' || (set.feedback === 'after the due date' && !isPastDue(set, momentOf(at, timeZone)))
+				set?.feedback === 'none' || (set?.feedback === 'after the due date' && !isPastDue(set, momentOf(at, timeZone)))
 					? null
-					: { right: set.right, of: set.answered }
+					: { right, of: answered }
 		})),
+		/** Practice of their own choice; null where the class has none. */
+		free: choice.free && {
+			isAfterGiven: choice.free.isAfterGiven,
+			proposals: choice.free.proposals.map(({ id, shortName }) => ({ id, name: shortName })),
+			secure: choice.free.secure.map(({ id, shortName }) => ({ id, name: shortName }))
+		},
 		minutes: active ? minutesOf(active) : 0,
 		secure: [...own]
 			.filter(([, now]) => now.standing === 'secure')
@@ -127,6 +141,81 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 		secureInAll: [...own.values()].filter(({ standing }) => standing === 'secure').length
 	};
 }
+
+type Work = Awaited<ReturnType<typeof workFor>>;
+
+function choiceOf(
+	{ database }: App.Locals,
+	student: SignedInStudent,
+	work: Work,
+	standings: Parameters<typeof ownChoice>[1]
+): Promise<OwnChoice> {
+	const { school, skills, diagnostics, probes, checks, sets } = work;
+	return ownChoice({ database, student, school, skills }, standings, {
+		waiting: new Set(sets.flatMap(({ skillIds }) => skillIds)),
+		isGiven: diagnostics.length + probes.length + checks.length + sets.length > 0
+	});
+}
+
+/**
+ * Begins, or goes on with, what a student chose on their page.
+ *
+ * @param id of the skill, for practice of their own choice
+ * @returns the sitting; null where it is not on their page any more
+ */
+export async function beginOwnWork(
+	locals: App.Locals,
+	student: SignedInStudent,
+	kind: 'review' | 'free',
+	id: number
+): Promise<number | null> {
+	const work = await workFor(locals, student);
+	const standings = (await readStandings(locals.database, [student.id])).get(student.id)!;
+	const choice = await choiceOf(locals, student, work, standings);
+	const chosen = kind === 'review' ? { kind } : { kind, skillId: id };
+	return beginChosen(locals.database, student, choice, chosen, { day: work.school.today, at: locals.at });
+}
+
+/** What is asked from before once a set is done, in words; null for nothing. */
+export async function reviewAfter({ database, at }: App.Locals, student: SignedInStudent): Promise<string | null> {
+	const school = await findSchool(database, student.schoolId, at);
+	const review = await reviewOf({ database, student, school, skills: await skillList(database, school.id) });
+	return review && !review.begun ? sayReview(review) : null;
+}
+
+const ownTitle = (kind: SittingKind, skill: string) =>
+	kind === 'review' ? 'A few from before' : `My choice: ${skill}`;
+
+/** What a student began of themselves, or is asked from before. */
+function chosen({ review, free }: OwnChoice, nameOf: Map<number, string>): ToDo[] {
+	const begun = (free?.begun ?? []).map(({ skillId, answered, itemCount }) => ({
+		kind: 'free' as const,
+		id: skillId,
+		title: ownTitle('free', nameOf.get(skillId) ?? ''),
+		note: `${answered} of ${itemCount} done`,
+		why: '',
+		isBegun: true,
+		isForTomorrow: false
+	}));
+	if (!review) return begun;
+	const { questions, minutes } = review;
+	return [
+		...begun,
+		{
+			kind: 'review',
+			id: 1,
+			title: ownTitle('review', ''),
+			note: review.begun ? `${plural(questions, 'question')} left` : sayReview({ questions, minutes }),
+			why: 'so that you keep what you can do',
+			isBegun: (review.begun?.answered ?? 0) > 0,
+			isForTomorrow: false
+		}
+	];
+}
+
+/** `4 questions, about 3 minutes` */
+export const sayReview = ({ questions, minutes }: { questions: number; minutes: number }): string =>
+	`${plural(questions, 'question')}, about ${plural(minutes, 'minute')}`;
 
 /** Of groups that a student is in, when they meet next: `for your Tuesday group`. */
 async function groupDays(

@@ -14,7 +14,7 @@ export {
 } from './standings';
 export { applyConstants, fieldVersionInUse, withdrawConstants } from './store/fieldVersions';
 export { refreshStudents } from './store/studentSummaries';
-export { evidenceFor } from './store/evidence';
+export { evidenceFor, recallsOf } from './store/evidence';
 export { gapCounts, markStale } from './store/studentFields';
 export { schoolField } from './schoolField';
 export { formatFrom, type StoredFormat } from './storedFormat';

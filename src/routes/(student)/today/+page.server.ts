@@ -3,12 +3,14 @@ import { formCheck, oneOf, id, readForm, studentContext } from '$lib/server/requ
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
 import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
-import { ownPage } from '$lib/server/sitting/ownPage';
+import { beginOwnWork, ownPage } from '$lib/server/sitting/ownPage';
 import { beginCheck } from '$lib/server/gaps';
 
 export const load = ({ locals }) => ownPage(locals, studentContext(locals));
 
-const startForm = formCheck(Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice']), id }));
+const startForm = formCheck(
+	Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice', 'review', 'free']), id })
+);
 
 export const actions = {
 	start: async (event) => {
@@ -22,12 +24,14 @@ export const actions = {
 		const probe = form.value.kind === 'probe' && probes.find((plan) => plan.id === form.value.id);
 		const check = form.value.kind === 'check' && checks.find((one) => one.id === form.value.id);
 		const set = form.value.kind === 'practice' && sets.find((one) => one.id === form.value.id);
-		let sitting: number;
+		let sitting: number | null = null;
 		if (diagnostic) sitting = await beginDiagnostic(database, student, diagnostic, skills, at);
 		else if (probe) sitting = await beginProbe(database, probe, probe.weekNow, skills, at);
 		else if (check) sitting = await beginCheck(database, check, skills, at);
 		else if (set) sitting = await beginPractice(database, student.id, set, skills, at);
-		else error(404, 'This is not on your page any more.');
+		else if (form.value.kind === 'review' || form.value.kind === 'free')
+			sitting = await beginOwnWork(event.locals, student, form.value.kind, form.value.id);
+		if (sitting === null) error(404, 'This is not on your page any more.');
 		redirect(303, `/work/${sitting}`);
 	}
 };

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { FREE_QUESTIONS } from '$lib/core/practice';
 	import { plural } from '$lib/core/words';
 
 	let { data } = $props();
@@ -35,6 +36,35 @@
 	</ul>
 {:else}
 	<p>Nothing is waiting for you. When your teacher gives you something, it will be here.</p>
+{/if}
+
+{#if data.free && (data.free.proposals.length || data.free.secure.length)}
+	<h2>Choose for yourself</h2>
+	{#if data.free.isAfterGiven}
+		<p class="soft">When you are done with what you were given, you can choose something here.</p>
+	{:else}
+		<p class="soft">{FREE_QUESTIONS} questions each. They show what you can do, like all others.</p>
+		<form method="POST" action="?/start">
+			<input type="hidden" name="kind" value="free" />
+			<ul class="choice">
+				{#each data.free.proposals as { id, name } (id)}
+					<li><button name="id" value={id}><span class="soft">Something new:</span> {name}</button></li>
+				{/each}
+			</ul>
+		</form>
+		{#if data.free.secure.length}
+			<form class="keep" method="POST" action="?/start">
+				<input type="hidden" name="kind" value="free" />
+				<label
+					>Something you can do already
+					<select name="id">
+						{#each data.free.secure as { id, name } (id)}<option value={id}>{name}</option>{/each}
+					</select></label
+				>
+				<button>Start</button>
+			</form>
+		{/if}
+	{/if}
 {/if}
 
 {#if data.done.length || data.minutes}
@@ -78,6 +108,35 @@
 	}
 	h2 {
 		margin-top: 28px;
+	}
+	.choice {
+		margin: 10px 0;
+	}
+	.choice li {
+		border: 0;
+		padding: 4px 0;
+	}
+	.choice button {
+		width: 100%;
+		text-align: start;
+		white-space: normal;
+	}
+	.keep {
+		display: flex;
+		flex-wrap: wrap;
+		align-items: end;
+		gap: 10px;
+		font-size: 0.9em;
+	}
+	.keep label {
+		display: grid;
+		flex: 1 1 220px;
+		gap: 4px;
+	}
+	.keep select {
+		min-width: 0;
+		width: 100%;
+		min-height: 48px;
 	}
 	.done {
 		margin: 6px 0;

@@ -1,36 +1,57 @@
+import type { SittingKind } from '../../../core/measurement';
 import type { SetDates, SetHow, TimedAnswer } from '../../../core/practice';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import { idsIn, type SetNamed } from './practice';
 
-/** A set that a student has finished. */
-export interface FinishedSet extends Pick<SetNamed, 'name' | 'skillIds'>, Pick<SetDates, 'dueOn' | 'dueMinute'> {
+/** Practice that a student has finished: a set, or what they did of themselves. */
+export interface FinishedWork {
 	sittingId: number;
-	feedback: SetHow['feedback'];
+	kind: SittingKind;
+	/** Null of what they did of themselves. */
+	set: (Pick<SetNamed, 'name' | 'skillIds'> & Pick<SetDates, 'dueOn' | 'dueMinute'> & Pick<SetHow, 'feedback'>) | null;
 	answered: number;
 	/** At the first try. */
 	right: number;
+	/** Of its first question. */
+	skillId: number;
 	finishedAt: Date;
 }
 
-/** Sets that a student finished from an instant on, the last one first. */
-export async function finishedSince(database: Database, studentId: VisibleId, since: Date): Promise<FinishedSet[]> {
-	const rows = await database.rows<FinishedSet & { skillIds: string }>(
-		`SELECT sitting.id AS sittingId, practice_set.name, practice_set.feedback, sitting.answered,
-			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
+/** Practice that a student finished from an instant on, the last first. */
+export async function finishedSince(database: Database, studentId: VisibleId, since: Date): Promise<FinishedWork[]> {
+	const rows = await database.rows<
+		Omit<FinishedWork, 'set'> & {
+			setId: number | null;
+			name: string;
+			feedback: SetHow['feedback'];
+			dueOn: SetDates['dueOn'];
+			dueMinute: number | null;
+			skillIds: string;
+		}
+	>(
+		`SELECT sitting.id AS sittingId, sitting.kind, sitting.set_id AS setId, practice_set.name, practice_set.feedback,
+			sitting.answered, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
 			(SELECT GROUP_CONCAT(part.skill_id ORDER BY part.number) FROM practice_set_skill AS part
 				WHERE part.set_id = given.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)) AS skillIds,
 			(SELECT COALESCE(SUM(answer.correct), 0) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1) AS \`right\`,
-			sitting.finished_at AS finishedAt
+			item.skill_id AS skillId, sitting.finished_at AS finishedAt
 		FROM sitting
-		JOIN practice_set_student AS given ON given.set_id = sitting.set_id AND given.student_id = sitting.student_id
-		JOIN practice_set ON practice_set.id = sitting.set_id
-		WHERE sitting.student_id = ? AND sitting.kind = 'practice' AND sitting.finished_at >= ?
+		JOIN sitting_item AS item ON item.sitting_id = sitting.id AND item.position = 0
+		LEFT JOIN practice_set_student AS given
+			ON given.set_id = sitting.set_id AND given.student_id = sitting.student_id
+		LEFT JOIN practice_set ON practice_set.id = given.set_id
+		WHERE sitting.student_id = ? AND sitting.kind IN ('practice', 'review', 'free') AND sitting.finished_at >= ?
+			AND (sitting.set_id IS NULL OR given.set_id IS NOT NULL)
 		ORDER BY sitting.finished_at DESC, sitting.id DESC`,
 		[studentId, since]
 	);
-	return rows.map((row) => ({ ...row, skillIds: idsIn(row.skillIds), right: Number(row.right) }));
+	return rows.map(({ setId, name, feedback, dueOn, dueMinute, skillIds, ...row }) => ({
+		...row,
+		right: Number(row.right),
+		set: setId === null ? null : { name, feedback, dueOn, dueMinute, skillIds: idsIn(skillIds) }
+	}));
 }
 
 /** Answers that students gave in practice from an instant on, all tries, by student. */
@@ -45,7 +66,7 @@ export async function practiceTimes(
 	const rows = await database.rows<{ studentId: number; answeredAt: Date; milliseconds: number }>(
 		`SELECT sitting.student_id AS studentId, answer.answered_at AS answeredAt, answer.milliseconds
 		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id
-		WHERE sitting.student_id IN (?) AND sitting.set_id IS NOT NULL
+		WHERE sitting.student_id IN (?) AND sitting.kind IN ('practice', 'review', 'free')
 			AND (sitting.finished_at IS NULL OR sitting.finished_at >= ?) AND answer.answered_at >= ?`,
 		[studentIds, since, since]
 	);
@@ -60,7 +81,7 @@ export async function lastWorked(database: Database, studentIds: VisibleId[]): P
 	const rows = await database.rows<{ studentId: number; at: Date }>(
 		`SELECT newest.student_id AS studentId, MAX(answer.answered_at) AS at
 		FROM (SELECT student_id, MAX(id) AS id FROM sitting
-			WHERE student_id IN (?) AND set_id IS NOT NULL AND answered > 0 GROUP BY student_id) AS newest
+			WHERE student_id IN (?) AND kind IN ('practice', 'review', 'free') AND answered > 0 GROUP BY student_id) AS newest
 		JOIN answer ON answer.sitting_id = newest.id
 		GROUP BY newest.student_id`,
 		[studentIds]

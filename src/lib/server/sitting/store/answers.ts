@@ -1,5 +1,5 @@
 import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
-import type { SittingKind } from '../../../core/measurement';
+import { isPracticeKind, type SittingKind } from '../../../core/measurement';
 import type { QuestionHelp } from '../../../core/practice';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
@@ -177,7 +177,7 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		if (place.kind !== 'diagnostic') continue;
 		await finishDiagnostic(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
 	}
-	const practiced = ended.filter(({ place }) => place.kind === 'practice').map(({ place }) => place.studentId);
+	const practiced = ended.filter(({ place }) => isPracticeKind(place.kind)).map(({ place }) => place.studentId);
 	await refreshStudents(transaction, [...new Set(practiced)]);
 }
 

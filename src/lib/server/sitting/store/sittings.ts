@@ -1,3 +1,4 @@
+import type { SchoolDate } from '../../../core/calendar';
 import { PROBE_ITEMS } from '../../../core/growth';
 import { probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
 import { itemsForSkill } from '../../../core/items/bank';
@@ -51,7 +52,8 @@ type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
 	| { setId: number }
 	| { planId: number; week: number }
-	| { checkId: number };
+	| { checkId: number }
+	| { ownDay: SchoolDate; ownNumber: number };
 
 export interface NewSitting {
 	studentId: number;
@@ -79,15 +81,17 @@ export async function openSitting(
 		planId: null,
 		week: null,
 		checkId: null,
+		ownDay: null,
+		ownNumber: null,
 		attempt: 1,
 		resitsId: null,
 		domainId: null,
 		...origin
 	};
 	const { insertId, affected } = await transaction.run(
-		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, check_id, attempt, resits_id, domain_id, item_count,
-			until_right, adaptive, parameters_id, started_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, check_id, own_day, own_number, attempt, resits_id,
+			domain_id, item_count, until_right, adaptive, parameters_id, started_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
 		[
 			studentId,
@@ -97,6 +101,8 @@ export async function openSitting(
 			columns.planId,
 			columns.week,
 			columns.checkId,
+			columns.ownDay,
+			columns.ownNumber,
 			columns.attempt,
 			columns.resitsId,
 			columns.domainId,
@@ -204,10 +210,11 @@ export async function triedItems(
 	return database.rows(
 		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition
 		FROM sitting_item AS item
-		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind = 'practice'
-		JOIN practice_set ON practice_set.id = sitting.set_id AND practice_set.solutions
+		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind IN ('practice', 'review', 'free')
+		LEFT JOIN practice_set ON practice_set.id = sitting.set_id
 		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt <= 2
 		WHERE item.sitting_id = ? AND item.position IN (?) AND item.help <> 'told later'
+			AND COALESCE(practice_set.solutions, TRUE)
 		GROUP BY item.position
 		HAVING COUNT(*) = 2 OR MAX(answer.correct) OR MAX(item.help = 'one try')`,
 		[sittingId, positions]

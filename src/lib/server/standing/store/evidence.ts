@@ -2,6 +2,7 @@ import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
 import type { Given, ItemKey } from '../../../core/items';
 import type { OutsideScore, SittingAnswer } from '../../../core/mastery';
 import { expectedTheta, termOfYear, yearOf, type SchoolYear, type SittingKind } from '../../../core/measurement';
+import type { Recall } from '../../../core/retention';
 import { askedParameters } from '../../../core/screening';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
@@ -119,6 +120,32 @@ export async function outsideScores(
 		byStudent.set(studentId, [...(byStudent.get(studentId) ?? []), score]);
 	}
 	return byStudent;
+}
+
+/** The days on which a student answered skills, by skill, in order: how the first tries of each went. */
+export async function recallsOf(
+	database: Database,
+	studentId: VisibleId,
+	skillIds: number[],
+	timeZone: string
+): Promise<Map<number, Recall[]>> {
+	const bySkill = new Map<number, Recall[]>(skillIds.map((id) => [id, []]));
+	if (skillIds.length === 0) return bySkill;
+	const rows = await database.rows<{ skillId: number; correct: number; answeredAt: Date }>(
+		`SELECT answer.skill_id AS skillId, answer.correct, answer.answered_at AS answeredAt
+		${EVIDENCE} AND answer.student_id = ? AND answer.skill_id IN (?)
+		ORDER BY answer.answered_at, answer.position`,
+		[studentId, skillIds]
+	);
+	for (const { skillId, correct, answeredAt } of rows) {
+		const recalls = bySkill.get(skillId)!;
+		const on = schoolDateOf(answeredAt, timeZone);
+		if (recalls.at(-1)?.on !== on) recalls.push({ on, right: 0, of: 0 });
+		const day = recalls.at(-1)!;
+		day.right += Number(correct);
+		day.of++;
+	}
+	return bySkill;
 }
 
 interface EvidenceAnswer extends ItemKey {

@@ -1,8 +1,10 @@
 import { idOf, studentContext } from '$lib/server/request';
 import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items/bank';
+import { isPracticeKind } from '$lib/core/measurement';
 import { warmUpItems } from '$lib/core/screening';
 import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
+import { reviewAfter } from '$lib/server/sitting/ownPage';
 import { practiceSitting } from '$lib/server/sitting/practicePage';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
 import { itemsAsked, skillList } from '$lib/server/library';
@@ -17,7 +19,7 @@ export async function load({ locals, params }) {
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
 	const isYoung = student.grade <= LAST_GRADE_WITH_SUPPORTS;
-	const isPractice = sitting.kind === 'practice';
+	const isPractice = isPracticeKind(sitting.kind);
 	const [items, accommodation, progress, closed] = await Promise.all([
 		sittingItems(locals.database, sitting.id),
 		accommodationOf(locals, student),
@@ -30,7 +32,7 @@ export async function load({ locals, params }) {
 		readAloud: accommodation.readAloud || isYoung,
 		largerType: accommodation.largerType || isYoung
 	};
-	const practice = isPractice ? await practiceSitting(locals, student, sitting, items, usual) : null;
+	const practice = sitting.setId !== null ? await practiceSitting(locals, student, sitting, items, usual) : null;
 	// Of what is closed no question is shown any more.
 	const shownItems = closing ? [] : items;
 	const warmUp =
@@ -48,6 +50,9 @@ export async function load({ locals, params }) {
 		},
 		readAloud: (practice ?? usual).readAloud,
 		largerType: (practice ?? usual).largerType,
+		isPractice,
+		/** A few from before, once a set is done. */
+		review: sitting.setId !== null && sitting.finishedAt ? await reviewAfter(locals, student) : null,
 		solutions: practice?.solutions ?? true,
 		feedback: practice?.feedback ?? 'none',
 		isTold: practice?.isTold ?? false,
@@ -81,7 +86,7 @@ export async function load({ locals, params }) {
 						done: attempts > 0,
 						missed: help === 'second try' && attempts === 1 && correct === false ? response : null,
 						item: asked.practice
-							? { ...asked, isOneTry: help === 'one try', hintHtml: practice?.hints ? asked.hintHtml : '' }
+							? { ...asked, isOneTry: help === 'one try', hintHtml: (practice?.hints ?? true) ? asked.hintHtml : '' }
 							: asked,
 						spoken: spokenText(item)
 					};

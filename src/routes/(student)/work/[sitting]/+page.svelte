@@ -27,18 +27,10 @@
 	/** Worked examples come first, until the student goes on to the questions. */
 	// svelte-ignore state_referenced_locally
 	let examples = $state(data.examples);
-	/** A look back is read anew once the last answer is stored. */
+	/** What comes after, and a look back, are read once the last answer is stored. */
 	let isRead = $state(false);
 	$effect(() => {
-		if (
-			!sitting.isFinished ||
-			isRead ||
-			!queue ||
-			queue.waiting.length ||
-			data.sitting.kind !== 'practice' ||
-			isCounted
-		)
-			return;
+		if (!sitting.isFinished || isRead || !queue || queue.waiting.length || !data.isPractice) return;
 		isRead = true;
 		void invalidateAll();
 	});
@@ -114,7 +106,7 @@
 		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
 	{:else if sitting.isFinished}
 		<h1>All done</h1>
-		{#if data.sitting.kind === 'practice'}
+		{#if data.isPractice}
 			{#if isCounted}
 				<p>You got <strong>{sitting.right} of {sitting.answered}</strong> right at the first try.</p>
 			{:else if data.lookBack.length}
@@ -127,7 +119,15 @@
 		{:else}
 			<p>Thank you. Your answers help your teacher see what to do next.</p>
 		{/if}
-		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+		{#if data.review}
+			<form class="after" method="POST" action="/today?/start">
+				<input type="hidden" name="kind" value="review" />
+				<input type="hidden" name="id" value="1" />
+				<p><strong>A few from before</strong>, so that you keep what you can do: {data.review}.</p>
+				<button class="primary go">Do them now</button>
+			</form>
+		{/if}
+		<p class="end"><a class="button" class:primary={!data.review} href="/today">Back to my page</a></p>
 	{:else if sitting.enough}
 		<h1>Enough for today</h1>
 		<p>You have answered {sitting.answered} questions. They are kept. You can go on tomorrow.</p>
@@ -297,6 +297,11 @@
 		padding: 10px 14px;
 		margin-bottom: 14px;
 		font-size: 0.9em;
+	}
+	.after {
+		margin-top: 20px;
+		border-top: 1px solid var(--rule);
+		padding-top: 16px;
 	}
 	.end {
 		margin-top: 24px;

@@ -1,0 +1,19 @@
+/** What the students of a class do beside what they are given. */
+export interface Habits {
+	/** Of questions from before a day, at most; 0: none. */
+	reviewMinutes: number;
+	/** Whether they may choose practice of their own. */
+	freePractice: boolean;
+	/** Whether what they were given comes before what they choose. */
+	givenFirst: boolean;
+}
+
+/** As long as a class, or a student of no class, has not said otherwise. */
+export const USUAL_HABITS: Habits = { reviewMinutes: 4, freePractice: true, givenFirst: true };
+
+export const MOST_REVIEW_MINUTES = 10;
+
+/** Questions of a practice that a student chose. */
+export const FREE_QUESTIONS = 5;
+/** Skills that are proposed to choose from. */
+export const FREE_PROPOSALS = 3;
