@@ -1,3 +1,5 @@
+import type { Operation } from '../fluency';
+
 /** What the students of a class do beside what they are given. */
 export interface Habits {
 	/** Of questions from before a day, at most; 0: none. */
@@ -6,12 +8,23 @@ export interface Habits {
 	freePractice: boolean;
 	/** Whether what they were given comes before what they choose. */
 	givenFirst: boolean;
+	/** Of facts a day; 0: none. */
+	factMinutes: number;
+	/** Which facts; null: those that are usual in the student's grade. */
+	factOperations: Operation[] | null;
 }
 
 /** As long as a class, or a student of no class, has not said otherwise. */
-export const USUAL_HABITS: Habits = { reviewMinutes: 4, freePractice: true, givenFirst: true };
+export const USUAL_HABITS: Habits = {
+	reviewMinutes: 4,
+	freePractice: true,
+	givenFirst: true,
+	factMinutes: 1,
+	factOperations: null
+};
 
 export const MOST_REVIEW_MINUTES = 10;
+export const MOST_FACT_MINUTES = 2;
 
 /** Questions of a practice that a student chose. */
 export const FREE_QUESTIONS = 5;

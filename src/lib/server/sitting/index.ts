@@ -7,6 +7,7 @@ export { beginDiagnostic } from './store/adaptiveSittings';
 export type { Stored } from './store/answers';
 export { closings } from './store/closings';
 export { countLateAnswers, lateAnswers } from './store/lateAnswers';
+export { factTriesOf, findFactRun, storeFacts, type TimedFact } from './store/factRuns';
 export { beginPractice } from './store/practiceSittings';
 export {
 	beginFixed,

@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../core/calendar';
+import type { Operation } from '../../core/fluency';
 import { hasItems } from '../../core/items/bank';
 import { FREE_PROPOSALS, minutesOf, nextSteps, type Habits } from '../../core/practice';
 import { dueCards, retentionQueue } from '../../core/retention';
@@ -8,6 +9,8 @@ import { habitsOf, questionMs } from '../practice';
 import type { SignedInStudent } from '../request';
 import type { School } from '../school';
 import { readStandings, recallsOf, schoolImportance, type Standings } from '../standing';
+import { factsFor } from './factRunPage';
+import { factRunsOn } from './store/factRuns';
 import { beginFree, beginReview, ownSittings, type OwnSitting } from './store/ownSittings';
 
 type Own = NonNullable<ReturnType<Standings['get']>>;
@@ -34,6 +37,8 @@ export interface ReviewOffer {
 /** What a student can do of themselves today. */
 export interface OwnChoice {
 	review: ReviewOffer | null;
+	/** Runs of facts; `done`: how many today. */
+	facts: { operation: Operation; minutes: number; done: number; isOpen: boolean }[];
 	/** Null where the class has no practice of their own choice. */
 	free: {
 		/** Whether it waits until they are done with what they were given. */
@@ -59,9 +64,10 @@ export async function ownChoice(
 	{ waiting, isGiven }: { waiting: Set<number>; isGiven: boolean }
 ): Promise<OwnChoice> {
 	const { database, student, school } = asked;
-	const [habits, begun] = await Promise.all([
+	const [habits, begun, runs] = await Promise.all([
 		habitsOf(database, student.id, school.today),
-		ownSittings(database, student.id, school.today)
+		ownSittings(database, student.id, school.today),
+		factRunsOn(database, student.id, school.today)
 	]);
 	const secure = asked.skills.filter(({ id, code }) => standings.get(id)?.standing === 'secure' && hasItems(code));
 	const [review, proposals] = await Promise.all([
@@ -70,6 +76,10 @@ export async function ownChoice(
 	]);
 	return {
 		review,
+		facts: factsFor(habits, student.grade).map((one) => {
+			const own = runs.filter(({ operation }) => operation === one.operation);
+			return { ...one, done: own.filter(({ isEnded }) => isEnded).length, isOpen: own.some(({ isEnded }) => !isEnded) };
+		}),
 		free: habits.freePractice
 			? {
 					isAfterGiven: habits.givenFirst && isGiven,

@@ -126,6 +126,8 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 					? null
 					: { right, of: answered }
 		})),
+		/** Runs of facts, and how often each was done today. */
+		facts: choice.facts,
 		/** Practice of their own choice; null where the class has none. */
 		free: choice.free && {
 			isAfterGiven: choice.free.isAfterGiven,

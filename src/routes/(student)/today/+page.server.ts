@@ -1,4 +1,6 @@
 import Type from 'typebox';
+import { OPERATIONS } from '$lib/core/fluency';
+import { beginFacts } from '$lib/server/sitting/factRunPage';
 import { formCheck, oneOf, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
@@ -12,7 +14,17 @@ const startForm = formCheck(
 	Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice', 'review', 'free']), id })
 );
 
+const factsForm = formCheck(Type.Object({ operation: oneOf([...OPERATIONS]) }));
+
 export const actions = {
+	facts: async (event) => {
+		const student = studentContext(event.locals);
+		const form = await readForm(event, factsForm);
+		if ('problem' in form) return refuse(form.problem);
+		const run = await beginFacts(event.locals, student, form.value.operation);
+		if (run === null) error(404, 'These facts are not on your page any more.');
+		redirect(303, `/facts/${run}`);
+	},
 	start: async (event) => {
 		const student = studentContext(event.locals);
 		const form = await readForm(event, startForm);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { FREE_QUESTIONS } from '$lib/core/practice';
+	import { OPERATION_NAMES } from '$lib/core/fluency';
 	import { plural } from '$lib/core/words';
 
 	let { data } = $props();
@@ -38,17 +39,35 @@
 	<p>Nothing is waiting for you. When your teacher gives you something, it will be here.</p>
 {/if}
 
+{#if data.facts.length}
+	<h2>Facts</h2>
+	<form class="facts" method="POST" action="?/facts">
+		{#each data.facts as { operation, minutes, done, isOpen } (operation)}
+			<button name="operation" value={operation}
+				><strong>{OPERATION_NAMES[operation]}</strong>
+				<span class="soft"
+					>{isOpen ? 'go on' : minutes === 1 ? 'one minute' : 'two minutes'}{done
+						? `, done ${done === 1 ? 'once' : `${done} times`} today`
+						: ''}</span
+				></button
+			>
+		{/each}
+	</form>
+{/if}
+
 {#if data.free && (data.free.proposals.length || data.free.secure.length)}
 	<h2>Choose for yourself</h2>
 	{#if data.free.isAfterGiven}
 		<p class="soft">When you are done with what you were given, you can choose something here.</p>
 	{:else}
-		<p class="soft">{FREE_QUESTIONS} questions each. They show what you can do, like all others.</p>
+		<p class="soft">
+			{FREE_QUESTIONS} questions each. {data.free.proposals.length ? 'Something new:' : ''}
+		</p>
 		<form method="POST" action="?/start">
 			<input type="hidden" name="kind" value="free" />
 			<ul class="choice">
 				{#each data.free.proposals as { id, name } (id)}
-					<li><button name="id" value={id}><span class="soft">Something new:</span> {name}</button></li>
+					<li><button name="id" value={id}>{name}</button></li>
 				{/each}
 			</ul>
 		</form>
@@ -109,6 +128,28 @@
 	h2 {
 		margin-top: 28px;
 	}
+	.facts {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 8px;
+		margin: 8px 0;
+	}
+	.facts button {
+		display: grid;
+		flex: 1 1 140px;
+		justify-items: start;
+		padding: 8px 14px;
+		white-space: normal;
+	}
+	.facts strong::first-letter {
+		text-transform: uppercase;
+	}
+	.facts strong {
+		display: inline-block;
+	}
+	.facts .soft {
+		font-size: 0.8em;
+	}
 	.choice {
 		margin: 10px 0;
 	}
@@ -118,7 +159,7 @@
 	}
 	.choice button {
 		width: 100%;
-		text-align: start;
+		justify-content: flex-start;
 		white-space: normal;
 	}
 	.keep {

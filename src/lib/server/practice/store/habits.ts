@@ -1,18 +1,21 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { Operation } from '../../../core/fluency';
 import { USUAL_HABITS, type Habits } from '../../../core/practice';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { ownClassesOnly } from '../../people';
 import type { Staff, VisibleId } from '../../request';
 
 const HABITS = `class.review_minutes AS reviewMinutes, class.free_practice AS freePractice,
-	class.given_first AS givenFirst`;
+	class.given_first AS givenFirst, class.fact_minutes AS factMinutes, class.fact_operations AS factOperations`;
 
-type HabitsRow = Record<keyof Habits, number>;
+type HabitsRow = Record<Exclude<keyof Habits, 'factOperations'>, number> & { factOperations: string | null };
 
-const habitsFrom = ({ reviewMinutes, freePractice, givenFirst }: HabitsRow): Habits => ({
+const habitsFrom = ({ reviewMinutes, freePractice, givenFirst, factMinutes, factOperations }: HabitsRow): Habits => ({
 	reviewMinutes,
 	freePractice: Boolean(freePractice),
-	givenFirst: Boolean(givenFirst)
+	givenFirst: Boolean(givenFirst),
+	factMinutes,
+	factOperations: factOperations === null ? null : (factOperations.split(',') as Operation[])
 });
 
 /** What a student does beside what they are given, by the class that they are in on a day; of no class what is usual. */
@@ -33,18 +36,19 @@ export async function habitsOf(database: Database, studentId: VisibleId, today: 
 export interface ClassHabits extends Habits {
 	classId: number;
 	name: string;
+	grade: number;
 }
 
 /** The habits of the classes that a staff member sees, youngest first. */
 export async function classHabits(database: Database, staff: Staff, today: SchoolDate): Promise<ClassHabits[]> {
 	const own = ownClassesOnly(staff, today, 'class.id');
-	const rows = await database.rows<HabitsRow & { classId: number; name: string }>(
-		`SELECT class.id AS classId, class.name, ${HABITS} FROM class
+	const rows = await database.rows<HabitsRow & { classId: number; name: string; grade: number }>(
+		`SELECT class.id AS classId, class.name, class.grade, ${HABITS} FROM class
 		WHERE class.school_id = ? AND NOT class.is_section AND (class.ended_on IS NULL OR class.ended_on > ?) ${own.sql}
 		ORDER BY class.grade, class.name, class.id`,
 		[staff.schoolId, today, ...own.values]
 	);
-	return rows.map((row) => ({ classId: row.classId, name: row.name, ...habitsFrom(row) }));
+	return rows.map((row) => ({ classId: row.classId, name: row.name, grade: row.grade, ...habitsFrom(row) }));
 }
 
 /**
@@ -61,12 +65,14 @@ export async function changeHabits(
 	return database.transaction(async (transaction) => {
 		const seen = await classHabits(transaction, staff, today);
 		const before = seen.filter(({ classId }) => changes.some((change) => change.classId === classId));
-		for (const { classId, reviewMinutes, freePractice, givenFirst } of changes) {
+		for (const { classId, reviewMinutes, freePractice, givenFirst, factMinutes, factOperations } of changes) {
 			if (!before.some((one) => one.classId === classId)) continue;
-			await transaction.run('UPDATE class SET review_minutes = ?, free_practice = ?, given_first = ? WHERE id = ?', [
-				...[reviewMinutes, freePractice, givenFirst],
-				classId
-			]);
+			await transaction.run(
+				`UPDATE class SET review_minutes = ?, free_practice = ?, given_first = ?, fact_minutes = ?,
+					fact_operations = ?
+				WHERE id = ?`,
+				[reviewMinutes, freePractice, givenFirst, factMinutes, factOperations && factOperations.join(','), classId]
+			);
 		}
 		if (before.length) await audit(transaction, staff, at, 'change class habits', { before, after: changes });
 		return before;
