@@ -51,10 +51,50 @@ export async function classHabits(database: Database, staff: Staff, today: Schoo
 	return rows.map((row) => ({ classId: row.classId, name: row.name, grade: row.grade, ...habitsFrom(row) }));
 }
 
+/** How many students of a class did what of themselves. */
+export interface OwnWorkCount {
+	/** In the class now. */
+	students: number;
+	review: number;
+	free: number;
+	facts: number;
+}
+
+/** How many students of each class that a staff member sees did what of themselves, from a day on. */
+export async function ownWorkByClass(
+	database: Database,
+	staff: Staff,
+	today: SchoolDate,
+	since: SchoolDate
+): Promise<Map<number, OwnWorkCount>> {
+	const own = ownClassesOnly(staff, today, 'class.id');
+	const rows = await database.rows<OwnWorkCount & { classId: number }>(
+		`SELECT class.id AS classId, COUNT(*) AS students,
+			SUM(EXISTS (SELECT 1 FROM sitting WHERE sitting.student_id = membership.student_id
+				AND sitting.own_day >= ? AND sitting.kind = 'review' AND sitting.answered > 0)) AS review,
+			SUM(EXISTS (SELECT 1 FROM sitting WHERE sitting.student_id = membership.student_id
+				AND sitting.own_day >= ? AND sitting.kind = 'free' AND sitting.answered > 0)) AS free,
+			SUM(EXISTS (SELECT 1 FROM fact_run WHERE fact_run.student_id = membership.student_id
+				AND fact_run.own_day >= ? AND fact_run.ended_at IS NOT NULL)) AS facts
+		FROM class
+		JOIN class_membership AS membership ON membership.class_id = class.id
+			AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)
+		WHERE class.school_id = ? AND NOT class.is_section ${own.sql}
+		GROUP BY class.id`,
+		[since, since, since, today, today, staff.schoolId, ...own.values]
+	);
+	return new Map(
+		rows.map(({ classId, students, review, free, facts }) => [
+			classId,
+			{ students: Number(students), review: Number(review), free: Number(free), facts: Number(facts) }
+		])
+	);
+}
+
 /**
- * Changes habits of classes, those only that the staff member sees.
+ * Changes habits of classes, those only that the staff member sees, and only if they see all of them.
  *
- * @returns the habits that they had, by which it is undone; of classes that are not theirs none
+ * @returns the habits that they had, by which it is undone; fewer than were to change where nothing was changed
  */
 export async function changeHabits(
 	database: RootDatabase,
@@ -65,8 +105,8 @@ export async function changeHabits(
 	return database.transaction(async (transaction) => {
 		const seen = await classHabits(transaction, staff, today);
 		const before = seen.filter(({ classId }) => changes.some((change) => change.classId === classId));
+		if (before.length < changes.length) return before;
 		for (const { classId, reviewMinutes, freePractice, givenFirst, factMinutes, factOperations } of changes) {
-			if (!before.some((one) => one.classId === classId)) continue;
 			await transaction.run(
 				`UPDATE class SET review_minutes = ?, free_practice = ?, given_first = ?, fact_minutes = ?,
 					fact_operations = ?
@@ -74,7 +114,7 @@ export async function changeHabits(
 				[reviewMinutes, freePractice, givenFirst, factMinutes, factOperations && factOperations.join(','), classId]
 			);
 		}
-		if (before.length) await audit(transaction, staff, at, 'change class habits', { before, after: changes });
+		await audit(transaction, staff, at, 'change class habits', { before, after: changes });
 		return before;
 	});
 }

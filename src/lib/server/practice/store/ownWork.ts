@@ -54,7 +54,7 @@ export async function finishedSince(database: Database, studentId: VisibleId, si
 	}));
 }
 
-/** Answers that students gave in practice from an instant on, all tries, by student. */
+/** Answers that students gave in practice and in runs of facts from an instant on, all tries, by student. */
 export async function practiceTimes(
 	database: Database,
 	studentIds: VisibleId[],
@@ -67,8 +67,11 @@ export async function practiceTimes(
 		`SELECT sitting.student_id AS studentId, answer.answered_at AS answeredAt, answer.milliseconds
 		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id
 		WHERE sitting.student_id IN (?) AND sitting.kind IN ('practice', 'review', 'free')
-			AND (sitting.finished_at IS NULL OR sitting.finished_at >= ?) AND answer.answered_at >= ?`,
-		[studentIds, since, since]
+			AND (sitting.finished_at IS NULL OR sitting.finished_at >= ?) AND answer.answered_at >= ?
+		UNION ALL
+		SELECT student_id, answered_at, milliseconds FROM fact_answer
+		WHERE student_id IN (?) AND operation IN ('add', 'take', 'times', 'divide') AND answered_at >= ?`,
+		[studentIds, since, since, studentIds, since]
 	);
 	for (const { studentId, answeredAt, milliseconds } of rows)
 		found.get(studentId)!.push({ at: answeredAt.getTime(), milliseconds });
