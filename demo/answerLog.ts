@@ -1,7 +1,7 @@
 import { daysBetween, schoolDateOf, type SchoolDate } from '../src/lib/core/calendar';
 import type { ItemSeed } from '../src/lib/core/items';
-import { ADAPTIVE_RULES } from '../src/lib/core/measurement';
-import { seededRandom, seedFrom } from '../src/lib/core/random';
+import { ADAPTIVE_RULES, isPracticeKind } from '../src/lib/core/measurement';
+import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { keepItems } from '../src/lib/server/library';
@@ -9,6 +9,12 @@ import { SEED, TIME_ZONE, type DemoStudent } from './people';
 import { simulateAnswer, simulateLearning, type SimulatedAnswer } from './simulatedStudent';
 
 type Row = Record<string, unknown>;
+
+/** A UUID from a seed, so that the same day gives the same school to the last byte. */
+export function drawId(draw: Random): string {
+	const hex = Array.from({ length: 8 }, () => draw.integer(0, 0xffff).toString(16).padStart(4, '0'));
+	return `${hex[0]}${hex[1]}-${hex[2]}-4${hex[3].slice(1)}-a${hex[4].slice(1)}-${hex[5]}${hex[6]}${hex[7]}`;
+}
 
 /** An hour of a school day as an instant: school hours in the demo's time zone are five hours behind UTC. */
 export function atHour(day: SchoolDate, hour: number): Date {
@@ -19,7 +25,7 @@ export function atHour(day: SchoolDate, hour: number): Date {
 type Answered = (ItemSeed & { correct: boolean })[];
 
 interface DemoSitting {
-	kind: 'diagnostic' | 'practice' | 'probe';
+	kind: 'diagnostic' | 'practice' | 'probe' | 'review' | 'free';
 	/** What it is a sitting of, as columns. */
 	origin: Row;
 	/** All questions; or what chooses the next by the answers, null at the end. */
@@ -51,9 +57,9 @@ export class AnswerLog {
 		private readonly now: Date
 	) {}
 
-	/** Lets a student sit items from an instant on. */
-	sit(student: DemoStudent, { kind, origin, items, from, upTo = Infinity, right }: DemoSitting): void {
-		if (from >= this.now) return;
+	/** Lets a student sit items from an instant on. @returns what they answered */
+	sit(student: DemoStudent, { kind, origin, items, from, upTo = Infinity, right }: DemoSitting): Answered {
+		if (from >= this.now) return [];
 		const { draw, hidden } = student;
 		const id = this.nextId++;
 		const isFixed = Array.isArray(items);
@@ -71,7 +77,7 @@ export class AnswerLog {
 			time += answer.milliseconds;
 			answered.push({ ...item, correct: answer.correct });
 			this.answers.push({
-				id: this.newId(),
+				id: drawId(this.draw),
 				sitting_id: id,
 				position,
 				attempt: 1,
@@ -85,7 +91,7 @@ export class AnswerLog {
 				answered_at: new Date(time),
 				received_at: new Date(time)
 			});
-			if (kind === 'practice') simulateLearning(draw, hidden, item.skillCode, day);
+			if (isPracticeKind(kind)) simulateLearning(draw, hidden, item.skillCode, day);
 			time += TURNING_MS;
 		}
 		// A fixed sitting's questions are all there from the start.
@@ -108,6 +114,7 @@ export class AnswerLog {
 			trust: finished && kind !== 'diagnostic' ? 'trusted' : 'open',
 			...origin
 		});
+		return answered;
 	}
 
 	private itemRow(
@@ -116,7 +123,7 @@ export class AnswerLog {
 		kind: DemoSitting['kind'],
 		{ skillCode, familyId, seed }: ItemSeed
 	) {
-		const help = kind === 'practice' ? 'second try' : 'told later';
+		const help = isPracticeKind(kind) ? 'second try' : 'told later';
 		return { sitting_id: sittingId, position, skill_id: this.skillIds.get(skillCode), familyId, seed, help };
 	}
 
@@ -132,11 +139,5 @@ export class AnswerLog {
 		this.sittings = [];
 		this.items = [];
 		this.answers = [];
-	}
-
-	/** A UUID from the seed, so that the same day gives the same school to the last byte. */
-	private newId(): string {
-		const hex = Array.from({ length: 8 }, () => this.draw.integer(0, 0xffff).toString(16).padStart(4, '0'));
-		return `${hex[0]}${hex[1]}-${hex[2]}-4${hex[3].slice(1)}-a${hex[4].slice(1)}-${hex[5]}${hex[6]}${hex[7]}`;
 	}
 }

@@ -29,6 +29,7 @@ import {
 	writePeople,
 	type DemoStudent
 } from './people';
+import { reviewAndChoose, runFacts } from './ownWork';
 import { PracticeLog } from './practiceLog';
 import { writeReadingAloud } from './readingAloud';
 import { tellShare, type SkillLevel } from './simulatedStudent';
@@ -109,6 +110,11 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		student.hidden.rushing = false;
 	});
 	await settle();
+
+	say('a few from before, own choice and facts');
+	await reviewAndChoose(database, log, students, skills, today);
+	await settle();
+	await runFacts(database, students, today);
 	await bringFieldsUpToDate(database, () => {});
 }
 

@@ -47,6 +47,7 @@ import { openReviews } from '../../src/lib/server/decide/store/reviews';
 import { decide } from '../../src/lib/server/decide/store/verdicts';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
+import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
 import { beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
@@ -171,6 +172,8 @@ export interface FilledSchool {
 	checks: { a: number; b: number };
 	/** Diagnostics of students 1 and 5. */
 	sittings: { a: number; b: number };
+	/** Runs of facts of students 1 and 5. */
+	factRuns: { a: number; b: number };
 	notes: { a: number; b: number };
 	reviews: { a: number; b: number };
 	draft: number;
@@ -661,6 +664,14 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		await answer(students[n], begun, 2);
 	}
 	await answerLate();
+	const runFacts = async (studentId: number) => {
+		const who = seenOne(studentId);
+		const begun = { operation: 'times' as const, minutes: 1, day: TODAY, number: 1 };
+		const id = await beginFactRun(database, who, begun, NOW);
+		const one = { position: 0, first: 7, second: 8, response: 56, milliseconds: 2_000, answeredAt: NOW.toISOString() };
+		await storeFacts(database, who, { ...begun, id, isEnded: false }, [{ ...one, id: randomUUID() }], true, NOW);
+		return id;
+	};
 	await leaveSignIns(database, staff.specialist, students[0], classes.a);
 	const rosterRun = await setUp(database, staff, students);
 	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
@@ -699,6 +710,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		plans: { a: planA, b: planB },
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
+		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },
 		notes,
 		reviews,
 		draft,

@@ -1,5 +1,6 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
 import * as closing from '../../../src/lib/server/practice/store/closing';
+import * as habits from '../../../src/lib/server/practice/store/habits';
 import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
 import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
 import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
@@ -8,6 +9,7 @@ import * as setContent from '../../../src/lib/server/practice/store/setContent';
 import * as setStudents from '../../../src/lib/server/practice/store/setStudents';
 import * as usualChoices from '../../../src/lib/server/practice/store/usualChoices';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
+import { USUAL_HABITS } from '../../../src/lib/core/practice';
 import { addDays } from '../../../src/lib/core/calendar';
 import { oneSkillSet } from '../../oneSkillSet';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
@@ -39,6 +41,22 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[closing, { closeSets: all }],
+	[
+		habits,
+		{
+			habitsOf: given(({ database, me }) => habits.habitsOf(database, seenOne(me.students[0]), TODAY)),
+			classHabits: all,
+			ownWorkByClass: given(({ database, me }) => habits.ownWorkByClass(database, me.staff.specialist, TODAY, TODAY)),
+			changeHabits: checks(({ database, me, of }) =>
+				habits.changeHabits(
+					database,
+					{ staff: me.staff.specialist, today: TODAY },
+					[{ classId: of.classes.a, ...USUAL_HABITS, reviewMinutes: 9 }],
+					NOW
+				)
+			)
+		}
+	],
 	[
 		outcomes,
 		{

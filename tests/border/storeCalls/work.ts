@@ -13,6 +13,8 @@ import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
 import * as practiceSittings from '../../../src/lib/server/sitting/store/practiceSittings';
+import * as factRuns from '../../../src/lib/server/sitting/store/factRuns';
+import * as ownSittings from '../../../src/lib/server/sitting/store/ownSittings';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
 import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
@@ -239,6 +241,55 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		ownSittings,
+		{
+			ownSittings: given(({ database, me }) => ownSittings.ownSittings(database, seenOne(me.students[0]), TODAY)),
+			beginReview: given(({ database, me, skills }) =>
+				ownSittings.beginReview(
+					database,
+					{ studentId: seenOne(me.students[0]), day: TODAY, number: 1, at: NOW },
+					skills.slice(0, 2)
+				)
+			),
+			beginFree: given(({ database, me, skills }) =>
+				ownSittings.beginFree(
+					database,
+					{ studentId: seenOne(me.students[0]), day: TODAY, number: 1, at: NOW },
+					skills[0]
+				)
+			)
+		}
+	],
+	[
+		factRuns,
+		{
+			beginFactRun: given(({ database, me }) =>
+				factRuns.beginFactRun(
+					database,
+					seenOne(me.students[0]),
+					{ operation: 'add', minutes: 1, day: TODAY, number: 1 },
+					NOW
+				)
+			),
+			factRunsOn: given(({ database, me }) => factRuns.factRunsOn(database, seenOne(me.students[0]), TODAY)),
+			findFactRun: checks(({ database, me, of }) =>
+				factRuns.findFactRun(database, seenOne(me.students[0]), of.factRuns.a)
+			),
+			storeFacts: given(({ database, me }) =>
+				factRuns.storeFacts(
+					database,
+					seenOne(me.students[0]),
+					{ id: me.factRuns.a, operation: 'times', minutes: 1, day: TODAY, number: 1, isEnded: true },
+					[],
+					true,
+					NOW
+				)
+			),
+			factTries: given(({ database, me }) => factRuns.factTries(database, seenOne(me.students[0]), 'times')),
+			factTriesOf: given(({ database, me }) => factRuns.factTriesOf(database, seen(...me.students), 'times'))
+		}
+	],
+	[
 		skillChecks,
 		{
 			openChecks: given(({ database, me }) => skillChecks.openChecks(database, seen(...me.students))),
@@ -288,6 +339,9 @@ export const workCalls: [object, Record<string, Call>][] = [
 			),
 			evidenceFor: given(({ database, me, skills }) =>
 				evidence.evidenceFor(database, seenOne(me.students[0]), skills[0].id)
+			),
+			recallsOf: given(({ database, me, skills }) =>
+				evidence.recallsOf(database, seenOne(me.students[0]), [skills[0].id], 'UTC')
 			)
 		}
 	],

@@ -8,6 +8,8 @@ const PLACING_TRIES = 12;
 const KNOWN_IN_A_ROW = 4;
 /** Facts that are asked before one comes again. */
 const APART = 3;
+/** Facts that are asked before a known one that is not fluent yet comes again. */
+const SETTLING = 7;
 /** Facts that are learned at once. */
 const LEARNED_AT_ONCE = 4;
 /** How far a quick right answer, and any other, moves the place that is looked for. */
@@ -60,7 +62,12 @@ export function nextFact(operation: Operation, tries: readonly FactTry[], grade:
 	const wantsKnown = tries.slice(-KNOWN_IN_A_ROW).some((one) => !isKnown[placeOfFact(operation, one)]);
 	const pool = known.length && (wantsKnown || !learning.length) ? known : learning;
 	if (pool !== known) return order[random.pick(pool)];
-	// Of what is known, those asked least.
+	// Of what is known, first what is on its way to fluent, a while after it was last asked; then what was asked least.
+	const lately = new Set(tries.slice(-SETTLING).map((one) => placeOfFact(operation, one)));
+	const onTheWay = known.filter(
+		(i) => byFact[i].length > 0 && !lately.has(i) && factState(byFact[i], grade) !== 'fluent'
+	);
+	if (onTheWay.length) return order[random.pick(onTheWay.slice(0, LEARNED_AT_ONCE))];
 	const least = Math.min(...known.map((i) => byFact[i].length));
 	return order[random.pick(known.filter((i) => byFact[i].length <= least + 1))];
 }

@@ -177,6 +177,7 @@ export async function takeBackStudents(
 /** Where it stands that something has come of a student. */
 const TRACES = [
 	'sitting',
+	'fact_run',
 	'score',
 	'given_measure',
 	'group_membership',

@@ -52,7 +52,7 @@
 			{ label: 'By heart', isNumber: true },
 			{ label: 'Slow', isNumber: true },
 			{ label: 'Not yet', isNumber: true },
-			{ label: 'New this week', isNumber: true, title: 'Facts by heart now that were not seven days ago' },
+			{ label: 'New in 7 days', isNumber: true, title: 'Facts by heart now that were not seven days ago' },
 			{ label: 'Seconds', isNumber: true, title: 'Middle time of the last fifty right answers' },
 			{ label: 'Last run' }
 		]}

@@ -60,7 +60,7 @@
 			{ label: 'Own choice', title: 'Three proposals of what is ready next, and what they can do already' },
 			{ label: 'Given work first', title: 'Own choice only once nothing that was given waits' },
 			{ label: 'Facts' },
-			{ label: 'This week' }
+			{ label: 'In the last seven days' }
 		]}
 		{rows}
 		key={({ classId }) => classId}
@@ -120,8 +120,7 @@
 				{/if}</td
 			>
 			<td class="soft"
-				>of {row.thisWeek.students}: {row.thisWeek.review} from before, {row.thisWeek.free} own choice, {row.thisWeek
-					.facts} facts</td
+				>of {row.lately.students}: {row.lately.review} from before, {row.lately.free} own choice, {row.lately.facts} facts</td
 			>
 		{/snippet}
 		{#snippet empty()}You have no class here.{/snippet}

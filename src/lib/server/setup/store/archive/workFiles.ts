@@ -128,6 +128,25 @@ export const WORK_FILES: ArchiveFile[] = [
 		json: ['content']
 	},
 	{
+		name: 'fact_answers',
+		says: 'a first try at a fact in a run of one or two minutes',
+		sql: `SELECT student_id AS student, run_id AS run, position, operation, first, second, response, correct, milliseconds,
+				answered_at
+			FROM fact_answer WHERE student_id IN (?) ORDER BY student_id, run_id, position`,
+		columns: {
+			student: STUDENT,
+			run: 'number of the run here',
+			position: 'place in it, from 0',
+			operation: 'add, take (first + second − second), times, divide (first × second ÷ second)',
+			first: 'first number of the fact',
+			second: 'second number of the fact',
+			response: 'what was answered',
+			correct: 'whether it was right',
+			milliseconds: 'how long it took',
+			answered_at: 'when'
+		}
+	},
+	{
 		name: 'late_answers',
 		says: 'an answer that came after its work was closed; it counts for nothing',
 		sql: `SELECT student_id AS student, sitting_id AS sitting, position, attempt, response, correct, answered_at, closed_by
