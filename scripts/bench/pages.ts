@@ -60,6 +60,8 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		`/groups/${group}`,
 		'/practice',
 		'/practice/queues',
+		'/practice/facts?student=95',
+		'/practice/own',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		`/practice/${set}/print`,

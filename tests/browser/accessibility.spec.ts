@@ -28,6 +28,8 @@ for (const path of [
 	'/students/140?scope=class:7',
 	'/practice?scope=class:7',
 	'/practice/queues?scope=class:7',
+	'/practice/facts?scope=class:5&student=95',
+	'/practice/own',
 	'/practice/new?for=group:2&own=yes',
 	'/practice/new?for=group:2',
 	'/practice/1',

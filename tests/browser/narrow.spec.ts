@@ -11,6 +11,8 @@ const PATHS = [
 	...[
 		'/practice',
 		'/practice/queues',
+		'/practice/facts?student=95',
+		'/practice/own',
 		'/practice/new?for=group:2',
 		'/practice/new?for=group:2&own=yes',
 		'/practice/1',

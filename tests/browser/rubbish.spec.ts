@@ -189,12 +189,14 @@ test('generated rubbish at the answer endpoint is refused and stores nothing', a
 			fc.asyncProperty(
 				fc.oneof(fc.record({ answers: fc.array(answer, { minLength: 1, maxLength: 4 }) }), fc.jsonValue()),
 				async (body) => {
-					const reply = await page.request.post(`${address()}/api/sittings/3/answers`, {
-						data: JSON.stringify(body) ?? 'undefined',
-						headers: { 'Content-Type': 'application/json', origin: address() }
-					});
-					expect(reply.status()).toBe(400);
-					expect((await reply.json()).message).toContain('Nothing was changed');
+					for (const path of ['/api/sittings/3/answers', '/api/facts/3/answers']) {
+						const reply = await page.request.post(address() + path, {
+							data: JSON.stringify(body) ?? 'undefined',
+							headers: { 'Content-Type': 'application/json', origin: address() }
+						});
+						expect(reply.status()).toBe(400);
+						expect((await reply.json()).message).toContain('Nothing was changed');
+					}
 				}
 			),
 			{ numRuns: 60 }

@@ -152,10 +152,11 @@ function choiceOf(
 	work: Work,
 	standings: Parameters<typeof ownChoice>[1]
 ): Promise<OwnChoice> {
-	const { school, skills, diagnostics, probes, checks, sets } = work;
+	const { school, skills, probes, checks, sets } = work;
 	return ownChoice({ database, student, school, skills }, standings, {
 		waiting: new Set(sets.flatMap(({ skillIds }) => skillIds)),
-		isGiven: diagnostics.length + probes.length + checks.length + sets.length > 0
+		// A diagnostic has hours of its own, and stays open for weeks.
+		isGiven: probes.length + checks.length + sets.length > 0
 	});
 }
 

@@ -29,8 +29,8 @@
 </p>
 
 {#if data.chosen}
-	<section class="chosen" aria-labelledby="chosen">
-		<h2 id="chosen">{fullName(data.chosen)}: {OPERATION_NAMES[data.operation]}</h2>
+	<div class="chosen">
+		<h2>{fullName(data.chosen)}: {OPERATION_NAMES[data.operation]}</h2>
 		<p class="soft">
 			In time is within {number(fluentMs(data.chosen.grade) / 1_000, 1)} s in grade {data.chosen.grade}, finding the
 			digits included; these times are ours. Pauses over 10 s are left out.
@@ -40,7 +40,7 @@
 			states={data.chosen.states}
 			caption="{fullName(data.chosen)}: {OPERATION_NAMES[data.operation]}"
 		/>
-	</section>
+	</div>
 {/if}
 
 {#key data.operation}

@@ -86,7 +86,7 @@
 			<p class="shown">= <strong>{run.asked.answer}</strong></p>
 		{/if}
 	</div>
-	<p class="typed" aria-label="Your answer">{run.typed || ' '}</p>
+	<output class="typed" aria-label="Your answer">{run.typed || ' '}</output>
 	<p class="soft" role="status">{run.stage === 'shown' ? 'Type it once, then go on.' : ' '}</p>
 	<div class="pad" role="group" aria-label="Digits">
 		{#each [1, 2, 3, 4, 5, 6, 7, 8, 9] as digit (digit)}
@@ -126,6 +126,7 @@
 		font: 500 2.4em/1.3 var(--head);
 	}
 	.typed {
+		display: block;
 		margin: 6px auto 0;
 		width: 5em;
 		min-height: 1.5em;
