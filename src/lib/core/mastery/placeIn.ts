@@ -12,7 +12,7 @@ export interface ProgressionPlace {
 
 /** The chance that a student has mastered a skill, by the standings there are; null where nothing is known. */
 export const masteredIn =
-	(standings: Map<number, StandingNow>) =>
+	(standings: Map<number, Pick<StandingNow, 'mastered'>>) =>
 	(skill: number): number | null =>
 		standings.get(skill)?.mastered ?? null;
 

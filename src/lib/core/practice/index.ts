@@ -1,5 +1,6 @@
 /** Practice sets: what is in them and for whom, how they are worked on, when, and how long they take. */
 export * from './activeTime';
+export * from './followOn';
 export * from './habits';
 export * from './lengths';
 export * from './nextInPool';

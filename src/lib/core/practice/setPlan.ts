@@ -1,3 +1,5 @@
+import { USUAL_FOLLOW, type FollowRule } from './followOn';
+
 /** When a student is told whether an answer was right. */
 export const FEEDBACK_TIMES = ['at once', 'at the end', 'after the due date', 'none'] as const;
 export type FeedbackTime = (typeof FEEDBACK_TIMES)[number];
@@ -26,7 +28,7 @@ export interface SetSkill {
 }
 
 /** How a set is worked on. */
-export interface SetHow {
+export interface SetHow extends FollowRule {
 	/** Questions on skills from before, mixed in; which ones is each student's own. */
 	older: number;
 	/** Ends once so many are right at the first try; its questions are then the most there can be. Null: all are asked. */
@@ -47,7 +49,8 @@ export const USUAL_HOW: SetHow = {
 	feedback: 'at once',
 	hints: true,
 	secondTry: true,
-	solutions: true
+	solutions: true,
+	...USUAL_FOLLOW
 };
 
 /** What is otherwise for a student within a set; null where it is as for the others. */

@@ -91,9 +91,10 @@ describe('recurring work', () => {
 			'find notices': 4,
 			'sync rosters': 2,
 			'send mail': 60,
-			'close sets': 12
+			'close sets': 12,
+			'follow on': 60
 		});
-		for (let i = 0; i < 6; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
+		for (let i = 0; i < 7; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
 		expect(await workJob(small.database, () => after(120))).toBe(false);
 		expect(await small.database.rows(`SELECT kind, state, result FROM job WHERE every_minutes IS NOT NULL`)).toEqual([
 			{ kind: 'clear sign-ins', state: 'waiting', result: '{"cleared":0}' },
@@ -101,7 +102,8 @@ describe('recurring work', () => {
 			{ kind: 'find notices', state: 'waiting', result: '{"schools":2}' },
 			{ kind: 'sync rosters', state: 'waiting', result: '{"schools":0}' },
 			{ kind: 'send mail', state: 'waiting', result: '{"sent":0,"unsent":0}' },
-			{ kind: 'close sets', state: 'waiting', result: '{"closed":0}' }
+			{ kind: 'close sets', state: 'waiting', result: '{"closed":0}' },
+			{ kind: 'follow on', state: 'waiting', result: '{"followed":0}' }
 		]);
 		await small.database.run('DELETE FROM job WHERE every_minutes IS NOT NULL');
 	});

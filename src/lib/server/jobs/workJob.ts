@@ -3,7 +3,7 @@ import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { sendMails } from '../mail';
 import { refreshAllNotices } from '../notices';
-import { closeSets } from '../practice';
+import { closeSets, makeFollowOns } from '../practice';
 import { calibrateSchool } from '../screen';
 import { syncRosters } from '../setup';
 import { findConstants, keepEarlierCells } from '../standing';
@@ -32,6 +32,8 @@ function stepsOf(
 			return sendMails(database, now);
 		case 'close sets':
 			return atOnce(async () => ({ closed: await closeSets(database, now()) }));
+		case 'follow on':
+			return atOnce(async () => ({ followed: await makeFollowOns(database, now()) }));
 		case 'find notices':
 			return refreshAllNotices(database, now());
 	}

@@ -2,7 +2,15 @@ import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import Type, { type Static } from 'typebox';
 import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
 import { hasItems } from '../../core/items/bank';
-import { FEEDBACK_TIMES, MOST_QUESTIONS, MOST_SKILLS, MOST_WEEKS, questionsFor } from '../../core/practice';
+import {
+	ABOVE_STEPS,
+	BELOW_STEPS,
+	FEEDBACK_TIMES,
+	MOST_QUESTIONS,
+	MOST_SKILLS,
+	MOST_WEEKS,
+	questionsFor
+} from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
@@ -71,7 +79,10 @@ const planSchema = Type.Object(
 				feedback: oneOf(FEEDBACK_TIMES),
 				hints: Type.Boolean(),
 				secondTry: Type.Boolean(),
-				solutions: Type.Boolean()
+				solutions: Type.Boolean(),
+				line: Type.Integer({ minimum: 1, maximum: 100 }),
+				above: oneOf([...ABOVE_STEPS]),
+				below: oneOf([...BELOW_STEPS])
 			},
 			strict
 		),

@@ -1,6 +1,8 @@
 /** Practice: sets that are assigned, and what came of them. */
 export { practiceDue } from './practiceDates';
 export { assignSet, assignSets, givenTo, type GivenTo, type NewSet } from './store/assigning';
+export { makeFollowOns } from './followOns';
+export { noteFinishedRuns, seeNotices } from './store/followOns';
 export { closeSets } from './store/closing';
 export { questionMs } from './setLengths';
 export { habitsOf } from './store/habits';

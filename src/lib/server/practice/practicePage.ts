@@ -1,11 +1,20 @@
+import { addDays, beginningOf } from '../../core/calendar';
 import { setTitle } from '../../core/practice';
+import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
 import { numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
+import { visibleAmong } from '../people';
+import { lineNotices, type LineNotice } from './store/followOns';
+import { findSet } from './store/oneSet';
 import { practiceSets } from './store/practice';
+import { skillsOfSets } from './store/setContent';
+
+/** Days for which a notice stands there. */
+const NOTICE_DAYS = 21;
 
 /** Sets that are shown at once. */
 const SETS_AT_ONCE = 40;
@@ -13,7 +22,8 @@ const SETS_AT_ONCE = 40;
 /** Sets that students of a scope were given, the newest first. */
 export async function practicePage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
 	const part = { from: numberIn(url, 'sets'), most: SETS_AT_ONCE };
-	const [{ sets, total }, skills, groups] = await Promise.all([
+	const [notices, { sets, total }, skills, groups] = await Promise.all([
+		lineNotices(database, staff, beginningOf(addDays(school.today, -NOTICE_DAYS), school.timeZone)),
 		practiceSets(database, scope.roster, part),
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today)
@@ -23,6 +33,38 @@ export async function practicePage(database: Database, staff: Staff, school: Sch
 		...part,
 		total,
 		sets: sets.map((set) => ({ ...set, title: setTitle(set, (id) => nameOf.get(id)!) })),
+		notices: await noticesOf(database, staff, school, notices, (id) => nameOf.get(id)!),
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name]))
 	};
+}
+
+/** Students under the line of a person's own sets, by set. */
+async function noticesOf(
+	database: Database,
+	staff: Staff,
+	school: School,
+	notices: LineNotice[],
+	nameOf: (skillId: number) => string
+) {
+	const students = await visibleAmong(
+		database,
+		staff,
+		notices.map(({ studentId }) => studentId),
+		school.today
+	);
+	const seen = new Map<number, string>(students.map((student) => [student.id, fullName(student)]));
+	const setIds = [...new Set(notices.map(({ setId }) => setId))];
+	const skills = await skillsOfSets(database, setIds);
+	return Promise.all(
+		setIds.map(async (id) => ({
+			id,
+			title: setTitle(
+				{ ...(await findSet(database, staff, id))!, skillIds: skills.get(id)!.map(({ skillId }) => skillId) },
+				nameOf
+			),
+			students: notices
+				.filter(({ setId, studentId }) => setId === id && seen.has(studentId))
+				.map((notice) => ({ ...notice, name: seen.get(notice.studentId)! }))
+		}))
+	).then((sets) => sets.filter(({ students: under }) => under.length > 0));
 }

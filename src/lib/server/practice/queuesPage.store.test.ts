@@ -3,6 +3,7 @@ import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { SAMPLE_SEED } from '../../core/items';
+import { USUAL_HOW } from '../../core/practice';
 import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { findScope, type Scope } from '../shell/store/scope';
 import { ownPage } from '../sitting/ownPage';
@@ -199,7 +200,7 @@ describe('a student’s own page', () => {
 		const quiet = await assign(second, addDays(TODAY, 4), [], {
 			students: givenTo([4]),
 			how: {
-				...{ older: 0, untilRight: null, ownQuestions: false, hints: true, secondTry: true, solutions: true },
+				...USUAL_HOW,
 				feedback: 'after the due date'
 			}
 		});

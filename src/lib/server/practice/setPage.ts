@@ -8,6 +8,7 @@ import { accommodations, NO_ACCOMMODATION, visibleAmong } from '../people';
 import type { Staff } from '../request';
 import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
+import { followOnsOf } from './store/followOns';
 import { skillsOfSets } from './store/setContent';
 
 /** How far a student is with a set, by its due date; those who have something left first. */
@@ -29,8 +30,9 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
-	const [given, parts, skills, groups] = await Promise.all([
+	const [given, followed, parts, skills, groups] = await Promise.all([
 		studentsOfSet(database, { staff, today }, setId),
+		followOnsOf(database, setId),
 		skillsOfSets(database, [setId]),
 		skillList(database, school.id),
 		currentGroups(database, staff, today)
@@ -76,7 +78,9 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					isLate: isPastDue(due, { day: today, minute }) && (state === 'not begun' || state === 'under way'),
 					answered: one.answered,
 					itemCount: one.itemCount ?? set.itemCount,
-					right: one.right
+					right: one.right,
+					/** What followed by itself, or why there is only word. */
+					followed: followed.get(student.id) ?? null
 				};
 			})
 			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state))

@@ -5,10 +5,12 @@ import {
 	MOST_WEEKS,
 	NO_VARIATION,
 	questionsFor,
+	USUAL_FOLLOW,
 	shareOut,
 	type FeedbackTime,
 	type PracticeWarning,
 	type SetDates,
+	type FollowRule,
 	type SetHow,
 	type SetSkill,
 	type Variation
@@ -94,6 +96,10 @@ export class NewSet {
 	hints = $state(true);
 	secondTry = $state(true);
 	solutions = $state(true);
+	/** What follows: percent right at the first try, and what comes at or above it and below. */
+	line = $state(USUAL_FOLLOW.line);
+	above = $state<FollowRule['above']>(USUAL_FOLLOW.above);
+	below = $state<FollowRule['below']>(USUAL_FOLLOW.below);
 	opensOn = $state('');
 	opensAt = $state('');
 	dueOn = $state('');
@@ -109,8 +115,8 @@ export class NewSet {
 
 	constructor(private readonly data: () => NewSetData) {
 		const { usual, dates } = data();
-		const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions } = usual.how;
-		Object.assign(this, { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions });
+		const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below } = usual.how;
+		Object.assign(this, { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below });
 		this.practice = usual.practice;
 		this.usualParts = { hasExample: usual.hasExample, hasChecks: usual.hasChecks };
 		this.opensOn = dates.opensOn;
@@ -176,14 +182,14 @@ export class NewSet {
 	});
 
 	readonly how = $derived.by((): SetHow => {
-		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions } = this;
+		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below } = this;
 		const most = Math.max(1, this.practice);
 		return {
 			older: untilRight === null ? this.older : 0,
 			untilRight: untilRight === null ? null : Math.min(untilRight, most),
 			// What ends once enough are right has to be told at once.
 			feedback: untilRight === null ? feedback : 'at once',
-			...{ ownQuestions, hints, secondTry, solutions }
+			...{ ownQuestions, hints, secondTry, solutions, line, above, below }
 		};
 	});
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { NO_VARIATION, USUAL_HOW } from '$lib/core/practice';
+import { NO_VARIATION, USUAL_HOW, USUAL_FOLLOW } from '$lib/core/practice';
 import { sayAfterDue, sayDue, sayHow, sayVariation } from './saySet';
 
 describe('a set in words', () => {
@@ -29,6 +29,7 @@ describe('a set in words', () => {
 		expect(sayHow(USUAL_HOW)).toEqual([]);
 		expect(
 			sayHow({
+				...USUAL_FOLLOW,
 				older: 2,
 				untilRight: 6,
 				ownQuestions: true,

@@ -37,7 +37,8 @@ const FEEDBACK: Record<SetHow['feedback'], string> = {
 };
 
 /** How a set is worked on where that is not as usual, as parts of a sentence. */
-export function sayHow({ older, untilRight, ownQuestions, feedback, hints, secondTry, solutions }: SetHow): string[] {
+export function sayHow(how: SetHow): string[] {
+	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions } = how;
 	return [
 		untilRight !== null && `until ${untilRight} are right at the first try`,
 		older > 0 && `${older} from before mixed in`,

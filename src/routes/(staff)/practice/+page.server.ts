@@ -1,7 +1,7 @@
 import Type from 'typebox';
 import { plural } from '$lib/core/words';
 import { refuse, scopeOf, staffAction, staffContext } from '$lib/server/shell/staffPage';
-import { restoreSets, withdrawSets } from '$lib/server/practice';
+import { restoreSets, seeNotices, withdrawSets } from '$lib/server/practice';
 import { practicePage } from '$lib/server/practice/practicePage';
 import { formCheck, idsOf, idText } from '$lib/server/request';
 
@@ -11,6 +11,8 @@ export async function load({ locals, url }) {
 }
 
 const setsForm = formCheck(Type.Object({ sets: idText }));
+
+const seenForm = formCheck(Type.Object({ sittings: idText }));
 
 export const actions = {
 	withdraw: staffAction('assign practice', setsForm, async ({ staff, database, at, form }) => {
@@ -22,6 +24,18 @@ export const actions = {
 				: 'Taken back before anyone had started.',
 			undo: { action: '?/restore', fields: { sets: form.sets } }
 		};
+	}),
+	seen: staffAction('assign practice', seenForm, async ({ staff, database, at, form }) => {
+		const seen = await seeNotices(database, staff, idsOf(form.sittings), true, at);
+		if (!seen) return refuse('These were seen to already, or are not yours');
+		return {
+			done: `Seen: ${plural(seen, 'student')} under the line.`,
+			undo: { action: '?/unseen', fields: { sittings: form.sittings } }
+		};
+	}),
+	unseen: staffAction('assign practice', seenForm, async ({ staff, database, at, form }) => {
+		const there = await seeNotices(database, staff, idsOf(form.sittings), false, at);
+		return there ? { done: 'They stand here again.' } : refuse('These stand here already, or are not yours');
 	}),
 	restore: staffAction('assign practice', setsForm, async ({ staff, database, at, form }) => {
 		const students = await restoreSets(database, staff, idsOf(form.sets), at);

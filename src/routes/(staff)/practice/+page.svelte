@@ -1,8 +1,10 @@
 <script lang="ts">
 	import Pager from '$lib/ui/table/Pager.svelte';
+	import AssignLinks from '$lib/ui/practice/AssignLinks.svelte';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
+	import { NOTICE_WORDS } from '$lib/ui/practice/sayFollow';
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
 	import { keepingScope } from '$lib/ui/shell/address';
@@ -37,6 +39,29 @@
 </div>
 
 <PracticeViews />
+{#if data.notices.length}
+	<section class="notices" aria-labelledby="under">
+		<h2 id="under">Under the line on your sets</h2>
+		<ul>
+			{#each data.notices as { id, title, students } (id)}
+				<li>
+					<p>
+						<a href={keepingScope(`/practice/${id}`)}>{title}</a>:
+						{#each students as { sittingId, name, right, answered, why }, i (sittingId)}{i ? '; ' : ''}{name}
+							<span class="soft">{right} of {answered}{why === 'below' ? '' : `, ${NOTICE_WORDS[why]}`}</span>{/each}
+					</p>
+					<AssignLinks ids={students.map(({ studentId }) => studentId)} />
+					<ActionButton
+						action="?/seen"
+						fields={{ sittings: students.map(({ sittingId }) => sittingId).join(',') }}
+						label="Seen: {title}"
+						look="plain">Seen</ActionButton
+					>
+				</li>
+			{/each}
+		</ul>
+	</section>
+{/if}
 <section>
 	{#if data.sets.length === 0}
 		<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
@@ -87,6 +112,23 @@
 <Notice outcome={form ?? assigned} />
 
 <style>
+	.notices {
+		border-left: 4px solid var(--gap-ink);
+		padding: 2px 0 2px 14px;
+		margin: 8px 0 16px;
+	}
+	.notices ul {
+		list-style: none;
+		margin: 4px 0 0;
+		padding: 0;
+	}
+	.notices li {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 4px 16px;
+		align-items: baseline;
+		padding: 3px 0;
+	}
 	.head {
 		display: flex;
 		flex-wrap: wrap;

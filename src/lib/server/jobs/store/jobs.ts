@@ -11,7 +11,8 @@ const RECURRING = {
 	'find notices': 15,
 	'sync rosters': 30,
 	'send mail': 1,
-	'close sets': 5
+	'close sets': 5,
+	'follow on': 1
 } as const;
 type JobKind = AskedKind | keyof typeof RECURRING;
 type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';

@@ -27,6 +27,9 @@ export interface GivenTo {
 export const givenTo = (studentIds: number[]): GivenTo[] =>
 	studentIds.map((studentId) => ({ studentId, skillId: null, dueOn: null, variation: NO_VARIATION }));
 
+/** In whose name a set is assigned. */
+export type Author = Pick<Staff, 'id' | 'schoolId'>;
+
 /** A practice set as it is assigned. */
 export interface NewSet {
 	/** Null: called by its skills. */
@@ -38,6 +41,8 @@ export interface NewSet {
 	how: SetHow;
 	dates: SetDates;
 	students: GivenTo[];
+	/** Of a set that is set off by another: that one, and how many were in a row; absent where a person assigns it. */
+	follows?: { setId: number; depth: number };
 }
 
 /**
@@ -51,7 +56,7 @@ export const assignSet = async (database: RootDatabase, staff: Staff, set: NewSe
 export async function assignSets(database: RootDatabase, staff: Staff, sets: NewSet[], at: Date): Promise<number[]> {
 	return database.transaction(async (transaction) => {
 		const ids: number[] = [];
-		for (const set of sets) ids.push(await assign(transaction, staff, set, at));
+		for (const set of sets) ids.push(await assignWithin(transaction, staff, set, at));
 		// What waits for whom is counted once, for all of them.
 		await refreshStudents(transaction, [
 			...new Set(sets.flatMap((set) => set.students.map(({ studentId }) => studentId)))
@@ -60,7 +65,8 @@ export async function assignSets(database: RootDatabase, staff: Staff, sets: New
 	});
 }
 
-async function assign(transaction: Database, staff: Staff, set: NewSet, at: Date): Promise<number> {
+/** Assigns a set within a transaction. */
+export async function assignWithin(transaction: Database, staff: Author, set: NewSet, at: Date): Promise<number> {
 	const studentIds = set.students.map(({ studentId }) => studentId);
 	const skillIds = set.skills.map(({ skillId }) => skillId);
 	await requireOwn(transaction, staff, { student: studentIds, group: [set.groupId], skill: skillIds });
@@ -79,7 +85,8 @@ async function assign(transaction: Database, staff: Staff, set: NewSet, at: Date
 	await audit(transaction, staff, at, 'assign practice', {
 		set: setId,
 		skills: skillIds,
-		students: studentIds.length
+		students: studentIds.length,
+		...(set.follows && { follows: set.follows.setId })
 	});
 	return setId;
 }
@@ -98,20 +105,22 @@ async function nextSeeds(transaction: Database, skillIds: number[]): Promise<Map
 
 async function insertSet(
 	transaction: Database,
-	staff: Staff,
-	{ name, groupId, skills, isOwnStep, how, dates }: NewSet,
+	staff: Author,
+	{ name, groupId, skills, isOwnStep, how, dates, follows }: NewSet,
 	at: Date
 ): Promise<number> {
 	const { insertId } = await transaction.run(
 		`INSERT INTO practice_set (school_id, name, is_own_step, group_id, item_count, opens_on, opens_minute, due_on, due_minute,
-			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, created_by, created_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, line, above,
+			below, follows_id, follow_depth, created_by, created_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		[
 			...[staff.schoolId, name, isOwnStep, groupId],
 			// Where each has a step of their own, all of these are as long.
 			questionsFor(isOwnStep ? skills.slice(0, 1) : skills, how, NO_VARIATION),
 			...[dates.opensOn, dates.opensMinute, dates.dueOn, dates.dueMinute, dates.closes],
 			...[how.older, how.untilRight, how.ownQuestions, how.feedback, how.hints, how.secondTry, how.solutions],
+			...[how.line, how.above, how.below, follows?.setId ?? null, follows?.depth ?? 0],
 			...[staff.id, at]
 		]
 	);

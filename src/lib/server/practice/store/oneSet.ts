@@ -4,7 +4,7 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
-import { HOW_SQL, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
+import { HOW_SQL, howFrom, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
 
 /** One practice set, as its page tells of it. */
 export interface OneSet {
@@ -18,6 +18,8 @@ export interface OneSet {
 	how: SetHow;
 	createdBy: string;
 	createdAt: Date;
+	/** The set that set this one off; null where a person assigned it. */
+	followsId: number | null;
 	isWithdrawn: boolean;
 	/** Whether the person may change it for everybody: their own, and anybody's for those who may undo all. */
 	isTheirs: boolean;
@@ -31,19 +33,19 @@ export async function findSet(database: Database, staff: Staff, id: number): Pro
 			SetHow & { withdrawnAt: Date | null; by: number }
 	>(
 		`SELECT practice_set.id, practice_set.name, is_own_step AS isOwnStep, group_id AS groupId, item_count AS itemCount,
-			opens_on AS opensOn, opens_minute AS opensMinute, due_on AS dueOn, due_minute AS dueMinute, closes, ${HOW_SQL},
+			follows_id AS followsId, opens_on AS opensOn, opens_minute AS opensMinute, due_on AS dueOn, due_minute AS dueMinute, closes, ${HOW_SQL},
 			account.display_name AS createdBy, created_at AS createdAt, withdrawn_at AS withdrawnAt, created_by AS \`by\`
 		FROM practice_set JOIN account ON account.id = practice_set.created_by
 		WHERE practice_set.id = ? AND practice_set.school_id = ?`,
 		[id, staff.schoolId]
 	);
 	if (!row) return null;
-	const { withdrawnAt, by, opensOn, opensMinute, dueOn, dueMinute, closes, ...rest } = row;
-	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, ...set } = rest;
+	const { id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId } = row;
+	const { withdrawnAt, by, opensOn, opensMinute, dueOn, dueMinute, closes } = row;
 	return {
-		...set,
+		...{ id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId },
 		dates: { opensOn, opensMinute, dueOn, dueMinute, closes },
-		how: { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions },
+		how: howFrom(row),
 		isWithdrawn: withdrawnAt !== null,
 		isTheirs: undoesAll(staff.role) || by === staff.id
 	};

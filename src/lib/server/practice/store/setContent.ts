@@ -1,10 +1,14 @@
-import type { SeededSkill, SetDates, SetHow, Variation } from '../../../core/practice';
+import { USUAL_HOW, type SeededSkill, type SetDates, type SetHow, type Variation } from '../../../core/practice';
 import type { Database } from '../../database';
 
 /** How sets are worked on, as SQL gives it. */
 export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_right AS untilRight,
 	practice_set.own_questions AS ownQuestions, practice_set.feedback, practice_set.hints, practice_set.second_try AS secondTry,
-	practice_set.solutions`;
+	practice_set.solutions, practice_set.line, practice_set.above, practice_set.below`;
+
+/** How a set is worked on, of a row with more in it. */
+export const howFrom = (row: SetHow): SetHow =>
+	Object.fromEntries(Object.keys(USUAL_HOW).map((key) => [key, row[key as keyof SetHow]])) as unknown as SetHow;
 
 /** What is otherwise for a student within a set, as SQL gives it of `given`. */
 export const VARIATION_SQL = `given.practice_count AS practice, given.families, given.hints AS ownHints,
@@ -59,24 +63,11 @@ export async function setForStudent(
 		[setId, studentId]
 	);
 	if (!row) return null;
-	const {
-		place,
-		skillId,
-		dueOn,
-		dueMinute,
-		older,
-		untilRight,
-		ownQuestions,
-		feedback,
-		hints,
-		secondTry,
-		solutions,
-		...own
-	} = row;
+	const { place, skillId, dueOn, dueMinute, ...own } = row;
 	const skills = (await skillsOfSets(database, [setId])).get(setId)!;
 	return {
 		skills: skills.filter((skill) => skillId === null || skill.skillId === skillId),
-		how: { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions },
+		how: howFrom(row),
 		place,
 		variation: variationOf(own),
 		due: { dueOn, dueMinute }

@@ -1,4 +1,5 @@
 import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
+import { noteFinishedRuns } from '../../practice';
 import { isPracticeKind, type SittingKind } from '../../../core/measurement';
 import type { QuestionHelp } from '../../../core/practice';
 import type { Database, RootDatabase } from '../../database';
@@ -172,6 +173,11 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		`UPDATE sitting SET finished_at = ?, trust = IF(kind = 'diagnostic', 'open', 'trusted')
 		WHERE id IN (?) AND finished_at IS NULL`,
 		[ended[0].answer.receivedAt, ended.map(({ place }) => place.sittingId)]
+	);
+	await noteFinishedRuns(
+		transaction,
+		ended.filter(({ place }) => place.kind === 'practice').map(({ place }) => place.sittingId),
+		ended[0].answer.receivedAt
 	);
 	for (const { place, answer } of ended) {
 		if (place.kind !== 'diagnostic') continue;

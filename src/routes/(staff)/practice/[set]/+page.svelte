@@ -6,6 +6,7 @@
 	import StudentPicker from '$lib/ui/form/StudentPicker.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
 	import ForSome from '$lib/ui/practice/ForSome.svelte';
+	import { FOLLOW_WORDS, NOTICE_WORDS, sayFollow } from '$lib/ui/practice/sayFollow';
 	import { sayAfterDue, sayDue, sayHow, sayVariation } from '$lib/ui/practice/saySet';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
@@ -107,6 +108,11 @@
 	{data.groupName ? `For ${data.groupName}, by` : 'By'}
 	{set.createdBy}, {sayDate(schoolDateOf(set.createdAt, data.school.timeZone))}{#each sayHow(set.how) as part (part)}; {part}{/each}
 </p>
+<p class="soft">
+	{#if set.followsId}Set off by <a href={keepingScope(`/practice/${set.followsId}`)}>another set</a> that these students had
+		finished.{/if}
+	{sayFollow(set.how)}
+</p>
 
 {#if set.isWithdrawn}
 	<p class="attention">This set was taken back: it is on no student’s page. What was answered stays and counts.</p>
@@ -156,7 +162,15 @@
 					? `turned in, ${student.answered} of ${student.itemCount} answered`
 					: student.state}{#if student.isLate}<strong>, late</strong>{/if}</td
 		>
-		<td>{student.answered ? `${student.right} of ${student.answered}` : ''}</td>
+		<td
+			>{student.answered ? `${student.right} of ${student.answered}` : ''}
+			{#if student.followed && student.followed.kind !== 'nothing'}<span class="soft"
+					>{#if student.followed.kind === 'notice'}{NOTICE_WORDS[student.followed.why ?? 'below']}{:else}followed by {#if student.followed.followSetId}<a
+								href={keepingScope(`/practice/${student.followed.followSetId}`)}
+								>{FOLLOW_WORDS[student.followed.kind]}</a
+							>{:else}{FOLLOW_WORDS[student.followed.kind]}, taken back{/if}{/if}</span
+				>{/if}</td
+		>
 		<td
 			>{student.dueOn ? sayDayAt(student.dueOn, student.dueMinute) : 'never'}{#if student.hasOwnDue}<span class="soft"
 					>, own</span

@@ -3,6 +3,7 @@
 	import { page } from '$app/state';
 	import { addDays, schoolDayFrom } from '$lib/core/calendar';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
+	import AfterPart from '$lib/ui/practice/AfterPart.svelte';
 	import HowPart from '$lib/ui/practice/HowPart.svelte';
 	import { NewSet } from '$lib/ui/practice/newSet.svelte';
 	import { sayPlan } from '$lib/ui/practice/sayPlan';
@@ -54,6 +55,7 @@
 		<HowPart {newSet} />
 		<WhenPart {newSet} {data} />
 		<SomePart {newSet} {moreTime} />
+		<AfterPart {newSet} />
 	</div>
 	<aside aria-label="As a student sees it">
 		<p class="soft">As a student sees it: {skillOf.get(data.sampled)?.shortName}</p>

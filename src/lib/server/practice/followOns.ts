@@ -1,0 +1,84 @@
+import { addDays, schoolDayFrom } from '../../core/calendar';
+import { hasItems } from '../../core/items/bank';
+import { failedInARow, followOn, USUAL_HOW, type FollowOn } from '../../core/practice';
+import type { RootDatabase } from '../database';
+import { skillGraph, skillList } from '../library';
+import { findSchool, type School } from '../school';
+import { readStandings } from '../standing';
+import { givenTo, type NewSet } from './store/assigning';
+import { hasFollowOnWaiting, letFollow, waitingRuns, type WaitingRun } from './store/followOns';
+import { setOutcomes } from './store/outcomes';
+import { queuedSets } from './store/practice';
+import { setForStudent, type SetForStudent } from './store/setContent';
+
+/** Runs that one job looks at; what is left comes with the next. */
+const AT_ONCE = 500;
+/** Days in which what follows is due. */
+const DUE_DAYS = 7;
+/** Days of finished sets that say whether a skill was failed again and again. */
+const LOOKED_BACK = 60;
+
+/** Says of runs that have ended what follows, and lets it follow. @returns how many runs were looked at */
+export async function makeFollowOns(database: RootDatabase, at: Date): Promise<number> {
+	const runs = await waitingRuns(database, AT_ONCE);
+	const taught = new Map<number, ReturnType<typeof schoolTaught>>();
+	for (const run of runs) {
+		if (!taught.has(run.schoolId)) taught.set(run.schoolId, schoolTaught(database, run.schoolId, at));
+		const { school, graph, codeOf } = await taught.get(run.schoolId)!;
+		const set = await setForStudent(database, run.setId, run.studentId);
+		if (!set) continue;
+		const skills = set.skills.map(({ skillId }) => skillId);
+		const ids = [run.studentId];
+		const [standings, outcomes, queued, hasOneWaiting] = await Promise.all([
+			readStandings(database, ids),
+			setOutcomes(database, ids, addDays(school.today, -LOOKED_BACK)),
+			queuedSets(database, ids, school.today),
+			hasFollowOnWaiting(database, run.studentId)
+		]);
+		const { right, answered, depth } = run;
+		const practice = set.variation.practice ?? set.skills.reduce((sum, skill) => sum + skill.practice, 0);
+		const what = followOn({ right, answered, depth, skills, practice, rule: set.how }, graph, {
+			hasOneWaiting,
+			standings: standings.get(run.studentId)!,
+			waiting: new Set(queued.flatMap(({ skillIds }) => skillIds)),
+			hasItems: (skillId) => hasItems(codeOf.get(skillId) ?? ''),
+			failed: (skillId) => failedInARow(outcomes.get(run.studentId)?.get(skillId) ?? [])
+		});
+		await letFollow(database, run, what, newSetFor(run, set, what, school), at);
+	}
+	return runs.length;
+}
+
+async function schoolTaught(database: RootDatabase, schoolId: number, at: Date) {
+	const [school, skills] = await Promise.all([findSchool(database, schoolId, at), skillList(database, schoolId)]);
+	const graph = await skillGraph(database, schoolId, skills);
+	return { school, graph, codeOf: new Map(skills.map(({ id, code }) => [id, code])) };
+}
+
+/** What follows as a set: worked on as the one before it, due in a week. */
+function newSetFor(run: WaitingRun, { how }: SetForStudent, what: FollowOn, school: School): NewSet | null {
+	if (!('skills' in what)) return null;
+	const { skills, practice, older, hasExample } = what;
+	const each = Math.max(1, Math.floor(practice / skills.length));
+	return {
+		name: null,
+		groupId: run.groupId,
+		isOwnStep: false,
+		skills: skills.map((skillId, i) => ({
+			skillId,
+			practice: i === 0 ? practice - each * (skills.length - 1) : each,
+			checks: 0,
+			hasExample
+		})),
+		how: { ...USUAL_HOW, hints: how.hints, line: how.line, above: how.above, below: how.below, older },
+		dates: {
+			opensOn: school.today,
+			opensMinute: null,
+			dueOn: schoolDayFrom(addDays(school.today, DUE_DAYS), school.calendar),
+			dueMinute: null,
+			closes: false
+		},
+		students: givenTo([run.studentId]),
+		follows: { setId: run.setId, depth: run.depth + 1 }
+	};
+}
