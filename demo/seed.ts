@@ -10,6 +10,8 @@ import { itemFrom } from '../src/lib/core/items/bank';
 import { windowScores, type Score } from '../src/lib/server/screen/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
 import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
+import { makeFollowOns } from '../src/lib/server/practice/followOns';
+import { noteFinishedRuns } from '../src/lib/server/practice/store/followOns';
 import { markStale } from '../src/lib/server/standing/store/studentFields';
 import { refreshSummaries } from '../src/lib/server/standing/summaries';
 import { shippedFramework } from '../framework/shipped';
@@ -115,7 +117,26 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await reviewAndChoose(database, log, students, skills, today);
 	await settle();
 	await runFacts(database, students, today);
+	await noteLastRuns(database, now);
 	await bringFieldsUpToDate(database, () => {});
+	await makeFollowOns(database, now);
+	await bringFieldsUpToDate(database, () => {});
+}
+
+/** Days in which what was finished is looked at for what follows. */
+const FOLLOWED_DAYS = 7;
+
+/** Notes sets that were finished lately, so that what follows from them comes as it does while the app runs. */
+async function noteLastRuns(database: RootDatabase, now: Date): Promise<void> {
+	const rows = await database.rows<{ id: number }>(
+		"SELECT id FROM sitting WHERE kind = 'practice' AND finished_at >= ? ORDER BY finished_at, id",
+		[new Date(now.getTime() - FOLLOWED_DAYS * 86_400_000)]
+	);
+	await noteFinishedRuns(
+		database,
+		rows.map(({ id }) => id),
+		now
+	);
 }
 
 async function levelsOf(database: RootDatabase, skills: Skill[]): Promise<SkillLevel[]> {

@@ -47,6 +47,7 @@ import { openReviews } from '../../src/lib/server/decide/store/reviews';
 import { decide } from '../../src/lib/server/decide/store/verdicts';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
+import { letFollow, noteFinishedRuns, waitingRuns } from '../../src/lib/server/practice/store/followOns';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
 import { beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
@@ -174,6 +175,8 @@ export interface FilledSchool {
 	sittings: { a: number; b: number };
 	/** Runs of facts of students 1 and 5. */
 	factRuns: { a: number; b: number };
+	/** The practice of student 1, of which there is a notice. */
+	noticed: number;
 	notes: { a: number; b: number };
 	reviews: { a: number; b: number };
 	draft: number;
@@ -640,6 +643,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		await answer(students[4], sittingId, 1, new Date(NOW.getTime() - 3_600_000));
 	};
 	const sitting: number[] = [];
+	let noticed: number | null = null;
 	for (const studentId of [students[0], students[4]]) {
 		const window = { id: windows.diagnostic, subject: 'Mathematics', term: 2, mode: 'fixed form' as const };
 		const id = await beginDiagnostic(database, { id: studentId, grade: 4 }, { window, attempt: 1 }, skills, NOW);
@@ -647,6 +651,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		sitting.push(id);
 		const practice = await beginPractice(database, seenOne(studentId), { id: sets.all }, skills, NOW);
 		await answer(studentId, practice, 3);
+		if (studentId === students[0]) noticed = practice;
 		const planId = studentId === students[0] ? planA : planB;
 		const probe = await beginProbe(database, { id: planId, studentId, skillCode: skills[0].code }, 1, skills, NOW);
 		await answer(studentId, probe);
@@ -663,6 +668,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		);
 		await answer(students[n], begun, 2);
 	}
+	await noteFinishedRuns(database, [noticed!], NOW);
+	const run = (await waitingRuns(database, 9)).find(({ sittingId }) => sittingId === noticed)!;
+	await letFollow(database, run, { kind: 'notice', why: 'below' }, null, NOW);
 	await answerLate();
 	const runFacts = async (studentId: number) => {
 		const who = seenOne(studentId);
@@ -710,6 +718,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		plans: { a: planA, b: planB },
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
+		noticed: noticed!,
 		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },
 		notes,
 		reviews,

@@ -1,5 +1,6 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
 import * as closing from '../../../src/lib/server/practice/store/closing';
+import * as followOns from '../../../src/lib/server/practice/store/followOns';
 import * as habits from '../../../src/lib/server/practice/store/habits';
 import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
 import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
@@ -31,6 +32,9 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		assigning,
 		{
 			givenTo: all,
+			assignWithin: checks((asking) =>
+				assigning.assignWithin(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
+			),
 			assignSet: checks((asking) =>
 				assigning.assignSet(asking.database, asking.me.staff.specialist, newSet(asking), NOW)
 			),
@@ -41,6 +45,28 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[closing, { closeSets: all }],
+	[
+		followOns,
+		{
+			noteFinishedRuns: given(({ database, me }) => followOns.noteFinishedRuns(database, [me.sittings.a], NOW)),
+			waitingRuns: all,
+			hasFollowOnWaiting: given(({ database, me }) => followOns.hasFollowOnWaiting(database, seenOne(me.students[0]))),
+			letFollow: given(({ database, me }) =>
+				followOns.letFollow(
+					database,
+					{ sittingId: me.sittings.a } as never,
+					{ kind: 'notice', why: 'below' },
+					null,
+					NOW
+				)
+			),
+			lineNotices: given(({ database, me }) => followOns.lineNotices(database, me.staff.specialist, new Date(0))),
+			seeNotices: checks(({ database, me, of }) =>
+				followOns.seeNotices(database, me.staff.specialist, [of.noticed], true, NOW)
+			),
+			followOnsOf: given(({ database, me }) => followOns.followOnsOf(database, me.sets.all))
+		}
+	],
 	[
 		habits,
 		{
@@ -68,6 +94,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		setContent,
 		{
 			variationOf: all,
+			howFrom: all,
 			skillsOfSets: given(({ database, me }) => setContent.skillsOfSets(database, [me.sets.all])),
 			setForStudent: given(({ database, me }) => setContent.setForStudent(database, me.sets.all, me.students[0]))
 		}
