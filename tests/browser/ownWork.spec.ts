@@ -149,3 +149,27 @@ test('facts of a class are a table, of a student a grid that says each state in 
 	await page.getByLabel('Facts of').selectOption('divide');
 	await expect(page.getByRole('region', { name: /: dividing$/ })).toBeVisible();
 });
+
+test('what follows a set is chosen with it, said in words, and stands on its page', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=student:60&scope=school`);
+	await alive(page);
+	const after = page.getByRole('region', { name: 'After' });
+	await after.getByLabel('below it').selectOption('notice');
+	await after.getByLabel('at or above it').selectOption('nothing');
+	await expect(after).toContainText('Under 80% who assigned it is told');
+	await after.getByLabel('below it').selectOption('half');
+	await after.getByLabel('Line').selectOption('70');
+	await expect(after).toContainText('Under 70%, a worked example and half the questions follows by itself.');
+	await page.getByLabel('Called').fill('With what follows');
+	await page.getByRole('button', { name: 'Assign', exact: true }).click();
+	await page.getByRole('link', { name: 'With what follows' }).first().click();
+	await expect(page.getByText('Under 70%, a worked example and half the questions follows by itself.')).toBeVisible();
+	// What one chose last is proposed for the next: as it was.
+	await page.goto(`${address()}/practice/new?for=student:61&scope=school`);
+	await alive(page);
+	await expect(after.getByLabel('below it')).toHaveValue('half');
+	await after.getByLabel('below it').selectOption('notice');
+	await page.getByRole('button', { name: 'Assign', exact: true }).click();
+	await expect(page.getByRole('heading', { name: /^Practice in/ })).toBeVisible();
+});
