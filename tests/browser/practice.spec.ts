@@ -29,7 +29,7 @@ test('a practice set is assigned with who and how many, and taken back in one st
 	await expect(page.getByText(/^Assign .* to \d students: 15 questions, about \d+ min, opens now, due /)).toBeVisible();
 	await assign(page).click();
 	await expect(page.getByRole('status')).toContainText(/assigned to \d students/);
-	const assigned = page.locator('section').first().locator('tbody tr.new');
+	const assigned = page.getByRole('table', { name: 'Practice sets' }).locator('tbody tr.new');
 	await expect(assigned).toHaveCount(1);
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByRole('status')).toContainText('Taken back');
@@ -47,7 +47,7 @@ test('a due date is moved for all and for one, and a student is excused, each in
 	const { act, within } = countActions();
 	const status = page.getByRole('status');
 	await page.goto(`${address()}/practice?scope=school`);
-	await page.locator('section').first().locator('tbody tr').first().getByRole('link').click();
+	await page.getByRole('table', { name: 'Practice sets' }).locator('tbody tr').first().getByRole('link').click();
 	const table = page.getByRole('table', { name: 'Students with this set' });
 	await expect(table).toBeVisible();
 	await expectAccessible(page);
@@ -87,7 +87,7 @@ test('a due date is moved for all and for one, and a student is excused, each in
 test('the newest sets are listed, and the others part by part', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice?scope=school`);
-	const rows = page.locator('section').first().locator('tbody tr');
+	const rows = page.getByRole('table', { name: 'Practice sets' }).locator('tbody tr');
 	await expect(rows).toHaveCount(40);
 	const count = Number((await page.getByText(/^1 to 40 of \d+$/).innerText()).split(' ').at(-1));
 	await page.getByRole('link', { name: /^The next \d+$/ }).click();
