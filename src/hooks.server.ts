@@ -6,6 +6,7 @@ import { database } from '$lib/server/database';
 import { startJobs } from '$lib/server/jobs';
 import { refreshNotices } from '$lib/server/notices';
 import { findSchool } from '$lib/server/school';
+import { keepAskedSet } from '$lib/server/sitting';
 
 // On the error output, which whoever serves the app keeps and shows.
 const log = pino({ level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
@@ -59,8 +60,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (isStaffRoute(event.route.id) && viewer?.kind !== 'staff') redirect(303, viewer ? '/today' : '/sign-in');
 	if (isStaffRoute(event.route.id) && viewer?.kind === 'staff' && viewer.lacksSecondFactor)
 		redirect(303, '/second-factor');
-	if (isStudentRoute(event.route.id) && viewer?.kind !== 'student')
+	if (isStudentRoute(event.route.id) && viewer?.kind !== 'student') {
+		if (!viewer) keepAskedSet(event.cookies, event.url);
 		redirect(303, viewer ? '/screen' : '/sign-in?as=student');
+	}
 	const response = await resolve(event);
 	if (event.request.method === 'POST' && CHANGES_NOTICES.test(event.route.id ?? '') && viewer?.kind === 'staff')
 		await lookThrough(event.locals, viewer.schoolId);

@@ -3,7 +3,7 @@ import { freePort } from '../../scripts/mariadb.mjs';
 import { serveApp } from '../../scripts/serve.mjs';
 import { askFact, type Operation } from '../../src/lib/core/fluency';
 
-import { address, answerSomehow, expectAccessible, signInStaff, signInStudent } from './people';
+import { address, answerSomehow, assignPractice, expectAccessible, signInStaff, signInStudent } from './people';
 import { expect, test, type Page } from './test';
 
 /** A third grader with nothing given, and one with something from before. */
@@ -172,4 +172,33 @@ test('what follows a set is chosen with it, said in words, and stands on its pag
 	await after.getByLabel('below it').selectOption('notice');
 	await page.getByRole('button', { name: 'Assign', exact: true }).click();
 	await expect(page.getByRole('heading', { name: /^Practice in/ })).toBeVisible();
+});
+
+test('the link of a set leads its student through sign-in to it; to others it says that it is not there', async ({
+	page,
+	browser
+}) => {
+	const skill = await assignPractice(browser, 62);
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice?scope=school`);
+	await page.getByRole('table', { name: 'Practice sets' }).getByRole('link').first().click();
+	await page.getByText('Link and QR code for its students').click();
+	await expect(page.getByRole('img', { name: 'QR code of the link' })).toBeVisible();
+	await expectAccessible(page);
+	const link = (await page.locator('details.link code').innerText()).replace(/^https?:\/\/[^/]+/, '');
+	for (const [student, says] of [
+		[62, 'Your link led here'],
+		[63, 'The set of your link is not on your page']
+	] as const) {
+		const device = await (await browser.newContext()).newPage();
+		await device.goto(address() + link);
+		await expect(device.getByLabel('Your class code')).toBeVisible();
+		await signInStudent(device, student);
+		await expect(device.getByText(says)).toBeVisible();
+		if (student === 62) await expect(device.locator('li.first strong')).toHaveText(skill);
+		// Told once.
+		await device.goto(`${address()}/today`);
+		await expect(device.getByText(says)).toHaveCount(0);
+		await device.context().close();
+	}
 });

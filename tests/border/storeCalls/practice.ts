@@ -87,6 +87,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		outcomes,
 		{
 			setOutcomes: given(({ database, me }) => outcomes.setOutcomes(database, seen(...me.students), TODAY)),
+			rushedIn: given(({ database, me }) => outcomes.rushedIn(database, me.sets.all)),
 			absentOn: given(({ database, me }) => outcomes.absentOn(database, seen(...me.students), TODAY))
 		}
 	],

@@ -2,6 +2,7 @@
 export * from './activeTime';
 export * from './followOn';
 export * from './habits';
+export * from './hurry';
 export * from './lengths';
 export * from './nextInPool';
 export * from './nextSteps';

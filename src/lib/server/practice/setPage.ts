@@ -9,6 +9,7 @@ import type { Staff } from '../request';
 import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 import { followOnsOf } from './store/followOns';
+import { rushedIn } from './store/outcomes';
 import { skillsOfSets } from './store/setContent';
 
 /** How far a student is with a set, by its due date; those who have something left first. */
@@ -30,9 +31,10 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
-	const [given, followed, parts, skills, groups] = await Promise.all([
+	const [given, followed, rushed, parts, skills, groups] = await Promise.all([
 		studentsOfSet(database, { staff, today }, setId),
 		followOnsOf(database, setId),
+		rushedIn(database, setId),
 		skillsOfSets(database, [setId]),
 		skillList(database, school.id),
 		currentGroups(database, staff, today)
@@ -79,6 +81,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					answered: one.answered,
 					itemCount: one.itemCount ?? set.itemCount,
 					right: one.right,
+					hasRushed: rushed.has(student.id),
 					/** What followed by itself, or why there is only word. */
 					followed: followed.get(student.id) ?? null
 				};

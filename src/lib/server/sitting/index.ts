@@ -1,5 +1,6 @@
 /** What a student does: work that waits, questions as they are shown, and answers as they are stored. */
 export { AnswerDesk } from './answerDesk';
+export { askedSet, keepAskedSet, setLink } from './askedSet';
 export { practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';

@@ -45,8 +45,10 @@ interface ToDo {
 /**
  * A student's own page: what to do and why, what is begun first, then what is due soonest; what they did this week; and
  * what they have made secure. Of nobody else, and no group's name.
+ *
+ * @param askedSet the set whose link led here
  */
-export async function ownPage(locals: App.Locals, student: SignedInStudent) {
+export async function ownPage(locals: App.Locals, student: SignedInStudent, askedSet: number | null = null) {
 	const { database, at } = locals;
 	const work = await workFor(locals, student);
 	const { school, skills } = work;
@@ -113,9 +115,17 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent) {
 		})),
 		...chosen(choice, nameOf)
 	];
+	const isAsked = ({ kind, id }: ToDo) => kind === 'practice' && id === askedSet;
+	const rest = todo.filter((one) => !isAsked(one));
 	return {
-		// What is begun comes first; all else is in order already: what is due soonest.
-		todo: [...todo.filter(({ isBegun }) => isBegun), ...todo.filter(({ isBegun }) => !isBegun)],
+		// What a link led to comes first, then what is begun; all else is in order already: what is due soonest.
+		todo: [
+			...todo.filter(isAsked),
+			...rest.filter(({ isBegun }) => isBegun),
+			...rest.filter(({ isBegun }) => !isBegun)
+		],
+		/** What came of the link that led here; null without one. */
+		link: askedSet === null ? null : todo.some(isAsked) ? ('found' as const) : ('not here' as const),
 		done: finished.map(({ sittingId, kind, set, skillId, right, answered, finishedAt }) => ({
 			sitting: sittingId,
 			title: set ? setTitle(set, (id) => nameOf.get(id)!) : ownTitle(kind, nameOf.get(skillId)!),

@@ -75,6 +75,25 @@ describe('practice', () => {
 		expect(state.isFinished).toBe(true);
 	});
 
+	it('says when the last three answers came faster than their questions can be read, until one takes its time', async () => {
+		const state = begin({ items: [0, 1, 2, 3, 4].map((position) => practice(position)) });
+		for (let i = 0; i < 3; i++) {
+			expect(state.hasRushed).toBe(false);
+			clock += 900;
+			await give(state, WRONG);
+			// The second try is no first try.
+			clock += 900;
+			await give(state, rightAnswer(state));
+			expect(state.hasRushed).toBe(false);
+			state.next();
+		}
+		expect(state.hasRushed).toBe(true);
+		clock += 8_000;
+		await give(state, rightAnswer(state));
+		state.next();
+		expect(state.hasRushed).toBe(false);
+	});
+
 	it('shows how after a second wrong try, and takes no third', async () => {
 		const state = begin({ items: [practice(0)] });
 		await give(state, WRONG);

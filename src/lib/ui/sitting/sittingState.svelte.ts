@@ -1,5 +1,6 @@
 import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
 import type { AnswerQueue, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
+import { hasJustRushed } from '$lib/core/practice/hurry';
 import { nextInPool } from '$lib/core/practice/nextInPool';
 import { isRight } from './isRight';
 
@@ -57,6 +58,8 @@ export class SittingState {
 	private warmUp = $state<SittingQuestion[]>([]);
 	private held = $state<SittingQuestion | null>(null);
 	private ended = $state(false);
+	/** First tries on this page, in practice. */
+	private tries = $state<{ milliseconds: number; correct: boolean }[]>([]);
 	/** By question, whether it was right at the first try. */
 	private firstTries = $state<Record<number, boolean>>({});
 	private lastAsked = $state<number | null>(null);
@@ -112,6 +115,8 @@ export class SittingState {
 			isReadable(this.current.item, this.answer) &&
 			sameAnswer(this.current.item, this.answer, this.missed)
 	);
+	/** Whether the last answers came faster than their questions can be read. */
+	readonly hasRushed = $derived.by(() => !this.isWarmUp && this.feedback === null && hasJustRushed(this.tries));
 	/** Questions answered. */
 	readonly answered = $derived.by(() => this.done.size);
 	/** The question on the page, counted from 1. */
@@ -187,6 +192,7 @@ export class SittingState {
 			this.feedback = 'unreadable';
 			return false;
 		}
+		const milliseconds = this.clock() - this.shownAt;
 		if (!this.isWarmUp) this.give($state.snapshot(answer));
 		// The next question may be drawn before `next` is called: it must not begin with this one's answer.
 		if (!item.practice) this.answer = null;
@@ -198,7 +204,10 @@ export class SittingState {
 		const correct = await isRight(item, $state.snapshot(answer) as Answer);
 		this.judging = false;
 		if (this.attempt === 1 && this.isWarmUp && correct) this.right++;
-		else if (this.attempt === 1 && !this.isWarmUp) this.noteFirstTry(position, correct);
+		else if (this.attempt === 1 && !this.isWarmUp) {
+			this.noteFirstTry(position, correct);
+			this.tries.push({ milliseconds, correct });
+		}
 		if (!correct && this.attempt === 1) this.missed = $state.snapshot(answer) as Answer;
 		const again = this.attempt === 1 && !item.isOneTry;
 		this.feedback = correct ? 'right' : again ? 'try again' : 'shown';

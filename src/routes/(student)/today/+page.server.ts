@@ -4,11 +4,12 @@ import { beginFacts } from '$lib/server/sitting/factRunPage';
 import { formCheck, oneOf, id, readForm, studentContext } from '$lib/server/request';
 import { error, redirect } from '@sveltejs/kit';
 import { refuse } from '$lib/server/shell/staffPage';
-import { beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
+import { askedSet, beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
+
 import { beginOwnWork, ownPage } from '$lib/server/sitting/ownPage';
 import { beginCheck } from '$lib/server/gaps';
 
-export const load = ({ locals }) => ownPage(locals, studentContext(locals));
+export const load = ({ locals, url, cookies }) => ownPage(locals, studentContext(locals), askedSet(cookies, url));
 
 const startForm = formCheck(
 	Type.Object({ kind: oneOf(['diagnostic', 'probe', 'check', 'practice', 'review', 'free']), id })

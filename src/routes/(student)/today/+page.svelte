@@ -9,6 +9,9 @@
 <svelte:head><title>My page · Orderly Compass</title></svelte:head>
 
 <h1>Hello, {data.givenName}</h1>
+{#if data.link === 'not here'}
+	<p role="status">The set of your link is not on your page: it is done, not open yet, or was not given to you.</p>
+{/if}
 {#if data.todo.length}
 	<p class="soft">
 		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. You can stop any time and go on later.
@@ -17,8 +20,8 @@
 		{#each data.todo as one, i (one.kind + one.id)}
 			<li class:first={i === 0}>
 				<div>
-					{#if i === 0 && data.todo.length > 1}<p class="soft">
-							{one.isBegun ? 'Go on where you stopped' : 'Do this first'}
+					{#if i === 0 && (data.todo.length > 1 || data.link === 'found')}<p class="soft">
+							{data.link === 'found' ? 'Your link led here' : one.isBegun ? 'Go on where you stopped' : 'Do this first'}
 						</p>{/if}
 					<strong>{one.title}</strong>
 					<p class="soft">{[one.note, one.why].filter(Boolean).join(', ')}</p>

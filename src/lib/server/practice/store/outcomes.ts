@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import type { SetOutcome } from '../../../core/practice';
+import { hasRushed, type SetOutcome } from '../../../core/practice';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 
@@ -24,6 +24,21 @@ export async function setOutcomes(
 		own.set(skillId, [...(own.get(skillId) ?? []), { right: Number(right), of: Number(of) }]);
 	}
 	return found;
+}
+
+/** Students who rushed through a set: three first tries in a row faster than a question can be read. */
+export async function rushedIn(database: Database, setId: number): Promise<Set<number>> {
+	const rows = await database.rows<{ studentId: number; milliseconds: number; correct: number }>(
+		`SELECT answer.student_id AS studentId, answer.milliseconds, answer.correct
+		FROM sitting JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+		WHERE sitting.set_id = ?
+		ORDER BY answer.student_id, answer.answered_at, answer.position`,
+		[setId]
+	);
+	const tries = new Map<number, { milliseconds: number; correct: boolean }[]>();
+	for (const { studentId, milliseconds, correct } of rows)
+		tries.set(studentId, [...(tries.get(studentId) ?? []), { milliseconds, correct: Boolean(correct) }]);
+	return new Set([...tries].filter(([, own]) => hasRushed(own)).map(([studentId]) => studentId));
 }
 
 /** Students who were absent from a session of a group on a day. */

@@ -82,6 +82,18 @@
 	<a href={keepingScope('/practice')}>All sets</a>
 	<a href={keepingScope(`/practice/${set.id}/print`)}>On paper</a>
 </p>
+{#if !set.isWithdrawn}
+	<details class="no-print link">
+		<summary>Link and QR code for its students</summary>
+		<p>
+			<code>{data.link}</code><br /><span class="soft"
+				>Leads to their page with this set first; who is not signed in signs in before. Others do not get in by it.</span
+			>
+		</p>
+		<!-- eslint-disable-next-line svelte/no-at-html-tags -- drawn by the server from its own address -->
+		<div class="qr" role="img" aria-label="QR code of the link">{@html data.qr}</div>
+	</details>
+{/if}
 <div class="page-head">
 	<h1>{data.title}</h1>
 	<span class="soft">{plural(set.itemCount, 'question')}, {facts}</span>
@@ -164,6 +176,9 @@
 		>
 		<td
 			>{student.answered ? `${student.right} of ${student.answered}` : ''}
+			{#if student.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
+					>rushed</span
+				>{/if}
 			{#if student.followed && student.followed.kind !== 'nothing'}<span class="soft"
 					>{#if student.followed.kind === 'notice'}{NOTICE_WORDS[student.followed.why ?? 'below']}{:else}followed by {#if student.followed.followSetId}<a
 								href={keepingScope(`/practice/${student.followed.followSetId}`)}
@@ -246,6 +261,13 @@
 	.ways {
 		display: flex;
 		gap: 20px;
+	}
+	.link {
+		margin: 4px 0 8px;
+	}
+	.qr :global(svg) {
+		width: 220px;
+		height: 220px;
 	}
 	.more {
 		margin: 10px 0;

@@ -147,6 +147,11 @@
 				height="6"
 			/></svg
 		>
+		{#if sitting.hasRushed}
+			<p class="slow-down" role="status">
+				<strong>Take your time.</strong> Read the question once more before you answer.
+			</p>
+		{/if}
 		<Supports sittingId={data.sitting.id} text={current.spoken} readsAloud={data.readAloud} bind:larger />
 
 		<form
@@ -290,6 +295,12 @@
 		align-items: center;
 		min-height: 44px;
 		font-size: 0.85em;
+	}
+	.slow-down {
+		border-left: 4px solid var(--verdigris);
+		padding: 6px 14px;
+		margin-bottom: 12px;
+		font-size: 0.9em;
 	}
 	.away {
 		background: var(--sheet);
