@@ -82,18 +82,6 @@
 	<a href={keepingScope('/practice')}>All sets</a>
 	<a href={keepingScope(`/practice/${set.id}/print`)}>On paper</a>
 </p>
-{#if !set.isWithdrawn}
-	<details class="no-print link">
-		<summary>Link and QR code for its students</summary>
-		<p>
-			<code>{data.link}</code><br /><span class="soft"
-				>Leads to their page with this set first; who is not signed in signs in before. Others do not get in by it.</span
-			>
-		</p>
-		<!-- eslint-disable-next-line svelte/no-at-html-tags -- drawn by the server from its own address -->
-		<div class="qr" role="img" aria-label="QR code of the link">{@html data.qr}</div>
-	</details>
-{/if}
 <div class="page-head">
 	<h1>{data.title}</h1>
 	<span class="soft">{plural(set.itemCount, 'question')}, {facts}</span>
@@ -142,6 +130,19 @@
 	</form>
 {:else}
 	<p class="soft">Students see it from {sayDayAt(dates.opensOn, dates.opensMinute)}; {sayDue(dates)}.</p>
+{/if}
+
+{#if !set.isWithdrawn}
+	<details class="no-print link">
+		<summary>Link and QR code for its students</summary>
+		<p>
+			<code>{data.link}</code><br /><span class="soft"
+				>Leads to their page with this set first; who is not signed in signs in before. Others do not get in by it.</span
+			>
+		</p>
+		<!-- eslint-disable-next-line svelte/no-at-html-tags -- drawn by the server from its own address -->
+		<div class="qr" role="img" aria-label="QR code of the link">{@html data.qr}</div>
+	</details>
 {/if}
 
 <Table
