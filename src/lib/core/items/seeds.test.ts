@@ -7,6 +7,7 @@ import {
 	checkSeed,
 	FIRST_PRACTICE_SEED,
 	formSeed,
+	ownSeed,
 	probeSeed,
 	SAMPLE_SEED,
 	SEED_RANGES,
@@ -36,7 +37,8 @@ const asked: fc.Arbitrary<{ use: SeedUse; seeds: number[] }> = fc.oneof(
 	})),
 	fc
 		.tuple(anId, fc.integer({ min: 1, max: 49 }))
-		.map(([id, position]) => ({ use: 'adaptive' as const, seeds: [adaptiveSeed(id, position)] }))
+		.map(([id, position]) => ({ use: 'adaptive' as const, seeds: [adaptiveSeed(id, position)] })),
+	fc.tuple(anId, small(20_000)).map(([id, asked]) => ({ use: 'own' as const, seeds: [ownSeed(id, asked)] }))
 );
 
 describe('seeds of questions', () => {
@@ -58,6 +60,16 @@ describe('seeds of questions', () => {
 				if (one.use !== other.use) expect(one.seeds.filter((seed) => other.seeds.includes(seed))).toEqual([]);
 			}),
 			{ numRuns: 2_000 }
+		);
+	});
+
+	it('are others each time that a student meets a skill of themselves', () => {
+		fc.assert(
+			fc.property(anId, (id) => {
+				const seeds = Array.from({ length: 5_000 }, (_, asked) => ownSeed(id, asked));
+				expect(new Set(seeds).size).toBe(seeds.length);
+			}),
+			{ numRuns: 20 }
 		);
 	});
 

@@ -15,7 +15,7 @@ const WIDTHS = {
 	adaptive: 2_000_000_000,
 	older: 200_000_000,
 	paper: 80_000_000,
-	own: 100_000_000
+	own: 12_000_000
 };
 
 export type SeedUse = keyof typeof WIDTHS;

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
-	import LookBack from '$lib/ui/sitting/LookBack.svelte';
+	import AllDone from '$lib/ui/sitting/AllDone.svelte';
 	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import { askAgain } from '$lib/ui/items/answers/answering';
@@ -105,29 +105,14 @@
 		<p role="status">{closed}</p>
 		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
 	{:else if sitting.isFinished}
-		<h1>All done</h1>
-		{#if data.isPractice}
-			{#if isCounted}
-				<p>You got <strong>{sitting.right} of {sitting.answered}</strong> right at the first try.</p>
-			{:else if data.lookBack.length}
-				<LookBack questions={data.lookBack} told={sitting.right} />
-			{:else if data.feedback === 'after the due date'}
-				<p>What was right is told here once the set is due.</p>
-			{:else}
-				<p>Thank you. Your answers help your teacher see what to do next.</p>
-			{/if}
-		{:else}
-			<p>Thank you. Your answers help your teacher see what to do next.</p>
-		{/if}
-		{#if data.review}
-			<form class="after" method="POST" action="/today?/start">
-				<input type="hidden" name="kind" value="review" />
-				<input type="hidden" name="id" value="1" />
-				<p><strong>A few from before</strong>, so that you keep what you can do: {data.review}.</p>
-				<button class="primary go">Do them now</button>
-			</form>
-		{/if}
-		<p class="end"><a class="button" class:primary={!data.review} href="/today">Back to my page</a></p>
+		<AllDone
+			isPractice={data.isPractice}
+			counted={isCounted ? { right: sitting.right, of: sitting.answered } : null}
+			told={sitting.right}
+			lookBack={data.lookBack}
+			isToldLater={data.feedback === 'after the due date'}
+			review={data.review}
+		/>
 	{:else if sitting.enough}
 		<h1>Enough for today</h1>
 		<p>You have answered {sitting.answered} questions. They are kept. You can go on tomorrow.</p>
@@ -308,11 +293,6 @@
 		padding: 10px 14px;
 		margin-bottom: 14px;
 		font-size: 0.9em;
-	}
-	.after {
-		margin-top: 20px;
-		border-top: 1px solid var(--rule);
-		padding-top: 16px;
 	}
 	.end {
 		margin-top: 24px;
