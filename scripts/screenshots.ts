@@ -96,7 +96,7 @@ await coordinator.getByRole('button', { name: 'Sign in' }).click();
 await coordinator.waitForURL(/screen/);
 await take(coordinator, 'setup', '/setup');
 await take(coordinator, 'setup-class', '/setup/classes/7');
-await coordinator.goto(`${base}/setup/cards?class=7`);
+await coordinator.goto(`${base}/setup/cards?class=12`);
 await coordinator.getByRole('button', { name: /^All \d/ }).click();
 await coordinator.getByRole('button', { name: /^Make .* new PINs? and cards$/ }).click();
 await coordinator.getByRole('heading', { name: /cards for/ }).waitFor();
