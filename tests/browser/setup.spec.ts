@@ -235,6 +235,7 @@ test('a colleague is invited and sees the own class only; students move, leave a
 		await left.getByRole('button', { name: /^In a week/ }).click();
 		await expect(page.getByText('You are told again on Mon, Nov 30.')).toBeVisible();
 		await page.getByRole('button', { name: 'Undo' }).click();
+		await expect(page.getByText('You are told again on Mon, Nov 30.')).toHaveCount(0);
 		await left.getByRole('link', { name: 'Hand over' }).click();
 		await expect(page.getByLabel('Avocet')).toBeChecked();
 		await expectAccessible(page);
