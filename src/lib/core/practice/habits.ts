@@ -23,6 +23,13 @@ export const USUAL_HABITS: Habits = {
 	factOperations: null
 };
 
+/** Habits of a class in one line, as a form sends them: `7 4 yes no 1 times,divide`; `usual` facts are the grade's. */
+export const tellHabits = (classId: number, habits: Habits): string =>
+	[
+		...[classId, habits.reviewMinutes, habits.freePractice ? 'yes' : 'no', habits.givenFirst ? 'yes' : 'no'],
+		...[habits.factMinutes, habits.factOperations?.join(',') ?? 'usual']
+	].join(' ');
+
 export const MOST_REVIEW_MINUTES = 10;
 export const MOST_FACT_MINUTES = 2;
 

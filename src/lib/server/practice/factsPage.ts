@@ -15,7 +15,7 @@ const WEEK = 7;
 /** The facts of the students of a scope, in one operation; of one of them all hundred. */
 export async function factsPage(database: Database, school: School, scope: Scope, url: URL) {
 	const students = await scope.students();
-	const operation = oneIn(url, 'facts', OPERATIONS) ?? usualOperations(middleGrade(students))[0];
+	const operation = operationIn(url, students);
 	const chosen = students.find(({ id }) => id === idIn(url, 'student'));
 	return {
 		operation,
@@ -25,9 +25,21 @@ export async function factsPage(database: Database, school: School, scope: Scope
 	};
 }
 
-function middleGrade(students: readonly RosterStudent[]): number {
+/** Which facts an address asks for; without a word those that are usual in the middle grade of the scope. */
+function operationIn(url: URL, students: readonly RosterStudent[]): Operation {
 	const grades = students.map(({ grade }) => grade).sort((a, b) => a - b);
-	return grades[grades.length >> 1] ?? 3;
+	return oneIn(url, 'facts', OPERATIONS) ?? usualOperations(grades[grades.length >> 1] ?? 3)[0];
+}
+
+/** More rows of the page, as they are scrolled to. */
+export async function moreFactRows(
+	database: Database,
+	school: School,
+	scope: Scope,
+	url: URL,
+	students: readonly RosterStudent[]
+) {
+	return factRows(database, school, students, operationIn(url, await scope.students()));
 }
 
 /** All facts of one student. */

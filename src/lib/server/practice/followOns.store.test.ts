@@ -119,6 +119,36 @@ describe('what follows a set', () => {
 		expect(await followedBy(set, 6)).toMatchObject({ kind: 'mixed', followSetId: null });
 	});
 
+	it('of many skills gives each question to one of them, and says nothing to who was taken from the set', async () => {
+		const codes = ['F43', 'F41', 'F44', 'W44'];
+		const skills = codes.map((code) => ({ skillId: idOf(code), practice: 1, checks: 0, hasExample: false }));
+		const set = await assignSet(
+			small.database,
+			specialist,
+			oneSkillSet(
+				{
+					skillId: idOf('F43'),
+					groupId: null,
+					itemCount: 4,
+					opensOn: TODAY,
+					dueOn: addDays(TODAY, 4),
+					studentIds: [8, 2]
+				},
+				{ skills, how: { ...USUAL_HOW, below: 'half' } }
+			),
+			NOW
+		);
+		await work(8, set, false);
+		await work(2, set, false);
+		await small.database.run('DELETE FROM practice_set_student WHERE set_id = ? AND student_id = 2', [set]);
+		await makeFollowOns(small.database, later(1));
+		const { followSetId } = (await followedBy(set, 8))!;
+		const own = (await setForStudent(small.database, followSetId!, 8))!;
+		expect(own.skills.map(({ practice }) => practice)).toEqual([1, 1, 1]);
+		// Nobody is asked about again and again.
+		expect(await makeFollowOns(small.database, later(2))).toBe(0);
+	});
+
 	it('happens once, whichever process comes first', async () => {
 		const set = await assign({ below: 'half' }, [7], 'W44');
 		await work(7, set, false);

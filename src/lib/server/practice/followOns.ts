@@ -1,6 +1,6 @@
 import { addDays, schoolDayFrom } from '../../core/calendar';
 import { hasItems } from '../../core/items/bank';
-import { failedInARow, followOn, USUAL_HOW, type FollowOn } from '../../core/practice';
+import { failedInARow, followOn, shareOut, USUAL_HOW, type FollowOn } from '../../core/practice';
 import type { RootDatabase } from '../database';
 import { skillGraph, skillList } from '../library';
 import { findSchool, type School } from '../school';
@@ -26,7 +26,11 @@ export async function makeFollowOns(database: RootDatabase, at: Date): Promise<n
 		if (!taught.has(run.schoolId)) taught.set(run.schoolId, schoolTaught(database, run.schoolId, at));
 		const { school, graph, codeOf } = await taught.get(run.schoolId)!;
 		const set = await setForStudent(database, run.setId, run.studentId);
-		if (!set) continue;
+		if (!set) {
+			// They were taken from the set since.
+			await letFollow(database, run, { kind: 'nothing' }, null, at);
+			continue;
+		}
 		const skills = set.skills.map(({ skillId }) => skillId);
 		const ids = [run.studentId];
 		const [standings, outcomes, queued, hasOneWaiting] = await Promise.all([
@@ -55,22 +59,22 @@ async function schoolTaught(database: RootDatabase, schoolId: number, at: Date) 
 	return { school, graph, codeOf: new Map(skills.map(({ id, code }) => [id, code])) };
 }
 
-/** What follows as a set: worked on as the one before it, due in a week. */
+/** What follows as a set: with the usual help and the rule of the one before it, due in a week. */
 function newSetFor(run: WaitingRun, { how }: SetForStudent, what: FollowOn, school: School): NewSet | null {
 	if (!('skills' in what)) return null;
 	const { skills, practice, older, hasExample } = what;
-	const each = Math.max(1, Math.floor(practice / skills.length));
+	const shares = shareOut(
+		practice,
+		skills.map(() => 1)
+	);
 	return {
 		name: null,
 		groupId: run.groupId,
 		isOwnStep: false,
-		skills: skills.map((skillId, i) => ({
-			skillId,
-			practice: i === 0 ? practice - each * (skills.length - 1) : each,
-			checks: 0,
-			hasExample
-		})),
-		how: { ...USUAL_HOW, hints: how.hints, line: how.line, above: how.above, below: how.below, older },
+		skills: skills
+			.map((skillId, i) => ({ skillId, practice: shares[i], checks: 0, hasExample }))
+			.filter((skill) => skill.practice > 0),
+		how: { ...USUAL_HOW, line: how.line, above: how.above, below: how.below, older },
 		dates: {
 			opensOn: school.today,
 			opensMinute: null,

@@ -1,6 +1,6 @@
 import Type from 'typebox';
 import { OPERATIONS, type Operation } from '../../core/fluency';
-import { MOST_FACT_MINUTES, MOST_REVIEW_MINUTES, type Habits } from '../../core/practice';
+import { MOST_FACT_MINUTES, MOST_REVIEW_MINUTES, tellHabits, type Habits } from '../../core/practice';
 import { plural } from '../../core/words';
 import { formCheck } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
@@ -13,12 +13,6 @@ const habitsForm = formCheck(
 );
 
 type ToldHabits = { classId: number } & Habits;
-
-const tellHabits = ({ classId, reviewMinutes, freePractice, givenFirst, factMinutes, factOperations }: ToldHabits) =>
-	[
-		...[classId, reviewMinutes, freePractice ? 'yes' : 'no', givenFirst ? 'yes' : 'no'],
-		...[factMinutes, factOperations?.join(',') ?? 'usual']
-	].join(' ');
 
 function readHabits(told: string): ToldHabits {
 	const [classId, review, free, first, minutes, operations] = told.split(' ');
@@ -39,11 +33,11 @@ export const habitsActions = {
 		const before = await changeHabits(database, { staff, today: school.today }, changes, at);
 		if (before.length < changes.length)
 			return refuse('A class of this table is not one of yours any more. Load the page again');
-		const changed = before.filter((was) => !form.told.includes(tellHabits(was)));
+		const changed = before.filter((was) => !form.told.includes(tellHabits(was.classId, was)));
 		if (changed.length === 0) return { done: 'Nothing was different from before.' };
 		return {
 			done: `Changed for ${plural(changed.length, 'class', 'classes')}. Their students see it when they next open their page; work that is begun goes on.`,
-			undo: { action: '?/set', fields: { told: changed.map(tellHabits) } }
+			undo: { action: '?/set', fields: { told: changed.map((was) => tellHabits(was.classId, was)) } }
 		};
 	})
 };

@@ -9,7 +9,6 @@ import type { School } from '../school';
 import type { Scope } from '../shell';
 import { visibleAmong } from '../people';
 import { lineNotices, type LineNotice } from './store/followOns';
-import { findSet } from './store/oneSet';
 import { practiceSets } from './store/practice';
 import { skillsOfSets } from './store/setContent';
 
@@ -53,18 +52,15 @@ async function noticesOf(
 		school.today
 	);
 	const seen = new Map<number, string>(students.map((student) => [student.id, fullName(student)]));
-	const setIds = [...new Set(notices.map(({ setId }) => setId))];
-	const skills = await skillsOfSets(database, setIds);
-	return Promise.all(
-		setIds.map(async (id) => ({
+	const shown = notices.filter(({ studentId }) => seen.has(studentId));
+	const ids = [...new Set(shown.map(({ setId }) => setId))];
+	const skills = await skillsOfSets(database, ids);
+	return ids.map((id) => {
+		const under = shown.filter(({ setId }) => setId === id);
+		return {
 			id,
-			title: setTitle(
-				{ ...(await findSet(database, staff, id))!, skillIds: skills.get(id)!.map(({ skillId }) => skillId) },
-				nameOf
-			),
-			students: notices
-				.filter(({ setId, studentId }) => setId === id && seen.has(studentId))
-				.map((notice) => ({ ...notice, name: seen.get(notice.studentId)! }))
-		}))
-	).then((sets) => sets.filter(({ students: under }) => under.length > 0));
+			title: setTitle({ ...under[0], skillIds: skills.get(id)!.map(({ skillId }) => skillId) }, nameOf),
+			students: under.map((notice) => ({ ...notice, name: seen.get(notice.studentId)! }))
+		};
+	});
 }

@@ -186,6 +186,18 @@ describe('facts', () => {
 			[1, false],
 			[2, true]
 		]);
+		// However far behind a device's clock is, an answer comes after its run began.
+		const behind = {
+			...fact(3, answer),
+			id: '00000000-0000-4000-a000-000000000099',
+			answeredAt: '1999-01-01T00:00:00Z'
+		};
+		await storeFacts(small.database, seenOne(1), run, [{ ...behind, position: 3 }], false, NOW);
+		const row = await small.database.row<{ early: number }>(
+			'SELECT COUNT(*) AS early FROM fact_answer JOIN fact_run ON fact_run.id = run_id WHERE answered_at < started_at'
+		);
+		expect(Number(row!.early)).toBe(0);
+		await small.database.run('DELETE FROM fact_answer WHERE run_id = ? AND position = 3', [id]);
 		const page = (await factRunPage(locals(NOW), student(1), id))!;
 		expect(page.run.isEnded).toBe(true);
 		expect(page.during).toHaveLength(3);

@@ -69,10 +69,11 @@ export async function ownChoice(
 		ownSittings(database, student.id, school.today),
 		factRunsOn(database, student.id, school.today)
 	]);
+	const isAfterGiven = habits.givenFirst && isGiven;
 	const secure = asked.skills.filter(({ id, code }) => standings.get(id)?.standing === 'secure' && hasItems(code));
 	const [review, proposals] = await Promise.all([
 		reviewOffer(asked, secure, habits, begun),
-		habits.freePractice ? proposalsFor(asked, standings, waiting) : []
+		habits.freePractice && !isAfterGiven ? proposalsFor(asked, standings, waiting) : []
 	]);
 	return {
 		review,
@@ -82,7 +83,7 @@ export async function ownChoice(
 		}),
 		free: habits.freePractice
 			? {
-					isAfterGiven: habits.givenFirst && isGiven,
+					isAfterGiven,
 					begun: begun.filter(({ kind, isFinished }) => kind === 'free' && !isFinished),
 					proposals,
 					secure

@@ -58,7 +58,7 @@
 	</form>
 {/if}
 
-{#if data.free && (data.free.proposals.length || data.free.secure.length)}
+{#if data.free && (data.free.isAfterGiven || data.free.proposals.length || data.free.secure.length)}
 	<h2>Choose for yourself</h2>
 	{#if data.free.isAfterGiven}
 		<p class="soft">When you are done with what you were given, you can choose something here.</p>

@@ -1,4 +1,3 @@
-import type { SchoolDate } from '../../../core/calendar';
 import type { FollowOn, NoticeReason } from '../../../core/practice';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { undoesAll, type Staff, type VisibleId } from '../../request';
@@ -119,6 +118,9 @@ async function sameFollowOn(
 export interface LineNotice {
 	sittingId: number;
 	setId: number;
+	/** The set's name and whether each had a step of their own, as it is called by. */
+	name: string | null;
+	isOwnStep: boolean;
 	studentId: number;
 	why: NoticeReason;
 	answered: number;
@@ -128,7 +130,8 @@ export interface LineNotice {
 /** Students under the line of sets that a person assigned, who they have not seen to yet; the newest first. */
 export async function lineNotices(database: Database, staff: Staff, since: Date): Promise<LineNotice[]> {
 	const rows = await database.rows<Omit<LineNotice, 'right'> & { right: string | number }>(
-		`SELECT follow_on.sitting_id AS sittingId, follow_on.set_id AS setId, sitting.student_id AS studentId, follow_on.why,
+		`SELECT follow_on.sitting_id AS sittingId, follow_on.set_id AS setId, practice_set.name,
+			practice_set.is_own_step AS isOwnStep, sitting.student_id AS studentId, follow_on.why,
 			sitting.answered, (SELECT COALESCE(SUM(answer.correct), 0) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1) AS \`right\`
 		FROM follow_on
@@ -139,7 +142,7 @@ export async function lineNotices(database: Database, staff: Staff, since: Date)
 		ORDER BY follow_on.made_at DESC, follow_on.sitting_id DESC`,
 		[since, staff.id, staff.schoolId]
 	);
-	return rows.map((row) => ({ ...row, right: Number(row.right) }));
+	return rows.map((row) => ({ ...row, isOwnStep: Boolean(row.isOwnStep), right: Number(row.right) }));
 }
 
 /** Notes that a person has seen to notices of their sets, or has not after all. @returns of how many */
@@ -164,22 +167,19 @@ export async function seeNotices(
 	});
 }
 
-/** What a set has set off for the students of a page: by student. */
-export async function followOnsOf(
-	database: Database,
-	setId: number
-): Promise<
-	Map<number, { kind: FollowOn['kind']; why: NoticeReason | null; followSetId: number | null; madeOn: SchoolDate }>
-> {
-	const rows = await database.rows<{
-		studentId: number;
-		kind: FollowOn['kind'];
-		why: NoticeReason | null;
-		followSetId: number | null;
-		madeOn: SchoolDate;
-	}>(
+/** What a student's run through a set has set off. */
+interface SetOff {
+	kind: FollowOn['kind'];
+	why: NoticeReason | null;
+	/** Null where nothing was given, or where that was taken back. */
+	followSetId: number | null;
+}
+
+/** What a set has set off, by student. */
+export async function followOnsOf(database: Database, setId: number): Promise<Map<number, SetOff>> {
+	const rows = await database.rows<SetOff & { studentId: number }>(
 		`SELECT sitting.student_id AS studentId, follow_on.kind, follow_on.why,
-			IF(follows.withdrawn_at IS NULL, follow_on.follow_set_id, NULL) AS followSetId, DATE(follow_on.made_at) AS madeOn
+			IF(follows.withdrawn_at IS NULL, follow_on.follow_set_id, NULL) AS followSetId
 		FROM follow_on
 		JOIN sitting ON sitting.id = follow_on.sitting_id
 		LEFT JOIN practice_set AS follows ON follows.id = follow_on.follow_set_id

@@ -78,6 +78,10 @@ export async function storeFacts(
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
+		const begun = await transaction.row<{ startedAt: Date }>(
+			'SELECT started_at AS startedAt FROM fact_run WHERE id = ? FOR UPDATE',
+			[run.id]
+		);
 		await transaction.insertMany(
 			`INSERT IGNORE INTO fact_answer (id, run_id, position, student_id, operation, first, second, response, correct,
 				milliseconds, answered_at, received_at)
@@ -86,8 +90,8 @@ export async function storeFacts(
 				...[id, run.id, position, studentId, run.operation, first, second, response],
 				askFact(run.operation, { first, second }).answer === response,
 				milliseconds,
-				// A device's clock may be ahead.
-				new Date(Math.min(at.getTime(), Date.parse(answeredAt))),
+				// A device's clock may be ahead, or behind.
+				new Date(Math.min(at.getTime(), Math.max(begun!.startedAt.getTime(), Date.parse(answeredAt)))),
 				at
 			])
 		);

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { OPERATION_NAMES, OPERATIONS, usualOperations, type Operation } from '$lib/core/fluency';
-	import { MOST_REVIEW_MINUTES } from '$lib/core/practice';
+	import { MOST_REVIEW_MINUTES, tellHabits } from '$lib/core/practice';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
@@ -13,12 +13,7 @@
 	let changed = $state<Record<number, Partial<Row>>>({});
 	const rows = $derived(data.classes.map((row) => ({ ...row, ...changed[row.classId] })));
 	const change = (row: Row, what: Partial<Row>) => (changed[row.classId] = { ...changed[row.classId], ...what });
-	const tell = (row: Row) =>
-		[
-			...[row.classId, row.reviewMinutes, row.freePractice ? 'yes' : 'no', row.givenFirst ? 'yes' : 'no'],
-			...[row.factMinutes, row.factOperations?.join(',') ?? 'usual']
-		].join(' ');
-	const told = $derived(rows.filter(({ classId }) => changed[classId]).map(tell));
+	const told = $derived(rows.filter(({ classId }) => changed[classId]).map((row) => tellHabits(row.classId, row)));
 	const sayFacts = (operations: Operation[]) => operations.map((one) => OPERATION_NAMES[one]).join(', ');
 	/** The grade's, each alone, and all pairs that belong together. */
 	const CHOICES: Operation[][] = [

@@ -4,6 +4,7 @@
 	import { seededRandom } from '$lib/core/random';
 	import { plural } from '$lib/core/words';
 	import { SendQueue } from '$lib/ui/sendQueue.svelte';
+	import Away from '$lib/ui/sitting/Away.svelte';
 	import FactGrid from '$lib/ui/sitting/FactGrid.svelte';
 	import { FactRun, type QueuedFact } from '$lib/ui/sitting/factRun.svelte';
 
@@ -48,14 +49,7 @@
 <svelte:head><title>Facts: {name} · Orderly Compass</title></svelte:head>
 <svelte:window onkeydown={press} />
 
-{#if queue?.offline}
-	<p class="away" role="status">
-		The school’s server cannot be reached. Your answers are kept on this device and will be sent when it is back. You
-		can go on.
-	</p>
-{:else if queue?.refused}
-	<p class="away" role="alert">{queue.refused}</p>
-{/if}
+<Away {queue} meanwhile="You can go on." />
 
 {#if run.stage === 'ready'}
 	<h1>Facts: {name}</h1>
@@ -149,12 +143,5 @@
 	.pad button {
 		min-height: 60px;
 		font-size: 1.3em;
-	}
-	.away {
-		background: var(--sheet);
-		border-left: 4px solid var(--slipping-ink);
-		padding: 10px 14px;
-		margin-bottom: 14px;
-		font-size: 0.9em;
 	}
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
+	import Away from '$lib/ui/sitting/Away.svelte';
 	import AllDone from '$lib/ui/sitting/AllDone.svelte';
 	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
@@ -90,14 +91,7 @@
 
 <svelte:head><title>{closed ? 'Closed' : sitting.isFinished ? 'Done' : where} · Orderly Compass</title></svelte:head>
 
-{#if queue?.offline}
-	<p class="away" role="status">
-		The school’s server cannot be reached. Your answers are kept on this device and will be sent when it is back.
-		{data.sitting.adaptive ? 'The next question comes then.' : 'You can go on.'}
-	</p>
-{:else if queue?.refused}
-	<p class="away" role="alert">{queue.refused}</p>
-{/if}
+<Away {queue} meanwhile={data.sitting.adaptive ? 'The next question comes then.' : 'You can go on.'} />
 
 <div class:larger>
 	{#if closed}
@@ -285,13 +279,6 @@
 		border-left: 4px solid var(--verdigris);
 		padding: 6px 14px;
 		margin-bottom: 12px;
-		font-size: 0.9em;
-	}
-	.away {
-		background: var(--sheet);
-		border-left: 4px solid var(--slipping-ink);
-		padding: 10px 14px;
-		margin-bottom: 14px;
 		font-size: 0.9em;
 	}
 	.end {
