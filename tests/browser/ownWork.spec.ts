@@ -1,8 +1,7 @@
-import { DEMO_CLOCK } from '../../scripts/demoServer.mjs';
 import { freePort } from '../../scripts/mariadb.mjs';
-import { serveApp } from '../../scripts/serve.mjs';
 import { askFact, type Operation } from '../../src/lib/core/fluency';
 
+import { serveOn } from './ownServer';
 import { address, answerSomehow, assignPractice, expectAccessible, signInStaff, signInStudent } from './people';
 import { expect, test, type Page } from './test';
 
@@ -29,13 +28,7 @@ test('a minute of facts goes by keyboard and by touch, shows what was missed, an
 	page
 }) => {
 	const port = await freePort();
-	const serve = () =>
-		serveApp({
-			databaseUrl: process.env.DEMO_DATABASE!,
-			port,
-			environment: { ORDERLY_CLOCK: DEMO_CLOCK },
-			quiet: true
-		});
+	const serve = () => serveOn(port);
 	let app = await serve();
 	try {
 		await signInStudent(page, FACTS_STUDENT, app.address);

@@ -2,6 +2,7 @@ import { expect, test } from './test';
 import { freePort } from '../../scripts/mariadb.mjs';
 import { serveApp } from '../../scripts/serve.mjs';
 import { DEMO_CLOCK } from '../../scripts/demoServer.mjs';
+import { serveOn } from './ownServer';
 import {
 	address,
 	answerSomehow,
@@ -228,13 +229,7 @@ test('with the server gone in mid-set the answers are kept, and sent once when i
 }) => {
 	const skill = await assignPractice(browser, 114);
 	const port = await freePort();
-	const serve = () =>
-		serveApp({
-			databaseUrl: process.env.DEMO_DATABASE!,
-			port,
-			environment: { ORDERLY_CLOCK: DEMO_CLOCK },
-			quiet: true
-		});
+	const serve = () => serveOn(port);
 	let app = await serve();
 	try {
 		await signInStudent(page, 114, app.address);
