@@ -41,6 +41,7 @@ import { writeNote } from '../../src/lib/server/people/store/notes';
 import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
 import { assignSet } from '../../src/lib/server/practice/store/assigning';
+import { beginAgain } from '../../src/lib/server/practice/store/setStudents';
 import { withdrawSets } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
@@ -639,6 +640,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			skills,
 			new Date(NOW.getTime() - 7_200_000)
 		);
+		await beginAgain(database, setId, [students[4]], { isWithOthers: true, dueOn: null });
 		await withdrawSets(database, specialist, [setId], NOW);
 		await answer(students[4], sittingId, 1, new Date(NOW.getTime() - 3_600_000));
 	};

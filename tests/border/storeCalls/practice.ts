@@ -1,7 +1,9 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
+import * as changing from '../../../src/lib/server/practice/store/changing';
 import * as closing from '../../../src/lib/server/practice/store/closing';
 import * as followOns from '../../../src/lib/server/practice/store/followOns';
 import * as habits from '../../../src/lib/server/practice/store/habits';
+import * as history from '../../../src/lib/server/practice/store/history';
 import * as oneSet from '../../../src/lib/server/practice/store/oneSet';
 import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
 import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
@@ -27,6 +29,8 @@ const newSet = ({ of, ownSkillId }: Asking) =>
 		studentIds: of.students
 	});
 
+const run = { isWithOthers: true, dueOn: null };
+
 export const practiceCalls: [object, Record<string, Call>][] = [
 	[
 		assigning,
@@ -41,6 +45,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			assignSets: checks((asking) =>
 				assigning.assignSets(asking.database, asking.me.staff.specialist, [newSet(asking), newSet(asking)], NOW)
 			),
+			nextSeeds: given(({ database, ownSkillId }) => assigning.nextSeeds(database, [ownSkillId])),
 			insertGiven: given(({ database, me }) => assigning.insertGiven(database, me.sets.all, [], 0))
 		}
 	],
@@ -111,7 +116,19 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			),
 			turnIn: checks(({ database, me, of }) =>
 				setStudents.turnIn(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
-			)
+			),
+			giveAgain: checks(
+				({ database, me, of }) =>
+					setStudents.giveAgain(database, me.staff.specialist, of.sets.all, [of.students[0]], run, NOW),
+				({ database, of }) => database.run('UPDATE sitting SET finished_at = ? WHERE set_id = ?', [NOW, of.sets.all])
+			),
+			takeRunBack: checks(
+				({ database, me, of }) =>
+					setStudents.takeRunBack(database, me.staff.specialist, of.sets.all, [of.students[0]], NOW),
+				({ database, of }) =>
+					database.run('UPDATE practice_set_student SET attempt = 2 WHERE set_id = ?', [of.sets.all])
+			),
+			beginAgain: given(({ database, me }) => setStudents.beginAgain(database, me.sets.all, [me.students[0]], run))
 		}
 	],
 	[
@@ -133,12 +150,17 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			findSet: checks(({ database, me, of }) => oneSet.findSet(database, me.staff.specialist, of.sets.all)),
 			studentsOfSet: given(({ database, me }) =>
 				oneSet.studentsOfSet(database, { staff: me.staff.specialist, today: TODAY }, me.sets.all)
-			),
+			)
+		}
+	],
+	[
+		changing,
+		{
 			changeDates: checks(({ database, me, of }) =>
-				oneSet.changeDates(database, me.staff.specialist, of.sets.all, dates, NOW)
+				changing.changeDates(database, me.staff.specialist, of.sets.all, dates, NOW)
 			),
 			changeForSome: checks(({ database, me, of }) =>
-				oneSet.changeForSome(
+				changing.changeForSome(
 					database,
 					me.staff.specialist,
 					of.sets.all,
@@ -146,9 +168,18 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
-			excuseFrom: checks(({ database, me, of }) =>
-				oneSet.excuseFrom(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
+			changeNeed: checks(({ database, me, of }) =>
+				changing.changeNeed(database, me.staff.specialist, of.sets.all, [of.students[0]], 'excused', NOW)
 			)
+		}
+	],
+	[
+		history,
+		{
+			noteChange: given(({ database, me }) =>
+				history.noteChange(database, me.staff.specialist, NOW, me.sets.all, { kind: 'given back' })
+			),
+			changesOf: given(({ database, me }) => history.changesOf(database, me.staff.specialist, me.sets.all))
 		}
 	],
 	[

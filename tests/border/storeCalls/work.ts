@@ -208,7 +208,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 				sittings.openSitting(database, {
 					studentId: me.students[1],
 					kind: 'practice',
-					origin: { setId: me.sets.all },
+					origin: { setId: me.sets.all, attempt: 1 },
 					itemCount: 5,
 					at: NOW
 				})
@@ -217,7 +217,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 			beginFixed: given(({ database, me }) =>
 				sittings.beginFixed(
 					database,
-					{ studentId: me.students[2], kind: 'practice', origin: { setId: me.sets.all }, at: NOW },
+					{ studentId: me.students[2], kind: 'practice', origin: { setId: me.sets.all, attempt: 1 }, at: NOW },
 					[]
 				)
 			),

@@ -10,8 +10,8 @@ import { findSitting, sittingItems, triedItems } from '../sitting/store/sittings
 import { storedStudents } from '../standing/store/studentSummaries';
 import { assignAction, type AssignPlan } from './assignForm';
 import { assignSet, givenTo, type NewSet } from './store/assigning';
+import { changeDates } from './store/changing';
 import { closeSets } from './store/closing';
-import { changeDates } from './store/oneSet';
 import { queuedSets } from './store/practice';
 import { skillsOfSets } from './store/setContent';
 

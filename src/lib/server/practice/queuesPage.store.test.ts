@@ -12,7 +12,7 @@ import { assignPage } from './assignPage';
 import { queueRows, queuesPage } from './queuesPage';
 import { receivers } from './receivers';
 import { assignSet, givenTo, type NewSet } from './store/assigning';
-import { excuseFrom } from './store/oneSet';
+import { changeNeed } from './store/changing';
 
 let small: SmallSchool;
 let scope: Scope;
@@ -126,9 +126,9 @@ describe('who a set is for', () => {
 
 	it('is found by a rule: under the line on a set or not done, rather without a skill or never seen', async () => {
 		expect(await found(`for=set:${set}`)).toEqual([1, 2, 3]);
-		await excuseFrom(small.database, specialist, set, [3], true, NOW);
+		await changeNeed(small.database, specialist, set, [3], 'excused', NOW);
 		expect(await found(`for=set:${set}`)).toEqual([1, 2]);
-		await excuseFrom(small.database, specialist, set, [3], false, NOW);
+		await changeNeed(small.database, specialist, set, [3], 'needed', NOW);
 		const below = await found(`for=below&skill=${first}`);
 		expect(below).toEqual(expect.arrayContaining([2, 3, 5, 6, 7, 8]));
 		expect(below).not.toContain(4);

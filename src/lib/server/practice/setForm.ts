@@ -24,9 +24,11 @@ import { refuse, staffAction } from '../shell/staffPage';
 import { DATE_FIELDS, datesFrom, fieldsOf, ownDueProblem, sayDates } from './datesForm';
 import { nextStepsFor } from './nextStepsFor';
 import { type GivenTo, givenTo } from './store/assigning';
-import { skillsOfSets } from './store/setContent';
-import { addToSet, takeFromSet, turnIn } from './store/setStudents';
-import { changeDates, changeForSome, excuseFrom, findSet, type OwnWay } from './store/oneSet';
+import { type OwnWay, skillsOfSets } from './store/setContent';
+import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
+import { findSet } from './store/oneSet';
+import { restoreSets, withdrawSets } from './store/practice';
+import { addToSet, giveAgain, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
 
 /** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
@@ -44,6 +46,14 @@ const someFields = Type.Object({
 });
 const someForm = formCheck(someFields);
 const studentsForm = formCheck(Type.Object({ students: idText }));
+const againForm = formCheck(
+	Type.Object({
+		students: idText,
+		questions: Type.Optional(oneOf(['same', 'other'])),
+		dueOn: Type.Optional(schoolDate)
+	})
+);
+const emptyForm = formCheck(Type.Object({}));
 
 const waysForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 200_000 }) }), longForm(200_000));
 const yesNo = Type.Union([Type.Boolean(), Type.Null()]);
@@ -88,18 +98,58 @@ function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
 	};
 }
 
-/** Excuses students, or gives them the set again; the one undoes the other. */
-const excusing = (isExcused: boolean) =>
+/** Says whether students need do the set: each of the three is undone by the one that was so before. */
+const needing = (need: Need) =>
 	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
 		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
-		const changed = await excuseFrom(database, staff, setOf(event), students, isExcused, at);
+		const changed = await changeNeed(database, staff, setOf(event), students, need, at);
 		if (changed.length === 0) return refuse('It is so already, or the set was taken back');
 		return {
-			done: isExcused
-				? `${plural(changed.length, 'student')} excused: the set is off their pages, and what they answered stays.`
-				: `${plural(changed.length, 'student has', 'students have')} it on their pages again.`,
-			undo: { action: isExcused ? '?/giveAgain' : '?/excuse', fields: { students: changed.join(',') } }
+			done: NEED_SAYS[need](changed.length),
+			undo: { action: need === 'needed' ? '?/excuse' : '?/need', fields: { students: changed.join(',') } }
+		};
+	});
+const NEED_SAYS: Record<Need, (count: number) => string> = {
+	needed: (count) => `${plural(count, 'student has', 'students have')} it on their pages again.`,
+	excused: (count) => `${plural(count, 'student')} excused: the set is off their pages, and what they answered stays.`,
+	'marked done': (count) => `Counts as done for ${plural(count, 'student')}, and is off their pages.`
+};
+
+/** Gives the set once more to students who have finished it, or takes that back from those who have not begun. */
+const givingAgain = (isGiven: boolean) =>
+	staffAction('assign practice', againForm, async ({ staff, school, database, at, form, event }) => {
+		const students = idsOf(form.students);
+		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		const run = { isWithOthers: form.questions !== 'same', dueOn: form.dueOn ?? null };
+		if (run.dueOn !== null && run.dueOn < school.today) return refuse('They would have no time for it');
+		const changed = isGiven
+			? await giveAgain(database, staff, setOf(event), students, run, at)
+			: await takeRunBack(database, staff, setOf(event), students, at);
+		const who = plural(changed.length, 'student');
+		if (changed.length === 0)
+			return refuse(isGiven ? 'Nobody of these has finished it' : 'They have begun it again already');
+		return {
+			done: isGiven
+				? `Given to ${who} again, with ${form.questions === 'same' ? 'the same' : 'other'} questions${form.dueOn ? `, due ${sayDate(form.dueOn)}` : ''}; the answers of before stay.`
+				: `Taken back from ${who}: as it was after the run before.`,
+			undo: { action: isGiven ? '?/notAgain' : '?/again', fields: { students: changed.join(',') } }
+		};
+	});
+
+/** Takes the set back from all, or gives it back to them. */
+const takingBack = (isTaken: boolean) =>
+	staffAction('assign practice', emptyForm, async ({ staff, database, at, event }) => {
+		const ids = [setOf(event)];
+		const changed = isTaken
+			? await withdrawSets(database, staff, ids, at)
+			: await restoreSets(database, staff, ids, at);
+		if (changed === null) return refuse(GONE);
+		return {
+			done: isTaken
+				? `Taken back from all; ${plural(changed, 'student')} had begun, and what they answered stays.`
+				: `${plural(changed, 'student has', 'students have')} it again.`,
+			undo: { action: isTaken ? '?/giveBack' : '?/takeBack', fields: {} }
 		};
 	});
 
@@ -204,6 +254,11 @@ export const setActions = {
 	}),
 	turnIn: turningIn(true),
 	reopen: turningIn(false),
-	excuse: excusing(true),
-	giveAgain: excusing(false)
+	excuse: needing('excused'),
+	markDone: needing('marked done'),
+	need: needing('needed'),
+	again: givingAgain(true),
+	notAgain: givingAgain(false),
+	takeBack: takingBack(true),
+	giveBack: takingBack(false)
 };

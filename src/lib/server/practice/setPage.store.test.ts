@@ -4,11 +4,12 @@ import { post, undo } from '../../../../tests/formPost';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { beginPractice } from '../sitting/store/practiceSittings';
+import { sittingItems } from '../sitting/store/sittings';
 import { storedStudents } from '../standing/store/studentSummaries';
 import { setActions } from './setForm';
 import { setPage } from './setPage';
-import { assignSet } from './store/assigning';
-import { changeDates, changeForSome, excuseFrom } from './store/oneSet';
+import { assignSet, givenTo } from './store/assigning';
+import { changeDates, changeForSome, changeNeed } from './store/changing';
 import { practiceSets, queuedSets, withdrawSets } from './store/practice';
 
 let small: SmallSchool;
@@ -23,16 +24,13 @@ beforeAll(async () => {
 	small = await smallSchool('one_set');
 });
 afterAll(() => small.database.close());
+const theSet = () =>
+	oneSkillSet({
+		...{ skillId: small.skills[0].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: DUE },
+		studentIds: STUDENTS
+	});
 beforeEach(async () => {
-	set = await assignSet(
-		small.database,
-		specialist,
-		oneSkillSet({
-			...{ skillId: small.skills[0].id, groupId: null, itemCount: 5, opensOn: TODAY, dueOn: DUE },
-			studentIds: STUDENTS
-		}),
-		NOW
-	);
+	set = await assignSet(small.database, specialist, theSet(), NOW);
 });
 
 const datesOf = (opensOn: string, dueOn: string | null) => ({
@@ -52,10 +50,11 @@ const row = async (id: number, today = TODAY) => (await rows(specialist, today))
 /** When the set is due on a student's own page; undefined where it is not there. */
 const onOwnPage = async (id: number) =>
 	(await queuedSets(small.database, seen(id), TODAY)).find((one) => one.id === set)?.dueOn;
-const work = async (id: number, at = NOW) => {
-	const queued = (await queuedSets(small.database, seen(id), TODAY)).find((one) => one.id === set)!;
-	const sitting = await beginPractice(small.database, seenOne(id), queued, small.skills, at);
-	await small.answerAll(id, sitting, (position) => position !== 1, 9_000, at);
+const work = async (id: number, ofSet = set) => {
+	const queued = (await queuedSets(small.database, seen(id), TODAY)).find((one) => one.id === ofSet)!;
+	const sitting = await beginPractice(small.database, seenOne(id), queued, small.skills, NOW);
+	await small.answerAll(id, sitting, (position) => position !== 1, 9_000, NOW);
+	return sitting;
 };
 
 describe('the page of a set', () => {
@@ -148,6 +147,74 @@ describe('a set that is under way', () => {
 		expect(await shown()).toMatchObject({ students: 3, finished: 1 });
 	});
 
+	it('counts as done for who it was marked done for, without an answer, and not any more once that is undone', async () => {
+		const shown = async () =>
+			(await practiceSets(small.database, { staff: specialist, today: TODAY }, { from: 0, most: 1 })).sets[0];
+		const marked = await act('markDone', { students: '2,5' });
+		expect(marked.done).toContain('done for 2 students');
+		expect(await row(2)).toMatchObject({ state: 'marked done', answered: 0 });
+		expect(await onOwnPage(2)).toBeUndefined();
+		expect(await shown()).toMatchObject({ students: 3, finished: 2, started: 0 });
+		await back(marked);
+		expect(await shown()).toMatchObject({ students: 3, finished: 0 });
+		expect(await onOwnPage(2)).toBe(DUE);
+	});
+
+	it('is given once more to who has finished, with other questions or the same; the run before is kept beside', async () => {
+		const asked = async (sitting: number) =>
+			(await sittingItems(small.database, sitting)).map(({ familyId, seed }) => `${familyId} ${seed}`);
+		const first = await work(1);
+		const again = await act('again', { students: '1,2' });
+		expect(again.done).toBe('Given to 1 student again, with other questions; the answers of before stay.');
+		expect(await row(1)).toMatchObject({ state: 'not begun', attempt: 2, before: { right: 4, answered: 5 } });
+		expect(await onOwnPage(1)).toBe(DUE);
+		await back(again);
+		expect(await row(1)).toMatchObject({ state: 'finished', attempt: 1, right: 4, before: null });
+		// With a day of its own, which goes with the run when that is taken back.
+		const later = await act('again', { students: '1', dueOn: addDays(DUE, 8) });
+		expect(await onOwnPage(1)).toBe(addDays(DUE, 8));
+		await back(later);
+		expect(await row(1)).toMatchObject({ hasOwnDue: false, state: 'finished' });
+		await act('again', { students: '1', questions: 'same' });
+		const second = await work(1);
+		expect(second).not.toBe(first);
+		expect(await asked(second)).toEqual(await asked(first));
+		await act('again', { students: '1', questions: 'other' });
+		const third = await work(1);
+		const met = await asked(first);
+		expect((await asked(third)).filter((question) => met.includes(question))).toEqual([]);
+		// A later set of the skill does not ask them either.
+		const next = await assignSet(small.database, specialist, { ...theSet(), students: givenTo([2]) }, NOW);
+		const fourth = await work(2, next);
+		expect((await asked(fourth)).filter((question) => met.includes(question))).toEqual([]);
+		expect((await act('notAgain', { students: '1' })).problem).toContain('begun it again');
+		expect((await act('again', { students: '5' })).problem).toContain('Nobody');
+	});
+
+	it('tells what was changed, by whom, and undoes it from there', async () => {
+		const history = async () => (await setPage(small.database, specialist, small.school, set))!.history;
+		expect(await history()).toEqual([]);
+		await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 3) });
+		await act('some', { students: '2', dueOn: addDays(DUE, 9) });
+		await act('excuse', { students: '5' });
+		await act('takeBack', {});
+		const all = await history();
+		expect(all.map(({ says }) => says)).toEqual([
+			'Taken back from all.',
+			expect.stringMatching(/ excused\.$/),
+			expect.stringMatching(/^Otherwise for /),
+			expect.stringContaining('due Mon, Nov 30. Before: opens')
+		]);
+		// What was taken back is given back first.
+		expect(all.map(({ undo }) => undo?.action)).toEqual(['?/giveBack', undefined, undefined, undefined]);
+		await back({ undo: all[0].undo! });
+		for (const { undo } of (await history()).slice(2)) await back({ undo: undo! });
+		expect(await row(2)).toMatchObject({ hasOwnDue: false, dueOn: DUE });
+		expect((await row(5)).state).toBe('not begun');
+		// An older move of the dates is not undone over a newer one.
+		expect((await history()).filter(({ undo }) => undo?.action === '?/dates')).toHaveLength(1);
+	});
+
 	it('is changed by who may: for all by who gave it, for some by who sees them', async () => {
 		const dates = datesOf(TODAY, addDays(DUE, 1));
 		expect(await changeDates(small.database, teacher, set, dates, NOW)).toBeNull();
@@ -155,7 +222,7 @@ describe('a set that is under way', () => {
 		expect((await act('some', { students: '1,5', dueOn: addDays(DUE, 1) }, teacher)).problem).toContain('not yours');
 		expect((await act('some', { students: '1', dueOn: addDays(DUE, 1) }, teacher)).done).toContain('1 student');
 		expect((await act('excuse', { students: '5' }, teacher)).problem).toContain('not yours');
-		expect(await excuseFrom(small.database, specialist, set, [3], true, NOW)).toEqual([]);
+		expect(await changeNeed(small.database, specialist, set, [3], 'excused', NOW)).toEqual([]);
 	});
 
 	it('is left alone once it was taken back', async () => {

@@ -9,20 +9,22 @@ import type { Staff } from '../request';
 import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 import { followOnsOf } from './store/followOns';
+import { changesOf } from './store/history';
+import { historyOf } from './setHistory';
 import { rushedIn } from './store/outcomes';
 import { skillsOfSets } from './store/setContent';
 
 /** How far a student is with a set, by its due date; those who have something left first. */
-const ORDER = ['not begun', 'under way', 'finished late', 'finished', 'excused'] as const;
+const ORDER = ['not begun', 'under way', 'finished late', 'finished', 'marked done', 'excused'] as const;
 export type SetState = (typeof ORDER)[number];
 
 function stateOf(
-	{ isExcused, hasBegun, finishedAt }: StudentOfSet,
+	{ isExcused, isMarkedDone, hasBegun, finishedAt }: StudentOfSet,
 	due: Pick<SetDates, 'dueOn' | 'dueMinute'>,
 	timeZone: string
 ): SetState {
 	if (finishedAt) return isPastDue(due, momentOf(finishedAt, timeZone)) ? 'finished late' : 'finished';
-	if (isExcused) return 'excused';
+	if (isExcused) return isMarkedDone ? 'marked done' : 'excused';
 	return hasBegun ? 'under way' : 'not begun';
 }
 
@@ -31,13 +33,14 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
-	const [given, followed, rushed, parts, skills, groups] = await Promise.all([
+	const [given, followed, rushed, parts, skills, groups, changes] = await Promise.all([
 		studentsOfSet(database, { staff, today }, setId),
 		followOnsOf(database, setId),
 		rushedIn(database, setId),
 		skillsOfSets(database, [setId]),
 		skillList(database, school.id),
-		currentGroups(database, staff, today)
+		currentGroups(database, staff, today),
+		changesOf(database, staff, setId)
 	]);
 	const ids = given.map(({ id }) => id);
 	const [students, help] = await Promise.all([
@@ -81,11 +84,15 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					answered: one.answered,
 					itemCount: one.itemCount ?? set.itemCount,
 					right: one.right,
+					/** Of a set that was given again: the run before, and the how-manieth this is. */
+					attempt: one.attempt,
+					before: one.before,
 					hasRushed: rushed.has(student.id),
 					/** What followed by itself, or why there is only word. */
 					followed: followed.get(student.id) ?? null
 				};
 			})
-			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state))
+			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state)),
+		history: historyOf(set, changes, new Map(students.map((student) => [student.id, fullName(student)])))
 	};
 }

@@ -37,10 +37,11 @@ const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
 
 const readSets = (database: Database, groupId: number, studentIds: number[]) =>
 	database.rows<{ studentId: number; begun: number }>(
-		`SELECT membership.student_id AS studentId, sitting.id IS NOT NULL AS begun
+		`SELECT membership.student_id AS studentId, sitting.id IS NOT NULL OR membership.attempt > 1 AS begun
 		FROM practice_set_student AS membership
 		JOIN practice_set ON practice_set.id = membership.set_id
 		LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
+			AND sitting.attempt = membership.attempt
 		WHERE membership.student_id IN (?) AND practice_set.group_id = ? AND practice_set.withdrawn_at IS NULL
 			AND membership.excused_at IS NULL AND sitting.finished_at IS NULL
 		ORDER BY membership.set_id`,

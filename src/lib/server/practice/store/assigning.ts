@@ -92,12 +92,17 @@ export async function assignWithin(transaction: Database, staff: Author, set: Ne
 }
 
 /** Where the questions of skills go on; sets of one skill that are assigned at the same moment wait for each other here. */
-async function nextSeeds(transaction: Database, skillIds: number[]): Promise<Map<number, number>> {
+export async function nextSeeds(transaction: Database, skillIds: number[]): Promise<Map<number, number>> {
 	await transaction.rows('SELECT id FROM skill WHERE id IN (?) ORDER BY id FOR UPDATE', [skillIds]);
 	const rows = await transaction.rows<{ skillId: number; next: number }>(
-		`SELECT skill_id AS skillId, MAX(first_seed + seeds) AS next FROM practice_set_skill
-		WHERE skill_id IN (?) GROUP BY skill_id`,
-		[skillIds]
+		`SELECT skillId, MAX(next) AS next FROM (
+			SELECT skill_id AS skillId, MAX(first_seed + seeds) AS next FROM practice_set_skill
+			WHERE skill_id IN (?) GROUP BY skill_id
+			UNION ALL
+			SELECT skill_id, MAX(first_seed + seeds) FROM practice_set_numbers
+			WHERE skill_id IN (?) GROUP BY skill_id
+		) AS taken GROUP BY skillId`,
+		[skillIds, skillIds]
 	);
 	const next = new Map(rows.map((row) => [row.skillId, Number(row.next)]));
 	return new Map(skillIds.map((skillId) => [skillId, next.get(skillId) ?? FIRST_PRACTICE_SEED]));

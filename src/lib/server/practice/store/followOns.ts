@@ -55,6 +55,7 @@ export async function hasFollowOnWaiting(database: Database, studentId: VisibleI
 		`SELECT 1 FROM practice_set_student AS given
 		JOIN practice_set ON practice_set.id = given.set_id AND practice_set.follows_id IS NOT NULL
 		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
 		WHERE given.student_id = ? AND given.excused_at IS NULL AND given.closed_at IS NULL
 			AND practice_set.withdrawn_at IS NULL AND sitting.finished_at IS NULL
 		LIMIT 1`,
@@ -183,7 +184,8 @@ export async function followOnsOf(database: Database, setId: number): Promise<Ma
 		FROM follow_on
 		JOIN sitting ON sitting.id = follow_on.sitting_id
 		LEFT JOIN practice_set AS follows ON follows.id = follow_on.follow_set_id
-		WHERE follow_on.set_id = ? AND follow_on.kind <> 'waiting'`,
+		WHERE follow_on.set_id = ? AND follow_on.kind <> 'waiting'
+		ORDER BY sitting.attempt`,
 		[setId]
 	);
 	return new Map(rows.map(({ studentId, ...row }) => [studentId, row]));

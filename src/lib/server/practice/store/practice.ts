@@ -1,9 +1,10 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { SetDates } from '../../../core/practice';
-import { audit, type Database, type RootDatabase } from '../../database';
+import { type Database, type RootDatabase } from '../../database';
 import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
+import { noteChange } from './history';
 
 /** What a set is called by. */
 export interface SetNamed {
@@ -73,13 +74,14 @@ export async function practiceSets(
 			practice_set.item_count AS itemCount, opens_on AS opensOn, opens_minute AS opensMinute,
 			practice_set.due_on AS dueOn, due_minute AS dueMinute, closes, created_at AS createdAt,
 			account.display_name AS createdBy,
-			SUM(given.excused_at IS NULL OR sitting.finished_at IS NOT NULL) AS students,
-			COUNT(sitting.finished_at) AS finished, COUNT(sitting.id) AS started
+			SUM(given.excused_at IS NULL OR given.marked_done OR sitting.finished_at IS NOT NULL) AS students,
+			SUM(given.marked_done OR sitting.finished_at IS NOT NULL) AS finished, COUNT(sitting.id) AS started
 		FROM practice_set
 		JOIN practice_set_student AS given ON given.set_id = practice_set.id
 		JOIN ${among.sql} AS roster ON roster.id = given.student_id
 		JOIN account ON account.id = practice_set.created_by
 		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
 		WHERE practice_set.id IN (?)
 		GROUP BY practice_set.id
 		ORDER BY practice_set.created_at DESC, practice_set.id DESC`,
@@ -119,7 +121,7 @@ export async function withdrawSets(
 		if (ids.length === 0) return null;
 		await transaction.run('UPDATE practice_set SET withdrawn_at = ? WHERE id IN (?)', [at, ids]);
 		await refreshStudents(transaction, await studentsOf(transaction, ids));
-		for (const set of ids) await audit(transaction, staff, at, 'withdraw practice', { set });
+		for (const set of ids) await noteChange(transaction, staff, at, set, { kind: 'taken back' });
 		const started = await transaction.row<{ started: number }>(
 			'SELECT COUNT(DISTINCT student_id) AS started FROM sitting WHERE set_id IN (?)',
 			[ids]
@@ -141,7 +143,7 @@ export async function restoreSets(
 		await transaction.run('UPDATE practice_set SET withdrawn_at = NULL WHERE id IN (?)', [ids]);
 		const students = await studentsOf(transaction, ids);
 		await refreshStudents(transaction, students);
-		for (const set of ids) await audit(transaction, staff, at, 'undo withdraw practice', { set });
+		for (const set of ids) await noteChange(transaction, staff, at, set, { kind: 'given back' });
 		return students.length;
 	});
 }
@@ -205,6 +207,7 @@ export async function queuedSets(
 		JOIN practice_set_skill AS part
 			ON part.set_id = given.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)
 		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
 		WHERE given.student_id IN (?) AND given.excused_at IS NULL AND given.closed_at IS NULL
 			AND practice_set.withdrawn_at IS NULL
 			AND (practice_set.opens_on < ?

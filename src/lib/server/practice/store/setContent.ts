@@ -1,4 +1,5 @@
 import { USUAL_HOW, type SeededSkill, type SetDates, type SetHow, type Variation } from '../../../core/practice';
+import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 
 /** How sets are worked on, as SQL gives it. */
@@ -9,6 +10,12 @@ export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_ri
 /** How a set is worked on, of a row with more in it. */
 export const howFrom = (row: SetHow): SetHow =>
 	Object.fromEntries(Object.keys(USUAL_HOW).map((key) => [key, row[key as keyof SetHow]])) as unknown as SetHow;
+
+/** What is a student's own within a set: a due date, null for that of the set, and what is otherwise than for the others. */
+export interface OwnWay extends Variation {
+	student: number;
+	dueOn: SchoolDate | null;
+}
 
 /** What is otherwise for a student within a set, as SQL gives it of `given`. */
 export const VARIATION_SQL = `given.practice_count AS practice, given.families, given.hints AS ownHints,
@@ -42,6 +49,8 @@ export interface SetForStudent {
 	skills: SeededSkill[];
 	how: SetHow;
 	place: number;
+	/** The how-manieth run through it is theirs now. */
+	attempt: number;
 	variation: Variation;
 	/** When it is due for them. */
 	due: Pick<SetDates, 'dueOn' | 'dueMinute'>;
@@ -54,22 +63,41 @@ export async function setForStudent(
 	studentId: number
 ): Promise<SetForStudent | null> {
 	const row = await database.row<
-		SetHow & VariationRow & SetForStudent['due'] & { place: number; skillId: number | null }
+		SetHow &
+			VariationRow &
+			SetForStudent['due'] & { place: number; attempt: number; numbers: number; skillId: number | null }
 	>(
-		`SELECT ${HOW_SQL}, ${VARIATION_SQL}, given.place, given.skill_id AS skillId,
+		`SELECT ${HOW_SQL}, ${VARIATION_SQL}, given.place, given.attempt, given.numbers, given.skill_id AS skillId,
 			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
 		FROM practice_set_student AS given JOIN practice_set ON practice_set.id = given.set_id
 		WHERE given.set_id = ? AND given.student_id = ?`,
 		[setId, studentId]
 	);
 	if (!row) return null;
-	const { place, skillId, dueOn, dueMinute, ...own } = row;
-	const skills = (await skillsOfSets(database, [setId])).get(setId)!;
+	const { place, attempt, numbers, skillId, dueOn, dueMinute, ...own } = row;
+	const usual = (await skillsOfSets(database, [setId])).get(setId)!;
+	const skills = numbers === 1 ? usual : await withNumbers(database, setId, numbers, usual);
 	return {
 		skills: skills.filter((skill) => skillId === null || skill.skillId === skillId),
 		how: howFrom(row),
-		place,
+		...{ place, attempt },
 		variation: variationOf(own),
 		due: { dueOn, dueMinute }
 	};
+}
+
+/** Skills of a set with the questions of a later run. */
+async function withNumbers(
+	database: Database,
+	setId: number,
+	number: number,
+	skills: SeededSkill[]
+): Promise<SeededSkill[]> {
+	const rows = await database.rows<{ skillId: number; firstSeed: number; seeds: number }>(
+		`SELECT skill_id AS skillId, first_seed AS firstSeed, seeds FROM practice_set_numbers
+		WHERE set_id = ? AND number = ?`,
+		[setId, number]
+	);
+	const own = new Map(rows.map((row) => [row.skillId, row]));
+	return skills.map((skill) => ({ ...skill, ...own.get(skill.skillId) }));
 }

@@ -1,7 +1,9 @@
-import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
+import type { SchoolDate } from '../../../core/calendar';
+import { type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
-import { insertGiven, type GivenTo } from './assigning';
+import { insertGiven, nextSeeds, type GivenTo } from './assigning';
+import { noteChange } from './history';
 import { findSet } from './oneSet';
 
 /** Whether a set can be changed: locked until the end, of the school, and not taken back. */
@@ -34,7 +36,7 @@ export async function addToSet(
 		await insertGiven(transaction, setId, added, Math.max(-1, ...there.map(({ place }) => place)) + 1);
 		const addedIds = added.map(({ studentId }) => studentId);
 		await refreshStudents(transaction, addedIds);
-		await audit(transaction, staff, at, 'give practice to more', { set: setId, students: addedIds });
+		await noteChange(transaction, staff, at, setId, { kind: 'given to more', students: addedIds });
 		return addedIds;
 	});
 }
@@ -59,7 +61,7 @@ export async function takeFromSet(
 		);
 		const ids = taken.map(({ id }) => id);
 		await refreshStudents(transaction, ids);
-		if (ids.length) await audit(transaction, staff, at, 'take practice from some', { set: setId, students: ids });
+		if (ids.length) await noteChange(transaction, staff, at, setId, { kind: 'taken from', students: ids });
 		return ids;
 	});
 }
@@ -82,9 +84,13 @@ export async function turnIn(
 		await requireOwn(transaction, staff, { student: studentIds });
 		if (!(await lockSet(transaction, staff, setId))) return [];
 		const rows = await transaction.rows<{ id: number; studentId: number }>(
-			`SELECT id, student_id AS studentId FROM sitting
-			WHERE set_id = ? AND student_id IN (?) AND ${isTurnedIn ? 'finished_at IS NULL' : 'turned_in_at IS NOT NULL'}
-			ORDER BY id FOR UPDATE`,
+			`SELECT sitting.id, sitting.student_id AS studentId
+			FROM practice_set_student AS given
+			JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+				AND sitting.attempt = given.attempt
+			WHERE given.set_id = ? AND given.student_id IN (?)
+				AND ${isTurnedIn ? 'sitting.finished_at IS NULL' : 'sitting.turned_in_at IS NOT NULL'}
+			ORDER BY sitting.id FOR UPDATE`,
 			[setId, studentIds]
 		);
 		if (rows.length === 0) return [];
@@ -96,10 +102,123 @@ export async function turnIn(
 		]);
 		const ids = rows.map(({ studentId }) => studentId);
 		await refreshStudents(transaction, ids);
-		await audit(transaction, staff, at, isTurnedIn ? 'turn practice in' : 'open practice again', {
-			set: setId,
-			students: ids
-		});
+		await noteChange(transaction, staff, at, setId, { kind: isTurnedIn ? 'turned in' : 'open again', students: ids });
+		return ids;
+	});
+}
+
+/** Most runs of one student through one set. */
+const MOST_RUNS = 20;
+
+/** A further run through a set. */
+interface NextRun {
+	/** With questions that nobody has met yet, else with those of the run before. */
+	isWithOthers: boolean;
+	/** By when; null for what was so before. */
+	dueOn: SchoolDate | null;
+}
+
+/**
+ * Gives a set again to students who have finished it, with the same questions or with other ones. Their answers stay, and
+ * each run is kept beside the one before.
+ * @returns to whom
+ */
+export async function giveAgain(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	studentIds: number[],
+	{ isWithOthers, dueOn }: NextRun,
+	at: Date
+): Promise<number[]> {
+	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: studentIds });
+		if (!(await lockSet(transaction, staff, setId))) return [];
+		const rows = await transaction.rows<{ id: number }>(
+			`SELECT given.student_id AS id
+			FROM practice_set_student AS given
+			JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+				AND sitting.attempt = given.attempt
+			WHERE given.set_id = ? AND given.student_id IN (?) AND sitting.finished_at IS NOT NULL AND given.attempt < ?
+			ORDER BY id FOR UPDATE`,
+			[setId, studentIds, MOST_RUNS]
+		);
+		const ids = rows.map(({ id }) => id);
+		if (ids.length) await beginAgain(transaction, setId, ids, { isWithOthers, dueOn });
+		if (ids.length) await noteChange(transaction, staff, at, setId, { kind: 'given again', students: ids });
+		return ids;
+	});
+}
+
+/** Lets students who have finished a set do it once more. Belongs into a transaction that has locked the set. */
+export async function beginAgain(
+	transaction: Database,
+	setId: number,
+	studentIds: number[],
+	{ isWithOthers, dueOn }: NextRun
+): Promise<void> {
+	const numbers = isWithOthers ? await newNumbers(transaction, setId) : null;
+	await transaction.run(
+		`UPDATE practice_set_student
+		SET attempt = attempt + 1, numbers_before = numbers, numbers = COALESCE(?, numbers), due_before = due_on,
+			due_on = COALESCE(?, due_on), closed_at = NULL, excused_at = NULL, marked_done = FALSE
+		WHERE set_id = ? AND student_id IN (?)`,
+		[numbers, dueOn, setId, studentIds]
+	);
+	await refreshStudents(transaction, studentIds);
+}
+
+/** Questions for a set that nobody has met yet. @returns their number within the set */
+async function newNumbers(transaction: Database, setId: number): Promise<number> {
+	const parts = await transaction.rows<{ skillId: number; seeds: number }>(
+		'SELECT skill_id AS skillId, seeds FROM practice_set_skill WHERE set_id = ? ORDER BY skill_id',
+		[setId]
+	);
+	const next = await nextSeeds(
+		transaction,
+		parts.map(({ skillId }) => skillId)
+	);
+	const last = await transaction.row<{ number: number | null }>(
+		'SELECT MAX(number) AS number FROM practice_set_numbers WHERE set_id = ?',
+		[setId]
+	);
+	const number = (last?.number ?? 1) + 1;
+	await transaction.insertMany(
+		'INSERT INTO practice_set_numbers (set_id, number, skill_id, first_seed, seeds) VALUES ?',
+		parts.map(({ skillId, seeds }) => [setId, number, skillId, next.get(skillId)!, seeds])
+	);
+	return number;
+}
+
+/** Takes a run that was given again back from students who have not begun it. @returns from whom */
+export async function takeRunBack(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	studentIds: number[],
+	at: Date
+): Promise<number[]> {
+	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: studentIds });
+		if (!(await lockSet(transaction, staff, setId))) return [];
+		const rows = await transaction.rows<{ id: number }>(
+			`SELECT given.student_id AS id
+			FROM practice_set_student AS given
+			WHERE given.set_id = ? AND given.student_id IN (?) AND given.attempt > 1
+				AND NOT EXISTS (SELECT 1 FROM sitting
+					WHERE sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+						AND sitting.attempt = given.attempt)
+			ORDER BY id FOR UPDATE`,
+			[setId, studentIds]
+		);
+		const ids = rows.map(({ id }) => id);
+		if (ids.length === 0) return [];
+		await transaction.run(
+			'UPDATE practice_set_student SET attempt = attempt - 1, numbers = numbers_before, due_on = due_before WHERE set_id = ? AND student_id IN (?)',
+			[setId, ids]
+		);
+		await refreshStudents(transaction, ids);
+		await noteChange(transaction, staff, at, setId, { kind: 'not given again', students: ids });
 		return ids;
 	});
 }

@@ -15,6 +15,7 @@ export const withLate = ({ today, minute }: Pick<School, 'today' | 'minute'>): R
 		SELECT 1 FROM practice_set_student AS given
 		STRAIGHT_JOIN practice_set ON practice_set.id = given.set_id
 		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
 		WHERE given.student_id = roster.id AND given.excused_at IS NULL AND given.closed_at IS NULL
 			AND practice_set.withdrawn_at IS NULL AND sitting.finished_at IS NULL
 			AND (COALESCE(given.due_on, practice_set.due_on) < ?

@@ -31,7 +31,7 @@ export async function beginPractice(
 		{
 			studentId,
 			kind: 'practice',
-			origin: { setId: id },
+			origin: { setId: id, attempt: set.attempt },
 			untilRight: untilRight && Math.min(untilRight, questions.length),
 			at
 		},

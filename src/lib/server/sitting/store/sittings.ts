@@ -50,7 +50,7 @@ export async function hasSittingSince(database: Database, schoolId: number, sinc
 
 type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
-	| { setId: number }
+	| { setId: number; attempt: number }
 	| { planId: number; week: number }
 	| { checkId: number }
 	| { ownDay: SchoolDate; ownNumber: number };

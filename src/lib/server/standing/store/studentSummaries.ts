@@ -11,6 +11,7 @@ export async function refreshStudents(transaction: Database, studentIds: number[
 			(SELECT MIN(practice_set.opens_on) FROM practice_set_student AS membership
 				JOIN practice_set ON practice_set.id = membership.set_id
 				LEFT JOIN sitting ON sitting.set_id = membership.set_id AND sitting.student_id = membership.student_id
+					AND sitting.attempt = membership.attempt
 				WHERE membership.student_id = student.id AND membership.excused_at IS NULL AND membership.closed_at IS NULL
 					AND practice_set.withdrawn_at IS NULL
 					AND sitting.finished_at IS NULL),

@@ -1,15 +1,17 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { sayDate, sayDayAt, sayMinute, schoolDateOf } from '$lib/core/calendar';
+	import { isPastDue } from '$lib/core/practice';
 	import { plural } from '$lib/core/words';
 	import type { FoundStudent } from '$lib/ui/form/foundStudent';
 	import StudentPicker from '$lib/ui/form/StudentPicker.svelte';
 	import { keepValues } from '$lib/ui/form/keepValues';
-	import ForSome from '$lib/ui/practice/ForSome.svelte';
 	import { FOLLOW_WORDS, NOTICE_WORDS, sayFollow } from '$lib/ui/practice/sayFollow';
 	import { sayAfterDue, sayDue, sayHow, sayVariation } from '$lib/ui/practice/saySet';
 	import { keepingScope } from '$lib/ui/shell/address';
-	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
+	import ActionButton from '$lib/ui/form/ActionButton.svelte';
+	import SetActions from '$lib/ui/practice/SetActions.svelte';
+	import SetHistory from '$lib/ui/practice/SetHistory.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import SelectShown from '$lib/ui/table/SelectShown.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
@@ -22,14 +24,6 @@
 	let another = $state<FoundStudent | null>(null);
 	let chosen = $state<number[]>([]);
 	const selected = $derived(data.students.filter(({ id }) => chosen.includes(id)));
-	const excused = $derived(selected.filter(({ state }) => state === 'excused'));
-	const underWay = $derived(selected.filter(({ state }) => state === 'under way'));
-	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
-	const needed = $derived(selected.filter(({ state }) => state === 'not begun' || state === 'under way'));
-	/** Until when those selected have time. */
-	let until = $derived(data.moreTime);
-	/** Whether what else can be otherwise for those selected is shown. */
-	let isOpen = $state(false);
 	const timeOf = (minute: number | null) => (minute === null ? '' : sayMinute(minute));
 	let opensOn = $derived(dates.opensOn);
 	let opensAt = $derived(timeOf(dates.opensMinute));
@@ -62,21 +56,9 @@
 		].filter(Boolean);
 		return parts.length ? `${parts.join(', ')}, as always` : '';
 	}
-	/** What a form does ends with nobody selected. */
-	const thenNobody =
-		() =>
-		async ({ update }: { update: () => Promise<void> }) => {
-			await update();
-			chosen = [];
-			isOpen = false;
-		};
 </script>
 
 <svelte:head><title>{data.title} · Practice · Orderly Compass</title></svelte:head>
-
-{#snippet ids(students: { id: number }[])}
-	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
-{/snippet}
 
 <p class="no-print ways">
 	<a href={keepingScope('/practice')}>All sets</a>
@@ -115,7 +97,12 @@
 </p>
 
 {#if set.isWithdrawn}
-	<p class="attention">This set was taken back: it is on no student’s page. What was answered stays and counts.</p>
+	<p class="attention">
+		This set was taken back: it is on no student’s page. What was answered stays and counts.
+		{#if data.can.practice && set.isTheirs}<ActionButton action="?/giveBack" look="plain"
+				>Give it back to all</ActionButton
+			>{/if}
+	</p>
 {:else if canChange && set.isTheirs}
 	<form method="POST" action="?/dates" class="one-line dates no-print" use:enhance={keepValues}>
 		<label>Students see it from <input name="opensOn" type="date" required bind:value={opensOn} /></label>
@@ -173,10 +160,12 @@
 				? `${student.answered} of ${student.itemCount} answered`
 				: student.isTurnedIn
 					? `turned in, ${student.answered} of ${student.itemCount} answered`
-					: student.state}{#if student.isLate}<strong>, late</strong>{/if}</td
+					: student.state}{#if student.attempt > 1}<span class="soft">, run {student.attempt}</span
+				>{/if}{#if student.isLate}<strong>, late</strong>{/if}</td
 		>
 		<td
 			>{student.answered ? `${student.right} of ${student.answered}` : ''}
+			{#if student.before}<span class="soft">before {student.before.right} of {student.before.answered}</span>{/if}
 			{#if student.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
 					>rushed</span
 				>{/if}
@@ -208,51 +197,14 @@
 {/if}
 {#if canChange}<SelectShown ids={data.students.map(({ id }) => id)} bind:chosen />{/if}
 
-{#if selected.length}
-	<ActionBar says="{plural(selected.length, 'student')} selected">
-		<form method="POST" action="?/some" class="one-line" use:enhance={thenNobody}>
-			{@render ids(selected)}
-			<label>Due <input name="dueOn" type="date" required min={dates.opensOn} bind:value={until} /></label>
-			<button class="primary">Due {sayDate(until)} for {plural(selected.length, 'student')}</button>
-		</form>
-		<button aria-expanded={isOpen} onclick={() => (isOpen = !isOpen)}>Otherwise for them</button>
-		{#if needed.length}
-			<form method="POST" action="?/excuse" use:enhance={thenNobody}>
-				{@render ids(needed)}
-				<button>Excuse {plural(needed.length, 'student')}</button>
-			</form>
-		{/if}
-		{#if underWay.length}
-			<form method="POST" action="?/turnIn" use:enhance={thenNobody}>
-				{@render ids(underWay)}
-				<button>Turn in for {plural(underWay.length, 'student')}</button>
-			</form>
-		{/if}
-		{#if turnedIn.length}
-			<form method="POST" action="?/reopen" use:enhance={thenNobody}>
-				{@render ids(turnedIn)}
-				<button>Open again for {plural(turnedIn.length, 'student')}</button>
-			</form>
-		{/if}
-		{#if excused.length}
-			<form method="POST" action="?/giveAgain" use:enhance={thenNobody}>
-				{@render ids(excused)}
-				<button>Give it to {plural(excused.length, 'student')} again</button>
-			</form>
-		{/if}
-		<button class="plain" onclick={() => (chosen = [])}>Clear</button>
-		{#if isOpen}
-			<form method="POST" action="?/some" class="one-line wide" use:enhance={thenNobody}>
-				{@render ids(selected)}
-				<ForSome />
-				<button class="primary">Keep for {plural(selected.length, 'student')}</button>
-				{#if selected.some(({ state }) => state !== 'not begun')}
-					<span class="soft">Who has begun keeps their questions.</span>
-				{/if}
-			</form>
-		{/if}
-	</ActionBar>
-{/if}
+{#if selected.length}<SetActions
+		{selected}
+		{dates}
+		moreTime={data.moreTime}
+		isOver={isPastDue(dates, { day: data.school.today, minute: data.school.minute })}
+		clear={() => (chosen = [])}
+	/>{/if}
+<SetHistory history={data.history} timeZone={data.school.timeZone} canUndo={data.can.practice} />
 <Notice outcome={form} />
 
 <style>
@@ -272,8 +224,5 @@
 	}
 	.more {
 		margin: 10px 0;
-	}
-	.wide {
-		flex-basis: 100%;
 	}
 </style>

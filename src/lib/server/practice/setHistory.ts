@@ -1,0 +1,86 @@
+import { plural } from '../../core/words';
+import { fieldsOf, sayDates } from './datesForm';
+import type { KnownChange, SetChange, StudentsChange } from './store/history';
+import type { OneSet } from './store/oneSet';
+
+/** So many names are told of a change; more are counted. */
+const NAMES_TOLD = 3;
+
+const STUDENTS_SAY: Record<StudentsChange, (who: string) => string> = {
+	'given to more': (who) => `Given to ${who} too.`,
+	'taken from': (who) => `Taken from ${who}.`,
+	'turned in': (who) => `Turned in for ${who}.`,
+	'open again': (who) => `Open again for ${who}.`,
+	excused: (who) => `${who} excused.`,
+	'marked done': (who) => `Counts as done for ${who}.`,
+	'not excused': (who) => `On the page of ${who} again.`,
+	'given again': (who) => `Given once more to ${who}.`,
+	'not given again': (who) => `No further run for ${who}.`
+};
+
+/** The action that undoes what was done for some students. */
+const UNDONE_BY: Record<StudentsChange, string> = {
+	'given to more': '?/take',
+	'taken from': '?/add',
+	'turned in': '?/reopen',
+	'open again': '?/turnIn',
+	excused: '?/need',
+	'marked done': '?/need',
+	'not excused': '?/excuse',
+	'given again': '?/notAgain',
+	'not given again': '?/again'
+};
+
+/** What a change was, in a sentence. */
+function sayChange(change: SetChange, who: (ids: number[]) => string): string {
+	switch (change.kind) {
+		case 'dates':
+			return `${sayDates(change.after)} Before: ${sayDates(change.before).replace('Opens', 'opens')}`;
+		case 'for some':
+			return `Otherwise for ${who(change.before.map(({ student }) => student))}.`;
+		case 'taken back':
+			return 'Taken back from all.';
+		case 'given back':
+			return 'Given back to all.';
+		default:
+			return STUDENTS_SAY[change.kind](who(change.students));
+	}
+}
+
+/** A form that undoes a change; null where a later one stands in the way. */
+function undoOf(
+	change: SetChange,
+	isNewestOfKind: boolean,
+	isWithdrawn: boolean
+): { action: string; fields: Record<string, string> } | null {
+	if (change.kind === 'taken back') return isNewestOfKind && isWithdrawn ? { action: '?/giveBack', fields: {} } : null;
+	if (isWithdrawn) return null;
+	if (change.kind === 'given back') return isNewestOfKind ? { action: '?/takeBack', fields: {} } : null;
+	if (change.kind === 'dates') return isNewestOfKind ? { action: '?/dates', fields: fieldsOf(change.before) } : null;
+	if ('students' in change) return { action: UNDONE_BY[change.kind], fields: { students: change.students.join(',') } };
+	if (change.kind !== 'for some' || !isNewestOfKind) return null;
+	return { action: '?/someBack', fields: { ways: JSON.stringify(change.before) } };
+}
+
+/**
+ * What was done to a set, the newest first, each with what undoes it.
+ *
+ * @param names of the students who may be seen; others are counted
+ */
+export function historyOf(
+	{ isWithdrawn }: Pick<OneSet, 'isWithdrawn'>,
+	changes: KnownChange[],
+	names: Map<number, string>
+) {
+	const who = (ids: number[]) => {
+		const known = ids.flatMap((id) => names.get(id) ?? []);
+		return ids.length <= NAMES_TOLD && known.length === ids.length ? known.join(', ') : plural(ids.length, 'student');
+	};
+	return changes.map((change, i) => ({
+		id: change.id,
+		says: sayChange(change, who),
+		by: change.by,
+		at: change.at,
+		undo: undoOf(change, changes.findIndex(({ kind }) => kind === change.kind) === i, isWithdrawn)
+	}));
+}

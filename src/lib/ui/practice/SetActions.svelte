@@ -1,0 +1,116 @@
+<!-- What can be done to a set for the students selected: another due date, something otherwise, not at all, once more. -->
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { sayDate, type SchoolDate } from '$lib/core/calendar';
+	import { plural } from '$lib/core/words';
+	import ActionBar from '../shell/ActionBar.svelte';
+	import ForSome from './ForSome.svelte';
+
+	interface Props {
+		selected: { id: number; state: string; isTurnedIn: boolean; attempt: number }[];
+		dates: { opensOn: SchoolDate };
+		/** Until when those who are given more time have it, unless somebody says otherwise. */
+		moreTime: SchoolDate;
+		/** Whether its due date has passed: who gets it once more has until then, too. */
+		isOver: boolean;
+		/** Selects nobody. */
+		clear: () => void;
+	}
+	let { selected, dates, moreTime, isOver, clear }: Props = $props();
+
+	const among = (...states: string[]) => selected.filter(({ state }) => states.includes(state));
+	const excused = $derived(among('excused', 'marked done'));
+	const underWay = $derived(among('under way'));
+	const needed = $derived(among('not begun', 'under way'));
+	const notBegun = $derived(among('not begun').filter(({ attempt }) => attempt === 1));
+	const finished = $derived(among('finished', 'finished late'));
+	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
+	let until = $derived(moreTime);
+	/** Whether what else can be otherwise for those selected is shown. */
+	let isOpen = $state(false);
+	/** What a form does ends with nobody selected. */
+	const thenNobody =
+		() =>
+		async ({ update }: { update: () => Promise<void> }) => {
+			await update();
+			clear();
+		};
+</script>
+
+{#snippet ids(students: { id: number }[])}
+	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
+{/snippet}
+
+<ActionBar says="{plural(selected.length, 'student')} selected">
+	<form method="POST" action="?/some" class="one-line" use:enhance={thenNobody}>
+		{@render ids(selected)}
+		<label>Due <input name="dueOn" type="date" required min={dates.opensOn} bind:value={until} /></label>
+		<button class="primary">Due {sayDate(until)} for {plural(selected.length, 'student')}</button>
+	</form>
+	<button aria-expanded={isOpen} onclick={() => (isOpen = !isOpen)}>Otherwise for them</button>
+	{#if needed.length}
+		<form method="POST" action="?/excuse" use:enhance={thenNobody}>
+			{@render ids(needed)}
+			<button>Excuse {plural(needed.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if needed.length}
+		<form method="POST" action="?/markDone" use:enhance={thenNobody}>
+			{@render ids(needed)}
+			<button>Counts as done for {plural(needed.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if notBegun.length}
+		<form method="POST" action="?/take" use:enhance={thenNobody}>
+			{@render ids(notBegun)}
+			<button>Take it from {plural(notBegun.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if finished.length}
+		<form method="POST" action="?/again" class="one-line" use:enhance={thenNobody}>
+			{@render ids(finished)}
+			{#if isOver}<input type="hidden" name="dueOn" value={until} />{/if}
+			<button>Give it to {plural(finished.length, 'student')} once more{isOver ? `, due ${sayDate(until)}` : ''}</button
+			>
+			<select name="questions" aria-label="Questions of the run to come">
+				<option value="other">with other questions</option>
+				<option value="same">with the same questions</option>
+			</select>
+		</form>
+	{/if}
+	{#if underWay.length}
+		<form method="POST" action="?/turnIn" use:enhance={thenNobody}>
+			{@render ids(underWay)}
+			<button>Turn in for {plural(underWay.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if turnedIn.length}
+		<form method="POST" action="?/reopen" use:enhance={thenNobody}>
+			{@render ids(turnedIn)}
+			<button>Open again for {plural(turnedIn.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if excused.length}
+		<form method="POST" action="?/need" use:enhance={thenNobody}>
+			{@render ids(excused)}
+			<button>On the page of {plural(excused.length, 'student')} again</button>
+		</form>
+	{/if}
+	<button class="plain" onclick={clear}>Clear</button>
+	{#if isOpen}
+		<form method="POST" action="?/some" class="one-line wide" use:enhance={thenNobody}>
+			{@render ids(selected)}
+			<ForSome />
+			<button class="primary">Keep for {plural(selected.length, 'student')}</button>
+			{#if selected.some(({ state }) => state !== 'not begun')}
+				<span class="soft">Who has begun keeps their questions.</span>
+			{/if}
+		</form>
+	{/if}
+</ActionBar>
+
+<style>
+	.wide {
+		flex-basis: 100%;
+	}
+</style>
