@@ -42,3 +42,6 @@ CREATE TABLE practice_set_change (
 	FOREIGN KEY (set_id) REFERENCES practice_set (id),
 	FOREIGN KEY (changed_by) REFERENCES account (id)
 );
+
+-- For the calendar: sets that are open in some days.
+ALTER TABLE practice_set ADD KEY by_due (school_id, due_on);

@@ -62,6 +62,8 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/practice/queues',
 		'/practice/facts?student=95',
 		'/practice/own',
+		'/practice/calendar',
+		'/practice/log',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		`/practice/${set}/print`,

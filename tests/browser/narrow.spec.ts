@@ -13,6 +13,8 @@ const PATHS = [
 		'/practice/queues',
 		'/practice/facts?student=95',
 		'/practice/own',
+		'/practice/calendar',
+		'/practice/log',
 		'/practice/new?for=group:2',
 		'/practice/new?for=group:2&own=yes',
 		'/practice/1',

@@ -84,6 +84,69 @@ test('a due date is moved for all and for one, and a student is excused, each in
 	}
 });
 
+test('a set is moved in the calendar, by keyboard and by dragging, and back', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	const { act, within } = countActions();
+	await page.goto(`${address()}/practice/calendar?scope=school&view=week&day=2026-11-25`);
+	const bars = page.getByRole('button', { name: /opens Mon, Nov 23, due Fri, Nov 27$/ });
+	const title = (await bars.first().innerText()).split('\n')[0];
+	const moved = page.getByRole('button', { name: `${title}, ` }).and(page.locator('[aria-pressed="true"]'));
+	const status = page.getByRole('status');
+	await bars.first().focus();
+	await act(page.keyboard.press('Shift+ArrowRight'));
+	await expect(sentence(page)).toContainText(/^Move “.+” for \d+ students?: opens Mon, Nov 23, due Sat, Nov 28\.$/);
+	await act(page.keyboard.press('Enter'));
+	within(3, 'a due date moved in the calendar');
+	await expect(status).toContainText('due Sat, Nov 28');
+	await expect(page.getByRole('button', { name: /due Sat, Nov 28$/ })).toHaveCount(1);
+	await expectAccessible(page);
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(status).toContainText('due Fri, Nov 27');
+	await expect(page.getByRole('button', { name: /due Sat, Nov 28$/ })).toHaveCount(0);
+
+	// Two days on with the mouse; nothing is moved before it is said so.
+	const box = (await bars.first().boundingBox())!;
+	await page.mouse.move(box.x + 40, box.y + box.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(box.x + 40 + (box.width / 5) * 2, box.y + box.height / 2, { steps: 5 });
+	await page.mouse.up();
+	await expect(sentence(page)).toContainText('opens Wed, Nov 25, due Sun, Nov 29.');
+	await expect(moved).toHaveCount(1);
+	await page.getByRole('button', { name: 'As it was' }).click();
+	await expect(moved).toHaveCount(0);
+	await bars.first().click();
+	await page.getByLabel('Due', { exact: true }).fill('2026-12-01');
+	await page.getByRole('button', { name: 'Move it' }).click();
+	await expect(status).toContainText('due Tue, Dec 1');
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(status).toContainText('due Fri, Nov 27');
+});
+
+test('what each student was given is listed by student, and what was done to a set stands in its history', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/log?scope=class:7`);
+	const table = page.getByRole('table', { name: 'Sets by student' });
+	const done = table.getByRole('row', { name: /finished/ }).first();
+	await done.getByRole('link').last().click();
+	await page.getByRole('heading', { name: 'What was changed' }).waitFor();
+	const row = page
+		.getByRole('table', { name: 'Students with this set' })
+		.getByRole('row', { name: /finished/ })
+		.first();
+	const name = await row.getByRole('link').first().innerText();
+	const own = page.getByRole('table', { name: 'Students with this set' }).getByRole('row', { name: new RegExp(name) });
+	await page.getByLabel(`Select ${name}`).check();
+	await page.getByRole('button', { name: /^Give it to 1 student once more/ }).click();
+	await expect(page.getByRole('status')).toContainText('the answers of before stay');
+	await expect(own).toContainText('not begun, run 2');
+	await expect(own).toContainText(/before \d+ of \d+/);
+	await page.getByRole('button', { name: `Undo: Given once more to ${name}.` }).click();
+	await expect(own).not.toContainText('run 2');
+	await expect(page.getByRole('listitem').filter({ hasText: `No further run for ${name}.` })).toBeVisible();
+});
+
 test('the newest sets are listed, and the others part by part', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice?scope=school`);

@@ -1,4 +1,5 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
+import * as calendar from '../../../src/lib/server/practice/store/calendar';
 import * as changing from '../../../src/lib/server/practice/store/changing';
 import * as closing from '../../../src/lib/server/practice/store/closing';
 import * as followOns from '../../../src/lib/server/practice/store/followOns';
@@ -29,6 +30,8 @@ const newSet = ({ of, ownSkillId }: Asking) =>
 		studentIds: of.students
 	});
 
+const days = { from: TODAY, until: addDays(TODAY, 30) };
+const anySet = { skillId: null, authorId: null };
 const run = { isWithOthers: true, dueOn: null };
 
 export const practiceCalls: [object, Record<string, Call>][] = [
@@ -47,6 +50,16 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			),
 			nextSeeds: given(({ database, ownSkillId }) => assigning.nextSeeds(database, [ownSkillId])),
 			insertGiven: given(({ database, me }) => assigning.insertGiven(database, me.sets.all, [], 0))
+		}
+	],
+	[
+		calendar,
+		{
+			classSets: given(({ database, me }) =>
+				calendar.classSets(database, { staff: me.staff.specialist, today: TODAY }, days, anySet)
+			),
+			studentSets: given(({ database, me }) => calendar.studentSets(database, seen(...me.students), days, anySet)),
+			setAuthors: given(({ database, me }) => calendar.setAuthors(database, me.staff.specialist))
 		}
 	],
 	[closing, { closeSets: all }],

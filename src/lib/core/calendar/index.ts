@@ -1,6 +1,7 @@
 export * from './monthsBefore';
 export * from './hours';
 export * from './words';
+export * from './monthView';
 
 /** A day in the school's time zone, written `YYYY-MM-DD`. Plain text, so it sorts and compares as days do. */
 export type SchoolDate = string;

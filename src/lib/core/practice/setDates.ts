@@ -23,3 +23,13 @@ export const hasOpened = ({ opensOn, opensMinute }: Pick<SetDates, 'opensOn' | '
 /** Whether its due date is over. */
 export const isPastDue = ({ dueOn, dueMinute }: Pick<SetDates, 'dueOn' | 'dueMinute'>, now: SchoolMoment): boolean =>
 	dueOn !== null && (dueMinute === null ? now.day > dueOn : isFrom(now, dueOn, dueMinute));
+
+/** Where a set is by its dates alone. */
+export const SET_STAGES = ['not open yet', 'open', 'past due'] as const;
+export type SetStage = (typeof SET_STAGES)[number];
+
+/** Where a set is by its dates. */
+export function stageOf(dates: SetDates, now: SchoolMoment): SetStage {
+	if (!hasOpened(dates, now)) return 'not open yet';
+	return isPastDue(dates, now) ? 'past due' : 'open';
+}

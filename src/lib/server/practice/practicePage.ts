@@ -8,6 +8,7 @@ import { numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { visibleAmong } from '../people';
+import { askedSets, setChoices } from './setFilters';
 import { lineNotices, type LineNotice } from './store/followOns';
 import { practiceSets } from './store/practice';
 import { skillsOfSets } from './store/setContent';
@@ -21,9 +22,11 @@ const SETS_AT_ONCE = 40;
 /** Sets that students of a scope were given, the newest first. */
 export async function practicePage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
 	const part = { from: numberIn(url, 'sets'), most: SETS_AT_ONCE };
+	const asked = askedSets(url);
+	const now = { day: school.today, minute: school.minute };
 	const [notices, { sets, total }, skills, groups] = await Promise.all([
 		lineNotices(database, staff, beginningOf(addDays(school.today, -NOTICE_DAYS), school.timeZone)),
-		practiceSets(database, scope.roster, part),
+		practiceSets(database, scope.roster, { ...part, ...asked, now }),
 		skillList(database, school.id),
 		currentGroups(database, staff, school.today)
 	]);
@@ -31,6 +34,8 @@ export async function practicePage(database: Database, staff: Staff, school: Sch
 	return {
 		...part,
 		total,
+		asked,
+		choices: await setChoices(database, staff, skills),
 		sets: sets.map((set) => ({ ...set, title: setTitle(set, (id) => nameOf.get(id)!) })),
 		notices: await noticesOf(database, staff, school, notices, (id) => nameOf.get(id)!),
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name]))

@@ -7,6 +7,8 @@
 	label="Pages on practice"
 	views={[
 		{ path: '/practice', name: 'Sets' },
+		{ path: '/practice/calendar', name: 'Calendar' },
+		{ path: '/practice/log', name: 'By student' },
 		{ path: '/practice/queues', name: 'Queues' },
 		{ path: '/practice/facts', name: 'Facts' },
 		{ path: '/practice/own', name: 'On their own' }

@@ -1,6 +1,6 @@
 <!-- What was done to a set since it was assigned, the newest first; each can be undone while nothing stands in the way. -->
 <script lang="ts">
-	import { momentOf, sayDayAt } from '$lib/core/calendar';
+	import { sayInstant } from '$lib/core/calendar';
 	import ActionButton from '../form/ActionButton.svelte';
 
 	interface Props {
@@ -15,10 +15,6 @@
 		canUndo: boolean;
 	}
 	let { history, timeZone, canUndo }: Props = $props();
-	const sayWhen = (at: Date) => {
-		const { day, minute } = momentOf(at, timeZone);
-		return sayDayAt(day, minute);
-	};
 </script>
 
 <section aria-labelledby="history">
@@ -29,7 +25,7 @@
 		<ol>
 			{#each history as { id, says, by, at, undo } (id)}
 				<li>
-					<span class="soft">{sayWhen(at)}, {by}</span>
+					<span class="soft">{sayInstant(at, timeZone)}, {by}</span>
 					<span>{says}</span>
 					{#if undo && canUndo}<ActionButton action={undo.action} fields={undo.fields} label="Undo: {says}" look="plain"
 							>Undo</ActionButton

@@ -2,12 +2,13 @@
 	import Pager from '$lib/ui/table/Pager.svelte';
 	import AssignLinks from '$lib/ui/practice/AssignLinks.svelte';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
+	import SetFilters from '$lib/ui/practice/SetFilters.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { NOTICE_WORDS } from '$lib/ui/practice/sayFollow';
 	import { plural } from '$lib/core/words';
 	import { page } from '$app/state';
-	import { keepingScope } from '$lib/ui/shell/address';
+	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { hasOpened } from '$lib/core/practice';
 	import { sayDayAt } from '$lib/core/calendar';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -63,7 +64,10 @@
 	</section>
 {/if}
 <section>
-	{#if data.sets.length === 0}
+	<div class="one-line filters no-print"><SetFilters asked={data.asked} choices={data.choices} /></div>
+	{#if data.sets.length === 0 && Object.values(data.asked).some((value) => value !== null)}
+		<p>No set here is like that. <a href={withState({ skill: null, author: null, stage: null })}>Show all sets</a></p>
+	{:else if data.sets.length === 0}
 		<p>No set was assigned to anyone here yet. Start from a group, where its focus is offered, or with a new set.</p>
 	{:else}
 		<Table
@@ -128,6 +132,9 @@
 		gap: 4px 16px;
 		align-items: baseline;
 		padding: 3px 0;
+	}
+	.filters {
+		margin-bottom: 8px;
 	}
 	.head {
 		display: flex;

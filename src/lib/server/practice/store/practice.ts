@@ -1,10 +1,13 @@
-import type { SchoolDate } from '../../../core/calendar';
-import type { SetDates } from '../../../core/practice';
+import type { SchoolDate, SchoolMoment } from '../../../core/calendar';
+import type { SetDates, SetStage } from '../../../core/practice';
 import { type Database, type RootDatabase } from '../../database';
 import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 import { noteChange } from './history';
+
+/** The end of a day, in minutes. */
+const DAY_ENDS = 24 * 60;
 
 /** What a set is called by. */
 export interface SetNamed {
@@ -27,12 +30,27 @@ interface PracticeSet extends SetNamed, SetDates {
 	started: number;
 }
 
-/** Which sets of a list: those from a place on, from 0; of one group or on one skill where that is named. */
+/** Which sets of a list: those from a place on, from 0; of what is named. */
 interface Part {
 	from: number;
 	most: number;
-	groupId?: number;
-	skillId?: number;
+	groupId?: number | null;
+	skillId?: number | null;
+	authorId?: number | null;
+	/** Where they are by their dates, at a moment. */
+	stage?: SetStage | null;
+	now?: SchoolMoment;
+}
+
+/** SQL: where a set is by its dates, as `stageOf` says it. */
+function stageSql(stage: SetStage, { day, minute }: SchoolMoment): { sql: string; values: unknown[] } {
+	const notOpen =
+		'(practice_set.opens_on > ? OR practice_set.opens_on = ? AND COALESCE(practice_set.opens_minute, 0) > ?)';
+	const pastDue = `(practice_set.due_on < ? OR practice_set.due_on = ? AND COALESCE(practice_set.due_minute, ${DAY_ENDS}) <= ?)`;
+	const now = [day, day, minute];
+	if (stage === 'not open yet') return { sql: notOpen, values: now };
+	if (stage === 'past due') return { sql: `NOT ${notOpen} AND ${pastDue}`, values: [...now, ...now] };
+	return { sql: `NOT ${notOpen} AND COALESCE(NOT ${pastDue}, TRUE)`, values: [...now, ...now] };
 }
 
 /**
@@ -42,16 +60,21 @@ interface Part {
 export async function practiceSets(
 	database: Database,
 	roster: Roster,
-	{ from, most, groupId, skillId }: Part
+	{ from, most, ...asked }: Part
 ): Promise<{ sets: PracticeSet[]; total: number }> {
 	const among = rosterSql(roster);
-	const wanted = `practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL
-		${groupId === undefined ? '' : 'AND practice_set.group_id = ?'} ${
-			skillId === undefined
-				? ''
-				: 'AND EXISTS (SELECT 1 FROM practice_set_skill AS part WHERE part.set_id = practice_set.id AND part.skill_id = ?)'
-		}`;
-	const values = [roster.staff.schoolId, groupId, skillId].filter((value) => value !== undefined);
+	const conditions = [
+		{ sql: 'practice_set.school_id = ? AND practice_set.withdrawn_at IS NULL', values: [roster.staff.schoolId] },
+		asked.groupId && { sql: 'practice_set.group_id = ?', values: [asked.groupId] },
+		asked.authorId && { sql: 'practice_set.created_by = ?', values: [asked.authorId] },
+		asked.skillId && {
+			sql: 'EXISTS (SELECT 1 FROM practice_set_skill AS part WHERE part.set_id = practice_set.id AND part.skill_id = ?)',
+			values: [asked.skillId]
+		},
+		asked.stage && asked.now && stageSql(asked.stage, asked.now)
+	].filter((condition) => typeof condition === 'object' && condition !== null);
+	const wanted = conditions.map(({ sql }) => sql).join(' AND ');
+	const values = conditions.flatMap((condition) => condition.values as unknown[]);
 	// In this order: else the sets of a whole district may be read.
 	const theirs = `(SELECT DISTINCT given.set_id FROM ${among.sql} AS roster
 			STRAIGHT_JOIN practice_set_student AS given ON given.student_id = roster.id) AS theirs
@@ -65,7 +88,7 @@ export async function practiceSets(
 	const total = Number(found[0]?.total ?? 0);
 	// A part behind the end of the list says how many there are, too.
 	if (found.length === 0 && from > 0)
-		return { sets: [], total: (await practiceSets(database, roster, { from: 0, most: 1, groupId, skillId })).total };
+		return { sets: [], total: (await practiceSets(database, roster, { from: 0, most: 1, ...asked })).total };
 	if (found.length === 0) return { sets: [], total };
 	const rows = await database.rows<PracticeSet & { skillIds: string }>(
 		`SELECT practice_set.id, practice_set.name, is_own_step AS isOwnStep, group_id AS groupId,
@@ -178,9 +201,6 @@ export interface QueuedSet
 	sittingId: number | null;
 	answered: number | null;
 }
-
-/** The end of a day, in minutes. */
-const DAY_ENDS = 24 * 60;
 
 /**
  * Sets that students have not finished and that take answers, the earliest due first and those that are never due last.

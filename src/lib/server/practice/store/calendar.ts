@@ -1,0 +1,138 @@
+import type { SchoolDate } from '../../../core/calendar';
+import type { SetDates } from '../../../core/practice';
+import type { Database } from '../../database';
+import { type Roster, rosterSql } from '../../people';
+import type { Staff, VisibleId } from '../../request';
+import { idsIn, type SetNamed } from './practice';
+
+/** Which sets are asked for, by what is in them and who assigned them. */
+export interface SetsAsked {
+	skillId: number | null;
+	authorId: number | null;
+}
+
+/** A set that is open in some days. */
+interface SpannedSet extends SetNamed, SetDates {
+	id: number;
+	groupId: number | null;
+	authorId: number;
+	/** Who need do it, and who of them have: of those who may be seen. */
+	students: number;
+	finished: number;
+}
+
+/** A set as the students of one class have it. */
+export interface ClassSet extends SpannedSet {
+	classId: number;
+}
+
+/** A set as one student has it; due when it is for them. */
+export interface StudentSet extends SpannedSet {
+	studentId: number;
+	/** First tries of the run that is theirs now. */
+	answered: number;
+	right: number;
+	itemCount: number;
+	createdBy: string;
+}
+
+const SET = `practice_set.id, practice_set.name, practice_set.is_own_step AS isOwnStep, practice_set.group_id AS groupId,
+	practice_set.created_by AS authorId, practice_set.opens_on AS opensOn, practice_set.opens_minute AS opensMinute,
+	practice_set.due_minute AS dueMinute, practice_set.closes,
+	(SELECT GROUP_CONCAT(part.skill_id ORDER BY part.number) FROM practice_set_skill AS part
+		WHERE part.set_id = practice_set.id) AS skillIds`;
+
+/** SQL of what is asked for, of `practice_set`. */
+const askedSql = ({ skillId, authorId }: SetsAsked) => ({
+	sql: `${authorId === null ? '' : 'AND practice_set.created_by = ?'} ${
+		skillId === null
+			? ''
+			: 'AND EXISTS (SELECT 1 FROM practice_set_skill AS part WHERE part.set_id = practice_set.id AND part.skill_id = ?)'
+	}`,
+	values: [authorId, skillId].filter((id) => id !== null)
+});
+
+/** Sets of a roster's students that are open on some day from one to another, class by class, the earliest first. */
+export async function classSets(
+	database: Database,
+	roster: Roster,
+	{ from, until }: { from: SchoolDate; until: SchoolDate },
+	asked: SetsAsked
+): Promise<ClassSet[]> {
+	const among = rosterSql(roster);
+	const wanted = askedSql(asked);
+	const rows = await database.rows<Omit<ClassSet, 'skillIds'> & { skillIds: string }>(
+		`SELECT ${SET}, practice_set.due_on AS dueOn, roster.class_id AS classId,
+			SUM(given.excused_at IS NULL OR given.marked_done OR sitting.finished_at IS NOT NULL) AS students,
+			SUM(given.marked_done OR sitting.finished_at IS NOT NULL) AS finished
+		FROM practice_set FORCE INDEX (by_due)
+		STRAIGHT_JOIN practice_set_student AS given ON given.set_id = practice_set.id
+		JOIN ${among.sql} AS roster ON roster.id = given.student_id
+		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
+		WHERE practice_set.school_id = ? AND (practice_set.due_on >= ? OR practice_set.due_on IS NULL)
+			AND practice_set.opens_on <= ? AND practice_set.withdrawn_at IS NULL ${wanted.sql}
+		GROUP BY practice_set.id, roster.class_id
+		ORDER BY practice_set.opens_on, practice_set.id`,
+		[...among.values, roster.staff.schoolId, from, until, ...wanted.values]
+	);
+	return rows.map(read);
+}
+
+/** Sets of some students that are open for them on some day from one to another, the newest first. */
+export async function studentSets(
+	database: Database,
+	studentIds: VisibleId[],
+	{ from, until }: { from: SchoolDate; until: SchoolDate },
+	asked: SetsAsked
+): Promise<StudentSet[]> {
+	if (studentIds.length === 0) return [];
+	const wanted = askedSql(asked);
+	const rows = await database.rows<Omit<StudentSet, 'skillIds'> & { skillIds: string; ownSkillId: number | null }>(
+		`SELECT ${SET}, COALESCE(given.due_on, practice_set.due_on) AS dueOn, given.student_id AS studentId,
+			given.skill_id AS ownSkillId, given.excused_at IS NULL OR given.marked_done OR sitting.finished_at IS NOT NULL AS students,
+			given.marked_done OR sitting.finished_at IS NOT NULL AS finished,
+			COALESCE(sitting.answered, 0) AS answered, COALESCE(sitting.item_count, practice_set.item_count) AS itemCount,
+			COALESCE((SELECT SUM(answer.correct) FROM answer
+				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`,
+			account.display_name AS createdBy
+		FROM practice_set_student AS given FORCE INDEX (by_student)
+		STRAIGHT_JOIN practice_set ON practice_set.id = given.set_id
+		JOIN account ON account.id = practice_set.created_by
+		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
+		WHERE given.student_id IN (?)
+			AND COALESCE(given.due_on, practice_set.due_on, '9999-12-31') >= ?
+			AND practice_set.opens_on <= ? AND practice_set.withdrawn_at IS NULL ${wanted.sql}
+		ORDER BY practice_set.opens_on DESC, practice_set.id DESC`,
+		[studentIds, from, until, ...wanted.values]
+	);
+	return rows.map(({ ownSkillId, ...row }) => ({
+		...read(row),
+		...(ownSkillId !== null && { skillIds: [ownSkillId] })
+	}));
+}
+
+function read<
+	Row extends { skillIds: string; isOwnStep: unknown; closes: unknown; students: unknown; finished: unknown }
+>(row: Row) {
+	return {
+		...row,
+		skillIds: idsIn(row.skillIds),
+		isOwnStep: Boolean(row.isOwnStep),
+		closes: Boolean(row.closes),
+		students: Number(row.students),
+		finished: Number(row.finished),
+		...('right' in row && { right: Number(row.right), answered: Number((row as { answered?: unknown }).answered) })
+	};
+}
+
+/** Who has assigned sets at a school, by name. */
+export async function setAuthors(database: Database, staff: Staff): Promise<{ id: number; name: string }[]> {
+	return database.rows(
+		`SELECT account.id, account.display_name AS name FROM account
+		WHERE account.school_id = ? AND EXISTS (SELECT 1 FROM practice_set WHERE practice_set.created_by = account.id)
+		ORDER BY account.display_name, account.id`,
+		[staff.schoolId]
+	);
+}
