@@ -21,6 +21,8 @@ export default {
 				'style-src': ['self'],
 				'style-src-attr': ['unsafe-inline'],
 				'img-src': ['self', 'data:'],
+				// What was recorded is listened to before it is sent.
+				'media-src': ['self', 'blob:'],
 				'font-src': ['self'],
 				'connect-src': ['self'],
 				'worker-src': ['self'],

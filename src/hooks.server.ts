@@ -24,10 +24,13 @@ const HEADERS = {
 	'Referrer-Policy': 'same-origin',
 	'Cross-Origin-Opener-Policy': 'same-origin',
 	'Cross-Origin-Resource-Policy': 'same-origin',
-	'Permissions-Policy': 'camera=(), microphone=(), geolocation=(), payment=(), usb=(), browsing-topics=()',
 	// Names of students are on nearly every page, on that of signing in, too.
 	'Cache-Control': 'private, no-store'
 };
+
+/** Staff can record a message for students; nothing else of a device is asked for, of anybody. */
+const permissionsOf = (isStaff: boolean) =>
+	`camera=(), microphone=(${isStaff ? 'self' : ''}), geolocation=(), payment=(), usb=(), browsing-topics=()`;
 
 /** Whether a request changes nothing, or comes from a page of ours. Browsers say where a request that may change something comes from. */
 const isOurs = (request: Request, origin: string) =>
@@ -68,6 +71,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	if (event.request.method === 'POST' && CHANGES_NOTICES.test(event.route.id ?? '') && viewer?.kind === 'staff')
 		await lookThrough(event.locals, viewer.schoolId);
 	for (const [name, value] of Object.entries(HEADERS)) response.headers.set(name, value);
+	response.headers.set('Permissions-Policy', permissionsOf(viewer?.kind === 'staff'));
 	if (event.url.protocol === 'https:') response.headers.set('Strict-Transport-Security', 'max-age=31536000');
 	return response;
 };

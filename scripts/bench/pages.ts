@@ -64,6 +64,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/practice/own',
 		'/practice/calendar',
 		'/practice/log',
+		'/practice/given?for=group:2',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		`/practice/${set}/print`,

@@ -111,6 +111,7 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		class: [one.classes.a, one.classes.b, other.classes.a],
 		section: [one.section.id, other.section.id],
 		set: [one.sets.all, other.sets.all],
+		material: [one.thing, other.thing],
 		run: [one.factRuns.a, one.factRuns.b, other.factRuns.a],
 		token: ['nobody'],
 		code: [skills[0].code],

@@ -4,6 +4,7 @@ import { refreshSummaries, storedSummaries } from '../../src/lib/server/standing
 import { skillList } from '../../src/lib/server/library/store/skills';
 import type { Asking, Call } from './storeCalls/asking';
 import { deedCalls, groupCalls } from './storeCalls/groups';
+import { materialCalls } from './storeCalls/materials';
 import { peopleCalls } from './storeCalls/people';
 import { practiceCalls } from './storeCalls/practice';
 import { rosterCalls } from './storeCalls/rosters';
@@ -20,6 +21,7 @@ const tried = new Map([
 	...setupCalls,
 	...rosterCalls,
 	...groupCalls,
+	...materialCalls,
 	...practiceCalls,
 	...workCalls
 ]);

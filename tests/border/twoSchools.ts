@@ -42,6 +42,8 @@ import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
 import { assignSet } from '../../src/lib/server/practice/store/assigning';
 import { beginAgain } from '../../src/lib/server/practice/store/setStudents';
+import { giveMaterial } from '../../src/lib/server/materials/store/given';
+import { insertMaterial } from '../../src/lib/server/materials/store/materials';
 import { withdrawSets } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
@@ -168,6 +170,8 @@ export interface FilledSchool {
 	/** A of students 1–3, B of 5–7, mixed of 4 and 8. */
 	groups: { a: number; b: number; mixed: number };
 	windows: { diagnostic: number; measure: number };
+	/** A file that students 1 and 5 were given. */
+	thing: number;
 	/** For all, and for class B alone. */
 	sets: { all: number; b: number };
 	plans: { a: number; b: number };
@@ -493,6 +497,16 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			}),
 			NOW
 		);
+	const thing = await insertMaterial(
+		database,
+		specialist,
+		{
+			...{ kind: 'file', title: 'Strips', note: '', link: null },
+			file: { name: 'strips.png', type: 'image/png', content: Buffer.from('a picture') }
+		},
+		NOW
+	);
+	await giveMaterial(database, specialist, thing, { studentIds: [students[0], students[4]], groupId: b }, NOW);
 	const sets = { all: await set(students, null), b: await set(students.slice(4), b) };
 	const plan = { skillId: skills[0].id, startsOn: TODAY, goalOn: addDays(TODAY, 40), goalCorrect: 7 };
 	const [planA] = await startProbes(database, specialist, { ...plan, studentIds: [students[0]], groupId: a }, NOW);
@@ -672,7 +686,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	}
 	await noteFinishedRuns(database, [noticed!], NOW);
 	const run = (await waitingRuns(database, 9)).find(({ sittingId }) => sittingId === noticed)!;
-	await letFollow(database, run, { kind: 'notice', why: 'below' }, null, NOW);
+	await letFollow(database, run, { kind: 'notice', why: 'below' }, { set: null, dueOn: null }, NOW);
 	await answerLate();
 	const runFacts = async (studentId: number) => {
 		const who = seenOne(studentId);
@@ -717,6 +731,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		groups: { a, b, mixed },
 		windows,
 		sets,
+		thing,
 		plans: { a: planA, b: planB },
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },

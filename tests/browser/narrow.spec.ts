@@ -15,6 +15,7 @@ const PATHS = [
 		'/practice/own',
 		'/practice/calendar',
 		'/practice/log',
+		'/practice/given?for=group:2',
 		'/practice/new?for=group:2',
 		'/practice/new?for=group:2&own=yes',
 		'/practice/1',

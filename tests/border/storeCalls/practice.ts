@@ -74,7 +74,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 					database,
 					{ sittingId: me.sittings.a } as never,
 					{ kind: 'notice', why: 'below' },
-					null,
+					{ set: null, dueOn: null },
 					NOW
 				)
 			),
@@ -115,6 +115,9 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			variationOf: all,
 			howFrom: all,
 			skillsOfSets: given(({ database, me }) => setContent.skillsOfSets(database, [me.sets.all])),
+			openTasks: given(({ database, me }) =>
+				setContent.openTasks(database, seenOne(me.students[0]), { day: TODAY, minute: 600 })
+			),
 			setForStudent: given(({ database, me }) => setContent.setForStudent(database, me.sets.all, me.students[0]))
 		}
 	],
@@ -140,6 +143,11 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 					setStudents.takeRunBack(database, me.staff.specialist, of.sets.all, [of.students[0]], NOW),
 				({ database, of }) =>
 					database.run('UPDATE practice_set_student SET attempt = 2 WHERE set_id = ?', [of.sets.all])
+			),
+			markSetTask: checks(
+				({ database, me, of }) =>
+					setStudents.markSetTask(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW),
+				({ database, of }) => database.run("UPDATE practice_set SET task = 'Strips' WHERE id = ?", [of.sets.all])
 			),
 			beginAgain: given(({ database, me }) => setStudents.beginAgain(database, me.sets.all, [me.students[0]], run))
 		}

@@ -43,6 +43,16 @@ describe('what follows a finished set', () => {
 		expect(followOn(run({ right: 0 }, { below: 'nothing' }), graph, known())).toEqual({ kind: 'nothing' });
 	});
 
+	it('can be the set once more, while none waits and it is not the third run in a row', () => {
+		const once = (depth: number, more?: Partial<FollowKnown>) =>
+			followOn(run({ right: 1, depth }, { below: 'again' }), graph, known(more));
+		expect(once(0)).toEqual({ kind: 'again' });
+		expect(once(1)).toEqual({ kind: 'again' });
+		expect(once(2)).toEqual({ kind: 'notice', why: 'two in a row' });
+		expect(once(0, { hasOneWaiting: true })).toEqual({ kind: 'notice', why: 'one waits' });
+		expect(followOn(run({ right: 4 }, { below: 'again' }), graph, known())).toEqual({ kind: 'nothing' });
+	});
+
 	it('above the line can be what builds on it and lacks nothing else', () => {
 		const next = (more?: Partial<FollowKnown>) => followOn(run({}, { above: 'next skill' }), graph, known(more));
 		expect(next()).toMatchObject({ kind: 'next skill', skills: [4], practice: 5, hasExample: true });

@@ -4,8 +4,11 @@ import { FAILED_OFTEN } from './warnings';
 
 /** What can follow at or above the line: nothing, a skill that builds on these, or these mixed with some from before. */
 export const ABOVE_STEPS = ['nothing', 'next skill', 'mixed'] as const;
-/** What can follow below it: word to the person who gave it, what comes before, or an example and half of it again. */
-export const BELOW_STEPS = ['notice', 'prerequisite', 'half', 'nothing'] as const;
+/**
+ * What can follow below it: word to the person who gave it, what comes before, an example and half of it again, or the
+ * whole set once more with other questions, until it is at the line.
+ */
+export const BELOW_STEPS = ['notice', 'prerequisite', 'half', 'again', 'nothing'] as const;
 
 /** What follows once a student has finished a set. */
 export interface FollowRule {
@@ -34,7 +37,7 @@ export interface FinishedRun {
 	/** Questions with help on all of them. */
 	practice: number;
 	rule: FollowRule;
-	/** How many sets before this one were set off by another, in a row. */
+	/** How many sets before this one were set off by another, or runs before this one through it, in a row. */
 	depth: number;
 }
 
@@ -57,6 +60,7 @@ export type NoticeReason = 'below' | 'one waits' | 'two in a row' | 'nothing fit
 export type FollowOn =
 	| { kind: 'nothing' }
 	| { kind: 'notice'; why: NoticeReason }
+	| { kind: 'again' }
 	| {
 			kind: 'next skill' | 'mixed' | 'prerequisite' | 'half';
 			skills: number[];
@@ -78,6 +82,7 @@ export function followOn(run: FinishedRun, graph: SkillGraph, known: FollowKnown
 	const instead = (why: NoticeReason): FollowOn => (isAbove ? { kind: 'nothing' } : { kind: 'notice', why });
 	if (known.hasOneWaiting) return instead('one waits');
 	if (run.depth >= MOST_IN_A_ROW) return instead('two in a row');
+	if (step === 'again') return { kind: 'again' };
 	const whole = { practice, older: 0, hasExample: true };
 	if (step === 'mixed')
 		return { kind: 'mixed', skills: run.skills, practice: MIXED_OWN, older: MIXED_OLDER, hasExample: false };

@@ -4,6 +4,7 @@ export * from './followOn';
 export * from './habits';
 export * from './hurry';
 export * from './lengths';
+export * from './material';
 export * from './nextInPool';
 export * from './nextSteps';
 export * from './olderSkills';

@@ -14,6 +14,8 @@ export const MOST_SKILLS = 6;
 export const MANY_SKILLS = 4;
 /** Questions of a check at the end, on each skill that has one. */
 export const CHECK_QUESTIONS = 2;
+/** Questions of the check where there is only that, after a lesson. */
+export const LESSON_CHECK = 5;
 /** How many questions on skills from before can be mixed in. */
 export const OLDER_QUESTIONS = [0, 2, 4] as const;
 

@@ -8,6 +8,7 @@ const OWN = {
 	group: 'SELECT COUNT(*) AS n FROM small_group WHERE id IN (?) AND school_id = ?',
 	window: 'SELECT COUNT(*) AS n FROM screening_window WHERE id IN (?) AND school_id = ?',
 	draft: 'SELECT COUNT(*) AS n FROM group_draft WHERE id IN (?) AND school_id = ?',
+	material: 'SELECT COUNT(*) AS n FROM material WHERE id IN (?) AND school_id = ?',
 	slot: `SELECT COUNT(*) AS n
 		FROM slot JOIN account ON account.id = slot.staff_id
 		WHERE slot.id IN (?) AND account.school_id = ?`,

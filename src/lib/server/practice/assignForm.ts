@@ -96,6 +96,8 @@ const planSchema = Type.Object(
 			},
 			strict
 		),
+		lessonId: orNull(id),
+		task: Type.String({ maxLength: 120 }),
 		weeks: Type.Integer({ minimum: 1, maximum: MOST_WEEKS })
 	},
 	strict
@@ -180,9 +182,10 @@ export const assignAction = staffAction(
 			const classes = new Set(seen.map(({ classId }) => classId)).size;
 			return fail(409, { ask: `This goes to ${ids.length} students of ${plural(classes, 'class', 'classes')}.` });
 		}
-		const { isOwnStep, students, skills, how, dates, weeks } = plan;
+		const { isOwnStep, students, skills, how, dates, weeks, lessonId } = plan;
+		const task = plan.task.trim() || null;
 		const name = plan.name.trim() || null;
-		const set: NewSet = { name, groupId: group?.id ?? null, isOwnStep, students, skills, how, dates };
+		const set: NewSet = { name, groupId: group?.id ?? null, isOwnStep, students, skills, how, dates, lessonId, task };
 		const made = await assignSets(database, staff, laidOut(set, weeks, school.calendar), at);
 		redirect(303, backTo(event, made));
 	}

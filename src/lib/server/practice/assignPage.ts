@@ -8,7 +8,7 @@ import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import type { SmallGroup } from '../groups';
 import { slotList } from '../groups/timetable';
-import { type Skill, sampleItems, skillGraph, skillList } from '../library';
+import { materialsFor, type Skill, sampleItems, skillGraph, skillList } from '../library';
 import { accommodations, NO_ACCOMMODATION } from '../people';
 import { idsIn, textIn } from '../request';
 import { currentCycle, type School } from '../school';
@@ -64,6 +64,7 @@ export async function assignPage(asked: Asked) {
 	const wanted = idsIn(url, 'skill', MOST_NAMED).filter((id) => skills.some((skill) => skill.id === id));
 	const offered = isOwnStep ? [] : await neededMost(database, school, all, graph, found, standings);
 	const chosen = isOwnStep ? [] : wanted.length ? wanted : [offered[0] ?? skills[0].id];
+	const own = await Promise.all(chosen.map((id) => materialsFor(database, school.id, id)));
 	const scopeIds = new Set(inScope.map(({ id }) => id as number));
 	const facts: AskedToPractice[] = students.map(({ id }) => ({
 		id,
@@ -108,6 +109,8 @@ export async function assignPage(asked: Asked) {
 		})),
 		chosen,
 		offered,
+		/** What the school keeps with the chosen skills, that a set can begin with. */
+		materials: own.flat().map(({ id, title }) => ({ id, title })),
 		/** What the group works on. */
 		focusId: found.group?.focusSkillId ?? null,
 		warnings: practiceWarnings(facts, (skillId) => graph.prerequisites.get(skillId) ?? []),

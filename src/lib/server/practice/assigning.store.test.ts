@@ -199,6 +199,8 @@ describe('when a set is open', () => {
 
 describe('the page on which practice is assigned', () => {
 	const plan = (more: Partial<AssignPlan> = {}): AssignPlan => ({
+		lessonId: null,
+		task: '',
 		name: ' Before Friday ',
 		groupId: null,
 		isOwnStep: false,

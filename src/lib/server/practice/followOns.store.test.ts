@@ -6,6 +6,7 @@ import { USUAL_HOW, type FollowRule } from '../../core/practice';
 import { findScope } from '../shell/store/scope';
 import { findSchool } from '../school';
 import { beginPractice } from '../sitting/store/practiceSittings';
+import { sittingItems } from '../sitting/store/sittings';
 import { makeFollowOns } from './followOns';
 import { practicePage } from './practicePage';
 import { setPage } from './setPage';
@@ -107,6 +108,46 @@ describe('what follows a set', () => {
 		await work(5, last, false, later(3));
 		await makeFollowOns(small.database, later(3));
 		expect(await followedBy(last, 5)).toMatchObject({ kind: 'notice', why: 'two in a row', followSetId: null });
+	});
+
+	it('can be the same once more, with other questions, until it is at the line or a person must look', async () => {
+		const set = await assign({ below: 'again' }, [1, 2], 'W45');
+		const asked = async (student: number, right: boolean, at: Date) => {
+			const sitting = await beginPractice(small.database, seenOne(student), { id: set }, small.skills, at);
+			const items = await sittingItems(small.database, sitting);
+			await small.answerAll(student, sitting, () => right, 9_000, at);
+			await makeFollowOns(small.database, at);
+			return items.map(({ familyId, seed }) => `${familyId} ${seed}`);
+		};
+		const row = async (student: number) => (await page(set)).students.find(({ id }) => id === student)!;
+		const first = await asked(1, false, later(1));
+		expect(await row(1)).toMatchObject({ state: 'not begun', attempt: 2, followed: { kind: 'again' } });
+		expect(await asked(2, false, later(1))).toEqual(first);
+		const second = await asked(1, false, later(2));
+		expect(second.filter((question) => first.includes(question))).toEqual([]);
+		// Whoever comes to it later has the questions of the second run, too.
+		expect(await asked(2, true, later(3))).toEqual(second);
+		expect(await row(2)).toMatchObject({ state: 'finished', attempt: 2, right: 5, followed: { kind: 'nothing' } });
+		expect(await row(1)).toMatchObject({ state: 'not begun', attempt: 3 });
+		await asked(1, false, later(4));
+		expect(await row(1)).toMatchObject({
+			state: 'finished',
+			attempt: 3,
+			followed: { kind: 'notice', why: 'two in a row' }
+		});
+	});
+
+	it('once more is due in a week where it was over', async () => {
+		const set = await assign({ below: 'again' }, [6], 'W45');
+		await small.database.run('UPDATE practice_set SET opens_on = ?, due_on = ? WHERE id = ?', [
+			addDays(TODAY, -9),
+			addDays(TODAY, -2),
+			set
+		]);
+		await work(6, set, false);
+		await makeFollowOns(small.database, later(1));
+		const { dueOn } = (await page(set)).students[0];
+		expect(dueOn! > addDays(TODAY, 5) && dueOn! <= addDays(TODAY, 10)).toBe(true);
 	});
 
 	it('can be taken back, which the set before says', async () => {

@@ -1,6 +1,6 @@
 import { addDays, schoolDayFrom } from '../../core/calendar';
 import { hasItems } from '../../core/items/bank';
-import { failedInARow, followOn, shareOut, USUAL_HOW, type FollowOn } from '../../core/practice';
+import { failedInARow, followOn, isPastDue, shareOut, USUAL_HOW, type FollowOn } from '../../core/practice';
 import type { RootDatabase } from '../database';
 import { skillGraph, skillList } from '../library';
 import { findSchool, type School } from '../school';
@@ -28,7 +28,7 @@ export async function makeFollowOns(database: RootDatabase, at: Date): Promise<n
 		const set = await setForStudent(database, run.setId, run.studentId);
 		if (!set) {
 			// They were taken from the set since.
-			await letFollow(database, run, { kind: 'nothing' }, null, at);
+			await letFollow(database, run, { kind: 'nothing' }, { set: null, dueOn: null }, at);
 			continue;
 		}
 		const skills = set.skills.map(({ skillId }) => skillId);
@@ -48,7 +48,9 @@ export async function makeFollowOns(database: RootDatabase, at: Date): Promise<n
 			hasItems: (skillId) => hasItems(codeOf.get(skillId) ?? ''),
 			failed: (skillId) => failedInARow(outcomes.get(run.studentId)?.get(skillId) ?? [])
 		});
-		await letFollow(database, run, what, newSetFor(run, set, what, school), at);
+		const isOver = isPastDue(set.due, { day: school.today, minute: school.minute });
+		const given = { set: newSetFor(run, set, what, school), dueOn: isOver ? dueInAWeek(school) : null };
+		await letFollow(database, run, what, given, at);
 	}
 	return runs.length;
 }
@@ -58,6 +60,8 @@ async function schoolTaught(database: RootDatabase, schoolId: number, at: Date) 
 	const graph = await skillGraph(database, schoolId, skills);
 	return { school, graph, codeOf: new Map(skills.map(({ id, code }) => [id, code])) };
 }
+
+const dueInAWeek = ({ today, calendar }: School) => schoolDayFrom(addDays(today, DUE_DAYS), calendar);
 
 /** What follows as a set: with the usual help and the rule of the one before it, due in a week. */
 function newSetFor(run: WaitingRun, { how }: SetForStudent, what: FollowOn, school: School): NewSet | null {
@@ -78,7 +82,7 @@ function newSetFor(run: WaitingRun, { how }: SetForStudent, what: FollowOn, scho
 		dates: {
 			opensOn: school.today,
 			opensMinute: null,
-			dueOn: schoolDayFrom(addDays(school.today, DUE_DAYS), school.calendar),
+			dueOn: dueInAWeek(school),
 			dueMinute: null,
 			closes: false
 		},

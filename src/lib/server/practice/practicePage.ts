@@ -1,15 +1,16 @@
 import { addDays, beginningOf } from '../../core/calendar';
-import { setTitle } from '../../core/practice';
+import { MOST_WEEKS, setTitle } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
-import { numberIn, type Staff } from '../request';
+import { idsIn, numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { visibleAmong } from '../people';
 import { askedSets, setChoices } from './setFilters';
 import { lineNotices, type LineNotice } from './store/followOns';
+import { findSet, studentsOfSet } from './store/oneSet';
 import { practiceSets } from './store/practice';
 import { skillsOfSets } from './store/setContent';
 
@@ -37,8 +38,29 @@ export async function practicePage(database: Database, staff: Staff, school: Sch
 		asked,
 		choices: await setChoices(database, staff, skills),
 		sets: sets.map((set) => ({ ...set, title: setTitle(set, (id) => nameOf.get(id)!) })),
+		assigned: await justAssigned(database, staff, school, url, (id) => nameOf.get(id)!),
 		notices: await noticesOf(database, staff, school, notices, (id) => nameOf.get(id)!),
 		groupNames: Object.fromEntries(groups.map((group) => [group.id, group.name]))
+	};
+}
+
+/** Sets that an address says have just been assigned, whoever is looked at; null for none. */
+async function justAssigned(
+	database: Database,
+	staff: Staff,
+	school: School,
+	url: URL,
+	nameOf: (skillId: number) => string
+) {
+	const ids = idsIn(url, 'assigned', MOST_WEEKS);
+	const set = ids.length ? await findSet(database, staff, ids[0]) : null;
+	if (!set || set.isWithdrawn) return null;
+	const skills = (await skillsOfSets(database, [set.id])).get(set.id)!;
+	const given = await studentsOfSet(database, { staff, today: school.today }, set.id);
+	return {
+		ids,
+		title: setTitle({ ...set, skillIds: skills.map(({ skillId }) => skillId) }, nameOf),
+		students: given.length
 	};
 }
 

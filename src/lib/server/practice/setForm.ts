@@ -28,7 +28,7 @@ import { type OwnWay, skillsOfSets } from './store/setContent';
 import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
 import { findSet } from './store/oneSet';
 import { restoreSets, withdrawSets } from './store/practice';
-import { addToSet, giveAgain, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
+import { addToSet, giveAgain, markSetTask, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
 
 /** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
@@ -134,6 +134,19 @@ const givingAgain = (isGiven: boolean) =>
 				? `Given to ${who} again, with ${form.questions === 'same' ? 'the same' : 'other'} questions${form.dueOn ? `, due ${sayDate(form.dueOn)}` : ''}; the answers of before stay.`
 				: `Taken back from ${who}: as it was after the run before.`,
 			undo: { action: isGiven ? '?/notAgain' : '?/again', fields: { students: changed.join(',') } }
+		};
+	});
+
+/** Notes that the task that an adult leads is done with students, or not; the one undoes the other. */
+const markingTask = (isDone: boolean) =>
+	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
+		const students = idsOf(form.students);
+		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		const changed = await markSetTask(database, staff, setOf(event), students, isDone, at);
+		if (changed.length === 0) return refuse('It is so already, or the set has no task');
+		return {
+			done: `The task is ${isDone ? 'done' : 'still to do'} with ${plural(changed.length, 'student')}.`,
+			undo: { action: isDone ? '?/taskNotDone' : '?/taskDone', fields: { students: changed.join(',') } }
 		};
 	});
 
@@ -259,6 +272,8 @@ export const setActions = {
 	need: needing('needed'),
 	again: givingAgain(true),
 	notAgain: givingAgain(false),
+	taskDone: markingTask(true),
+	taskNotDone: markingTask(false),
 	takeBack: takingBack(true),
 	giveBack: takingBack(false)
 };

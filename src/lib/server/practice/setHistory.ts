@@ -15,7 +15,9 @@ const STUDENTS_SAY: Record<StudentsChange, (who: string) => string> = {
 	'marked done': (who) => `Counts as done for ${who}.`,
 	'not excused': (who) => `On the page of ${who} again.`,
 	'given again': (who) => `Given once more to ${who}.`,
-	'not given again': (who) => `No further run for ${who}.`
+	'not given again': (who) => `No further run for ${who}.`,
+	'task done': (who) => `Task done with ${who}.`,
+	'task not done': (who) => `Task still to do with ${who}.`
 };
 
 /** The action that undoes what was done for some students. */
@@ -28,7 +30,9 @@ const UNDONE_BY: Record<StudentsChange, string> = {
 	'marked done': '?/need',
 	'not excused': '?/excuse',
 	'given again': '?/notAgain',
-	'not given again': '?/again'
+	'not given again': '?/again',
+	'task done': '?/taskNotDone',
+	'task not done': '?/taskDone'
 };
 
 /** What a change was, in a sentence. */

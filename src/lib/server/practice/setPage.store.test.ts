@@ -11,6 +11,7 @@ import { setPage } from './setPage';
 import { assignSet, givenTo } from './store/assigning';
 import { changeDates, changeForSome, changeNeed } from './store/changing';
 import { practiceSets, queuedSets, withdrawSets } from './store/practice';
+import { openTasks } from './store/setContent';
 
 let small: SmallSchool;
 let set: number;
@@ -189,6 +190,26 @@ describe('a set that is under way', () => {
 		expect((await asked(fourth)).filter((question) => met.includes(question))).toEqual([]);
 		expect((await act('notAgain', { students: '1' })).problem).toContain('begun it again');
 		expect((await act('again', { students: '5' })).problem).toContain('Nobody');
+	});
+
+	it('has a task that an adult leads, which is on the student’s page until it is done with them', async () => {
+		const withTask = await assignSet(small.database, specialist, { ...theSet(), task: 'Fold thirds' }, NOW);
+		const there = { params: { set: String(withTask) } };
+		const tasks = async (id: number) =>
+			(await openTasks(small.database, seenOne(id), { day: TODAY, minute: 600 })).map(({ task }) => task);
+		const one = async (id: number) =>
+			(await setPage(small.database, specialist, small.school, withTask))!.students.find((row) => row.id === id)!;
+		expect(await tasks(1)).toEqual(['Fold thirds']);
+		const done = await post(small, specialist, setActions.taskDone, { students: '1' }, there);
+		expect(done.done).toBe('The task is done with 1 student.');
+		expect([await tasks(1), await tasks(2)]).toEqual([[], ['Fold thirds']]);
+		expect((await one(1)).isTaskDone).toBe(true);
+		await undo(small, specialist, setActions, done, there);
+		expect(await tasks(1)).toEqual(['Fold thirds']);
+		expect((await act('taskDone', { students: '1' })).problem).toContain('no task');
+		expect(await openTasks(small.database, seenOne(1), { day: addDays(TODAY, -1), minute: 600 })).toEqual([]);
+		await withdrawSets(small.database, specialist, [withTask], NOW);
+		expect(await tasks(1)).toEqual([]);
 	});
 
 	it('tells what was changed, by whom, and undoes it from there', async () => {

@@ -4,6 +4,7 @@ import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
+import { shownMaterials } from '../materials';
 import { accommodations, NO_ACCOMMODATION, visibleAmong } from '../people';
 import type { Staff } from '../request';
 import type { School } from '../school';
@@ -49,6 +50,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	]);
 	const of = new Map<number, StudentOfSet>(given.map((one) => [one.id, one]));
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	const [lesson] = await shownMaterials(database, school.id, set.lessonId === null ? [] : [set.lessonId]);
 	const own = parts.get(setId)!;
 	const { dates } = set;
 	return {
@@ -60,6 +62,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 		}),
 		/** Until when who is given more time has it, unless somebody says otherwise: a week. */
 		moreTime: schoolDayFrom(addDays(dates.dueOn && dates.dueOn > today ? dates.dueOn : today, 7), school.calendar),
+		lesson: lesson ?? null,
 		groupName: groups.find(({ id }) => id === set.groupId)?.name ?? null,
 		/** Those who have something left first. */
 		students: students
@@ -80,6 +83,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					help: { readAloud, largerType },
 					state,
 					isTurnedIn: one.isTurnedIn,
+					isTaskDone: one.taskDoneAt !== null,
 					isLate: isPastDue(due, { day: today, minute }) && (state === 'not begun' || state === 'under way'),
 					answered: one.answered,
 					itemCount: one.itemCount ?? set.itemCount,

@@ -23,6 +23,7 @@ export {
 	readJson,
 	schoolDate
 } from './validate';
+export { LONGEST_LINK, webAddress } from './webAddress';
 export {
 	type Action,
 	may,

@@ -18,12 +18,15 @@ import { skillList } from '../library';
 import { findSchool } from '../school';
 import { slotList } from '../groups/timetable';
 import { currentGroupsOf } from '../groups';
-import { finishedSince, practiceTimes } from '../practice';
+import { givenToStudent } from '../materials';
+import { finishedSince, openTasks, practiceTimes } from '../practice';
 import type { SignedInStudent } from '../request';
 import { readStandings } from '../standing';
 import { beginChosen, ownChoice, type OwnChoice, reviewOf } from './ownChoice';
 import { workFor } from './studentWork';
 
+/** Days for which what they have looked at stays on their page. */
+const KEPT_DAYS = 14;
 /** Skills that are told of as secure, those shown last first. */
 const TOLD_SECURE = 8;
 
@@ -54,11 +57,13 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 	const { school, skills } = work;
 	const { today, timeZone } = school;
 	const weekBegan = beginningOf(mondayOf(today), timeZone);
-	const [finished, times, standings, days] = await Promise.all([
+	const [finished, times, standings, days, given, tasks] = await Promise.all([
 		finishedSince(database, student.id, weekBegan),
 		practiceTimes(database, [student.id], weekBegan),
 		readStandings(database, [student.id]),
-		groupDays(locals, student, today, school.calendar.off)
+		groupDays(locals, student, today, school.calendar.off),
+		givenToStudent(database, student.id, beginningOf(addDays(today, -KEPT_DAYS), timeZone)),
+		openTasks(database, student.id, { day: today, minute: school.minute })
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
@@ -144,6 +149,12 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 			proposals: choice.free.proposals.map(({ id, shortName }) => ({ id, name: shortName })),
 			secure: choice.free.secure.map(({ id, shortName }) => ({ id, name: shortName }))
 		},
+		/** What an adult gave them beside questions: what they have not looked at first. */
+		given: [...given.filter(({ seenAt }) => !seenAt), ...given.filter(({ seenAt }) => seenAt)].map(
+			({ seenAt, ...material }) => ({ ...material, isSeen: seenAt !== null })
+		),
+		/** What an adult leads beside a set. */
+		tasks,
 		minutes: active ? minutesOf(active) : 0,
 		secure: [...own]
 			.filter(([, now]) => now.standing === 'secure')

@@ -4,6 +4,7 @@ import { momentOf } from '../../core/calendar';
 import { isPastDue } from '../../core/practice';
 import type { Database } from '../database';
 import { itemsAsked } from '../library';
+import { shownMaterials } from '../materials';
 import { setForStudent } from '../practice';
 import type { SignedInStudent } from '../request';
 import { findSchool } from '../school';
@@ -33,7 +34,7 @@ const worked = ({ stem, figure, solution, solutionFigure }: Item, withSteps = tr
 });
 
 /**
- * What a practice sitting has beside its questions: worked examples before the first of them, help that is on or off for
+ * What a practice sitting has beside its questions: a lesson and worked examples before the first of them, help that is on or off for
  * the student, and once it is done a look back at what was not told at once, where that is told.
  *
  * @param items its questions
@@ -47,12 +48,14 @@ export async function practiceSitting(
 	usual: { readAloud: boolean; largerType: boolean }
 ) {
 	const set = (await setForStudent(database, sitting.setId!, student.id))!;
-	const { how, variation, due } = set;
+	const { how, variation, due, lessonId } = set;
+	const [lesson] = await shownMaterials(database, student.schoolId, lessonId === null ? [] : [lessonId]);
 	const { timeZone } = await findSchool(database, student.schoolId, at);
 	const isTold =
 		how.feedback !== 'none' &&
 		(how.feedback !== 'after the due date' || due.dueOn === null || isPastDue(due, momentOf(at, timeZone)));
 	return {
+		lesson: lesson ?? null,
 		hints: variation.hints ?? how.hints,
 		solutions: how.solutions,
 		readAloud: variation.readAloud ?? usual.readAloud,

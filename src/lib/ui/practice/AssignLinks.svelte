@@ -9,3 +9,6 @@
 
 <a class="button" href={to(null)}>Assign practice</a>
 <a class="button" href={to('yes')}>Each their own next step</a>
+<a class="button" href={keepingScope('/practice/given', { for: `students:${ids.join(',')}`, student: null })}
+	>Note or file</a
+>

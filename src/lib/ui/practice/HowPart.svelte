@@ -1,6 +1,6 @@
 <!-- How a set is worked on: how many questions or until when, feedback and help. -->
 <script lang="ts">
-	import { FEEDBACK_TIMES, SET_LENGTHS } from '$lib/core/practice';
+	import { FEEDBACK_TIMES, LESSON_CHECK, SET_LENGTHS } from '$lib/core/practice';
 	import AssignPart from './AssignPart.svelte';
 	import type { NewSet } from './newSet.svelte';
 
@@ -18,6 +18,18 @@
 <AssignPart name="How">
 	<fieldset>
 		<legend class="visually-hidden">Questions</legend>
+		{#if newSet.lesson || newSet.practice === 0}
+			<label class="chip" class:on={newSet.practice === 0}
+				><input
+					type="radio"
+					name="length"
+					value={0}
+					bind:group={newSet.practice}
+					disabled={newSet.untilRight !== null}
+				/>
+				only a check of {LESSON_CHECK}</label
+			>
+		{/if}
 		{#each SET_LENGTHS as questions (questions)}
 			<label class="chip" class:on={newSet.practice === questions}
 				><input

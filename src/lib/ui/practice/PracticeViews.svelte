@@ -11,6 +11,7 @@
 		{ path: '/practice/log', name: 'By student' },
 		{ path: '/practice/queues', name: 'Queues' },
 		{ path: '/practice/facts', name: 'Facts' },
+		{ path: '/practice/given', name: 'Notes and files', holds: ['/practice/given/'] },
 		{ path: '/practice/own', name: 'On their own' }
 	]}
 />

@@ -7,7 +7,9 @@
 	import ForSome from './ForSome.svelte';
 
 	interface Props {
-		selected: { id: number; state: string; isTurnedIn: boolean; attempt: number }[];
+		selected: { id: number; state: string; isTurnedIn: boolean; isTaskDone: boolean; attempt: number }[];
+		/** Whether an adult leads something beside the set. */
+		hasTask: boolean;
 		dates: { opensOn: SchoolDate };
 		/** Until when those who are given more time have it, unless somebody says otherwise. */
 		moreTime: SchoolDate;
@@ -16,7 +18,7 @@
 		/** Selects nobody. */
 		clear: () => void;
 	}
-	let { selected, dates, moreTime, isOver, clear }: Props = $props();
+	let { selected, dates, hasTask, moreTime, isOver, clear }: Props = $props();
 
 	const among = (...states: string[]) => selected.filter(({ state }) => states.includes(state));
 	const excused = $derived(among('excused', 'marked done'));
@@ -25,6 +27,7 @@
 	const notBegun = $derived(among('not begun').filter(({ attempt }) => attempt === 1));
 	const finished = $derived(among('finished', 'finished late'));
 	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
+	const toDo = $derived(selected.filter(({ isTaskDone }) => !isTaskDone));
 	let until = $derived(moreTime);
 	/** Whether what else can be otherwise for those selected is shown. */
 	let isOpen = $state(false);
@@ -64,6 +67,12 @@
 		<form method="POST" action="?/take" use:enhance={thenNobody}>
 			{@render ids(notBegun)}
 			<button>Take it from {plural(notBegun.length, 'student')}</button>
+		</form>
+	{/if}
+	{#if hasTask && toDo.length}
+		<form method="POST" action="?/taskDone" use:enhance={thenNobody}>
+			{@render ids(toDo)}
+			<button>Task done with {plural(toDo.length, 'student')}</button>
 		</form>
 	{/if}
 	{#if finished.length}

@@ -3,12 +3,20 @@
 	import { CHECK_QUESTIONS, MANY_SKILLS, MOST_SKILLS, OLDER_QUESTIONS, setTitle } from '$lib/core/practice';
 	import { plural, sayLevel } from '$lib/core/words';
 	import { setState } from '../shell/address';
+	import LessonPart from './LessonPart.svelte';
 	import AssignPart from './AssignPart.svelte';
 	import type { NewSet, SkillChoice } from './newSet.svelte';
 
 	interface Props {
 		newSet: NewSet;
-		data: { isOwnStep: boolean; skills: SkillChoice[]; chosen: number[]; offered: number[]; focusId: number | null };
+		data: {
+			isOwnStep: boolean;
+			skills: SkillChoice[];
+			chosen: number[];
+			offered: number[];
+			focusId: number | null;
+			materials: { id: number; title: string }[];
+		};
 	}
 	let { newSet, data }: Props = $props();
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
@@ -115,8 +123,10 @@
 				{#each OLDER_QUESTIONS as count (count)}<option value={count}>{count || 'none'}</option>{/each}
 			</select></label
 		>
+		<label>Task that you lead <input maxlength="120" placeholder="none" bind:value={newSet.task} /></label>
 		<label>Called <input maxlength="80" placeholder={usualName} bind:value={newSet.name} /></label>
 	</p>
+	<LessonPart {newSet} materials={data.materials} />
 </AssignPart>
 
 <style>

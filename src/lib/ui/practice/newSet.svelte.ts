@@ -1,6 +1,7 @@
 import { addDays, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '$lib/core/calendar';
 import {
 	CHECK_QUESTIONS,
+	LESSON_CHECK,
 	minutesOf,
 	MOST_WEEKS,
 	NO_VARIATION,
@@ -64,6 +65,9 @@ export interface NewSetData {
 	school: { calendar: SchoolCalendar };
 }
 
+/** Questions of a set where nobody has said how many. */
+const USUAL_LENGTH = 5;
+
 /** What is otherwise for some of the students. */
 export interface ForSomeEntry {
 	ids: number[];
@@ -100,6 +104,10 @@ export class NewSet {
 	line = $state(USUAL_FOLLOW.line);
 	above = $state<FollowRule['above']>(USUAL_FOLLOW.above);
 	below = $state<FollowRule['below']>(USUAL_FOLLOW.below);
+	/** What is looked at before the first question; null for nothing. */
+	lesson = $state<{ id: number; title: string } | null>(null);
+	/** What an adult leads beside it; empty for nothing. */
+	task = $state('');
 	opensOn = $state('');
 	opensAt = $state('');
 	dueOn = $state('');
@@ -117,7 +125,7 @@ export class NewSet {
 		const { usual, dates } = data();
 		const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below } = usual.how;
 		Object.assign(this, { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below });
-		this.practice = usual.practice;
+		this.practice = usual.practice || USUAL_LENGTH;
 		this.usualParts = { hasExample: usual.hasExample, hasChecks: usual.hasChecks };
 		this.opensOn = dates.opensOn;
 		this.dueOn = dates.dueOn;
@@ -176,7 +184,9 @@ export class NewSet {
 		return ids.map((skillId, i) => {
 			// Where each has a step of their own, all have the same parts.
 			const { hasExample, hasChecks } = isOwnStep ? this.partsOf(0) : this.partsOf(skillId);
-			const checks = hasChecks && this.untilRight === null ? CHECK_QUESTIONS : 0;
+			// After a lesson its check can be all that there is.
+			const usual = this.practice === 0 ? LESSON_CHECK : CHECK_QUESTIONS;
+			const checks = (hasChecks || this.practice === 0) && this.untilRight === null ? usual : 0;
 			return { skillId, practice: shares[i], checks, hasExample };
 		});
 	});
@@ -276,6 +286,8 @@ export class NewSet {
 			skills: this.skills,
 			how: this.how,
 			dates: this.dates,
+			lessonId: this.lesson?.id ?? null,
+			task: this.task.trim(),
 			weeks: Math.min(this.weeks, this.mostWeeks)
 		};
 	});

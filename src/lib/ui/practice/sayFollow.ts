@@ -10,6 +10,7 @@ export const BELOW_WORDS: Record<FollowRule['below'], string> = {
 	notice: 'only a notice to me',
 	prerequisite: 'the prerequisite that is missing',
 	half: 'a worked example and half the questions',
+	again: 'the set once more with other questions',
 	nothing: 'nothing more'
 };
 
@@ -42,5 +43,6 @@ export const FOLLOW_WORDS: Record<Exclude<FollowOn['kind'], 'nothing' | 'notice'
 	'next skill': 'next skill',
 	mixed: 'mixed with some from before',
 	prerequisite: 'prerequisite',
-	half: 'example and half the questions'
+	half: 'example and half the questions',
+	again: 'the set once more'
 };

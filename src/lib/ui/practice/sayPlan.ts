@@ -31,11 +31,13 @@ export function sayPlan(
 		ids.length === 1 ? students.find(({ id }) => id === ids[0])!.name : plural(ids.length, 'student');
 	const otherwise = own.map(({ ids, dueOn }) => `${who(ids)}: ${dueOn ? sayDate(dueOn) : 'otherwise'}`);
 	const parts = [
+		plan.lessonId !== null && 'a lesson',
 		(name || isOwnStep) && plural(plan.skills.length, 'skill'),
 		how.untilRight === null
 			? plural(questions, 'question')
 			: `until ${how.untilRight} right at the first try, ${questions} at most`,
 		`about ${minutes} min`,
+		plan.task && 'a task with an adult',
 		`opens ${dates.opensOn <= today && dates.opensMinute === null ? 'now' : sayDayAt(dates.opensOn, dates.opensMinute)}`,
 		(dates.dueOn === null ? 'no due date' : `due ${sayDayAt(dates.dueOn, dates.dueMinute)}`) +
 			(otherwise.length ? ` (${otherwise.join('; ')})` : ''),

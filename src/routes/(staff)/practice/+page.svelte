@@ -7,7 +7,6 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { NOTICE_WORDS } from '$lib/ui/practice/sayFollow';
 	import { plural } from '$lib/core/words';
-	import { page } from '$app/state';
 	import { keepingScope, withState } from '$lib/ui/shell/address';
 	import { hasOpened } from '$lib/core/practice';
 	import { sayDayAt } from '$lib/core/calendar';
@@ -15,18 +14,14 @@
 
 	let { data, form } = $props();
 	const now = $derived({ day: data.school.today, minute: data.school.minute });
-	const newest = $derived((page.url.searchParams.get('assigned') ?? '').split(','));
+	const newest = $derived(data.assigned?.ids ?? []);
 	const assigned = $derived.by(() => {
-		const sets = page.url.searchParams.get('assigned') ?? '';
-		const first = Number(sets.split(',')[0]);
-		const found = data.sets.find(({ id }) => id === first);
-		const times = sets.split(',').length;
-		return found
-			? {
-					done: `${found.title}: assigned to ${plural(found.students, 'student')}${times > 1 ? `, ${times} weeks` : ''}.`,
-					undo: { action: '?/withdraw', fields: { sets } }
-				}
-			: null;
+		if (!data.assigned) return null;
+		const { ids, title, students } = data.assigned;
+		return {
+			done: `${title}: assigned to ${plural(students, 'student')}${ids.length > 1 ? `, ${ids.length} weeks` : ''}.`,
+			undo: { action: '?/withdraw', fields: { sets: ids.join(',') } }
+		};
 	});
 </script>
 
@@ -79,7 +74,7 @@
 				{ label: 'Finished', isNumber: true },
 				{ label: 'Take back', isSilent: true }
 			]}
-			attributes={(set) => ({ class: { new: newest.includes(String(set.id)) } })}
+			attributes={(set) => ({ class: { new: newest.includes(set.id) } })}
 			rows={data.sets}
 			key={({ id }) => id}
 		>

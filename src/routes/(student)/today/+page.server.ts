@@ -7,6 +7,7 @@ import { refuse } from '$lib/server/shell/staffPage';
 import { askedSet, beginDiagnostic, beginPractice, beginProbe, workFor } from '$lib/server/sitting';
 
 import { beginOwnWork, ownPage } from '$lib/server/sitting/ownPage';
+import { seeMaterial } from '$lib/server/materials';
 import { beginCheck } from '$lib/server/gaps';
 
 export const load = ({ locals, url, cookies }) => ownPage(locals, studentContext(locals), askedSet(cookies, url));
@@ -17,7 +18,18 @@ const startForm = formCheck(
 
 const factsForm = formCheck(Type.Object({ operation: oneOf([...OPERATIONS]) }));
 
+const seeForm = formCheck(Type.Object({ material: id }));
+
 export const actions = {
+	see: async (event) => {
+		const student = studentContext(event.locals);
+		const form = await readForm(event, seeForm);
+		if ('problem' in form) return refuse(form.problem);
+		const { database, at } = event.locals;
+		if (!(await seeMaterial(database, student.id, form.value.material, at)))
+			return refuse('This is not on your page any more');
+		return { seen: form.value.material };
+	},
 	facts: async (event) => {
 		const student = studentContext(event.locals);
 		const form = await readForm(event, factsForm);

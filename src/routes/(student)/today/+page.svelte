@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { FREE_QUESTIONS } from '$lib/core/practice';
+	import GivenThings from '$lib/ui/sitting/GivenThings.svelte';
 	import { OPERATION_NAMES } from '$lib/core/fluency';
 	import { plural } from '$lib/core/words';
 
@@ -41,6 +42,8 @@
 {:else}
 	<p>Nothing is waiting for you. When your teacher gives you something, it will be here.</p>
 {/if}
+
+<GivenThings given={data.given} tasks={data.tasks} />
 
 {#if data.facts.length}
 	<h2>Facts</h2>

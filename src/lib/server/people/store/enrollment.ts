@@ -182,6 +182,7 @@ const TRACES = [
 	'given_measure',
 	'group_membership',
 	'practice_set_student',
+	'given_material',
 	'probe_plan',
 	'skill_check',
 	'student_note',

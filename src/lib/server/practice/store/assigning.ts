@@ -41,6 +41,10 @@ export interface NewSet {
 	how: SetHow;
 	dates: SetDates;
 	students: GivenTo[];
+	/** A material that is looked at before the first question. */
+	lessonId?: number | null;
+	/** What an adult leads beside it. */
+	task?: string | null;
 	/** Of a set that is set off by another: that one, and how many were in a row; absent where a person assigns it. */
 	follows?: { setId: number; depth: number };
 }
@@ -69,7 +73,12 @@ export async function assignSets(database: RootDatabase, staff: Staff, sets: New
 export async function assignWithin(transaction: Database, staff: Author, set: NewSet, at: Date): Promise<number> {
 	const studentIds = set.students.map(({ studentId }) => studentId);
 	const skillIds = set.skills.map(({ skillId }) => skillId);
-	await requireOwn(transaction, staff, { student: studentIds, group: [set.groupId], skill: skillIds });
+	await requireOwn(transaction, staff, {
+		student: studentIds,
+		group: [set.groupId],
+		skill: skillIds,
+		material: [set.lessonId]
+	});
 	const firstSeeds = await nextSeeds(transaction, skillIds);
 	const setId = await insertSet(transaction, staff, set, at);
 	const places = set.how.ownQuestions ? set.students.length : 1;
@@ -111,21 +120,21 @@ export async function nextSeeds(transaction: Database, skillIds: number[]): Prom
 async function insertSet(
 	transaction: Database,
 	staff: Author,
-	{ name, groupId, skills, isOwnStep, how, dates, follows }: NewSet,
+	{ name, groupId, skills, isOwnStep, how, dates, follows, lessonId = null, task = null }: NewSet,
 	at: Date
 ): Promise<number> {
 	const { insertId } = await transaction.run(
 		`INSERT INTO practice_set (school_id, name, is_own_step, group_id, item_count, opens_on, opens_minute, due_on, due_minute,
 			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, line, above,
-			below, follows_id, follow_depth, created_by, created_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+			below, lesson_id, task, follows_id, follow_depth, created_by, created_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		[
 			...[staff.schoolId, name, isOwnStep, groupId],
 			// Where each has a step of their own, all of these are as long.
 			questionsFor(isOwnStep ? skills.slice(0, 1) : skills, how, NO_VARIATION),
 			...[dates.opensOn, dates.opensMinute, dates.dueOn, dates.dueMinute, dates.closes],
 			...[how.older, how.untilRight, how.ownQuestions, how.feedback, how.hints, how.secondTry, how.solutions],
-			...[how.line, how.above, how.below, follows?.setId ?? null, follows?.depth ?? 0],
+			...[how.line, how.above, how.below, lessonId, task, follows?.setId ?? null, follows?.depth ?? 0],
 			...[staff.id, at]
 		]
 	);

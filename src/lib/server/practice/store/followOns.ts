@@ -1,7 +1,9 @@
+import type { SchoolDate } from '../../../core/calendar';
 import type { FollowOn, NoticeReason } from '../../../core/practice';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { undoesAll, type Staff, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
+import { beginAgain } from './setStudents';
 import { assignWithin, givenTo, insertGiven, type NewSet } from './assigning';
 
 /** Notes runs through sets that have just ended, where anything is to follow; `followOn` is asked of them by a job. */
@@ -36,7 +38,7 @@ export async function waitingRuns(database: Database, most: number): Promise<Wai
 	const rows = await database.rows<Omit<WaitingRun, 'right'> & { right: string | number }>(
 		`SELECT sitting.id AS sittingId, practice_set.id AS setId, sitting.student_id AS studentId,
 			practice_set.school_id AS schoolId, practice_set.created_by AS authorId, practice_set.group_id AS groupId,
-			practice_set.follow_depth AS depth, sitting.answered,
+			GREATEST(practice_set.follow_depth, sitting.attempt - 1) AS depth, sitting.answered,
 			(SELECT COALESCE(SUM(answer.correct), 0) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1) AS \`right\`
 		FROM follow_on
@@ -68,13 +70,14 @@ export async function hasFollowOnWaiting(database: Database, studentId: VisibleI
  * Lets follow what follows: a set for the student, the same for all who get it from one set on one day, or word to a
  * person. What another process has done already stays.
  *
- * @param set what is to be given; null for a notice, or nothing
+ * @param given.set what is to be given; null for a notice, the same once more, or nothing
+ * @param given.dueOn by when the same is due once more; null for what was so before
  */
 export async function letFollow(
 	database: RootDatabase,
 	run: WaitingRun,
 	what: FollowOn,
-	set: NewSet | null,
+	{ set, dueOn }: { set: NewSet | null; dueOn: SchoolDate | null },
 	at: Date
 ): Promise<void> {
 	await database.transaction(async (transaction) => {
@@ -91,6 +94,7 @@ export async function letFollow(
 			} else await insertGiven(transaction, followSetId, givenTo([run.studentId]), 0);
 			await refreshStudents(transaction, [run.studentId]);
 		}
+		if (what.kind === 'again') await beginAgain(transaction, run.setId, [run.studentId], { isWithOthers: true, dueOn });
 		await transaction.run(
 			'UPDATE follow_on SET kind = ?, why = ?, follow_set_id = ?, made_at = ? WHERE sitting_id = ?',
 			[what.kind, what.kind === 'notice' ? what.why : null, followSetId, at, run.sittingId]

@@ -21,7 +21,9 @@ export type StudentsChange =
 	| 'marked done'
 	| 'not excused'
 	| 'given again'
-	| 'not given again';
+	| 'not given again'
+	| 'task done'
+	| 'task not done';
 
 /** A change with who made it. */
 export type KnownChange = SetChange & { id: number; by: string; at: Date };

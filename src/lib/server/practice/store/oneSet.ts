@@ -17,6 +17,10 @@ export interface OneSet {
 	how: SetHow;
 	createdBy: string;
 	createdAt: Date;
+	/** A material that is looked at before the first question. */
+	lessonId: number | null;
+	/** What an adult leads beside it. */
+	task: string | null;
 	/** The set that set this one off; null where a person assigned it. */
 	followsId: number | null;
 	isWithdrawn: boolean;
@@ -32,17 +36,17 @@ export async function findSet(database: Database, staff: Staff, id: number): Pro
 			SetHow & { withdrawnAt: Date | null; by: number }
 	>(
 		`SELECT practice_set.id, practice_set.name, is_own_step AS isOwnStep, group_id AS groupId, item_count AS itemCount,
-			follows_id AS followsId, opens_on AS opensOn, opens_minute AS opensMinute, due_on AS dueOn, due_minute AS dueMinute, closes, ${HOW_SQL},
+			follows_id AS followsId, lesson_id AS lessonId, task, opens_on AS opensOn, opens_minute AS opensMinute, due_on AS dueOn, due_minute AS dueMinute, closes, ${HOW_SQL},
 			account.display_name AS createdBy, created_at AS createdAt, withdrawn_at AS withdrawnAt, created_by AS \`by\`
 		FROM practice_set JOIN account ON account.id = practice_set.created_by
 		WHERE practice_set.id = ? AND practice_set.school_id = ?`,
 		[id, staff.schoolId]
 	);
 	if (!row) return null;
-	const { id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId } = row;
+	const { id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId, lessonId, task } = row;
 	const { withdrawnAt, by, opensOn, opensMinute, dueOn, dueMinute, closes } = row;
 	return {
-		...{ id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId },
+		...{ id: setId, name, isOwnStep, groupId, itemCount, createdBy, createdAt, followsId, lessonId, task },
 		dates: { opensOn, opensMinute, dueOn, dueMinute, closes },
 		how: howFrom(row),
 		isWithdrawn: withdrawnAt !== null,
@@ -72,6 +76,8 @@ export interface StudentOfSet {
 	/** Right at the first try. */
 	right: number;
 	finishedAt: Date | null;
+	/** When the task was done with them. */
+	taskDoneAt: Date | null;
 	/** Whether a person turned it in for them, with questions left. */
 	isTurnedIn: boolean;
 }
@@ -93,7 +99,7 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 		`SELECT given.student_id AS id, given.skill_id AS skillId, given.due_on AS ownDueOn, given.excused_at AS excusedAt,
 			given.marked_done AS isMarked, given.attempt, ${VARIATION_SQL}, sitting.id AS sittingId, sitting.item_count AS itemCount,
 			COALESCE(sitting.answered, 0) AS answered, sitting.finished_at AS finishedAt,
-			sitting.turned_in_at AS turnedInAt,
+			sitting.turned_in_at AS turnedInAt, given.task_done_at AS taskDoneAt,
 			COALESCE((SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`,
 			earlier.answered AS beforeAnswered,

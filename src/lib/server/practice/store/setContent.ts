@@ -1,6 +1,7 @@
 import { USUAL_HOW, type SeededSkill, type SetDates, type SetHow, type Variation } from '../../../core/practice';
-import type { SchoolDate } from '../../../core/calendar';
+import type { SchoolDate, SchoolMoment } from '../../../core/calendar';
 import type { Database } from '../../database';
+import type { VisibleId } from '../../request';
 
 /** How sets are worked on, as SQL gives it. */
 export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_right AS untilRight,
@@ -52,6 +53,8 @@ export interface SetForStudent {
 	/** The how-manieth run through it is theirs now. */
 	attempt: number;
 	variation: Variation;
+	/** A material that is looked at first. */
+	lessonId: number | null;
 	/** When it is due for them. */
 	due: Pick<SetDates, 'dueOn' | 'dueMinute'>;
 }
@@ -65,22 +68,28 @@ export async function setForStudent(
 	const row = await database.row<
 		SetHow &
 			VariationRow &
-			SetForStudent['due'] & { place: number; attempt: number; numbers: number; skillId: number | null }
+			SetForStudent['due'] & {
+				place: number;
+				attempt: number;
+				numbers: number;
+				skillId: number | null;
+				lessonId: number | null;
+			}
 	>(
 		`SELECT ${HOW_SQL}, ${VARIATION_SQL}, given.place, given.attempt, given.numbers, given.skill_id AS skillId,
-			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
+			practice_set.lesson_id AS lessonId, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
 		FROM practice_set_student AS given JOIN practice_set ON practice_set.id = given.set_id
 		WHERE given.set_id = ? AND given.student_id = ?`,
 		[setId, studentId]
 	);
 	if (!row) return null;
-	const { place, attempt, numbers, skillId, dueOn, dueMinute, ...own } = row;
+	const { place, attempt, numbers, skillId, lessonId, dueOn, dueMinute, ...own } = row;
 	const usual = (await skillsOfSets(database, [setId])).get(setId)!;
 	const skills = numbers === 1 ? usual : await withNumbers(database, setId, numbers, usual);
 	return {
 		skills: skills.filter((skill) => skillId === null || skill.skillId === skillId),
 		how: howFrom(row),
-		...{ place, attempt },
+		...{ place, attempt, lessonId },
 		variation: variationOf(own),
 		due: { dueOn, dueMinute }
 	};
@@ -100,4 +109,23 @@ async function withNumbers(
 	);
 	const own = new Map(rows.map((row) => [row.skillId, row]));
 	return skills.map((skill) => ({ ...skill, ...own.get(skill.skillId) }));
+}
+
+/** Tasks of sets that an adult leads and that are still to do with a student: what, and with whom. */
+export async function openTasks(
+	database: Database,
+	studentId: VisibleId,
+	{ day, minute }: SchoolMoment
+): Promise<{ setId: number; task: string; by: string }[]> {
+	return database.rows(
+		`SELECT practice_set.id AS setId, practice_set.task, account.display_name AS \`by\`
+		FROM practice_set_student AS given
+		JOIN practice_set ON practice_set.id = given.set_id
+		JOIN account ON account.id = practice_set.created_by
+		WHERE given.student_id = ? AND practice_set.task IS NOT NULL AND given.task_done_at IS NULL
+			AND given.excused_at IS NULL AND given.closed_at IS NULL AND practice_set.withdrawn_at IS NULL
+			AND (practice_set.opens_on < ? OR practice_set.opens_on = ? AND COALESCE(practice_set.opens_minute, 0) <= ?)
+		ORDER BY practice_set.opens_on, practice_set.id`,
+		[studentId, day, day, minute]
+	);
 }

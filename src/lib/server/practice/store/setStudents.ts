@@ -157,7 +157,7 @@ export async function beginAgain(
 	studentIds: number[],
 	{ isWithOthers, dueOn }: NextRun
 ): Promise<void> {
-	const numbers = isWithOthers ? await newNumbers(transaction, setId) : null;
+	const numbers = isWithOthers ? await newNumbers(transaction, setId, studentIds) : null;
 	await transaction.run(
 		`UPDATE practice_set_student
 		SET attempt = attempt + 1, numbers_before = numbers, numbers = COALESCE(?, numbers), due_before = due_on,
@@ -168,26 +168,35 @@ export async function beginAgain(
 	await refreshStudents(transaction, studentIds);
 }
 
-/** Questions for a set that nobody has met yet. @returns their number within the set */
-async function newNumbers(transaction: Database, setId: number): Promise<number> {
+/**
+ * Questions of a set that none of some students has met in it: those of a run that others were given, where there are any,
+ * else new ones.
+ *
+ * @returns their number within the set
+ */
+async function newNumbers(transaction: Database, setId: number, studentIds: number[]): Promise<number> {
+	const { met } = (await transaction.row<{ met: number }>(
+		'SELECT MAX(GREATEST(numbers, numbers_before)) AS met FROM practice_set_student WHERE set_id = ? AND student_id IN (?)',
+		[setId, studentIds]
+	))!;
+	const next = await transaction.row<{ number: number | null }>(
+		'SELECT MIN(number) AS number FROM practice_set_numbers WHERE set_id = ? AND number > ?',
+		[setId, met]
+	);
+	if (next?.number) return next.number;
 	const parts = await transaction.rows<{ skillId: number; seeds: number }>(
 		'SELECT skill_id AS skillId, seeds FROM practice_set_skill WHERE set_id = ? ORDER BY skill_id',
 		[setId]
 	);
-	const next = await nextSeeds(
+	const seeds = await nextSeeds(
 		transaction,
 		parts.map(({ skillId }) => skillId)
 	);
-	const last = await transaction.row<{ number: number | null }>(
-		'SELECT MAX(number) AS number FROM practice_set_numbers WHERE set_id = ?',
-		[setId]
-	);
-	const number = (last?.number ?? 1) + 1;
 	await transaction.insertMany(
 		'INSERT INTO practice_set_numbers (set_id, number, skill_id, first_seed, seeds) VALUES ?',
-		parts.map(({ skillId, seeds }) => [setId, number, skillId, next.get(skillId)!, seeds])
+		parts.map((part) => [setId, met + 1, part.skillId, seeds.get(part.skillId)!, part.seeds])
 	);
-	return number;
+	return met + 1;
 }
 
 /** Takes a run that was given again back from students who have not begun it. @returns from whom */
@@ -219,6 +228,38 @@ export async function takeRunBack(
 		);
 		await refreshStudents(transaction, ids);
 		await noteChange(transaction, staff, at, setId, { kind: 'not given again', students: ids });
+		return ids;
+	});
+}
+
+/** Notes that the task of a set is done with students, or not. @returns of whom that is otherwise than before */
+export async function markSetTask(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	studentIds: number[],
+	isDone: boolean,
+	at: Date
+): Promise<number[]> {
+	return database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: studentIds });
+		if (!(await lockSet(transaction, staff, setId))) return [];
+		const rows = await transaction.rows<{ id: number }>(
+			`SELECT given.student_id AS id FROM practice_set_student AS given
+			JOIN practice_set ON practice_set.id = given.set_id
+			WHERE given.set_id = ? AND given.student_id IN (?) AND practice_set.task IS NOT NULL
+				AND (given.task_done_at IS NULL) = ?
+			ORDER BY id FOR UPDATE`,
+			[setId, studentIds, isDone]
+		);
+		const ids = rows.map(({ id }) => id);
+		if (ids.length === 0) return [];
+		await transaction.run('UPDATE practice_set_student SET task_done_at = ? WHERE set_id = ? AND student_id IN (?)', [
+			isDone ? at : null,
+			setId,
+			ids
+		]);
+		await noteChange(transaction, staff, at, setId, { kind: isDone ? 'task done' : 'task not done', students: ids });
 		return ids;
 	});
 }

@@ -82,6 +82,7 @@ const TAKE_OUT = [
 	'UPDATE sitting SET resits_id = NULL WHERE student_id = ?',
 	'DELETE FROM sitting WHERE student_id = ?',
 	'DELETE FROM practice_set_student WHERE student_id = ?',
+	'DELETE FROM given_material WHERE student_id = ?',
 	'DELETE FROM probe_plan WHERE student_id = ?',
 	'DELETE FROM skill_check_skill WHERE check_id IN (SELECT id FROM skill_check WHERE student_id = ?)',
 	'DELETE FROM skill_check WHERE student_id = ?',

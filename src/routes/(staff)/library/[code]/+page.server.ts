@@ -18,7 +18,7 @@ import { scopeChoices } from '$lib/server/shell';
 import { refuse, scopeOf, staffContext, staffAction } from '$lib/server/shell/staffPage';
 import { practiceSets } from '$lib/server/practice';
 import { studentsOnSkill } from '$lib/server/gaps/skillPage';
-import { formCheck, oneOf, id } from '$lib/server/request';
+import { formCheck, oneOf, id, LONGEST_LINK, webAddress } from '$lib/server/request';
 import type { Database } from '$lib/server/database';
 
 /** How far the drawn progression reaches. */
@@ -69,8 +69,6 @@ export async function load({ locals, url, params }) {
 	};
 }
 
-/** Characters of a link: letters that an address does not have become longer when they are encoded. */
-const LONGEST_LINK = 500;
 const materialForm = formCheck(
 	Type.Object({
 		title: Type.String({ minLength: 1, maxLength: 120 }),
@@ -80,16 +78,6 @@ const materialForm = formCheck(
 );
 const oneMaterial = formCheck(Type.Object({ material: id }));
 const shelfForm = formCheck(Type.Object({ shelf: oneOf(['own', 'shared', 'off']) }));
-
-/** A web address as it may stand in a link; null for what is none, or too long once it is encoded. */
-function webAddress(text: string): string | null {
-	try {
-		const { protocol, href } = new URL(text);
-		return (protocol === 'https:' || protocol === 'http:') && href.length <= LONGEST_LINK ? href : null;
-	} catch {
-		return null;
-	}
-}
 
 export const actions = {
 	add: staffAction('keep materials', materialForm, async ({ staff, database, at, form, event }) => {

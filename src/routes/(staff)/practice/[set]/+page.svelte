@@ -10,6 +10,7 @@
 	import { sayAfterDue, sayDue, sayHow, sayVariation } from '$lib/ui/practice/saySet';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
+	import MaterialView from '$lib/ui/materials/MaterialView.svelte';
 	import SetActions from '$lib/ui/practice/SetActions.svelte';
 	import SetHistory from '$lib/ui/practice/SetHistory.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -90,6 +91,20 @@
 	{data.groupName ? `For ${data.groupName}, by` : 'By'}
 	{set.createdBy}, {sayDate(schoolDateOf(set.createdAt, data.school.timeZone))}{#each sayHow(set.how) as part (part)}; {part}{/each}
 </p>
+{#if data.lesson}
+	<details>
+		<summary>Begins with “{data.lesson.title}”</summary>
+		<MaterialView material={data.lesson} />
+	</details>
+{/if}
+{#if set.task}
+	<p>
+		Task that an adult leads: {set.task}
+		<span class="soft"
+			>done with {data.students.filter(({ isTaskDone }) => isTaskDone).length} of {data.students.length}</span
+		>
+	</p>
+{/if}
 <p class="soft">
 	{#if set.followsId}Set off by <a href={keepingScope(`/practice/${set.followsId}`)}>another set</a> that these students had
 		finished.{/if}
@@ -141,6 +156,7 @@
 		set.isOwnStep && { label: 'Own next step' },
 		{ label: 'How far' },
 		{ label: 'Right at the first try' },
+		set.task !== null && { label: 'Task' },
 		{ label: 'Due' },
 		{ label: 'Otherwise' }
 	]}
@@ -176,6 +192,7 @@
 							>{:else}{FOLLOW_WORDS[student.followed.kind]}, taken back{/if}{/if}</span
 				>{/if}</td
 		>
+		{#if set.task}<td>{student.isTaskDone ? 'done' : 'to do'}</td>{/if}
 		<td
 			>{student.dueOn ? sayDayAt(student.dueOn, student.dueMinute) : 'never'}{#if student.hasOwnDue}<span class="soft"
 					>, own</span
@@ -199,6 +216,7 @@
 
 {#if selected.length}<SetActions
 		{selected}
+		hasTask={set.task !== null}
 		{dates}
 		moreTime={data.moreTime}
 		isOver={isPastDue(dates, { day: data.school.today, minute: data.school.minute })}

@@ -56,6 +56,7 @@ export async function load({ locals, params }) {
 		solutions: practice?.solutions ?? true,
 		feedback: practice?.feedback ?? 'none',
 		isTold: practice?.isTold ?? false,
+		lesson: practice?.lesson ?? null,
 		examples: practice?.examples ?? [],
 		lookBack: practice?.lookBack ?? [],
 		enough: progress?.enough ?? false,

@@ -3,6 +3,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import Away from '$lib/ui/sitting/Away.svelte';
 	import AllDone from '$lib/ui/sitting/AllDone.svelte';
+	import Lesson from '$lib/ui/sitting/Lesson.svelte';
 	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
 	import AnswerField from '$lib/ui/items/AnswerField.svelte';
 	import { askAgain } from '$lib/ui/items/answers/answering';
@@ -28,6 +29,9 @@
 	/** Worked examples come first, until the student goes on to the questions. */
 	// svelte-ignore state_referenced_locally
 	let examples = $state(data.examples);
+	/** So does a lesson; once anything was answered it is a link above the questions. */
+	// svelte-ignore state_referenced_locally
+	let isLessonSeen = $state(data.items.some(({ done }) => done));
 	/** What comes after, and a look back, are read once the last answer is stored. */
 	let isRead = $state(false);
 	$effect(() => {
@@ -111,6 +115,8 @@
 		<h1>Enough for today</h1>
 		<p>You have answered {sitting.answered} questions. They are kept. You can go on tomorrow.</p>
 		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if data.lesson && !isLessonSeen}
+		<Lesson lesson={data.lesson} ondone={() => (isLessonSeen = true)} />
 	{:else if examples.length}
 		<WorkedExamples {examples} ondone={() => (examples = [])} />
 	{:else if current}
@@ -126,6 +132,9 @@
 				height="6"
 			/></svg
 		>
+		{#if data.lesson}
+			<button class="plain" onclick={() => (isLessonSeen = false)}>Look at “{data.lesson.title}” again</button>
+		{/if}
 		{#if sitting.hasRushed}
 			<p class="slow-down" role="status">
 				<strong>Take your time.</strong> Read the question once more before you answer.

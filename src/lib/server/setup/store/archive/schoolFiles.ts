@@ -193,7 +193,9 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 				practice_set.group_id AS small_group, practice_set.item_count, practice_set.opens_on,
 				practice_set.opens_minute, practice_set.due_on, practice_set.due_minute, practice_set.closes,
 				practice_set.older_count, practice_set.until_right, practice_set.own_questions, practice_set.feedback,
-				practice_set.hints, practice_set.second_try, practice_set.solutions, account.display_name AS created_by,
+				practice_set.hints, practice_set.second_try, practice_set.solutions, practice_set.line,
+				practice_set.above, practice_set.below, practice_set.follows_id, practice_set.lesson_id, practice_set.task,
+				account.display_name AS created_by,
 				practice_set.created_at, practice_set.withdrawn_at
 			FROM practice_set
 			JOIN account ON account.id = practice_set.created_by
@@ -216,6 +218,12 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 			hints: 'whether there are hints',
 			second_try: 'whether a question can be tried a second time',
 			solutions: 'whether it is shown how a question is done',
+			line: 'percent right at the first try from which on a student is above the line',
+			above: 'what follows at the line or above',
+			below: 'what follows below it',
+			follows_id: 'number of the set that set this one off; empty where a person assigned it',
+			lesson_id: 'number in “given_things” of what it begins with; empty for nothing',
+			task: 'what an adult leads beside it; empty for nothing',
 			created_by: BY,
 			created_at: 'when',
 			withdrawn_at: 'when it was taken back; empty where it was not'
@@ -237,6 +245,29 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 			practice_count: 'questions with help',
 			check_count: 'questions at the end, without help',
 			has_example: 'whether a worked example comes before'
+		}
+	},
+	{
+		name: 'given_things',
+		says: 'a note, link, file, message or task made for students; what is in files is kept here, not in this list',
+		sql: `SELECT material.id AS given_thing, material.kind, material.title, material.note, material.link,
+				material_file.name AS file, material_file.type, material_file.bytes, account.display_name AS made_by,
+				material.made_at
+			FROM material
+			LEFT JOIN material_file ON material_file.id = material.file_id
+			JOIN account ON account.id = material.made_by
+			WHERE material.school_id = ? ORDER BY material.id`,
+		columns: {
+			given_thing: 'number of it here',
+			kind: 'note, link, file, recording (of a voice) or task (led by an adult)',
+			title: 'title',
+			note: 'note',
+			link: 'address; empty for all but links',
+			file: 'name of its file; empty without one',
+			type: 'type of the file by its content',
+			bytes: 'size of the file',
+			made_by: BY,
+			made_at: 'when'
 		}
 	},
 	{

@@ -168,7 +168,8 @@ export const WORK_FILES: ArchiveFile[] = [
 		says: 'a practice set that a student was given',
 		sql: `SELECT part.student_id AS student, part.set_id AS practice_set, skill.code AS own_skill,
 				practice_set.opens_on, COALESCE(part.due_on, practice_set.due_on) AS due_on, part.practice_count,
-				part.families, part.hints, part.read_aloud, part.larger_type, part.excused_at, practice_set.withdrawn_at
+				part.families, part.hints, part.read_aloud, part.larger_type, part.excused_at, part.marked_done,
+				part.attempt, part.task_done_at, practice_set.withdrawn_at
 			FROM practice_set_student AS part
 			JOIN practice_set ON practice_set.id = part.set_id
 			LEFT JOIN skill ON skill.id = part.skill_id
@@ -184,7 +185,27 @@ export const WORK_FILES: ArchiveFile[] = [
 			hints: 'whether the student has hints, where that is otherwise than for the others',
 			read_aloud: 'whether questions are read aloud in this set, where that is otherwise than usual',
 			larger_type: 'whether type is larger in this set, where that is otherwise than usual',
-			excused_at: 'when the student was excused from it; empty where they were not',
+			excused_at: 'when the student was excused from it, or it was marked done; empty for neither',
+			marked_done: 'whether it was marked done without being worked on',
+			attempt: 'the how-manieth run through it is the student’s',
+			task_done_at: 'when the task beside it was done with the student; empty where it was not',
+			withdrawn_at: 'when it was taken back; empty where it was not'
+		}
+	},
+	{
+		name: 'given_to_students',
+		says: 'a note, link, file, message or task that a student was given',
+		sql: `SELECT given.student_id AS student, given.material_id AS given_thing, given.group_id AS small_group,
+				account.display_name AS given_by, given.given_at, given.seen_at, given.withdrawn_at
+			FROM given_material AS given JOIN account ON account.id = given.given_by
+			WHERE given.student_id IN (?) ORDER BY given.student_id, given.material_id`,
+		columns: {
+			student: STUDENT,
+			given_thing: 'number in “given_things”',
+			small_group: 'number of the group that it was given to; empty for others',
+			given_by: BY,
+			given_at: 'when',
+			seen_at: 'when the student had looked at it, or the task was done; empty for neither',
 			withdrawn_at: 'when it was taken back; empty where it was not'
 		}
 	},
