@@ -65,6 +65,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/practice/calendar',
 		'/practice/log',
 		'/practice/given?for=group:2',
+		'/practice/try?skill=20,30&questions=5',
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		`/practice/${set}/print`,

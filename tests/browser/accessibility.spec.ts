@@ -34,6 +34,7 @@ for (const path of [
 	'/practice/calendar?scope=class:7&by=student&view=week',
 	'/practice/log?scope=class:7',
 	'/practice/given?for=group:2',
+	'/practice/try?skill=20,30&questions=5',
 	'/practice/new?for=group:2&own=yes',
 	'/practice/new?for=group:2',
 	'/practice/1',

@@ -16,6 +16,7 @@ const PATHS = [
 		'/practice/calendar',
 		'/practice/log',
 		'/practice/given?for=group:2',
+		'/practice/try?skill=20,30&questions=5',
 		'/practice/new?for=group:2',
 		'/practice/new?for=group:2&own=yes',
 		'/practice/1',

@@ -178,6 +178,44 @@ test('sample questions are paged through with key, solution and what wrong answe
 	await expect(sample).toContainText('Hint:');
 });
 
+test('a set is tried as a student meets it, and nothing of that is stored', async ({ page, context }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=group:2`);
+	const [tried] = await Promise.all([
+		context.waitForEvent('page'),
+		page.getByRole('link', { name: 'Try it as a student' }).click()
+	]);
+	const sent: string[] = [];
+	tried.on('request', (request) => {
+		if (request.method() !== 'GET') sent.push(request.url());
+	});
+	await expect(tried.getByText('nothing you do here is stored')).toBeVisible();
+	await workThrough(tried);
+	await expect(tried.getByText(/^\d of 5 questions right at the first try\./)).toBeVisible();
+	expect(sent).toEqual([]);
+});
+
+test('all of a domain is picked, shows its count before, and is taken back in one step', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=group:2`);
+	const whole = page.getByLabel('All of a domain, or of a step of it');
+	const says = await whole
+		.getByRole('option', { name: /^all of it, \d+ skills$/ })
+		.first()
+		.innerText();
+	const count = Number(/\d+/.exec(says)![0]);
+	await whole.selectOption({ label: says });
+	await expect(page.getByText(`${count} skills in`)).toBeVisible();
+	await expect(sentence(page)).toContainText(`sets, ${count} skills`);
+	const sets = Number(/(\d+) sets/.exec(await sentence(page).innerText())![1]);
+	await assign(page).click();
+	const status = page.getByRole('status');
+	await expect(status).toContainText('assigned to');
+	await expect(page.locator('tr.new')).toHaveCount(sets);
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.locator('tr.new')).toHaveCount(0);
+});
+
 test('another skill can be chosen, and dates that do not fit are refused', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice/new?for=student:61&scope=school`);

@@ -213,6 +213,7 @@ export const workCalls: [object, Record<string, Call>][] = [
 					at: NOW
 				})
 			),
+			firstIdeas: given(({ database, me }) => sittings.firstIdeas(database, me.sittings.a, [0])),
 			writeItems: given(({ database, me }) => sittings.writeItems(database, me.sittings.a, 0, [])),
 			beginFixed: given(({ database, me }) =>
 				sittings.beginFixed(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { questionsFor, shareOut } from './setPlan';
+import { MOST_PICKED, MOST_SKILLS, questionsFor, setsOf, shareOut } from './setPlan';
 
 describe('questions given out over skills', () => {
 	const counts = fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 1, maxLength: 6 });
@@ -43,4 +43,16 @@ it('a set has its questions with help, its checks and the older ones', () => {
 	];
 	expect(questionsFor(skills, { older: 2 }, { practice: null })).toBe(12);
 	expect(questionsFor(skills, { older: 2 }, { practice: 4 })).toBe(8);
+});
+
+describe('skills that are picked at once', () => {
+	it('are one set while a set has room for them, else several of two or three, each skill in one, in their order', () => {
+		for (let count = 1; count <= MOST_PICKED; count++) {
+			const skills = Array.from({ length: count }, (_, i) => i);
+			const sets = setsOf(skills);
+			expect(sets.flat()).toEqual(skills);
+			if (count <= MOST_SKILLS) expect(sets).toHaveLength(1);
+			else for (const set of sets) expect([2, 3]).toContain(set.length);
+		}
+	});
 });

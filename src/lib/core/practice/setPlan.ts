@@ -10,6 +10,10 @@ export const MOST_QUESTIONS = 30;
 export const MOST_WEEKS = 8;
 /** Most skills of a set that all its students work on. */
 export const MOST_SKILLS = 6;
+/** Most skills that can be picked at once, as all of a domain; more than a set has are parted into several. */
+export const MOST_PICKED = 48;
+/** Skills of each of several sets that many are parted into. */
+const SKILLS_A_SET = 3;
 /** From so many on a set is likely to be too much at once. */
 export const MANY_SKILLS = 4;
 /** Questions of a check at the end, on each skill that has one. */
@@ -95,6 +99,14 @@ export function shareOut(questions: number, counts: number[]): number[] {
 	// Where each kept one, some may have to come from those with most.
 	for (; left < 0; left++) shares[shares.indexOf(Math.max(...shares))]--;
 	return shares;
+}
+
+/** The sets that skills become, in their order: one, or where there are more than a set has, several of much the same size. */
+export function setsOf<Skill>(skills: Skill[]): Skill[][] {
+	if (skills.length <= MOST_SKILLS) return [skills];
+	const count = Math.ceil(skills.length / SKILLS_A_SET);
+	const begin = (set: number) => Math.round((set * skills.length) / count);
+	return Array.from({ length: count }, (_, set) => skills.slice(begin(set), begin(set + 1)));
 }
 
 /** Questions of a set as a student gets it: with what is otherwise for them. */

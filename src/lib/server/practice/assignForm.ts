@@ -7,9 +7,10 @@ import {
 	BELOW_STEPS,
 	FEEDBACK_TIMES,
 	MOST_QUESTIONS,
-	MOST_SKILLS,
+	MOST_PICKED,
 	MOST_WEEKS,
-	questionsFor
+	questionsFor,
+	setsOf
 } from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';
@@ -110,18 +111,22 @@ const assignFields = formCheck(
 );
 
 /** What is wrong with a plan in itself; null for nothing. */
-function planProblem({ students, skills, how, isOwnStep, dates }: AssignPlan, today: SchoolDate): string | null {
+function planProblem({ students, skills, how, isOwnStep, dates, weeks }: AssignPlan, today: SchoolDate): string | null {
 	if (dates.opensOn < today) return 'The set opens today at the earliest';
 	const wrong = datesProblem(dates, today);
 	if (wrong) return wrong;
-	if (!isOwnStep && skills.length > MOST_SKILLS) return `A set has ${MOST_SKILLS} skills at most`;
+	if (!isOwnStep && skills.length > MOST_PICKED) return `${MOST_PICKED} skills can be picked at once at most`;
 	const distinct = new Set(skills.map(({ skillId }) => skillId));
 	if (distinct.size !== skills.length) return 'A skill is there twice';
 	if (new Set(students.map(({ studentId }) => studentId)).size !== students.length) return 'A student is there twice';
 	if (skills.some(({ practice, checks }) => practice + checks === 0)) return 'A skill has no questions';
-	const own = isOwnStep ? skills.slice(0, 1) : skills;
-	const usual = own.reduce((sum, skill) => sum + skill.practice, 0);
-	if (questionsFor(own, how, { practice: null }) > MOST_IN_ALL) return `A set has ${MOST_IN_ALL} questions at most`;
+	const sets = isOwnStep ? [skills.slice(0, 1)] : setsOf(skills);
+	const own = sets[0];
+	// Where there are several, they have as many questions.
+	const usual = Math.min(...sets.map((set) => set.reduce((sum, skill) => sum + skill.practice, 0)));
+	if (sets.some((set) => questionsFor(set, how, { practice: null }) > MOST_IN_ALL))
+		return `A set has ${MOST_IN_ALL} questions at most`;
+	if (sets.length > MOST_WEEKS && weeks > 1) return `Sets can be laid out over ${MOST_WEEKS} weeks at most`;
 	if (isOwnStep && skills.some(({ practice, checks }) => practice !== own[0].practice || checks !== own[0].checks))
 		return 'Where each has a step of their own, all have as many questions';
 	if (how.untilRight !== null && (how.older || skills.some(({ checks }) => checks)))
@@ -157,6 +162,15 @@ function laidOut(set: NewSet, weeks: number, calendar: SchoolCalendar): NewSet[]
 	});
 }
 
+/** Of skills that are parted into several sets: these, at once or one a week. */
+function partedInto(set: NewSet, weeks: number, calendar: SchoolCalendar): NewSet[] {
+	const parts = setsOf(set.skills);
+	return parts.flatMap((skills, i) => {
+		const part = { ...set, skills, name: set.name && `${set.name} ${i + 1}` };
+		return weeks > 1 ? laidOut(part, i + 1, calendar).slice(-1) : [part];
+	});
+}
+
 /** Assigns what the page has put together. */
 export const assignAction = staffAction(
 	'assign practice',
@@ -186,7 +200,9 @@ export const assignAction = staffAction(
 		const task = plan.task.trim() || null;
 		const name = plan.name.trim() || null;
 		const set: NewSet = { name, groupId: group?.id ?? null, isOwnStep, students, skills, how, dates, lessonId, task };
-		const made = await assignSets(database, staff, laidOut(set, weeks, school.calendar), at);
+		const isParted = !isOwnStep && setsOf(skills).length > 1;
+		const sets = (isParted ? partedInto : laidOut)(set, weeks, school.calendar);
+		const made = await assignSets(database, staff, sets, at);
 		redirect(303, backTo(event, made));
 	}
 );

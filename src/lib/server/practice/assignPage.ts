@@ -2,13 +2,20 @@ import { addDays, cycleWeek, mondayOf, schoolDayBy, schoolDayFrom, type SchoolDa
 import { needsOf } from '../../core/grouping';
 import { hasItems } from '../../core/items/bank';
 import type { SkillGraph, StandingNow } from '../../core/mastery';
-import { failedInARow, minutesOf, practiceWarnings, USUAL_HOW, type AskedToPractice } from '../../core/practice';
+import {
+	failedInARow,
+	minutesOf,
+	MOST_PICKED,
+	practiceWarnings,
+	USUAL_HOW,
+	type AskedToPractice
+} from '../../core/practice';
 import { meetingDays } from '../../core/timetable';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import type { SmallGroup } from '../groups';
 import { slotList } from '../groups/timetable';
-import { materialsFor, type Skill, sampleItems, skillGraph, skillList } from '../library';
+import { domainList, materialsFor, type Skill, sampleItems, skillGraph, skillList } from '../library';
 import { accommodations, NO_ACCOMMODATION } from '../people';
 import { idsIn, textIn } from '../request';
 import { currentCycle, type School } from '../school';
@@ -26,7 +33,7 @@ import { waitingMs } from './waitingTime';
 /** Skills that are offered by what the students need. */
 const OFFERED = 6;
 /** Skills that an address can name. */
-const MOST_NAMED = 12;
+const MOST_NAMED = MOST_PICKED;
 /** How far back (days) results say that a skill was failed. */
 const REMEMBERED = 120;
 
@@ -37,8 +44,9 @@ export async function assignPage(asked: Asked) {
 	if (!found) return null;
 	const { students } = found;
 	const ids = students.map(({ id }) => id);
-	const [all, standings, queued, outcomes, help, usual, choices, inScope] = await Promise.all([
+	const [all, domains, standings, queued, outcomes, help, usual, choices, inScope] = await Promise.all([
 		skillList(database, school.id),
+		domainList(database, school.id),
 		readStandings(database, ids),
 		queuedSets(database, ids, school.today),
 		setOutcomes(database, ids, addDays(school.today, -REMEMBERED)),
@@ -98,8 +106,10 @@ export async function assignPage(asked: Asked) {
 				}))
 			};
 		}),
-		skills: skills.map(({ id, code, shortName, grade, term, statement }) => ({
+		domains: domains.map(({ id, name }) => ({ id, name })),
+		skills: skills.map(({ id, domainId, code, shortName, grade, term, statement }) => ({
 			id,
+			domainId,
 			code,
 			shortName,
 			grade,

@@ -3,6 +3,7 @@ import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { post } from '../../../../tests/formPost';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
+import { hasItems } from '../../core/items/bank';
 import { NO_VARIATION, USUAL_HOW } from '../../core/practice';
 import { closings } from '../sitting/store/closings';
 import { beginPractice } from '../sitting/store/practiceSittings';
@@ -12,7 +13,7 @@ import { assignAction, type AssignPlan } from './assignForm';
 import { assignSet, givenTo, type NewSet } from './store/assigning';
 import { changeDates } from './store/changing';
 import { closeSets } from './store/closing';
-import { queuedSets } from './store/practice';
+import { queuedSets, withdrawSets } from './store/practice';
 import { skillsOfSets } from './store/setContent';
 
 let small: SmallSchool;
@@ -215,6 +216,31 @@ describe('the page on which practice is assigned', () => {
 		post(small, staff, assignAction as never, { plan: JSON.stringify(value) }).catch((thrown) => thrown);
 	const madeBy = async (answer: { location?: string }) =>
 		(/assigned=([\d,]+)/.exec(answer.location ?? '')?.[1] ?? '').split(',').filter(Boolean).map(Number);
+
+	it('parts all of a domain into sets of two or three skills, at once or one a week, taken back together', async () => {
+		const some = small.skills.filter(({ code }) => hasItems(code)).slice(0, 8);
+		const skills = some.map(({ id }) => ({ skillId: id, practice: 2, checks: 0, hasExample: false }));
+		const made = await madeBy(await send(plan({ skills })));
+		expect(made).toHaveLength(3);
+		const parts = await skillsOfSets(small.database, made);
+		expect(made.flatMap((id) => parts.get(id)!.map(({ skillId }) => skillId))).toEqual(some.map(({ id }) => id));
+		expect((await queueOf(1)).filter(({ id }) => made.includes(id)).map(({ name }) => name)).toEqual([
+			'Before Friday 1',
+			'Before Friday 2',
+			'Before Friday 3'
+		]);
+		expect(await withdrawSets(small.database, specialist, made, NOW)).toBe(0);
+		expect((await queueOf(1)).some(({ id }) => made.includes(id))).toBe(false);
+		const spread = await madeBy(await send(plan({ skills, weeks: 3 })));
+		const rows = await small.database.rows<{ opensOn: string }>(
+			'SELECT opens_on AS opensOn FROM practice_set WHERE id IN (?) ORDER BY id',
+			[spread]
+		);
+		expect(rows.map(({ opensOn }) => opensOn)).toEqual([TODAY, addDays(TODAY, 7), addDays(TODAY, 14)]);
+		await withdrawSets(small.database, specialist, spread, NOW);
+		const many = Array.from({ length: 49 }, (_, i) => ({ ...skills[0], skillId: i + 1 }));
+		expect((await send(plan({ skills: many }))).problem).toContain('48 skills');
+	});
 
 	it('assigns what was put together, and a set a week on days of school', async () => {
 		const [made] = await madeBy(await send(plan()));

@@ -1,5 +1,5 @@
 import { addDays, beginningOf } from '../../core/calendar';
-import { MOST_WEEKS, setTitle } from '../../core/practice';
+import { MOST_PICKED, setTitle } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
@@ -52,7 +52,7 @@ async function justAssigned(
 	url: URL,
 	nameOf: (skillId: number) => string
 ) {
-	const ids = idsIn(url, 'assigned', MOST_WEEKS);
+	const ids = idsIn(url, 'assigned', MOST_PICKED);
 	const set = ids.length ? await findSet(database, staff, ids[0]) : null;
 	if (!set || set.isWithdrawn) return null;
 	const skills = (await skillsOfSets(database, [set.id])).get(set.id)!;

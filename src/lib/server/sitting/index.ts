@@ -15,6 +15,7 @@ export {
 	beginProbe,
 	type BoardSitting,
 	findSitting,
+	firstIdeas,
 	hasSittingSince,
 	sittingItems,
 	triedItems,

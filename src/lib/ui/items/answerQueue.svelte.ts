@@ -24,16 +24,27 @@ export interface Solution {
 	solutionFigure?: Figure;
 }
 
+/** What may help with a question that was answered by a wrong idea. */
+export interface Idea {
+	position: number;
+	says: string;
+}
+
 /** Who is told what the server says. */
 interface Told {
 	/** Of a diagnostic: what comes next, once all answers are there. */
 	next?: (progress: Progress) => void;
 	/** Of practice: how questions are done that were tried. */
 	solutions?: (solutions: Solution[]) => void;
+	/** Of practice: what may help with a second try. */
+	ideas?: (ideas: Idea[]) => void;
 }
 
 /** A sitting's answers on their way to the server. */
-export class AnswerQueue extends SendQueue<QueuedAnswer, Progress & { closed?: string; solutions?: Solution[] }> {
+export class AnswerQueue extends SendQueue<
+	QueuedAnswer,
+	Progress & { closed?: string; solutions?: Solution[]; ideas?: Idea[] }
+> {
 	/** Why the work is over, where it was closed before it was done. */
 	closed = $state('');
 
@@ -45,6 +56,7 @@ export class AnswerQueue extends SendQueue<QueuedAnswer, Progress & { closed?: s
 				if (said.closed) this.closed = said.closed;
 				else if (isAll) told.next?.(said);
 				if (said.solutions) told.solutions?.(said.solutions);
+				if (said.ideas) told.ideas?.(said.ideas);
 			}
 		});
 	}

@@ -1,6 +1,14 @@
 <!-- What a set is about: its skills, each with its parts and minutes, older ones mixed in, and what it is called. -->
 <script lang="ts">
-	import { CHECK_QUESTIONS, MANY_SKILLS, MOST_SKILLS, OLDER_QUESTIONS, setTitle } from '$lib/core/practice';
+	import {
+		CHECK_QUESTIONS,
+		MANY_SKILLS,
+		MOST_PICKED,
+		MOST_SKILLS,
+		OLDER_QUESTIONS,
+		setsOf,
+		setTitle
+	} from '$lib/core/practice';
 	import { plural, sayLevel } from '$lib/core/words';
 	import { setState } from '../shell/address';
 	import LessonPart from './LessonPart.svelte';
@@ -11,6 +19,7 @@
 		newSet: NewSet;
 		data: {
 			isOwnStep: boolean;
+			domains: { id: number; name: string }[];
 			skills: SkillChoice[];
 			chosen: number[];
 			offered: number[];
@@ -21,6 +30,24 @@
 	let { newSet, data }: Props = $props();
 	const skillOf = $derived(new Map(data.skills.map((skill) => [skill.id, skill])));
 	const choose = (ids: number[]) => setState({ skill: ids.join(',') });
+	/** What can be picked whole: each domain and each step of it, with how many skills that are. */
+	const wholes = $derived(
+		data.domains
+			.map(({ id, name }) => {
+				const own = data.skills.filter(({ domainId }) => domainId === id);
+				const steps = new Map<string, number[]>();
+				for (const skill of own) steps.set(sayLevel(skill), [...(steps.get(sayLevel(skill)) ?? []), skill.id]);
+				const whole = { says: `all of it, ${plural(own.length, 'skill')}`, ids: own.map((skill) => skill.id) };
+				return {
+					domain: name,
+					choices: [
+						...(own.length <= MOST_PICKED ? [whole] : []),
+						...[...steps].map(([level, ids]) => ({ says: `${level}, ${plural(ids.length, 'skill')}`, ids }))
+					]
+				};
+			})
+			.filter(({ choices }) => choices.length > 0)
+	);
 	const usualName = $derived(
 		newSet.skills.length
 			? setTitle(
@@ -70,7 +97,19 @@
 				>
 			{/each}
 		</p>
-		{#each newSet.skills as skill (skill.skillId)}
+		{#if newSet.sets > 1}
+			<p>
+				<strong>{plural(data.chosen.length, 'skill')}</strong> in {newSet.sets} sets. They are assigned together, and taken
+				back together.
+			</p>
+			<ol class="sets">
+				{#each setsOf(newSet.skills) as part, i (i)}
+					<li>{part.map(({ skillId }) => skillOf.get(skillId)?.shortName).join(', ')}</li>
+				{/each}
+			</ol>
+			<p class="row">{@render parts(0, 'each')}</p>
+		{/if}
+		{#each newSet.sets > 1 ? [] : newSet.skills as skill (skill.skillId)}
 			{@const { code, shortName, statement, grade, term } = skillOf.get(skill.skillId)!}
 			<p class="row">
 				<span><strong>{shortName}</strong> <span class="soft">{code}, {sayLevel({ grade, term })}</span></span>
@@ -87,7 +126,7 @@
 			</p>
 			{#if statement}<p class="soft">{statement}.</p>{/if}
 		{/each}
-		{#if data.chosen.length >= MANY_SKILLS}
+		{#if data.chosen.length >= MANY_SKILLS && newSet.sets === 1}
 			<p class="attention">{data.chosen.length} skills at once are much: two sets are often easier to learn from.</p>
 		{/if}
 		<p class="row">
@@ -115,6 +154,22 @@
 					</select></label
 				>
 			{/if}
+		</p>
+		<p class="row">
+			<label
+				>All of <select
+					aria-label="All of a domain, or of a step of it"
+					value=""
+					onchange={(event) => choose(event.currentTarget.value.split(',').map(Number))}
+				>
+					<option value="" disabled>a domain or a step of it</option>
+					{#each wholes as { domain, choices } (domain)}
+						<optgroup label={domain}>
+							{#each choices as { says, ids } (says)}<option value={ids.join(',')}>{says}</option>{/each}
+						</optgroup>
+					{/each}
+				</select></label
+			>
 		</p>
 	{/if}
 	<p class="row">
@@ -145,6 +200,10 @@
 	}
 	.row button {
 		min-height: 26px;
+	}
+	.sets {
+		margin: 0;
+		padding-left: 22px;
 	}
 	[aria-pressed='true'] {
 		border-color: var(--verdigris);

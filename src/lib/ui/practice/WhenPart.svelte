@@ -39,14 +39,24 @@
 			>{/if}
 		<button class="plain" onclick={() => due(data.endOfWeek)}>this week</button>
 		<button class="plain" onclick={() => due('')}>never due</button>
-		<label
-			>weekly <select bind:value={newSet.weeks}>
-				<option value={1}>once</option>
-				{#each Array.from({ length: newSet.mostWeeks - 1 }, (_, i) => i + 2) as weeks (weeks)}
-					<option value={weeks}>{weeks} weeks, other questions each</option>
-				{/each}
-			</select></label
-		>
+		{#if newSet.sets > 1}
+			<label
+				>the {newSet.sets} sets
+				<select bind:value={newSet.weeks}>
+					<option value={1}>all at once</option>
+					{#if newSet.sets <= newSet.mostWeeks}<option value={2}>one a week</option>{/if}
+				</select></label
+			>
+		{:else}
+			<label
+				>weekly <select bind:value={newSet.weeks}>
+					<option value={1}>once</option>
+					{#each Array.from({ length: newSet.mostWeeks - 1 }, (_, i) => i + 2) as weeks (weeks)}
+						<option value={weeks}>{weeks} weeks, other questions each</option>
+					{/each}
+				</select></label
+			>
+		{/if}
 	</p>
 	<p class="soft">
 		{sayAfterDue(newSet.dates)}

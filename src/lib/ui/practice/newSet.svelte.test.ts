@@ -18,7 +18,7 @@ const student = (id: number, steps: number[] = []): StudentChoice => ({
 	steps: steps.map((skillId) => ({ skillId, why: 'due', now: null, last: null }))
 });
 const skill = (id: number, ms = 60_000) => ({
-	...{ id, code: `S${id}`, shortName: `Skill ${id}`, grade: 4, term: 1, statement: '', ms }
+	...{ id, domainId: 1, code: `S${id}`, shortName: `Skill ${id}`, grade: 4, term: 1, statement: '', ms }
 });
 const data = (more: Partial<NewSetData> = {}): NewSetData => ({
 	who: { label: 'Avocet', groupId: null },
@@ -194,5 +194,18 @@ describe('what speaks against it', () => {
 				() => 'K'
 			)
 		).toMatch(/^S failed K in the last 3 sets: .*small group/);
+	});
+
+	it('is parted into several sets where all of a domain was picked, at once or one a week', () => {
+		const ids = Array.from({ length: 8 }, (_, i) => i + 1);
+		const set = new NewSet(() => data({ skills: ids.map((id) => skill(id)), chosen: ids }));
+		set.practice = 6;
+		expect([set.sets, set.questions]).toEqual([3, 6]);
+		// Three, two and three skills, each set with six questions.
+		expect(set.plan.skills.map(({ practice }) => practice)).toEqual([2, 2, 2, 3, 3, 2, 2, 2]);
+		expect(set.plan.weeks).toBe(1);
+		set.weeks = 2;
+		expect(set.plan.weeks).toBe(set.mostWeeks >= 3 ? 3 : 1);
+		expect(set.minutes).toBeLessThanOrEqual(set.plan.skills.reduce((sum, one) => sum + set.minutesOn(one), 0));
 	});
 });

@@ -7,6 +7,7 @@ import {
 	NO_VARIATION,
 	questionsFor,
 	USUAL_FOLLOW,
+	setsOf,
 	shareOut,
 	type FeedbackTime,
 	type PracticeWarning,
@@ -42,6 +43,7 @@ export interface StudentChoice {
 
 export interface SkillChoice {
 	id: number;
+	domainId: number;
 	code: string;
 	shortName: string;
 	grade: number;
@@ -170,6 +172,9 @@ export class NewSet {
 		this.parts[skillId] = { ...this.partsOf(skillId), ...change };
 	}
 
+	/** As many sets as the skills are parted into: one, unless all of a step or domain was picked. */
+	readonly sets = $derived.by(() => (this.data().isOwnStep ? 1 : setsOf(this.data().chosen).length));
+
 	/** The set's skills with their parts; where each has a step of their own, every skill that is one. */
 	readonly skills = $derived.by((): SetSkill[] => {
 		const { isOwnStep, chosen } = this.data();
@@ -177,13 +182,15 @@ export class NewSet {
 		if (ids.length === 0) return [];
 		const shares = isOwnStep
 			? ids.map(() => this.practice)
-			: shareOut(
-					this.practice,
-					ids.map(() => 1)
+			: setsOf(ids).flatMap((set) =>
+					shareOut(
+						this.practice,
+						set.map(() => 1)
+					)
 				);
 		return ids.map((skillId, i) => {
-			// Where each has a step of their own, all have the same parts.
-			const { hasExample, hasChecks } = isOwnStep ? this.partsOf(0) : this.partsOf(skillId);
+			// Where each has a step of their own, or there are several sets, all have the same parts.
+			const { hasExample, hasChecks } = isOwnStep || this.sets > 1 ? this.partsOf(0) : this.partsOf(skillId);
 			// After a lesson its check can be all that there is.
 			const usual = this.practice === 0 ? LESSON_CHECK : CHECK_QUESTIONS;
 			const checks = (hasChecks || this.practice === 0) && this.untilRight === null ? usual : 0;
@@ -216,7 +223,7 @@ export class NewSet {
 
 	/** Questions of a student for whom nothing is otherwise. */
 	readonly questions = $derived.by(() => {
-		const skills = this.data().isOwnStep ? this.skills.slice(0, 1) : this.skills;
+		const skills = this.data().isOwnStep ? this.skills.slice(0, 1) : (setsOf(this.skills)[0] ?? []);
 		return skills.length ? questionsFor(skills, this.how, NO_VARIATION) : 0;
 	});
 
@@ -229,7 +236,8 @@ export class NewSet {
 		if (this.skills.length === 0) return 0;
 		const ms = this.skills.reduce((sum, skill) => sum + (skill.practice + skill.checks) * this.msOf(skill.skillId), 0);
 		const asked = this.skills.reduce((sum, { practice, checks }) => sum + practice + checks, 0);
-		const own = this.data().isOwnStep ? ms / this.skills.length : ms;
+		// Of several sets, what each of them takes.
+		const own = ms / (this.data().isOwnStep ? this.skills.length : this.sets);
 		return minutesOf(own + (this.how.older * ms) / Math.max(1, asked));
 	});
 	private msOf(skillId: number): number {
@@ -249,6 +257,9 @@ export class NewSet {
 			weeks++;
 		return weeks;
 	});
+
+	/** Whether several sets come one a week, as far as the cycle has weeks for them. */
+	readonly isOneAWeek = $derived.by(() => this.weeks > 1 && this.sets <= this.mostWeeks);
 
 	/** Adds, or takes the place of, what is otherwise for some. */
 	addSome(entry: ForSomeEntry): void {
@@ -288,7 +299,7 @@ export class NewSet {
 			dates: this.dates,
 			lessonId: this.lesson?.id ?? null,
 			task: this.task.trim(),
-			weeks: Math.min(this.weeks, this.mostWeeks)
+			weeks: this.sets > 1 ? (this.isOneAWeek ? this.sets : 1) : Math.min(this.weeks, this.mostWeeks)
 		};
 	});
 }

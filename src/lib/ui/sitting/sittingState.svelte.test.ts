@@ -113,6 +113,21 @@ describe('practice', () => {
 		expect(state.solution).toEqual(solution);
 	});
 
+	it('says what may help once the server has told the idea behind the first try, of this question only', async () => {
+		const state = begin({ items: [practice(0), practice(1)] });
+		await give(state, WRONG);
+		expect([state.feedback, state.idea]).toEqual(['try again', '']);
+		state.takeIdeas([
+			{ position: 1, says: 'of another' },
+			{ position: 0, says: 'Try this: Draw it.' }
+		]);
+		expect(state.idea).toBe('Try this: Draw it.');
+		await give(state, rightAnswer(state));
+		state.next();
+		expect(state.current!.position).toBe(1);
+		expect(state.idea).toBe('of another');
+	});
+
 	it('takes no other answer while one is being judged', async () => {
 		const state = begin({ items: [practice(0)] });
 		const first = give(state, WRONG);

@@ -19,7 +19,7 @@
 		if (!data.assigned) return null;
 		const { ids, title, students } = data.assigned;
 		return {
-			done: `${title}: assigned to ${plural(students, 'student')}${ids.length > 1 ? `, ${ids.length} weeks` : ''}.`,
+			done: `${title}: assigned to ${plural(students, 'student')}${ids.length > 1 ? `, ${ids.length} sets` : ''}.`,
 			undo: { action: '?/withdraw', fields: { sets: ids.join(',') } }
 		};
 	});

@@ -190,7 +190,7 @@ export async function whoHas(
 		[...among.values, materialId]
 	);
 	if (students.length) return { ...material, students };
-	const own = await database.row('SELECT id FROM material WHERE id = ? AND (made_by = ? OR ?)', [
+	const own = await database.row<{ id: number }>('SELECT id FROM material WHERE id = ? AND (made_by = ? OR ?)', [
 		materialId,
 		roster.staff.id,
 		undoesAll(roster.staff.role)

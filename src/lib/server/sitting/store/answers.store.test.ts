@@ -6,6 +6,7 @@ import { fieldCode, schoolField } from '../../standing/schoolField';
 import { answersOf } from '../../standing/store/evidence';
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
+import { whatToTry } from '../../../core/items';
 import { itemFrom } from '../../../core/items/bank';
 import { storeAnswers } from './answers';
 import { assignSet } from '../../practice/store/assigning';
@@ -13,7 +14,7 @@ import { queuedSets } from '../../practice/store/practice';
 import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice } from './practiceSittings';
-import { findSitting, sittingItems } from './sittings';
+import { findSitting, firstIdeas, sittingItems } from './sittings';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -59,6 +60,24 @@ describe('answers', () => {
 		expect(await small.answer(1, sittingId, { response: key })).toBe('stored');
 		expect(await small.answer(1, sittingId, { response: key })).toBe('answered before');
 		expect(await answersIn(sittingId)).toBe(1);
+	});
+
+	it('that show a wrong idea at the first try say so, while there is a second try', async () => {
+		for (const skill of small.skills) {
+			const { sittingId } = await openSet(1, skill).catch(() => ({ sittingId: 0 }));
+			if (sittingId === 0) continue;
+			const item = await itemAt(sittingId);
+			if (item.expectedErrors.length === 0) continue;
+			const [{ answer, misconception }] = item.expectedErrors;
+			expect(await firstIdeas(small.database, sittingId, [0, 1])).toEqual([]);
+			await small.answer(1, sittingId, { response: answer });
+			expect(await firstIdeas(small.database, sittingId, [0, 1])).toEqual([{ position: 0, misconception }]);
+			expect(whatToTry(misconception)).toMatch(/^Try this: [“A-Z].*[.?”]$/);
+			await small.database.run("UPDATE sitting_item SET help = 'one try' WHERE sitting_id = ?", [sittingId]);
+			expect(await firstIdeas(small.database, sittingId, [0])).toEqual([]);
+			return;
+		}
+		throw new Error('no question with a wrong idea');
 	});
 
 	it('that say “I don’t know yet” are stored where no second try comes, and told apart from wrong ones', async () => {

@@ -221,6 +221,22 @@ export async function triedItems(
 	);
 }
 
+/** Wrong ideas that first tries of a practice sitting show, of some questions that can be tried again. */
+export async function firstIdeas(
+	database: Database,
+	sittingId: number,
+	positions: number[]
+): Promise<{ position: number; misconception: string }[]> {
+	return database.rows(
+		`SELECT answer.position, answer.misconception
+		FROM answer
+		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+		WHERE answer.sitting_id = ? AND answer.position IN (?) AND answer.attempt = 1 AND NOT answer.correct
+			AND answer.misconception IS NOT NULL AND item.help = 'second try'`,
+		[sittingId, positions]
+	);
+}
+
 /** The first question of a sitting that nobody has answered, or null. */
 export async function openItem(
 	database: Database,

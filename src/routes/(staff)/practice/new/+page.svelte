@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
 	import { addDays, schoolDayFrom } from '$lib/core/calendar';
+	import { MOST_SKILLS } from '$lib/core/practice';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import AfterPart from '$lib/ui/practice/AfterPart.svelte';
 	import HowPart from '$lib/ui/practice/HowPart.svelte';
@@ -26,6 +27,21 @@
 	const moreTime = $derived(
 		schoolDayFrom(addDays(newSet.dueOn || newSet.opensOn || data.school.today, 7), data.school.calendar)
 	);
+	/** The set as it is now, to be tried without anything being stored. */
+	const tried = $derived.by(() => {
+		const skills = newSet.skills.slice(0, MOST_SKILLS);
+		const { feedback, secondTry, hints, solutions } = newSet.how;
+		return keepingScope('/practice/try', {
+			skill: (skills.length ? skills.map(({ skillId }) => skillId) : [data.sampled]).join(','),
+			questions: newSet.practice,
+			checks: skills[0]?.checks ?? 0,
+			feedback,
+			second: secondTry ? null : 'no',
+			hints: hints ? null : 'no',
+			solutions: solutions ? null : 'no',
+			student: null
+		});
+	});
 	const canAssign = $derived(newSet.students.length > 0 && newSet.skills.length > 0 && newSet.opensOn !== '');
 </script>
 
@@ -59,6 +75,7 @@
 	</div>
 	<aside aria-label="As a student sees it">
 		<p class="soft">As a student sees it: {skillOf.get(data.sampled)?.shortName}</p>
+		<p><a class="button" href={tried} target="_blank">Try it as a student</a></p>
 		{#key data.sampled}<SampleItems samples={data.samples} />{/key}
 	</aside>
 </div>

@@ -5,12 +5,9 @@
 	import AllDone from '$lib/ui/sitting/AllDone.svelte';
 	import Lesson from '$lib/ui/sitting/Lesson.svelte';
 	import WorkedExamples from '$lib/ui/sitting/WorkedExamples.svelte';
-	import AnswerField from '$lib/ui/items/AnswerField.svelte';
-	import { askAgain } from '$lib/ui/items/answers/answering';
 	import { AnswerQueue, type Progress } from '$lib/ui/items/answerQueue.svelte';
-	import Figure from '$lib/ui/items/Figure.svelte';
 	import { loadParts } from '$lib/ui/items/itemParts';
-	import { NOT_YET } from '$lib/core/items';
+	import QuestionForm from '$lib/ui/sitting/QuestionForm.svelte';
 	import Supports from '$lib/ui/sitting/Supports.svelte';
 	import { SittingState } from '$lib/ui/sitting/sittingState.svelte';
 
@@ -58,7 +55,10 @@
 	);
 
 	onMount(() => {
-		queue = new AnswerQueue(data.sitting.id, isDiagnostic ? { next: comesNext } : { solutions: sitting.learn });
+		queue = new AnswerQueue(
+			data.sitting.id,
+			isDiagnostic ? { next: comesNext } : { solutions: sitting.learn, ideas: sitting.takeIdeas }
+		);
 		sitting.queue = queue;
 		void sitting.resume(queue.waiting);
 		return () => queue?.stop();
@@ -68,22 +68,6 @@
 	async function comesNext(progress: Progress) {
 		if (progress.next) await loadParts([progress.next.item]).catch(() => undefined);
 		sitting.goOn(progress);
-	}
-
-	async function submit() {
-		if (await sitting.submit()) await next();
-	}
-
-	async function next() {
-		sitting.next();
-		await tick();
-		heading?.focus();
-	}
-
-	async function sayNotYet() {
-		sitting.sayNotYet();
-		await tick();
-		heading?.focus();
 	}
 
 	async function skipWarmUp() {
@@ -142,70 +126,14 @@
 		{/if}
 		<Supports sittingId={data.sitting.id} text={current.spoken} readsAloud={data.readAloud} bind:larger />
 
-		<form
-			aria-busy={!queue || sitting.judging}
-			onsubmit={(event) => {
-				event.preventDefault();
-				submit();
-			}}
-		>
-			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-			<h1 class="stem">{@html current.item.stemHtml}</h1>
-			{#if current.item.figure}<Figure figure={current.item.figure} />{/if}
-			{#key current}
-				<AnswerField
-					response={current.item.response}
-					optionsHtml={current.item.optionsHtml}
-					leftHtml={current.item.leftHtml}
-					bind:answer={sitting.answer}
-					disabled={sitting.feedback === 'right' || sitting.feedback === 'shown'}
-					onenter={submit}
-				/>
-			{/key}
-
-			<div class="feedback" aria-live="polite">
-				{#if sitting.feedback === 'unreadable'}
-					<p>{askAgain(current.item.response.kind)}</p>
-				{:else if sitting.feedback === 'right'}
-					<p><strong>Right.</strong></p>
-				{:else if sitting.feedback === 'try again' && current.item.practice}
-					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-					<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
-					<p class="soft">Change your answer, then try again.</p>
-				{:else if sitting.feedback === 'shown' && current.item.practice}
-					{#if !data.solutions && !sitting.isWarmUp}
-						<p><strong>Not quite.</strong> Go on with the next.</p>
-					{:else if sitting.isWarmUp}
-						<p><strong>Not quite.</strong> It was only for practice. Go on.</p>
-					{:else if sitting.solution}
-						<p><strong>Here is how:</strong></p>
-						<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-						{#each sitting.solution.solutionHtml as step, i (i)}<p>{@html step}</p>{/each}
-						{#if sitting.solution.solutionFigure}<Figure figure={sitting.solution.solutionFigure} />{/if}
-					{:else}
-						<p>
-							<strong>Not quite.</strong>
-							{queue?.offline
-								? 'How it is done is shown when the school’s server is back. You can go on.'
-								: 'Here is how, in a moment …'}
-						</p>
-					{/if}
-				{/if}
-			</div>
-
-			{#if sitting.feedback === 'right' || sitting.feedback === 'shown'}
-				<button type="button" class="primary go" onclick={next}>Next</button>
-			{:else}
-				<button class="primary go" disabled={sitting.answer === null || sitting.judging || sitting.isUnchanged}
-					>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
-				>
-				{#if isDiagnostic || !current.item.practice}
-					<button type="button" class="not-yet" disabled={!queue || sitting.judging} onclick={sayNotYet}
-						>{NOT_YET}</button
-					>
-				{/if}
-			{/if}
-		</form>
+		<QuestionForm
+			{sitting}
+			isReady={queue !== null}
+			isOffline={queue?.offline ?? false}
+			hasSolutions={data.solutions}
+			{isDiagnostic}
+			onnext={() => heading?.focus()}
+		/>
 		{#if sitting.isWarmUp}
 			<p class="aside">
 				<button class="plain" disabled={!queue} onclick={skipWarmUp}>Skip the practice questions</button>
@@ -248,30 +176,6 @@
 	}
 	.progress .part {
 		fill: var(--verdigris);
-	}
-	form {
-		display: grid;
-		/* As narrow as the phone, whatever a question would like. */
-		grid-template-columns: minmax(0, 1fr);
-		gap: 16px;
-	}
-	.stem {
-		font-size: 1.1em;
-		font-weight: 500;
-		line-height: 1.4;
-	}
-	.feedback {
-		min-height: 1.5em;
-		display: grid;
-		gap: 6px;
-	}
-	.go {
-		min-height: 52px;
-		font-size: 1em;
-	}
-	.not-yet {
-		min-height: 48px;
-		font-size: 0.95em;
 	}
 	.aside {
 		margin-top: 18px;

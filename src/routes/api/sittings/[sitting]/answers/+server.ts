@@ -1,7 +1,16 @@
 import Type from 'typebox';
+import { whatToTry } from '$lib/core/items';
 import { plural } from '$lib/core/words';
 import { error, json } from '@sveltejs/kit';
-import { AnswerDesk, closings, findSitting, solutionsOf, type Stored, triedItems } from '$lib/server/sitting';
+import {
+	AnswerDesk,
+	closings,
+	findSitting,
+	solutionsOf,
+	type Stored,
+	triedItems,
+	firstIdeas
+} from '$lib/server/sitting';
 import { itemsAsked } from '$lib/server/library';
 import { idOf, jsonCheck, readJson } from '$lib/server/request';
 import { diagnosticProgress, sayClosed } from '$lib/server/sitting/sittingPage';
@@ -66,12 +75,16 @@ export async function POST(event) {
 	if (closing) return json({ results: stored, closed: sayClosed(closing.why, results.includes('kept aside')) });
 	// A diagnostic asks for its next question with the answer to the last.
 	if (!event.url.searchParams.has('next')) {
-		const tried = await triedItems(
-			database,
-			sittingId,
-			answers.map(({ position }) => position)
-		);
-		return json({ results: stored, solutions: solutionsOf(await itemsAsked(database, tried)) });
+		const positions = answers.map(({ position }) => position);
+		const [tried, ideas] = await Promise.all([
+			triedItems(database, sittingId, positions),
+			firstIdeas(database, sittingId, positions)
+		]);
+		return json({
+			results: stored,
+			solutions: solutionsOf(await itemsAsked(database, tried)),
+			ideas: ideas.map(({ position, misconception }) => ({ position, says: whatToTry(misconception) }))
+		});
 	}
 	const sitting = await findSitting(database, viewer.id, sittingId);
 	return json({ results: stored, ...(sitting && (await diagnosticProgress(event.locals, viewer, sitting))) });
