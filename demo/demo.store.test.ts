@@ -262,7 +262,7 @@ describe('the ribbon over it', () => {
 			await count(
 				`SELECT COUNT(DISTINCT member.student_id) AS n FROM practice_set_student AS member
 				JOIN practice_set ON practice_set.id = member.set_id AND practice_set.opens_on <= '${TODAY}'
-				WHERE NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.set_id = member.set_id AND sitting.student_id = member.student_id AND sitting.finished_at IS NOT NULL)`
+				WHERE NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.set_id = member.set_id AND sitting.student_id = member.student_id AND sitting.attempt = member.attempt AND sitting.finished_at IS NOT NULL)`
 			)
 		);
 		expect(waits.decide).toBe(

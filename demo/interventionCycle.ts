@@ -5,6 +5,7 @@ import { PROBE_ITEMS } from '../src/lib/core/growth';
 import { probeSeed } from '../src/lib/core/items';
 import { itemsForSkill } from '../src/lib/core/items/bank';
 import { fromPoints } from '../src/lib/core/measurement';
+import type { FollowRule } from '../src/lib/core/practice';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { releasingSlots, type ReleasingSlot } from '../src/lib/server/groups/timetable/store/timetable';
@@ -53,6 +54,9 @@ const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
 };
 
 /** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
+/** What follows a group's sets: staff do it differently. */
+const RULES: Partial<FollowRule>[] = [{}, { below: 'half' }, { above: 'next skill' }, { below: 'again' }];
+
 export async function formGroups(
 	database: RootDatabase,
 	students: DemoStudent[],
@@ -198,6 +202,7 @@ export async function liveCycle(
 				createdBy: group.slot.staffId,
 				groupId: group.id,
 				students: group.students,
+				rule: RULES[group.id % RULES.length],
 				finishes: (_, i) => (week < LAST_WEEK || i === 0 ? 'done' : i === 1 ? 'half' : 'not')
 			});
 		}

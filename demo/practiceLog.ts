@@ -1,7 +1,7 @@
 import { addDays, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { FIRST_PRACTICE_SEED } from '../src/lib/core/items';
 import { itemsForSkill } from '../src/lib/core/items/bank';
-import { seedsOf } from '../src/lib/core/practice';
+import { type FollowRule, seedsOf, USUAL_FOLLOW } from '../src/lib/core/practice';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { atHour, type AnswerLog } from './answerLog';
@@ -17,6 +17,8 @@ interface DemoSet {
 	createdBy: number;
 	groupId: number | null;
 	students: DemoStudent[];
+	/** What follows above the line and below it; word to who assigned it where nothing is said. */
+	rule?: Partial<FollowRule>;
 	/** How far each got. */
 	finishes: (student: DemoStudent, index: number) => 'done' | 'half' | 'not';
 }
@@ -35,7 +37,7 @@ export class PracticeLog {
 		private readonly today: SchoolDate
 	) {}
 
-	assign({ skillCode, itemCount, opensOn, dueOn, createdBy, groupId, students, finishes }: DemoSet): void {
+	assign({ skillCode, itemCount, opensOn, dueOn, createdBy, groupId, students, finishes, rule }: DemoSet): void {
 		const id = ++this.lastId;
 		const firstSeed = this.nextSeed.get(skillCode) ?? FIRST_PRACTICE_SEED;
 		const skill = { practice: itemCount, checks: 0 };
@@ -47,6 +49,8 @@ export class PracticeLog {
 			item_count: itemCount,
 			opens_on: opensOn,
 			due_on: dueOn,
+			above: rule?.above ?? USUAL_FOLLOW.above,
+			below: rule?.below ?? USUAL_FOLLOW.below,
 			created_by: createdBy,
 			created_at: atHour(opensOn, 8)
 		});

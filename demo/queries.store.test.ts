@@ -8,6 +8,10 @@ import { studentPage } from '../src/lib/server/people/studentPage';
 import { placeInRoster, studentsNamed } from '../src/lib/server/people/store/roster';
 import { assignPage } from '../src/lib/server/practice/assignPage';
 import { queuesPage } from '../src/lib/server/practice/queuesPage';
+import { calendarPage } from '../src/lib/server/practice/calendarPage';
+import { logPage } from '../src/lib/server/practice/logPage';
+import { practicePage } from '../src/lib/server/practice/practicePage';
+import { givenPage } from '../src/lib/server/materials/givenPage';
 import { setPage } from '../src/lib/server/practice/setPage';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
@@ -93,7 +97,12 @@ async function openPages(): Promise<void> {
 		await peekAt(watched, staff, school, own);
 		await studentPage(watched, school, own);
 		await practiceSets(watched, scope.roster, { from: 0, most: 40 });
-		for (const queue of ['waiting', 'late', 'clear']) await queuesPage(watched, school, scope, url(`queue=${queue}`));
+		for (const queue of ['waiting', 'late', 'clear'])
+			await queuesPage(watched, staff, school, scope, url(`queue=${queue}`));
+		for (const by of ['group', 'class', 'student']) await calendarPage(watched, staff, school, scope, url(`by=${by}`));
+		await practicePage(watched, staff, school, scope, url('stage=open&skill=20&author=3'));
+		await logPage(watched, staff, school, scope, url('days=90'));
+		await givenPage({ database: watched, staff, school, url: url(), scope });
 		for (const query of ['for=all', 'for=clear&own=yes'])
 			await assignPage({ database: watched, staff, school, url: url(query), scope });
 	}

@@ -17,6 +17,7 @@ import { refreshSummaries } from '../src/lib/server/standing/summaries';
 import { shippedFramework } from '../framework/shipped';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';
+import { giveThings } from './givenThings';
 import { fillLibrary } from './library';
 import { classNames } from './names';
 import {
@@ -120,6 +121,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	await noteLastRuns(database, now);
 	await bringFieldsUpToDate(database, () => {});
 	await makeFollowOns(database, now);
+	await giveThings(database, { today, timeZone: TIME_ZONE });
 	await bringFieldsUpToDate(database, () => {});
 }
 

@@ -105,6 +105,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		outcomes,
 		{
 			setOutcomes: given(({ database, me }) => outcomes.setOutcomes(database, seen(...me.students), TODAY)),
+			setTimes: given(({ database, me }) => outcomes.setTimes(database, me.sets.all)),
 			rushedIn: given(({ database, me }) => outcomes.rushedIn(database, me.sets.all)),
 			absentOn: given(({ database, me }) => outcomes.absentOn(database, seen(...me.students), TODAY))
 		}

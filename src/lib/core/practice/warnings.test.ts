@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { StandingNow } from '../mastery';
-import { failedInARow, MUCH_WAITING_MINUTES, practiceWarnings, type AskedToPractice } from './warnings';
+import { failedInARow, MUCH_WAITING_MINUTES, muchWaiting, practiceWarnings, type AskedToPractice } from './warnings';
 
 const now = (standing: StandingNow['standing']) => ({ standing });
 const student = (id: number, more: Partial<AskedToPractice> = {}): AskedToPractice => ({
@@ -61,5 +61,21 @@ describe('failing a skill again and again', () => {
 		[[set(5, 10), set(6, 10)], 0]
 	])('%j: %i in a row', (outcomes, times) => {
 		expect(failedInARow(outcomes)).toBe(times);
+	});
+});
+
+describe('how much waits', () => {
+	it('is much from a lesson’s time on, and from more than twice what usually waits in the group', () => {
+		expect(muchWaiting(MUCH_WAITING_MINUTES, [])).toBe('a lesson');
+		expect(muchWaiting(25, [5, 12, 9])).toBe('twice the usual');
+		expect(muchWaiting(18, [5, 12, 9])).toBeNull();
+		expect(muchWaiting(19, [5, 12, 9])).toBe('twice the usual');
+	});
+
+	it('is nothing to speak of below ten minutes, or where hardly anybody else is in the group', () => {
+		expect(muchWaiting(9, [0, 0, 0])).toBeNull();
+		expect(muchWaiting(10, [0, 0, 0])).toBe('twice the usual');
+		expect(muchWaiting(30, [2])).toBeNull();
+		expect(muchWaiting(30, [])).toBeNull();
 	});
 });

@@ -1,7 +1,24 @@
+import { median } from 'simple-statistics';
 import type { StandingNow } from '../mastery';
 
 /** From so many minutes that wait already a student has much to do: a good half hour. */
 export const MUCH_WAITING_MINUTES = 35;
+/** Below so many minutes nothing is much, whatever others have. Ours: two short sets. */
+const LITTLE_WAITING_MINUTES = 10;
+/** With so few others in a group there is nothing usual. */
+const FEWEST_OTHERS = 2;
+
+/**
+ * Why much waits for a student: more than a lesson's time, or more than twice what usually waits in their group (the median
+ * of the others). Null where it is not much.
+ *
+ * @param others minutes that wait for each of the others of the group
+ */
+export function muchWaiting(minutes: number, others: number[]): 'a lesson' | 'twice the usual' | null {
+	if (minutes >= MUCH_WAITING_MINUTES) return 'a lesson';
+	if (minutes < LITTLE_WAITING_MINUTES || others.length < FEWEST_OTHERS) return null;
+	return minutes > 2 * median(others) ? 'twice the usual' : null;
+}
 /** Finished sets on one skill under the line, from which on another of the same is no help. */
 export const FAILED_OFTEN = 3;
 /** First tries right, as a share, under which a set was failed. */

@@ -1,5 +1,5 @@
-import { setTitle } from '../../core/practice';
-import type { SchoolDate } from '../../core/calendar';
+import { activeMs, minutesOf, setTitle, type TimedAnswer } from '../../core/practice';
+import { addDays, beginningOf, mondayOf, type SchoolDate } from '../../core/calendar';
 import { fullName } from '../../core/words';
 import { isWithin, meetingDays } from '../../core/timetable';
 import { groupHistory, groupPauses } from './store/groupHistory';
@@ -14,7 +14,7 @@ import type { Database } from '../database';
 import type { Staff } from '../request';
 import { tierPlans, type School } from '../school';
 import { notesOn, visibleAmong } from '../people';
-import { practiceSets } from '../practice';
+import { practiceSets, practiceTimes } from '../practice';
 import { probeSeries } from '../track';
 import { openReviews } from '../decide';
 import { skillList } from '../library';
@@ -31,7 +31,7 @@ export async function groupPage(database: Database, staff: Staff, school: School
 	if (!group) return null;
 	const students = await visibleAmong(database, staff, group.studentIds, today);
 	const ids = students.map(({ id }) => id);
-	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews, work, groups, plans] =
+	const [slots, skills, standings, pauses, history, notes, counts, sets, probes, reviews, work, groups, plans, times] =
 		await Promise.all([
 			slotList(database, school.id),
 			skillList(database, school.id),
@@ -45,7 +45,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 			openReviews(database, ids),
 			groupWork(database, group.id, ids),
 			currentGroups(database, staff, today),
-			tierPlans(database, school.id)
+			tierPlans(database, school.id),
+			practiceTimes(database, ids, beginningOf(addDays(mondayOf(today), -7), school.timeZone))
 		]);
 	const slot = slots.find(({ id }) => id === group.slotId)!;
 	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
@@ -81,6 +82,8 @@ export async function groupPage(database: Database, staff: Staff, school: School
 				/** What leaving ends. */
 				work: work.get(student.id)!,
 				sessions: counts.get(`${student.id} ${group.id}`) ?? null,
+				/** Minutes of practice in the week before and in this one: dosage beside the sessions. */
+				practiced: practicedWeeks(times.get(student.id)!, beginningOf(mondayOf(today), school.timeZone)),
 				probes: probes.find(({ studentId, skillId }) => studentId === student.id && skillId === skill.id) ?? null,
 				reviewOn:
 					reviews.find(({ studentId, groupId }) => studentId === student.id && groupId === group.id)?.dueOn ?? null,
@@ -124,5 +127,14 @@ function meetingsAround(days: Meeting[], today: SchoolDate) {
 		past: past.slice(-SHOWN - 1),
 		coming: meets.filter(({ on }) => on > today).slice(0, SHOWN),
 		meetings: { planned: past.filter(({ isPaused }) => !isPaused).length, all: meets.length }
+	};
+}
+
+/** Minutes of practice before a week began and in it; 0 for none. */
+function practicedWeeks(answers: TimedAnswer[], began: Date): { before: number; now: number } {
+	const minutes = (some: TimedAnswer[]) => (some.length ? minutesOf(activeMs(some)) : 0);
+	return {
+		before: minutes(answers.filter(({ at }) => at < began.getTime())),
+		now: minutes(answers.filter(({ at }) => at >= began.getTime()))
 	};
 }

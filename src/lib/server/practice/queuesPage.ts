@@ -1,9 +1,10 @@
 import { beginningOf, mondayOf, schoolDateOf } from '../../core/calendar';
-import { activeMs, isPastDue, minutesOf, MUCH_WAITING_MINUTES } from '../../core/practice';
+import { activeMs, isPastDue, minutesOf, muchWaiting } from '../../core/practice';
 import type { Database } from '../database';
+import { currentGroups } from '../groups';
 import { skillList } from '../library';
 import { idsCounted, type RosterStudent } from '../people';
-import { FIRST_ROWS, oneIn } from '../request';
+import { FIRST_ROWS, oneIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { gapCounts } from '../standing';
@@ -17,7 +18,7 @@ import { waitingMs } from './waitingTime';
 const QUEUES = ['waiting', 'late', 'clear', 'clear-all'] as const;
 
 /** What waits for each student of a scope: who has most gaps first. */
-export async function queuesPage(database: Database, school: School, scope: Scope, url: URL) {
+export async function queuesPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
 	const students = await scope.students();
 	const ids = students.map(({ id }) => id);
 	const show = oneIn(url, 'queue', QUEUES);
@@ -29,7 +30,7 @@ export async function queuesPage(database: Database, school: School, scope: Scop
 		show,
 		clear: { pressing: clear.pressing.length, all: clear.all.length },
 		ids: shown.map(({ id }) => id as number),
-		rows: await queueRows(database, school, shown.slice(0, FIRST_ROWS))
+		rows: await queueRows(database, staff, school, shown.slice(0, FIRST_ROWS))
 	};
 }
 
@@ -50,20 +51,33 @@ async function those(
 }
 
 /** Rows of some students' queues. */
-export async function queueRows(database: Database, school: School, students: RosterStudent[]) {
+export async function queueRows(database: Database, staff: Staff, school: School, students: RosterStudent[]) {
 	const { today, minute, timeZone } = school;
 	const ids = students.map(({ id }) => id);
+	// What usually waits is what waits for those whom they are in a group with.
+	const shown = new Set<number>(ids);
+	const groups = (await currentGroups(database, staff, today)).filter((group) =>
+		group.studentIds.some((id) => shown.has(id))
+	);
 	const [queued, gaps, skills, worked, times] = await Promise.all([
-		queuedSets(database, ids, today),
+		queuedSets(database, [...new Set([...ids, ...groups.flatMap(({ studentIds }) => studentIds)])], today),
 		gapCounts(database, ids),
 		skillList(database, school.id),
 		lastWorked(database, ids),
 		practiceTimes(database, ids, beginningOf(mondayOf(today), timeZone))
 	]);
 	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
+	const minutesFor = (studentId: number) => {
+		const own = queued.filter((set) => set.studentId === studentId);
+		return own.length ? minutesOf(waitingMs(own, codeOf)) : 0;
+	};
 	return students.map(({ id, givenName, familyName, className }) => {
 		const own = queued.filter(({ studentId }) => studentId === id);
-		const minutes = own.length ? minutesOf(waitingMs(own, codeOf)) : 0;
+		const minutes = minutesFor(id);
+		const mates = new Set(
+			groups.filter(({ studentIds }) => studentIds.includes(id)).flatMap(({ studentIds }) => studentIds)
+		);
+		mates.delete(id);
 		const active = activeMs(times.get(id)!);
 		const last = worked.get(id);
 		return {
@@ -73,7 +87,7 @@ export async function queueRows(database: Database, school: School, students: Ro
 			className,
 			waiting: own.length,
 			minutes,
-			isMuch: minutes >= MUCH_WAITING_MINUTES,
+			isMuch: muchWaiting(minutes, [...mates].map(minutesFor)),
 			late: own.filter((set) => isPastDue(set, { day: today, minute })).length,
 			notBegun: own.filter(({ sittingId }) => sittingId === null).length,
 			lastOn: last ? schoolDateOf(last, timeZone) : null,

@@ -1,5 +1,5 @@
 import { addDays, momentOf, schoolDayFrom } from '../../core/calendar';
-import { isPastDue, setTitle, type SetDates } from '../../core/practice';
+import { activeMs, isPastDue, minutesOf, setTitle, type SetDates } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
@@ -12,7 +12,7 @@ import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 import { followOnsOf } from './store/followOns';
 import { changesOf } from './store/history';
 import { historyOf } from './setHistory';
-import { rushedIn } from './store/outcomes';
+import { rushedIn, setTimes } from './store/outcomes';
 import { skillsOfSets } from './store/setContent';
 
 /** How far a student is with a set, by its due date; those who have something left first. */
@@ -34,10 +34,11 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
-	const [given, followed, rushed, parts, skills, groups, changes] = await Promise.all([
+	const [given, followed, rushed, times, parts, skills, groups, changes] = await Promise.all([
 		studentsOfSet(database, { staff, today }, setId),
 		followOnsOf(database, setId),
 		rushedIn(database, setId),
+		setTimes(database, setId),
 		skillsOfSets(database, [setId]),
 		skillList(database, school.id),
 		currentGroups(database, staff, today),
@@ -92,6 +93,8 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					attempt: one.attempt,
 					before: one.before,
 					hasRushed: rushed.has(student.id),
+					/** Minutes of work on it, in all runs; 0 for none. */
+					activeMinutes: times.has(student.id) ? minutesOf(activeMs(times.get(student.id)!)) : 0,
 					/** What followed by itself, or why there is only word. */
 					followed: followed.get(student.id) ?? null
 				};

@@ -58,7 +58,7 @@ async function listsOn(id: number, group: number | null, day: string): Promise<R
 	const choices = { kind: 'same need' as const, studentIds: [id], regroups: [], focusId: null };
 	const decide = await decidePage(database, specialist, then, scope, URL_OF_PAGE);
 	const track = await trackPage(database, specialist, then, scope, URL_OF_PAGE);
-	const queues = await queuesPage(database, then, scope, URL_OF_PAGE);
+	const queues = await queuesPage(database, specialist, then, scope, URL_OF_PAGE);
 	const practice = await practicePage(database, specialist, then, scope, URL_OF_PAGE);
 	const members = group && (await groupPage(database, specialist, then, group));
 	return {

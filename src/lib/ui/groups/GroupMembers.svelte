@@ -1,4 +1,4 @@
-<!-- The members of a group: where they stand on its focus, sessions, probes, the next review, and the last note. -->
+<!-- The members of a group: where they stand on its focus, sessions, practice, probes, the next review, and the last note. -->
 <script lang="ts">
 	import { sayDate, sayDay } from '$lib/core/calendar';
 	import type { StandingNow } from '$lib/core/mastery';
@@ -16,6 +16,8 @@
 		helps: boolean;
 		now: StandingNow | null;
 		sessions: { attended: number; planned: number } | null;
+		/** Minutes in the week before, and in this one. */
+		practiced: { before: number; now: number };
 		probes: { id: number; probes: { y: number }[] } | null;
 		reviewOn: string | null;
 		notes: { on: string; text: string }[];
@@ -37,6 +39,7 @@
 		{ label: 'Member' },
 		{ label: 'On the focus' },
 		{ label: 'Sessions', isNumber: true },
+		{ label: 'Practice, last week and this', isNumber: true },
 		{ label: 'Probes' },
 		{ label: 'Next review' },
 		{ label: 'Note' }
@@ -61,6 +64,7 @@
 			<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
 		>
 		<td class="number">{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td>
+		<td class="number">{student.practiced.before} and {student.practiced.now} min</td>
 		<td
 			>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
 					>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a

@@ -131,7 +131,7 @@ function read<
 export async function setAuthors(database: Database, staff: Staff): Promise<{ id: number; name: string }[]> {
 	return database.rows(
 		`SELECT account.id, account.display_name AS name FROM account
-		WHERE account.school_id = ? AND EXISTS (SELECT 1 FROM practice_set WHERE practice_set.created_by = account.id)
+		WHERE account.school_id = ? AND (SELECT id FROM practice_set WHERE practice_set.created_by = account.id LIMIT 1) IS NOT NULL
 		ORDER BY account.display_name, account.id`,
 		[staff.schoolId]
 	);

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { hasRushed, type SetOutcome } from '../../../core/practice';
+import { hasRushed, type SetOutcome, type TimedAnswer } from '../../../core/practice';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 
@@ -23,6 +23,20 @@ export async function setOutcomes(
 		const own = found.get(studentId)!;
 		own.set(skillId, [...(own.get(skillId) ?? []), { right: Number(right), of: Number(of) }]);
 	}
+	return found;
+}
+
+/** When answers of a set's runs were given, all tries, by student. */
+export async function setTimes(database: Database, setId: number): Promise<Map<number, TimedAnswer[]>> {
+	const rows = await database.rows<{ studentId: number; at: Date; milliseconds: number }>(
+		`SELECT answer.student_id AS studentId, answer.answered_at AS at, answer.milliseconds
+		FROM sitting JOIN answer ON answer.sitting_id = sitting.id
+		WHERE sitting.set_id = ?`,
+		[setId]
+	);
+	const found = new Map<number, TimedAnswer[]>();
+	for (const { studentId, at, milliseconds } of rows)
+		found.set(studentId, [...(found.get(studentId) ?? []), { at: at.getTime(), milliseconds }]);
 	return found;
 }
 

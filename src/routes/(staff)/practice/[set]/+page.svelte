@@ -156,6 +156,7 @@
 		set.isOwnStep && { label: 'Own next step' },
 		{ label: 'How far' },
 		{ label: 'Right at the first try' },
+		{ label: 'Active', isNumber: true },
 		set.task !== null && { label: 'Task' },
 		{ label: 'Due' },
 		{ label: 'Otherwise' }
@@ -192,6 +193,7 @@
 							>{:else}{FOLLOW_WORDS[student.followed.kind]}, taken back{/if}{/if}</span
 				>{/if}</td
 		>
+		<td class="number">{student.activeMinutes ? `${student.activeMinutes} min` : ''}</td>
 		{#if set.task}<td>{student.isTaskDone ? 'done' : 'to do'}</td>{/if}
 		<td
 			>{student.dueOn ? sayDayAt(student.dueOn, student.dueMinute) : 'never'}{#if student.hasOwnDue}<span class="soft"

@@ -3,5 +3,5 @@ import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 
 export async function load({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
-	return queuesPage(locals.database, school, await scopeOf(locals, url, staff, school), url);
+	return queuesPage(locals.database, staff, school, await scopeOf(locals, url, staff, school), url);
 }

@@ -83,7 +83,11 @@
 	{#snippet cells(row)}
 		<td class="soft">{row.className}</td>
 		<td>{row.waiting ? plural(row.waiting, 'set') : 'clear queue'}</td>
-		<td class="number">{row.waiting ? `${row.minutes} min` : ''}{row.isMuch ? ', much' : ''}</td>
+		<td class="number"
+			>{row.waiting ? `${row.minutes} min` : ''}{row.isMuch
+				? `, much: ${row.isMuch === 'a lesson' ? 'a lesson or more' : 'over twice the group’s usual'}`
+				: ''}</td
+		>
 		<td class="number">{row.late || ''}</td>
 		<td class="number">{row.notBegun || ''}</td>
 		<td>{row.lastOn ? sayDate(row.lastOn) : 'never'}</td>
