@@ -39,7 +39,7 @@
 		{ label: 'Member' },
 		{ label: 'On the focus' },
 		{ label: 'Sessions', isNumber: true },
-		{ label: 'Practice, last week and this', isNumber: true },
+		{ label: 'Practice' },
 		{ label: 'Probes' },
 		{ label: 'Next review' },
 		{ label: 'Note' }
@@ -64,7 +64,7 @@
 			<span class="soft">{student.now ? `${student.now.answers} answers` : ''}</span></td
 		>
 		<td class="number">{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td>
-		<td class="number">{student.practiced.before} and {student.practiced.now} min</td>
+		<td>{student.practiced.before} min last week, {student.practiced.now} this</td>
 		<td
 			>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
 					>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
