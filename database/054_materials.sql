@@ -70,7 +70,7 @@ ALTER TABLE practice_set_student
 
 ALTER TABLE practice_set_change
 	MODIFY COLUMN kind ENUM ('dates', 'for some', 'given to more', 'taken from', 'turned in', 'open again', 'excused', 'marked done',
-		'not excused', 'given again', 'not given again', 'taken back', 'given back', 'task done', 'task not done') NOT NULL;
+		'not excused', 'given again', 'not given again', 'taken back', 'given back', 'task done', 'task not done', 'how') NOT NULL;
 
 ALTER TABLE follow_on
 	MODIFY COLUMN kind ENUM ('waiting', 'nothing', 'notice', 'next skill', 'mixed', 'prerequisite', 'half', 'again') NOT NULL,

@@ -1,6 +1,14 @@
 import { expect, test } from './test';
 import type { Page } from '@playwright/test';
-import { address, expectAccessible, signInStaff, signInStudent, workThrough } from './people';
+import {
+	address,
+	answerSomehow,
+	assignPractice,
+	expectAccessible,
+	signInStaff,
+	signInStudent,
+	workThrough
+} from './people';
 
 const assign = (page: Page) => page.getByRole('button', { name: 'Assign', exact: true });
 /** Counts what is done on a page, and sees to it that it is few enough; each count begins anew. */
@@ -176,6 +184,27 @@ test('sample questions are paged through with key, solution and what wrong answe
 	await expect(page.locator('.pager')).toContainText('1 of 6');
 	await page.getByText('Solution, hint, and what wrong answers tell').click();
 	await expect(sample).toContainText('Hint:');
+});
+
+test('after a wrong first try there is a hint, one more by choice, and then how it is done', async ({
+	page,
+	browser
+}) => {
+	const skill = await assignPractice(browser, 61);
+	await page.setViewportSize({ width: 360, height: 740 });
+	await signInStudent(page, 61);
+	await page.getByRole('button', { name: `Start ${skill}` }).click();
+	await page.locator('html[data-alive]').waitFor({ state: 'attached' });
+	await answerSomehow(page);
+	await page.getByRole('button', { name: 'Check' }).click();
+	await expect(page.getByText('Not yet.')).toBeVisible();
+	await page.getByRole('button', { name: 'One more hint' }).click();
+	await expect(page.getByText('It begins so:')).toBeVisible();
+	await expectAccessible(page);
+	await answerSomehow(page, true);
+	await page.getByRole('button', { name: 'Try again' }).click();
+	await expect(page.getByText('Here is how:')).toBeVisible();
+	await expect(page.getByText('It begins so:')).toHaveCount(0);
 });
 
 test('a set is tried as a student meets it, and nothing of that is stored', async ({ page, context }) => {

@@ -13,7 +13,7 @@ import * as setContent from '../../../src/lib/server/practice/store/setContent';
 import * as setStudents from '../../../src/lib/server/practice/store/setStudents';
 import * as usualChoices from '../../../src/lib/server/practice/store/usualChoices';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
-import { USUAL_HABITS } from '../../../src/lib/core/practice';
+import { USUAL_HABITS, USUAL_HOW } from '../../../src/lib/core/practice';
 import { addDays } from '../../../src/lib/core/calendar';
 import { oneSkillSet } from '../../oneSkillSet';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
@@ -181,6 +181,16 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			changeDates: checks(({ database, me, of }) =>
 				changing.changeDates(database, me.staff.specialist, of.sets.all, dates, NOW)
 			),
+			changeRules: checks(({ database, me, of }) =>
+				changing.changeRules(
+					database,
+					me.staff.specialist,
+					of.sets.all,
+					{ ...USUAL_HOW, name: 'Mine', task: null },
+					NOW
+				)
+			),
+			rulesOf: all,
 			changeForSome: checks(({ database, me, of }) =>
 				changing.changeForSome(
 					database,

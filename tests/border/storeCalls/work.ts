@@ -16,6 +16,7 @@ import * as practiceSittings from '../../../src/lib/server/sitting/store/practic
 import * as factRuns from '../../../src/lib/server/sitting/store/factRuns';
 import * as ownSittings from '../../../src/lib/server/sitting/store/ownSittings';
 import * as sittings from '../../../src/lib/server/sitting/store/sittings';
+import * as tried from '../../../src/lib/server/sitting/store/tried';
 import * as skillChecks from '../../../src/lib/server/gaps/store/skillChecks';
 import * as skillStore from '../../../src/lib/server/library/store/skills';
 import { schoolField } from '../../../src/lib/server/standing/schoolField';
@@ -198,6 +199,13 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
+		tried,
+		{
+			triedItems: given(({ database, me }) => tried.triedItems(database, me.sittings.a, [0, 1])),
+			firstMisses: given(({ database, me }) => tried.firstMisses(database, me.sittings.a, [0, 1]))
+		}
+	],
+	[
 		sittings,
 		{
 			hasSittingSince: given(({ database, me }) => sittings.hasSittingSince(database, me.base, NOW)),
@@ -213,7 +221,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 					at: NOW
 				})
 			),
-			firstIdeas: given(({ database, me }) => sittings.firstIdeas(database, me.sittings.a, [0])),
 			writeItems: given(({ database, me }) => sittings.writeItems(database, me.sittings.a, 0, [])),
 			beginFixed: given(({ database, me }) =>
 				sittings.beginFixed(
@@ -233,7 +240,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 				)
 			),
 			sittingItems: given(({ database, me }) => sittings.sittingItems(database, me.sittings.a)),
-			triedItems: given(({ database, me }) => sittings.triedItems(database, me.sittings.a, [0, 1])),
 			openItem: given(({ database, me }) => sittings.openItem(database, me.sittings.a)),
 			windowSittings: given(({ database, me }) =>
 				sittings.windowSittings(database, me.windows.diagnostic, seen(...me.students))

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { post, undo } from '../../../../tests/formPost';
 import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
 import type { Viewer } from '../request';
 import { findScope } from '../shell/store/scope';
 import { assignSet } from '../practice';
@@ -103,7 +104,7 @@ describe('what is given to students', () => {
 
 describe('files', () => {
 	const asks = (viewer: Viewer | null, id: number, range: string | null = null) =>
-		fileOf({ database: small.database, viewer }, id, range);
+		fileOf({ database: small.database, viewer, at: NOW }, id, range);
 	const student = (id: number) => ({ kind: 'student', id, schoolId: 1 }) as unknown as Viewer;
 
 	it('are told by what is in them, whatever they are called', async () => {
@@ -174,6 +175,14 @@ describe('files', () => {
 			NOW
 		);
 		expect([await may(student(1)), await may(student(2))]).toEqual([false, true]);
+		// Not before it opens.
+		await small.database.run('UPDATE practice_set SET opens_on = ?, due_on = NULL WHERE id = ?', [
+			addDays(TODAY, 1),
+			set
+		]);
+		expect(await may(student(2))).toBe(false);
+		await small.database.run('UPDATE practice_set SET opens_on = ? WHERE id = ?', [TODAY, set]);
+		expect(await may(student(2))).toBe(true);
 		await small.database.run('UPDATE practice_set SET withdrawn_at = ? WHERE id = ?', [NOW, set]);
 		expect(await may(student(2))).toBe(false);
 	});

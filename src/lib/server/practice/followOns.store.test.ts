@@ -15,6 +15,7 @@ import { seeNotices } from './store/followOns';
 import { findSet } from './store/oneSet';
 import { withdrawSets } from './store/practice';
 import { setForStudent } from './store/setContent';
+import { usualChoices } from './store/usualChoices';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');
@@ -90,6 +91,8 @@ describe('what follows a set', () => {
 		const own = (await setForStudent(small.database, followSetId!, 3))!;
 		expect(own.skills).toMatchObject([{ skillId: idOf('F43'), practice: 3, hasExample: true }]);
 		expect(own.how).toMatchObject({ below: 'half', line: 80 });
+		// What was set off is nobody's usual way.
+		expect(await usualChoices(small.database, specialist)).toMatchObject({ practice: 5, hasExample: false });
 		const second = await assign({ below: 'half' }, [3], 'F41');
 		await work(3, second, false);
 		await makeFollowOns(small.database, later(2));

@@ -26,6 +26,7 @@ import { nextStepsFor } from './nextStepsFor';
 import { type GivenTo, givenTo } from './store/assigning';
 import { type OwnWay, skillsOfSets } from './store/setContent';
 import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
+import { rulesAction } from './rulesForm';
 import { findSet } from './store/oneSet';
 import { restoreSets, withdrawSets } from './store/practice';
 import { addToSet, giveAgain, markSetTask, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
@@ -241,6 +242,7 @@ export const setActions = {
 		const back = await changeForSome(database, staff, setOf(event), ways.value, at);
 		return { done: `As before for ${plural(back.length, 'student')}.` };
 	}),
+	how: rulesAction,
 	add: staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const set = await findSet(database, staff, setOf(event));
 		if (!set || set.isWithdrawn) return refuse(GONE);

@@ -2,6 +2,8 @@ import { plural } from '../../core/words';
 import { fieldsOf, sayDates } from './datesForm';
 import type { KnownChange, SetChange, StudentsChange } from './store/history';
 import type { OneSet } from './store/oneSet';
+import type { SetRules } from './store/setContent';
+import { rulesFields } from './rulesForm';
 
 /** So many names are told of a change; more are counted. */
 const NAMES_TOLD = 3;
@@ -35,11 +37,32 @@ const UNDONE_BY: Record<StudentsChange, string> = {
 	'task not done': '?/taskDone'
 };
 
+const RULE_WORDS: Record<keyof SetRules, string> = {
+	name: 'its name',
+	task: 'the task',
+	feedback: 'when it is told what was right',
+	hints: 'hints',
+	secondTry: 'a second try',
+	solutions: 'solutions',
+	line: 'the line',
+	above: 'what follows above it',
+	below: 'what follows below it'
+};
+
+/** What is another than before: `hints, the line`. */
+const sayRules = (before: SetRules, after: SetRules) =>
+	(Object.keys(RULE_WORDS) as (keyof SetRules)[])
+		.filter((rule) => before[rule] !== after[rule])
+		.map((rule) => RULE_WORDS[rule])
+		.join(', ');
+
 /** What a change was, in a sentence. */
 function sayChange(change: SetChange, who: (ids: number[]) => string): string {
 	switch (change.kind) {
 		case 'dates':
 			return `${sayDates(change.after)} Before: ${sayDates(change.before).replace('Opens', 'opens')}`;
+		case 'how':
+			return `Otherwise for all: ${sayRules(change.before, change.after)}.`;
 		case 'for some':
 			return `Otherwise for ${who(change.before.map(({ student }) => student))}.`;
 		case 'taken back':
@@ -60,6 +83,7 @@ function undoOf(
 	if (change.kind === 'taken back') return isNewestOfKind && isWithdrawn ? { action: '?/giveBack', fields: {} } : null;
 	if (isWithdrawn) return null;
 	if (change.kind === 'given back') return isNewestOfKind ? { action: '?/takeBack', fields: {} } : null;
+	if (change.kind === 'how') return isNewestOfKind ? { action: '?/how', fields: rulesFields(change.before) } : null;
 	if (change.kind === 'dates') return isNewestOfKind ? { action: '?/dates', fields: fieldsOf(change.before) } : null;
 	if ('students' in change) return { action: UNDONE_BY[change.kind], fields: { students: change.students.join(',') } };
 	if (change.kind !== 'for some' || !isNewestOfKind) return null;

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { post, undo } from '../../../../tests/formPost';
 import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
+import { USUAL_HOW } from '../../core/practice';
 import { beginPractice } from '../sitting/store/practiceSittings';
 import { sittingItems } from '../sitting/store/sittings';
 import { storedStudents } from '../standing/store/studentSummaries';
@@ -210,6 +211,35 @@ describe('a set that is under way', () => {
 		expect(await openTasks(small.database, seenOne(1), { day: addDays(TODAY, -1), minute: 600 })).toEqual([]);
 		await withdrawSets(small.database, specialist, [withTask], NOW);
 		expect(await tasks(1)).toEqual([]);
+	});
+
+	it('is called and helped otherwise by who gave it, says what was changed, and back', async () => {
+		const rules = {
+			feedback: 'at once',
+			line: '70',
+			above: 'nothing',
+			below: 'half',
+			secondTry: 'yes',
+			solutions: 'yes'
+		};
+		expect((await act('how', rules, teacher)).problem).toContain('not yours');
+		const changed = await act('how', { ...rules, name: ' Thirds ', task: 'Fold' });
+		expect(changed.done).toContain('Changed for all');
+		const page = (await setPage(small.database, specialist, small.school, set))!;
+		expect(page).toMatchObject({
+			title: 'Thirds',
+			set: { task: 'Fold', how: { hints: false, line: 70, below: 'half' } }
+		});
+		expect(page.usualName).toBe(small.skills[0].shortName);
+		expect(page.history[0].says).toBe('Otherwise for all: its name, the task, hints, the line, what follows below it.');
+		await back({ undo: page.history[0].undo! });
+		expect((await setPage(small.database, specialist, small.school, set))!.set).toMatchObject({
+			name: null,
+			task: null,
+			how: USUAL_HOW
+		});
+		await small.database.run('UPDATE practice_set SET until_right = 3 WHERE id = ?', [set]);
+		expect((await act('how', { ...rules, feedback: 'none' })).problem).toContain('told at once');
 	});
 
 	it('tells what was changed, by whom, and undoes it from there', async () => {

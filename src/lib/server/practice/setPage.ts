@@ -57,6 +57,11 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 	return {
 		set,
 		title: setTitle({ ...set, skillIds: own.map(({ skillId }) => skillId) }, (id) => skillOf.get(id)!.shortName),
+		/** What it is called where it has no name of its own. */
+		usualName: setTitle(
+			{ ...set, name: null, skillIds: own.map(({ skillId }) => skillId) },
+			(id) => skillOf.get(id)!.shortName
+		),
 		skills: own.map(({ skillId, practice, checks, hasExample }) => {
 			const { code, shortName, statement } = skillOf.get(skillId)!;
 			return { id: skillId, code, shortName, statement, practice, checks, hasExample };

@@ -1,7 +1,7 @@
 /** What a student does: work that waits, questions as they are shown, and answers as they are stored. */
 export { AnswerDesk } from './answerDesk';
 export { askedSet, keepAskedSet, setLink } from './askedSet';
-export { practiceItem, solutionsOf } from './practiceItem';
+export { helpsOf, practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';
 export { beginDiagnostic } from './store/adaptiveSittings';
@@ -15,10 +15,9 @@ export {
 	beginProbe,
 	type BoardSitting,
 	findSitting,
-	firstIdeas,
 	hasSittingSince,
 	sittingItems,
-	triedItems,
 	windowSittings,
 	withSkillIds
 } from './store/sittings';
+export { firstMisses, triedItems } from './store/tried';

@@ -1,6 +1,6 @@
 import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
-import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem } from '../../core/items';
+import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem, whatToTry } from '../../core/items';
 import { signingKey } from '../auth';
 import type { Database } from '../database';
 import { mathHtml, showItem } from './presentItem';
@@ -61,3 +61,20 @@ export function solutionsOf(tried: { position: number; item: Item }[]): Solution
 		solutionFigure
 	}));
 }
+
+/** What may help with a second try. */
+export interface SecondHelp {
+	position: number;
+	/** By the idea that the first try shows; empty where it shows none. */
+	says: string;
+	/** The first step of several; empty where one step would be the whole. */
+	stepHtml: string;
+}
+
+/** What may help with questions that were answered wrongly at first. */
+export const helpsOf = (missed: { position: number; item: Item; misconception: string | null }[]): SecondHelp[] =>
+	missed.map(({ position, item: { solution }, misconception }) => ({
+		position,
+		says: misconception === null ? '' : whatToTry(misconception),
+		stepHtml: solution.length > 1 ? mathHtml(solution[0]) : ''
+	}));

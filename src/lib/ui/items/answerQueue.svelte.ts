@@ -24,10 +24,13 @@ export interface Solution {
 	solutionFigure?: Figure;
 }
 
-/** What may help with a question that was answered by a wrong idea. */
-export interface Idea {
+/** What may help with the second try of a question. */
+export interface SecondHelp {
 	position: number;
+	/** By the idea that the first try shows; empty where it shows none. */
 	says: string;
+	/** The first step of several; empty where one step would be the whole. */
+	stepHtml: string;
 }
 
 /** Who is told what the server says. */
@@ -37,13 +40,13 @@ interface Told {
 	/** Of practice: how questions are done that were tried. */
 	solutions?: (solutions: Solution[]) => void;
 	/** Of practice: what may help with a second try. */
-	ideas?: (ideas: Idea[]) => void;
+	helps?: (helps: SecondHelp[]) => void;
 }
 
 /** A sitting's answers on their way to the server. */
 export class AnswerQueue extends SendQueue<
 	QueuedAnswer,
-	Progress & { closed?: string; solutions?: Solution[]; ideas?: Idea[] }
+	Progress & { closed?: string; solutions?: Solution[]; helps?: SecondHelp[] }
 > {
 	/** Why the work is over, where it was closed before it was done. */
 	closed = $state('');
@@ -56,7 +59,7 @@ export class AnswerQueue extends SendQueue<
 				if (said.closed) this.closed = said.closed;
 				else if (isAll) told.next?.(said);
 				if (said.solutions) told.solutions?.(said.solutions);
-				if (said.ideas) told.ideas?.(said.ideas);
+				if (said.helps) told.helps?.(said.helps);
 			}
 		});
 	}

@@ -15,7 +15,7 @@
 		type SchoolDate
 	} from '$lib/core/calendar';
 	import { plural } from '$lib/core/words';
-	import { oneTabStop } from '../table/oneTabStop';
+	import { oneTabStopOver } from '../table/oneTabStop';
 	import { moved, type MovedDays } from './moving';
 
 	interface Bar extends MovedDays {
@@ -113,7 +113,7 @@
 			{/each}
 		</div>
 	</div>
-	<div {@attach oneTabStop}>
+	<div {@attach oneTabStopOver('li')}>
 		{#each lanes as { key, name, says, bars } (key)}
 			{@const shown = placed(bars)}
 			<section class="lane" aria-label={name}>

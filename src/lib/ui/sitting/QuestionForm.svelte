@@ -22,6 +22,9 @@
 	let { sitting, isReady, isOffline, hasSolutions, isDiagnostic, onnext }: Props = $props();
 	const current = $derived(sitting.current!);
 
+	/** Of which question the second stage of the hint is shown. */
+	let stepOf = $state<number | null>(null);
+
 	async function submit() {
 		if (await sitting.submit()) await next();
 	}
@@ -68,7 +71,15 @@
 		{:else if sitting.feedback === 'try again' && current.item.practice}
 			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 			<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
-			{#if sitting.idea && current.item.hintHtml}<p>{sitting.idea}</p>{/if}
+			{#if current.item.hintHtml && sitting.help}
+				{#if sitting.help.says}<p>{sitting.help.says}</p>{/if}
+				{#if sitting.help.stepHtml && stepOf === current.position}
+					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
+					<p><strong>It begins so:</strong> {@html sitting.help.stepHtml}</p>
+				{:else if sitting.help.stepHtml}
+					<button type="button" class="plain more" onclick={() => (stepOf = current.position)}>One more hint</button>
+				{/if}
+			{/if}
 			<p class="soft">Change your answer, then try again.</p>
 		{:else if sitting.feedback === 'shown' && current.item.practice}
 			{#if !hasSolutions && !sitting.isWarmUp}
@@ -124,6 +135,10 @@
 	.go {
 		min-height: 52px;
 		font-size: 1em;
+	}
+	.more {
+		justify-self: start;
+		min-height: 44px;
 	}
 	.not-yet {
 		min-height: 48px;

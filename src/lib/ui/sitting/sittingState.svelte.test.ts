@@ -113,19 +113,20 @@ describe('practice', () => {
 		expect(state.solution).toEqual(solution);
 	});
 
-	it('says what may help once the server has told the idea behind the first try, of this question only', async () => {
+	it('says what may help with the second try once the server has told, of this question only', async () => {
 		const state = begin({ items: [practice(0), practice(1)] });
 		await give(state, WRONG);
-		expect([state.feedback, state.idea]).toEqual(['try again', '']);
-		state.takeIdeas([
-			{ position: 1, says: 'of another' },
-			{ position: 0, says: 'Try this: Draw it.' }
+		expect([state.feedback, state.help]).toEqual(['try again', null]);
+		const help = { says: 'Try this: Draw it.', stepHtml: 'Draw a bar.' };
+		state.takeHelps([
+			{ position: 1, says: '', stepHtml: 'of another' },
+			{ position: 0, ...help }
 		]);
-		expect(state.idea).toBe('Try this: Draw it.');
+		expect(state.help).toMatchObject(help);
 		await give(state, rightAnswer(state));
 		state.next();
 		expect(state.current!.position).toBe(1);
-		expect(state.idea).toBe('of another');
+		expect(state.help!.stepHtml).toBe('of another');
 	});
 
 	it('takes no other answer while one is being judged', async () => {

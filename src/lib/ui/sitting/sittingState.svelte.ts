@@ -1,5 +1,5 @@
 import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
-import type { AnswerQueue, Idea, Progress, QueuedAnswer, Solution } from '../items/answerQueue.svelte';
+import type { AnswerQueue, Progress, QueuedAnswer, SecondHelp, Solution } from '../items/answerQueue.svelte';
 import { hasJustRushed } from '$lib/core/practice/hurry';
 import { nextInPool } from '$lib/core/practice/nextInPool';
 import { isRight } from './isRight';
@@ -49,7 +49,7 @@ export class SittingState {
 	/** Whether an answer is being judged; on a slow device that takes a moment. */
 	judging = $state(false);
 	private solutions = $state<Solution[]>([]);
-	private ideas = $state<Idea[]>([]);
+	private helps = $state<SecondHelp[]>([]);
 	private attempt = 1;
 	/** The first answer to the question on the page, once it was wrong. */
 	private missed = $state<Answer | null>(null);
@@ -106,9 +106,9 @@ export class SittingState {
 	readonly solution = $derived.by(
 		() => (!this.isWarmUp && this.solutions.find(({ position }) => position === this.current?.position)) || null
 	);
-	/** What may help with the second try of the question on the page; empty while nothing is known to. */
-	readonly idea = $derived.by(
-		() => (!this.isWarmUp && this.ideas.find(({ position }) => position === this.current?.position)?.says) || ''
+	/** What may help with the second try of the question on the page, once the server has told. */
+	readonly help = $derived.by(
+		() => (!this.isWarmUp && this.helps.find(({ position }) => position === this.current?.position)) || null
 	);
 	/** Whether the answer on the page is still the one that was wrong: the second try is for another. */
 	readonly isUnchanged = $derived.by(
@@ -174,8 +174,8 @@ export class SittingState {
 	};
 
 	/** Takes what the server says may help with a second try. */
-	takeIdeas = (ideas: Idea[]): void => {
-		this.ideas.push(...ideas);
+	takeHelps = (helps: SecondHelp[]): void => {
+		this.helps.push(...helps);
 	};
 
 	/** Takes what the server says comes next. */

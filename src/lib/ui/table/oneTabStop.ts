@@ -6,11 +6,19 @@ const CONTROLS = 'a[href], button, input:not([type="hidden"]), select, textarea,
  *
  * <tbody {@attach oneTabStop}>
  */
-export function oneTabStop(body: HTMLElement): () => void {
+export const oneTabStop = (body: HTMLElement): (() => void) => tabStopOver(body, () => [...body.children]);
+
+/** The same where the rows lie deeper: <div {@attach oneTabStopOver('li')}> */
+export const oneTabStopOver =
+	(rows: string) =>
+	(body: HTMLElement): (() => void) =>
+		tabStopOver(body, () => [...body.querySelectorAll(rows)]);
+
+function tabStopOver(body: HTMLElement, rowsIn: () => Element[]): () => void {
 	let current: HTMLElement | null = null;
 	const controlsIn = (element: Element) =>
 		[...element.querySelectorAll<HTMLElement>(CONTROLS)].filter((one) => !one.matches(':disabled'));
-	const rows = () => [...body.children].filter((row) => controlsIn(row).length > 0);
+	const rows = () => rowsIn().filter((row) => controlsIn(row).length > 0);
 
 	function mark(): void {
 		const all = controlsIn(body);

@@ -1,3 +1,4 @@
+import type { SchoolMoment } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 
@@ -42,11 +43,12 @@ export const fileForStaff = (database: Database, staff: Staff, materialId: numbe
 		staff.schoolId
 	]);
 
-/** The file of a material that a student was given, or that a set of theirs begins with; null for none. */
+/** The file of a material that a student was given, or that a set of theirs which has opened begins with; null for none. */
 export const fileForStudent = (
 	database: Database,
 	studentId: VisibleId,
-	materialId: number
+	materialId: number,
+	{ day, minute }: SchoolMoment
 ): Promise<KeptFile | null> =>
 	database.row<KeptFile>(
 		`SELECT ${FILE}
@@ -55,8 +57,10 @@ export const fileForStudent = (
 				WHERE given.material_id = material.id AND given.student_id = ? AND given.withdrawn_at IS NULL)
 			OR EXISTS (SELECT 1 FROM practice_set
 				JOIN practice_set_student AS member ON member.set_id = practice_set.id AND member.student_id = ?
-				WHERE practice_set.lesson_id = material.id AND practice_set.withdrawn_at IS NULL))`,
-		[materialId, studentId, studentId]
+				WHERE practice_set.lesson_id = material.id AND practice_set.withdrawn_at IS NULL
+					AND (practice_set.opens_on < ?
+						OR practice_set.opens_on = ? AND COALESCE(practice_set.opens_minute, 0) <= ?)))`,
+		[materialId, studentId, studentId, day, day, minute]
 	);
 
 /** One part of a file, from 0. */

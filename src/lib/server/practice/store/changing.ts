@@ -4,8 +4,8 @@ import { type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
 import { noteChange } from './history';
-import { findSet } from './oneSet';
-import { type OwnWay, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
+import { findSet, type OneSet } from './oneSet';
+import { type OwnWay, type SetRules, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
 
 /** Changes when a set opens and is due for all who have no due date of their own. @returns what it was; null for no such set */
 export async function changeDates(
@@ -37,6 +37,41 @@ export async function changeDates(
 		await noteChange(transaction, staff, at, setId, { kind: 'dates', before: set.dates, after: dates });
 		return set.dates;
 	});
+}
+
+/**
+ * Changes what a set is called, what helps in it, what follows and what an adult leads. Who has begun keeps their questions,
+ * and when they are told of them.
+ *
+ * @returns what it was; null for no such set
+ */
+export async function changeRules(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	rules: SetRules,
+	at: Date
+): Promise<SetRules | null> {
+	return database.transaction(async (transaction) => {
+		await transaction.row('SELECT id FROM practice_set WHERE id = ? FOR UPDATE', [setId]);
+		const set = await findSet(transaction, staff, setId);
+		if (!set || set.isWithdrawn || !set.isTheirs) return null;
+		const { name, task, feedback, hints, secondTry, solutions, line, above, below } = rules;
+		await transaction.run(
+			`UPDATE practice_set SET name = ?, task = ?, feedback = ?, hints = ?, second_try = ?, solutions = ?, line = ?,
+				above = ?, below = ? WHERE id = ?`,
+			[name, task, feedback, hints, secondTry, solutions, line, above, below, setId]
+		);
+		const before = rulesOf(set);
+		await noteChange(transaction, staff, at, setId, { kind: 'how', before, after: rules });
+		return before;
+	});
+}
+
+/** What can be changed of a set, as it is. */
+export function rulesOf({ name, task, how }: Pick<OneSet, 'name' | 'task' | 'how'>): SetRules {
+	const { feedback, hints, secondTry, solutions, line, above, below } = how;
+	return { name, task, feedback, hints, secondTry, solutions, line, above, below };
 }
 
 /** The columns of what is a student's own. */

@@ -1,11 +1,12 @@
 import type { SetDates } from '../../../core/practice';
 import { audit, type Database } from '../../database';
 import type { Staff } from '../../request';
-import type { OwnWay } from './setContent';
+import type { OwnWay, SetRules } from './setContent';
 
 /** What was done to a set after it was assigned. */
 export type SetChange =
 	| { kind: 'dates'; before: SetDates; after: SetDates }
+	| { kind: 'how'; before: SetRules; after: SetRules }
 	/** What is otherwise for some, as it was before. */
 	| { kind: 'for some'; before: OwnWay[] }
 	| { kind: StudentsChange; students: number[] }

@@ -1,4 +1,11 @@
-import { USUAL_HOW, type SeededSkill, type SetDates, type SetHow, type Variation } from '../../../core/practice';
+import {
+	type FollowRule,
+	USUAL_HOW,
+	type SeededSkill,
+	type SetDates,
+	type SetHow,
+	type Variation
+} from '../../../core/practice';
 import type { SchoolDate, SchoolMoment } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
@@ -11,6 +18,13 @@ export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_ri
 /** How a set is worked on, of a row with more in it. */
 export const howFrom = (row: SetHow): SetHow =>
 	Object.fromEntries(Object.keys(USUAL_HOW).map((key) => [key, row[key as keyof SetHow]])) as unknown as SetHow;
+
+/** What can be changed of a set for all at any time: what it is called, what helps, what follows, what an adult leads. */
+export interface SetRules extends FollowRule, Pick<SetHow, 'feedback' | 'hints' | 'secondTry' | 'solutions'> {
+	/** Null: called by its skills. */
+	name: string | null;
+	task: string | null;
+}
 
 /** What is a student's own within a set: a due date, null for that of the set, and what is otherwise than for the others. */
 export interface OwnWay extends Variation {

@@ -11,12 +11,12 @@ export interface UsualChoices {
 	hasExample: boolean;
 }
 
-/** As in the newest set that a person assigned; null where there is none. */
+/** As in the newest set that a person assigned themselves; null where there is none. */
 export async function usualChoices(database: Database, staff: Staff): Promise<UsualChoices | null> {
 	const row = await database.row<SetHow & { practice: number; checks: number; hasExample: boolean }>(
 		`SELECT ${HOW_SQL}, SUM(part.practice_count) AS practice, MAX(part.check_count) AS checks,
 			MAX(part.has_example) AS hasExample
-		FROM (SELECT id FROM practice_set WHERE created_by = ? AND NOT is_own_step ORDER BY id DESC LIMIT 1) AS newest
+		FROM (SELECT id FROM practice_set WHERE created_by = ? AND NOT is_own_step AND follows_id IS NULL ORDER BY id DESC LIMIT 1) AS newest
 		JOIN practice_set ON practice_set.id = newest.id
 		JOIN practice_set_skill AS part ON part.set_id = practice_set.id
 		GROUP BY practice_set.id`,

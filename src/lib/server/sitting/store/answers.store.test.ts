@@ -14,7 +14,9 @@ import { queuedSets } from '../../practice/store/practice';
 import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice } from './practiceSittings';
-import { findSitting, firstIdeas, sittingItems } from './sittings';
+import { helpsOf } from '../practiceItem';
+import { findSitting, sittingItems } from './sittings';
+import { firstMisses } from './tried';
 
 let small: SmallSchool;
 beforeAll(async () => {
@@ -62,19 +64,23 @@ describe('answers', () => {
 		expect(await answersIn(sittingId)).toBe(1);
 	});
 
-	it('that show a wrong idea at the first try say so, while there is a second try', async () => {
+	it('that are wrong at first say by which idea, while the second try is to come', async () => {
 		for (const skill of small.skills) {
 			const { sittingId } = await openSet(1, skill).catch(() => ({ sittingId: 0 }));
 			if (sittingId === 0) continue;
 			const item = await itemAt(sittingId);
 			if (item.expectedErrors.length === 0) continue;
 			const [{ answer, misconception }] = item.expectedErrors;
-			expect(await firstIdeas(small.database, sittingId, [0, 1])).toEqual([]);
+			expect(await firstMisses(small.database, sittingId, [0, 1])).toEqual([]);
 			await small.answer(1, sittingId, { response: answer });
-			expect(await firstIdeas(small.database, sittingId, [0, 1])).toEqual([{ position: 0, misconception }]);
+			const missed = await firstMisses(small.database, sittingId, [0, 1]);
+			expect(missed).toMatchObject([{ position: 0, misconception, familyId: item.familyId, seed: item.seed }]);
+			const [help] = helpsOf([{ ...missed[0], item }]);
+			expect(help.says).toBe(whatToTry(misconception));
+			expect(help.stepHtml === '').toBe(item.solution.length < 2);
 			expect(whatToTry(misconception)).toMatch(/^Try this: [“A-Z].*[.?”]$/);
-			await small.database.run("UPDATE sitting_item SET help = 'one try' WHERE sitting_id = ?", [sittingId]);
-			expect(await firstIdeas(small.database, sittingId, [0])).toEqual([]);
+			await small.answer(1, sittingId, { response: answer, attempt: 2 });
+			expect(await firstMisses(small.database, sittingId, [0])).toEqual([]);
 			return;
 		}
 		throw new Error('no question with a wrong idea');

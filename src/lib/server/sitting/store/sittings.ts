@@ -201,42 +201,6 @@ export async function sittingItems(database: Database, sittingId: number): Promi
 	}));
 }
 
-/** Questions of a practice sitting, among some, that the student is done with and that it tells at once how to do. */
-export async function triedItems(
-	database: Database,
-	sittingId: number,
-	positions: number[]
-): Promise<(ItemKey & { position: number })[]> {
-	return database.rows(
-		`SELECT item.position, item.family_id AS familyId, item.seed, item.edition
-		FROM sitting_item AS item
-		JOIN sitting ON sitting.id = item.sitting_id AND sitting.kind IN ('practice', 'review', 'free')
-		LEFT JOIN practice_set ON practice_set.id = sitting.set_id
-		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt <= 2
-		WHERE item.sitting_id = ? AND item.position IN (?) AND item.help <> 'told later'
-			AND COALESCE(practice_set.solutions, TRUE)
-		GROUP BY item.position
-		HAVING COUNT(*) = 2 OR MAX(answer.correct) OR MAX(item.help = 'one try')`,
-		[sittingId, positions]
-	);
-}
-
-/** Wrong ideas that first tries of a practice sitting show, of some questions that can be tried again. */
-export async function firstIdeas(
-	database: Database,
-	sittingId: number,
-	positions: number[]
-): Promise<{ position: number; misconception: string }[]> {
-	return database.rows(
-		`SELECT answer.position, answer.misconception
-		FROM answer
-		JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
-		WHERE answer.sitting_id = ? AND answer.position IN (?) AND answer.attempt = 1 AND NOT answer.correct
-			AND answer.misconception IS NOT NULL AND item.help = 'second try'`,
-		[sittingId, positions]
-	);
-}
-
 /** The first question of a sitting that nobody has answered, or null. */
 export async function openItem(
 	database: Database,

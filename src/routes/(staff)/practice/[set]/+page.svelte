@@ -12,6 +12,7 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import MaterialView from '$lib/ui/materials/MaterialView.svelte';
 	import SetActions from '$lib/ui/practice/SetActions.svelte';
+	import SetRules from '$lib/ui/practice/SetRules.svelte';
 	import SetHistory from '$lib/ui/practice/SetHistory.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import SelectShown from '$lib/ui/table/SelectShown.svelte';
@@ -134,6 +135,16 @@
 	<p class="soft">Students see it from {sayDayAt(dates.opensOn, dates.opensMinute)}; {sayDue(dates)}.</p>
 {/if}
 
+{#if canChange && set.isTheirs}
+	<SetRules
+		name={set.name}
+		usualName={data.usualName}
+		task={set.task}
+		how={set.how}
+		begun={data.students.filter(({ state, attempt }) => attempt > 1 || !['not begun', 'excused'].includes(state))
+			.length}
+	/>
+{/if}
 {#if !set.isWithdrawn}
 	<details class="no-print link">
 		<summary>Link and QR code for its students</summary>

@@ -57,7 +57,7 @@
 	onMount(() => {
 		queue = new AnswerQueue(
 			data.sitting.id,
-			isDiagnostic ? { next: comesNext } : { solutions: sitting.learn, ideas: sitting.takeIdeas }
+			isDiagnostic ? { next: comesNext } : { solutions: sitting.learn, helps: sitting.takeHelps }
 		);
 		sitting.queue = queue;
 		void sitting.resume(queue.waiting);

@@ -1,5 +1,4 @@
 import Type from 'typebox';
-import { whatToTry } from '$lib/core/items';
 import { plural } from '$lib/core/words';
 import { error, json } from '@sveltejs/kit';
 import {
@@ -9,7 +8,8 @@ import {
 	solutionsOf,
 	type Stored,
 	triedItems,
-	firstIdeas
+	firstMisses,
+	helpsOf
 } from '$lib/server/sitting';
 import { itemsAsked } from '$lib/server/library';
 import { idOf, jsonCheck, readJson } from '$lib/server/request';
@@ -76,14 +76,14 @@ export async function POST(event) {
 	// A diagnostic asks for its next question with the answer to the last.
 	if (!event.url.searchParams.has('next')) {
 		const positions = answers.map(({ position }) => position);
-		const [tried, ideas] = await Promise.all([
+		const [tried, missed] = await Promise.all([
 			triedItems(database, sittingId, positions),
-			firstIdeas(database, sittingId, positions)
+			firstMisses(database, sittingId, positions)
 		]);
 		return json({
 			results: stored,
 			solutions: solutionsOf(await itemsAsked(database, tried)),
-			ideas: ideas.map(({ position, misconception }) => ({ position, says: whatToTry(misconception) }))
+			helps: helpsOf(await itemsAsked(database, missed))
 		});
 	}
 	const sitting = await findSitting(database, viewer.id, sittingId);
