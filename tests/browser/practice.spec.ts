@@ -190,10 +190,11 @@ test('after a wrong first try there is a hint, one more by choice, and then how 
 	page,
 	browser
 }) => {
-	const skill = await assignPractice(browser, 61);
+	const skill = await assignPractice(browser, 150);
 	await page.setViewportSize({ width: 360, height: 740 });
-	await signInStudent(page, 61);
-	await page.getByRole('button', { name: `Start ${skill}` }).click();
+	await signInStudent(page, 150);
+	const set = page.getByRole('listitem').filter({ hasText: skill }).filter({ hasText: '5 questions' });
+	await set.getByRole('button').first().click();
 	await page.locator('html[data-alive]').waitFor({ state: 'attached' });
 	await answerSomehow(page);
 	await page.getByRole('button', { name: 'Check' }).click();
