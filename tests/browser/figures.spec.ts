@@ -53,3 +53,22 @@ test('every kind of figure is drawn whole: no broken number, nothing outside its
 	}
 	expect([...wanted.keys()].filter((kind) => !seen.has(kind))).toEqual([]);
 });
+
+test('a table of four columns stays within a phone, in larger type too', async ({ page }) => {
+	const wide = itemFamilies.find(({ id }) => {
+		const { figure } = itemFrom(id, 0);
+		return figure?.kind === 'table' && figure.head.length >= 4;
+	})!;
+	await page.setViewportSize({ width: 360, height: 740 });
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/library/${wide.skillCode}/print?key=on`);
+	const overflow = await page.locator('.figure[data-kind="table"]').evaluateAll((all) =>
+		all.map((figure) => {
+			// As wide as a question's column is there, and set as for a student with larger type.
+			Object.assign((figure as HTMLElement).style, { width: '328px', fontSize: '25px' });
+			return figure.scrollWidth - 328;
+		})
+	);
+	expect(overflow.length).toBeGreaterThan(0);
+	expect(Math.max(...overflow)).toBe(0);
+});

@@ -44,6 +44,15 @@
 	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
 {/snippet}
 
+{#snippet forThese(action: string, students: { id: number }[], says: string)}
+	{#if students.length}
+		<form method="POST" action="?/{action}" use:enhance={thenNobody}>
+			{@render ids(students)}
+			<button>{says}</button>
+		</form>
+	{/if}
+{/snippet}
+
 <ActionBar says="{plural(selected.length, 'student')} selected">
 	<form method="POST" action="?/some" class="one-line" use:enhance={thenNobody}>
 		{@render ids(selected)}
@@ -51,30 +60,10 @@
 		<button class="primary">Due {sayDate(until)} for {plural(selected.length, 'student')}</button>
 	</form>
 	<button aria-expanded={isOpen} onclick={() => (isOpen = !isOpen)}>Otherwise for them</button>
-	{#if needed.length}
-		<form method="POST" action="?/excuse" use:enhance={thenNobody}>
-			{@render ids(needed)}
-			<button>Excuse {plural(needed.length, 'student')}</button>
-		</form>
-	{/if}
-	{#if needed.length}
-		<form method="POST" action="?/markDone" use:enhance={thenNobody}>
-			{@render ids(needed)}
-			<button>Counts as done for {plural(needed.length, 'student')}</button>
-		</form>
-	{/if}
-	{#if notBegun.length}
-		<form method="POST" action="?/take" use:enhance={thenNobody}>
-			{@render ids(notBegun)}
-			<button>Take it from {plural(notBegun.length, 'student')}</button>
-		</form>
-	{/if}
-	{#if hasTask && toDo.length}
-		<form method="POST" action="?/taskDone" use:enhance={thenNobody}>
-			{@render ids(toDo)}
-			<button>Task done with {plural(toDo.length, 'student')}</button>
-		</form>
-	{/if}
+	{@render forThese('excuse', needed, `Excuse ${plural(needed.length, 'student')}`)}
+	{@render forThese('markDone', needed, `Counts as done for ${plural(needed.length, 'student')}`)}
+	{@render forThese('take', notBegun, `Take it from ${plural(notBegun.length, 'student')}`)}
+	{@render forThese('taskDone', hasTask ? toDo : [], `Task done with ${plural(toDo.length, 'student')}`)}
 	{#if finished.length}
 		<form method="POST" action="?/again" class="one-line" use:enhance={thenNobody}>
 			{@render ids(finished)}
@@ -87,24 +76,9 @@
 			</select>
 		</form>
 	{/if}
-	{#if underWay.length}
-		<form method="POST" action="?/turnIn" use:enhance={thenNobody}>
-			{@render ids(underWay)}
-			<button>Turn in for {plural(underWay.length, 'student')}</button>
-		</form>
-	{/if}
-	{#if turnedIn.length}
-		<form method="POST" action="?/reopen" use:enhance={thenNobody}>
-			{@render ids(turnedIn)}
-			<button>Open again for {plural(turnedIn.length, 'student')}</button>
-		</form>
-	{/if}
-	{#if excused.length}
-		<form method="POST" action="?/need" use:enhance={thenNobody}>
-			{@render ids(excused)}
-			<button>On the page of {plural(excused.length, 'student')} again</button>
-		</form>
-	{/if}
+	{@render forThese('turnIn', underWay, `Turn in for ${plural(underWay.length, 'student')}`)}
+	{@render forThese('reopen', turnedIn, `Open again for ${plural(turnedIn.length, 'student')}`)}
+	{@render forThese('need', excused, `On the page of ${plural(excused.length, 'student')} again`)}
 	<button class="plain" onclick={clear}>Clear</button>
 	{#if isOpen}
 		<form method="POST" action="?/some" class="one-line wide" use:enhance={thenNobody}>

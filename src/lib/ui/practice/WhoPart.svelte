@@ -7,6 +7,7 @@
 	import type { FoundStudent } from '../form/foundStudent';
 	import { setState } from '../shell/address';
 	import AssignPart from './AssignPart.svelte';
+	import NameChips from './NameChips.svelte';
 	import type { NewSet, SkillChoice, StudentChoice } from './newSet.svelte';
 	import { sayWarning } from './sayWarning';
 
@@ -75,19 +76,16 @@
 		<p>Nobody yet. Choose a class, a group or a rule, or add students by name.</p>
 	{/if}
 	{#if !data.isOwnStep && data.students.length}
-		<ul class="names" aria-label="Students of the set">
-			{#each data.students as { id, name } (id)}
-				{@const isOut = newSet.leftOut.some((one) => one.id === id)}
-				<li class:warned={warned.has(id)} class:out={isOut}>
-					{name}
-					{#if isOut}
-						<button class="plain" aria-label="Take {name} back in" onclick={() => newSet.takeBackIn(id)}>+</button>
-					{:else}
-						<button class="plain" aria-label="Leave out {name}" onclick={() => newSet.leaveOut(id)}>×</button>
-					{/if}
-				</li>
-			{/each}
-		</ul>
+		<NameChips
+			label="Students of the set"
+			students={data.students.map(({ id, name }) => ({
+				...{ id, name },
+				isOut: newSet.leftOut.some((one) => one.id === id),
+				isWarned: warned.has(id)
+			}))}
+			leaveOut={(id) => newSet.leaveOut(id)}
+			takeBackIn={(id) => newSet.takeBackIn(id)}
+		/>
 	{/if}
 	{#each newSet.warnings as warning (JSON.stringify(warning))}
 		<p class="attention">
@@ -126,37 +124,6 @@
 </AssignPart>
 
 <style>
-	.names {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 6px;
-		list-style: none;
-		margin: 0;
-		padding: 0;
-		max-height: 142px;
-		overflow-y: auto;
-	}
-	.names li {
-		display: flex;
-		align-items: center;
-		padding-left: 8px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-	}
-	.names .warned {
-		border-color: var(--gap-ink);
-	}
-	.names .out {
-		color: var(--ink-soft);
-		text-decoration: line-through;
-		border-style: dashed;
-	}
-	.names button {
-		min-height: 26px;
-		min-width: 26px;
-		padding: 0;
-	}
 	.find {
 		display: flex;
 		flex-wrap: wrap;

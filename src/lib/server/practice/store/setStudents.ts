@@ -13,6 +13,23 @@ async function lockSet(transaction: Database, staff: Staff, setId: number): Prom
 	return set !== null && !set.isWithdrawn;
 }
 
+/**
+ * Does something for students with a set that can be changed, which is locked until the end.
+ *
+ * @returns for whom it was done; nobody where the set is not the school's, or was taken back
+ */
+const inSet = (
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	studentIds: number[],
+	change: (transaction: Database) => Promise<number[]>
+): Promise<number[]> =>
+	database.transaction(async (transaction) => {
+		await requireOwn(transaction, staff, { student: studentIds });
+		return (await lockSet(transaction, staff, setId)) ? change(transaction) : [];
+	});
+
 /** Gives a set to students who do not have it yet. @returns to whom */
 export async function addToSet(
 	database: RootDatabase,
@@ -21,10 +38,8 @@ export async function addToSet(
 	students: GivenTo[],
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		const ids = students.map(({ studentId }) => studentId);
-		await requireOwn(transaction, staff, { student: ids });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	const ids = students.map(({ studentId }) => studentId);
+	return inSet(database, staff, setId, ids, async (transaction) => {
 		const there = await transaction.rows<{ id: number; place: number }>(
 			'SELECT student_id AS id, place FROM practice_set_student WHERE set_id = ?',
 			[setId]
@@ -49,9 +64,7 @@ export async function takeFromSet(
 	studentIds: number[],
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: studentIds });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
 		const taken = await transaction.rows<{ id: number }>(
 			`DELETE FROM practice_set_student WHERE set_id = ? AND student_id IN (?)
 				AND NOT EXISTS (SELECT 1 FROM sitting
@@ -80,9 +93,7 @@ export async function turnIn(
 	isTurnedIn: boolean,
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: studentIds });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
 		const rows = await transaction.rows<{ id: number; studentId: number }>(
 			`SELECT sitting.id, sitting.student_id AS studentId
 			FROM practice_set_student AS given
@@ -131,9 +142,7 @@ export async function giveAgain(
 	{ isWithOthers, dueOn }: NextRun,
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: studentIds });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
 		const rows = await transaction.rows<{ id: number }>(
 			`SELECT given.student_id AS id
 			FROM practice_set_student AS given
@@ -207,9 +216,7 @@ export async function takeRunBack(
 	studentIds: number[],
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: studentIds });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
 		const rows = await transaction.rows<{ id: number }>(
 			`SELECT given.student_id AS id
 			FROM practice_set_student AS given
@@ -241,9 +248,7 @@ export async function markSetTask(
 	isDone: boolean,
 	at: Date
 ): Promise<number[]> {
-	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: studentIds });
-		if (!(await lockSet(transaction, staff, setId))) return [];
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
 		const rows = await transaction.rows<{ id: number }>(
 			`SELECT given.student_id AS id FROM practice_set_student AS given
 			JOIN practice_set ON practice_set.id = given.set_id

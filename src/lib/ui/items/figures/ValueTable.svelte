@@ -23,10 +23,14 @@
 <style>
 	table {
 		background: var(--sheet);
+		max-width: 100%;
+		/* Larger type is for words to read: on a phone a table keeps its columns in view. */
+		font-size: min(1em, max(15px, 5vw));
 	}
 	th,
 	td {
 		border: 1px solid var(--rule);
-		padding: 6px 12px;
+		padding: 6px min(12px, 2vw);
+		overflow-wrap: anywhere;
 	}
 </style>

@@ -8,6 +8,7 @@
 	import StudentPicker from '$lib/ui/form/StudentPicker.svelte';
 	import { KIND_NAMES } from '$lib/ui/materials/kindNames';
 	import MaterialFields from '$lib/ui/materials/MaterialFields.svelte';
+	import NameChips from '$lib/ui/practice/NameChips.svelte';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -64,19 +65,12 @@
 					>of {data.who.label}{out.length ? `, ${data.students.length - students.length} left out` : ''}</span
 				>
 			</p>
-			<ul class="names" aria-label="Who gets it">
-				{#each data.students as { id, name } (id)}
-					<li class:out={out.includes(id)}>
-						{name}
-						<button
-							class="plain"
-							aria-label="{out.includes(id) ? 'Take back in' : 'Leave out'} {name}"
-							onclick={() => (out = out.includes(id) ? out.filter((one) => one !== id) : [...out, id])}
-							>{out.includes(id) ? '+' : '×'}</button
-						>
-					</li>
-				{/each}
-			</ul>
+			<NameChips
+				label="Who gets it"
+				students={data.students.map(({ id, name }) => ({ id, name, isOut: out.includes(id) }))}
+				leaveOut={(id) => (out = [...out, id])}
+				takeBackIn={(id) => (out = out.filter((one) => one !== id))}
+			/>
 		{/if}
 		{#key given}
 			<form
@@ -143,34 +137,8 @@
 	.give {
 		margin: 4px 0 16px;
 	}
-	.give form,
-	.give .names {
+	.give form {
 		margin-top: 8px;
-	}
-	.names {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 4px 6px;
-		list-style: none;
-		padding: 0;
-	}
-	.names li {
-		display: flex;
-		align-items: center;
-		padding-left: 8px;
-		background: var(--sheet);
-		border: 1px solid var(--rule-strong);
-		border-radius: var(--corner);
-	}
-	.names .out {
-		color: var(--ink-soft);
-		text-decoration: line-through;
-		border-style: dashed;
-	}
-	.names button {
-		min-height: 26px;
-		min-width: 26px;
-		padding: 0;
 	}
 	.add {
 		display: inline-flex;
