@@ -21,7 +21,7 @@ const THINGS: Thing[] = [
 const LESSON: Thing = {
 	kind: 'note',
 	title: 'How we did it on Friday',
-	note: 'Say the number aloud, place by place. Write a digit for each place, also where there is nothing: a zero.'
+	note: 'Say in your own words what is asked. Draw it before you answer, and check your answer with the drawing.'
 };
 
 /** Gives groups something beside questions on the last day of school; some students have looked at it. */
@@ -45,7 +45,7 @@ export async function giveThings(
 		if (!thing) {
 			const lesson = await make(staff, LESSON);
 			await database.run(
-				"UPDATE practice_set SET lesson_id = ?, task = 'Read numbers to each other' WHERE group_id = ? AND opens_on > ?",
+				"UPDATE practice_set SET lesson_id = ?, task = 'Explain one question to each other' WHERE group_id = ? AND opens_on > ?",
 				[lesson, id, on]
 			);
 			continue;

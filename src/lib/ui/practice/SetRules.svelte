@@ -66,6 +66,8 @@
 
 <style>
 	form {
+		display: grid;
+		gap: 6px;
 		margin: 6px 0 10px;
 	}
 	[type='number'] {
