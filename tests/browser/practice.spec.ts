@@ -211,6 +211,10 @@ test('after a wrong first try there is a hint, one more by choice, and then how 
 test('a set is tried as a student meets it, and nothing of that is stored', async ({ page, context }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/practice/new?for=group:2`);
+	// What was chosen for the last set is proposed for this one.
+	await page.getByLabel(/^A check of 2 at the end/).uncheck();
+	await page.getByLabel('5 questions', { exact: true }).check();
+	await expect(sentence(page)).toContainText(': 5 questions');
 	const [tried] = await Promise.all([
 		context.waitForEvent('page'),
 		page.getByRole('link', { name: 'Try it as a student' }).click()

@@ -2,10 +2,8 @@ import Type from 'typebox';
 import { MOST_FILE_BYTES } from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';
-import { visibleAmong } from '../people';
-import { fileForm, formCheck, id, idOf, idsOf, idText, type Staff } from '../request';
-import type { RootDatabase } from '../database';
-import type { School } from '../school';
+import { seesAll } from '../people';
+import { fileForm, formCheck, id, idOf, idsOf, idText } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { makeMaterial, MATERIAL_FIELDS } from './makeMaterial';
 import { giveMaterial, markTask, takeMaterial } from './store/given';
@@ -19,10 +17,6 @@ const studentsForm = formCheck(Type.Object({ students: idText, material: Type.Op
 
 const UNSEEN = 'Some of these students are not yours to see';
 
-async function seesAll(database: RootDatabase, staff: Staff, school: School, ids: number[]): Promise<boolean> {
-	return (await visibleAmong(database, staff, ids, school.today)).length === new Set(ids).size;
-}
-
 /** An action for some students with something they were given, undone by another with the same students. */
 const forStudents = (
 	act: (...asked: Parameters<typeof takeMaterial>) => Promise<number[]>,
@@ -32,7 +26,7 @@ const forStudents = (
 	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const materialId = form.material ?? idOf(event.params.material) ?? 0;
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const changed = await act(database, staff, materialId, students, at);
 		if (changed.length === 0) return refuse('It is so already, or is not yours to change');
 		return {
@@ -45,7 +39,7 @@ const forStudents = (
 export const givenActions = {
 	give: staffAction('assign practice', giveForm, async ({ staff, school, database, at, form, file }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const groups = form.group === undefined ? [] : await currentGroups(database, staff, school.today);
 		const groupId = groups.find((group) => group.id === form.group)?.id ?? null;
 		const made = await makeMaterial(database, staff, form, file, at);

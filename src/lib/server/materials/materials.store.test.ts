@@ -11,7 +11,7 @@ import { fileOf } from './fileOf';
 import { fileTypeOf } from './fileType';
 import { givenActions } from './givenForm';
 import { givenPage, materialPage } from './givenPage';
-import { givenToStudent, seeMaterial } from './store/given';
+import { givenMaterials, givenToStudent, seeMaterial } from './store/given';
 import { PART_BYTES } from './store/files';
 import { insertMaterial } from './store/materials';
 
@@ -59,6 +59,9 @@ describe('what is given to students', () => {
 		expect((await list()).find(({ id }) => id === idOf(given))).toMatchObject({ students: 2, seen: 0, isTheirs: true });
 		await back(given);
 		expect(await onPage(1)).toEqual([]);
+		const all = await givenMaterials(small.database, { staff: specialist, today: TODAY }, { from: 0, most: 30 });
+		const behind = await givenMaterials(small.database, { staff: specialist, today: TODAY }, { from: 30, most: 30 });
+		expect(behind).toEqual({ materials: [], total: all.total });
 		const again = await act('giveBack', { students: '1', material: String(idOf(given)) });
 		expect(await onPage(1)).toEqual(['Strips']);
 		await back(again);

@@ -10,6 +10,7 @@ export {
 	type StaffInSetup,
 	staffInSetup
 } from './store/accounts';
+export { seesAll } from './seesAll';
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
 export { attributeChoices, type SaidOf, saidOf, sayOf, studentsWith } from './store/attributes';
 export {

@@ -3,21 +3,9 @@ import { sayDate } from '../../core/calendar';
 import { MOST_QUESTIONS } from '../../core/practice';
 import { plural } from '../../core/words';
 import { skillGraph, skillList } from '../library';
-import { type RosterStudent, visibleAmong } from '../people';
+import { seesAll, type RosterStudent, visibleAmong } from '../people';
 import { readStandings } from '../standing';
-import {
-	formCheck,
-	id,
-	idOf,
-	idsOf,
-	idText,
-	jsonCheck,
-	jsonIn,
-	longForm,
-	oneOf,
-	schoolDate,
-	type Staff
-} from '../request';
+import { formCheck, id, idOf, idsOf, idText, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
 import type { School } from '../school';
 import type { RootDatabase } from '../database';
 import { refuse, staffAction } from '../shell/staffPage';
@@ -81,10 +69,6 @@ const GONE = 'This set was taken back, or is not yours to change';
 const UNSEEN = 'Some of these students are not yours to see';
 
 /** Whether a staff member may see all of some students. */
-async function seesAll(database: RootDatabase, staff: Staff, school: School, ids: number[]): Promise<boolean> {
-	return (await visibleAmong(database, staff, ids, school.today)).length === new Set(ids).size;
-}
-
 /** What a form says is otherwise for some; what it does not name is absent. */
 function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
 	const yesOrNo = (value: string) => (value === 'as for all' ? null : value === 'yes');
@@ -103,7 +87,7 @@ function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
 const needing = (need: Need) =>
 	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const changed = await changeNeed(database, staff, setOf(event), students, need, at);
 		if (changed.length === 0) return refuse('It is so already, or the set was taken back');
 		return {
@@ -121,7 +105,7 @@ const NEED_SAYS: Record<Need, (count: number) => string> = {
 const givingAgain = (isGiven: boolean) =>
 	staffAction('assign practice', againForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const run = { isWithOthers: form.questions !== 'same', dueOn: form.dueOn ?? null };
 		if (run.dueOn !== null && run.dueOn < school.today) return refuse('They would have no time for it');
 		const changed = isGiven
@@ -142,7 +126,7 @@ const givingAgain = (isGiven: boolean) =>
 const markingTask = (isDone: boolean) =>
 	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const changed = await markSetTask(database, staff, setOf(event), students, isDone, at);
 		if (changed.length === 0) return refuse('It is so already, or the set has no task');
 		return {
@@ -171,7 +155,7 @@ const takingBack = (isTaken: boolean) =>
 const turningIn = (isTurnedIn: boolean) =>
 	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const changed = await turnIn(database, staff, setOf(event), students, isTurnedIn, at);
 		if (changed.length === 0) return refuse('It is so already, or the set was taken back');
 		return {
@@ -222,7 +206,7 @@ export const setActions = {
 		const wrong = way.dueOn && ownDueProblem(way.dueOn, set.dates, school.today);
 		if (wrong) return refuse(wrong);
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		if (way.dueOn && way.dueOn === set.dates.dueOn) way.dueOn = null;
 		const ways = students.map((student) => ({ ...way, student }));
 		const before = await changeForSome(database, staff, set.id, ways, at);
@@ -238,7 +222,7 @@ export const setActions = {
 		const ways = waysCheck(jsonIn(form.ways));
 		if ('problem' in ways) return refuse('How it was before could not be read');
 		const ids = ways.value.map(({ student }) => student);
-		if (!(await seesAll(database, staff, school, ids))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, ids, school.today))) return refuse(UNSEEN);
 		const back = await changeForSome(database, staff, setOf(event), ways.value, at);
 		return { done: `As before for ${plural(back.length, 'student')}.` };
 	}),
@@ -259,7 +243,7 @@ export const setActions = {
 	}),
 	take: staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, school, students))) return refuse(UNSEEN);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
 		const taken = await takeFromSet(database, staff, setOf(event), students, at);
 		if (taken.length === 0) return refuse('They have begun it, or do not have it');
 		return {

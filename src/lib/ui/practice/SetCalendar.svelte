@@ -4,17 +4,9 @@
 	lead to the next bar. Nothing is moved before it is kept below.
 -->
 <script lang="ts">
-	import {
-		daysBetween,
-		linesOf,
-		sayDate,
-		sayDay,
-		sayDayAt,
-		shownSpan,
-		weekday,
-		type SchoolDate
-	} from '$lib/core/calendar';
+	import { daysBetween, linesOf, sayDate, sayDayAt, shownSpan, type SchoolDate } from '$lib/core/calendar';
 	import { plural } from '$lib/core/words';
+	import CalendarHead from './CalendarHead.svelte';
 	import { oneTabStopOver } from '../table/oneTabStop';
 	import { moved, type MovedDays } from './moving';
 
@@ -96,23 +88,11 @@
 	const sayBar = ({ title, students, finished, ...bar }: Bar) =>
 		`${title}, ${finished} of ${plural(students, 'student')} finished, opens ${sayDate(bar.opensOn)}, ${bar.dueOn ? `due ${sayDayAt(bar.dueOn, bar.dueMinute)}` : 'never due'}`;
 	const isMonth = $derived(days.length > 7);
-	/** Over the first day that is shown, and the first of a month. */
-	const monthAt = (day: SchoolDate, i: number) =>
-		isMonth && (i === 0 || day.endsWith('-01')) ? sayDay(day).split(' ')[0] : '';
 	const todayAt = $derived(days.includes(today) ? daysBetween(days[0], today) : null);
 </script>
 
 <div class="calendar" style:--days={days.length} class:month={isMonth}>
-	<div class="head" aria-hidden="true">
-		<span></span>
-		<div class="days">
-			{#each days as day, i (day)}
-				<span class:off={daysOff.includes(day)} class:now={day === today} class:monday={weekday(day) === 1}
-					><small>{monthAt(day, i)}</small>{isMonth ? Number(day.slice(8)) : sayDate(day)}</span
-				>
-			{/each}
-		</div>
-	</div>
+	<CalendarHead {days} {today} />
 	<div {@attach oneTabStopOver('li')}>
 		{#each lanes as { key, name, says, bars } (key)}
 			{@const shown = placed(bars)}
@@ -179,21 +159,13 @@
 		overflow-x: auto;
 		border-top: 1px solid var(--rule);
 	}
-	.head,
 	.lane {
 		display: grid;
 		grid-template-columns: 190px minmax(0, 1fr);
 		min-width: 560px;
 	}
-	.month :is(.head, .lane) {
+	.month .lane {
 		min-width: 980px;
-	}
-	.head {
-		position: sticky;
-		top: 0;
-		z-index: 2;
-		background: var(--paper);
-		font-size: 13px;
 	}
 	.days {
 		display: grid;
@@ -201,26 +173,6 @@
 		list-style: none;
 		margin: 0;
 		padding: 0;
-	}
-	.head .days > span {
-		padding: 4px 2px;
-		white-space: nowrap;
-		color: var(--ink-soft);
-		border-left: 1px solid transparent;
-	}
-	.head small {
-		display: block;
-		min-height: 1.2em;
-	}
-	.calendar:not(.month) .head small {
-		display: none;
-	}
-	.head .days > .monday {
-		border-left-color: var(--rule);
-	}
-	.head .days > .now {
-		color: var(--verdigris);
-		font-weight: 650;
 	}
 	.lane {
 		border-top: 1px solid var(--rule);
@@ -322,7 +274,6 @@
 		cursor: ew-resize;
 	}
 	@media (max-width: 700px) {
-		.head,
 		.lane {
 			grid-template-columns: 110px minmax(0, 1fr);
 		}

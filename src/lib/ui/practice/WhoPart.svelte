@@ -3,8 +3,7 @@
 	import { plural } from '$lib/core/words';
 	import type { PracticeWarning } from '$lib/core/practice';
 	import { page } from '$app/state';
-	import StudentPicker from '../form/StudentPicker.svelte';
-	import type { FoundStudent } from '../form/foundStudent';
+	import AddReceiver from './AddReceiver.svelte';
 	import { setState } from '../shell/address';
 	import AssignPart from './AssignPart.svelte';
 	import NameChips from './NameChips.svelte';
@@ -43,14 +42,6 @@
 	]);
 	const current = $derived(page.url.searchParams.get('for') ?? '');
 
-	let added = $state<FoundStudent | null>(null);
-	$effect(() => {
-		if (!added) return;
-		const others = (page.url.searchParams.get('with') ?? '').split(',').filter(Boolean);
-		const next = [...others, String(added.id)].join(',');
-		added = null;
-		void setState({ with: next });
-	});
 	/** A whole class or group, in place of who is there. */
 	function choose(key: string) {
 		if (key.startsWith('group:')) return setState({ for: key, with: null });
@@ -117,9 +108,7 @@
 				{#each data.choices as { key, label } (key)}<option value={key}>{label}</option>{/each}
 			</select></label
 		>
-		<span class="add"
-			>Add <StudentPicker label="Add a student" not={data.students.map(({ id }) => id)} bind:chosen={added} /></span
-		>
+		<span class="add">Add <AddReceiver not={data.students.map(({ id }) => id)} /></span>
 	</div>
 </AssignPart>
 

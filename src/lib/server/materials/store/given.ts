@@ -163,6 +163,9 @@ export async function givenMaterials(
 		ORDER BY givenAt DESC, material.id DESC LIMIT ${Number(most)} OFFSET ${Number(from)}`,
 		[...among.values, staff.schoolId]
 	);
+	// A part behind the end of the list says how many there are, too.
+	if (rows.length === 0 && from > 0)
+		return { materials: [], total: (await givenMaterials(database, roster, { from: 0, most: 1 })).total };
 	return {
 		total: Number(rows[0]?.total ?? 0),
 		materials: rows.map(({ total: _, by, students, seen, ...row }) => ({

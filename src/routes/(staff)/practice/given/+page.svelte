@@ -4,8 +4,7 @@
 	import { sayInstant } from '$lib/core/calendar';
 	import type { MaterialKind } from '$lib/core/practice';
 	import { plural } from '$lib/core/words';
-	import type { FoundStudent } from '$lib/ui/form/foundStudent';
-	import StudentPicker from '$lib/ui/form/StudentPicker.svelte';
+	import AddReceiver from '$lib/ui/practice/AddReceiver.svelte';
 	import { KIND_NAMES } from '$lib/ui/materials/kindNames';
 	import MaterialFields from '$lib/ui/materials/MaterialFields.svelte';
 	import NameChips from '$lib/ui/practice/NameChips.svelte';
@@ -24,14 +23,6 @@
 	let given = $state(0);
 	let isSending = $state(false);
 
-	let added = $state<FoundStudent | null>(null);
-	$effect(() => {
-		if (!added) return;
-		const others = (page.url.searchParams.get('with') ?? '').split(',').filter(Boolean);
-		const next = [...others, String(added.id)].join(',');
-		added = null;
-		void setState({ with: next });
-	});
 	const choose = (key: string) =>
 		setState(key.startsWith('group:') ? { for: key, with: null } : { scope: key, for: 'all', with: null });
 </script>
@@ -54,9 +45,7 @@
 					{#each data.choices as { key, label } (key)}<option value={key}>{label}</option>{/each}
 				</select></label
 			>
-			<span class="add"
-				>and <StudentPicker label="Add a student" not={data.students.map(({ id }) => id)} bind:chosen={added} /></span
-			>
+			<span class="add">and <AddReceiver not={data.students.map(({ id }) => id)} /></span>
 		</p>
 		{#if data.students.length}
 			<p>
