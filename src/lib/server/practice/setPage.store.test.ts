@@ -242,6 +242,15 @@ describe('a set that is under way', () => {
 		expect((await act('how', { ...rules, feedback: 'none' })).problem).toContain('told at once');
 	});
 
+	it('says how many minutes somebody worked on it: no pause of over a minute counts', async () => {
+		const sitting = await beginPractice(small.database, seenOne(1), { id: set }, small.skills, NOW);
+		const later = (seconds: number) => new Date(NOW.getTime() + 1_000 * seconds);
+		// 40 s; 50 s later; 130 s later, of which 40 s were spent on the question: 130 s in all.
+		for (const seconds of [40, 90, 220]) await small.answerAll(1, sitting, () => true, 40_000, later(seconds), 1);
+		expect(await row(1)).toMatchObject({ activeMinutes: 2 });
+		expect(await row(2)).toMatchObject({ activeMinutes: 0 });
+	});
+
 	it('tells what was changed, by whom, and undoes it from there', async () => {
 		const history = async () => (await setPage(small.database, specialist, small.school, set))!.history;
 		expect(await history()).toEqual([]);
