@@ -9,9 +9,13 @@ import {
 	staffAs,
 	TODAY,
 	type SmallSchool,
-	seen
+	seen,
+	seenOne
 } from '../../../../tests/smallSchool';
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { addDays } from '../../core/calendar';
+import { assignSet } from '../practice';
+import { beginPractice } from '../sitting';
 import { changeAction, undoChangeAction } from './groupForm';
 import { groupPage } from './groupPage';
 import { recordAction } from './meetingForm';
@@ -56,6 +60,31 @@ describe('the page of a group', () => {
 			aWeek: 90,
 			planned: 100
 		});
+	});
+
+	it('has the minutes that members practiced in the week before and in this one', async () => {
+		const { database, skills } = small;
+		const ids = (await groupPage(database, specialist, small.school, groupId))!.students.map(({ id }) => id as number);
+		const set = await assignSet(
+			database,
+			specialist,
+			oneSkillSet({
+				...{ skillId: skills[0].id, groupId: null, itemCount: 5, opensOn: addDays(TODAY, -7), dueOn: TODAY },
+				studentIds: [ids[0]]
+			}),
+			NOW
+		);
+		const sitting = await beginPractice(database, seenOne(ids[0]), { id: set }, skills, NOW);
+		// Sunday, 60 s and 60 s a minute on; Monday, 50 s and 50 s after a pause of hours.
+		const sunday = NOW.getTime() - 86_400_000;
+		for (const at of [sunday, sunday + 60_000])
+			await small.answerAll(ids[0], sitting, () => true, 60_000, new Date(at), 1);
+		for (const hours of [-3, 0])
+			await small.answerAll(ids[0], sitting, () => true, 50_000, new Date(NOW.getTime() + 3_600_000 * hours), 1);
+		const { students } = (await groupPage(database, specialist, small.school, groupId))!;
+		const practiced = new Map(students.map((student) => [student.id as number, student.practiced]));
+		expect(practiced.get(ids[0])).toEqual({ before: 2, now: 2 });
+		expect(practiced.get(ids[1])).toEqual({ before: 0, now: 0 });
 	});
 });
 
