@@ -1,6 +1,6 @@
 import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
-import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem, whatToTry } from '../../core/items';
+import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem, saidToStudent } from '../../core/items';
 import { signingKey } from '../auth';
 import type { Database } from '../database';
 import { mathHtml, showItem } from './presentItem';
@@ -75,6 +75,6 @@ export interface SecondHelp {
 export const helpsOf = (missed: { position: number; item: Item; misconception: string | null }[]): SecondHelp[] =>
 	missed.map(({ position, item: { solution }, misconception }) => ({
 		position,
-		says: misconception === null ? '' : whatToTry(misconception),
+		says: misconception === null ? '' : saidToStudent(misconception),
 		stepHtml: solution.length > 1 ? mathHtml(solution[0]) : ''
 	}));

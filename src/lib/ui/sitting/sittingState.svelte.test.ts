@@ -117,7 +117,7 @@ describe('practice', () => {
 		const state = begin({ items: [practice(0), practice(1)] });
 		await give(state, WRONG);
 		expect([state.feedback, state.help]).toEqual(['try again', null]);
-		const help = { says: 'Try this: Draw it.', stepHtml: 'Draw a bar.' };
+		const help = { says: 'Draw it.', stepHtml: 'Draw a bar.' };
 		state.takeHelps([
 			{ position: 1, says: '', stepHtml: 'of another' },
 			{ position: 0, ...help }

@@ -1,4 +1,5 @@
 import { data } from './data';
+import { forStudents } from './forStudents';
 import { fractions } from './fractions';
 import { measurement } from './measurement';
 import { patterns } from './patterns';
@@ -19,11 +20,9 @@ export const misconceptions = {
 
 export type MisconceptionId = keyof typeof misconceptions;
 
-/** What a student who answered by a wrong idea can try, in a sentence; empty for an id that the catalog does not have. */
-export const whatToTry = (id: string): string => {
-	const idea = misconceptionById(id);
-	return idea ? `Try this: ${idea.attempt}` : '';
-};
+/** What a student is told who answered by a wrong idea; empty for an id that the catalog does not have. */
+export const saidToStudent = (id: string): string =>
+	Object.hasOwn(misconceptions, id) ? forStudents[id as MisconceptionId] : '';
 
 /** What a wrong idea looks like and what to try, or null for an id that the catalog does not have. */
 export function misconceptionById(id: string): { shows: string; attempt: string } | null {

@@ -1,0 +1,27 @@
+/** What students are told who answered by a wrong idea about powers, roots, factors of numbers, and signed numbers. */
+export const powersAndSigns = {
+	baseExponentSwapped: 'The small raised number tells how many times the other one is written in the product.',
+	exponentAsFactor: 'The small raised number does not mean times that number. Write the product out.',
+	notTheGreatest: 'That is a common factor. Divide both by it: do they still share a larger one?',
+	productForLeast: 'Both numbers fit into that. List the multiples of the larger number: is there a smaller one?',
+	factorForMultiple: 'A multiple cannot be smaller than the numbers. Which of the two was asked for?',
+	basesAdded: 'Write out all the factors and count how often the base stands there.',
+	exponentsMultiplied: 'Write out all the factors and count them. What happens to the exponents?',
+	exponentsSubtracted: 'This is a product. Write out all the factors and count them.',
+	exponentsAdded: 'Write it as a fraction and cross out the same factors above and below.',
+	smallerFromLargerExponent: 'Keep the order: the first exponent minus the second, even if it goes below zero.',
+	halfForRoot: 'Taking half is not enough here. Try it with a small number first.',
+	squaredAgain: 'You multiplied it by itself. Here you look for the number that was multiplied by itself.',
+	squareForRoot: 'Those are the square numbers. Which numbers were squared to get them?',
+	differenceAsTenths: 'Square your answer. Is it close to the number under the root?',
+	firstFactorTooLarge: 'The first number must be under 10. Move the point once more.',
+	exponentSign: 'Is the number larger or smaller than 1? The sign of the exponent tells which.',
+	countedAllPlaces: 'Count the jumps of the point, not the digits.',
+	firstFactorOnly: 'Look at the powers of ten first. They decide most.',
+	zeroIsFar: 'How many steps is each number from 0? Zero itself is no step away.',
+	absoluteIgnored: 'The bars ask how far a number is from 0. A distance is never below 0.',
+	absoluteAdded: 'Write down the two distances. Which sign stands between them?',
+	minusMinusIgnored: 'Taking away a negative is like taking away a debt: you have more.',
+	squareKeepsMinus: 'Write it as a product of two numbers. What do two minus signs make?',
+	productSign: 'Count the minus signs: two make plus, one stays minus.'
+} as const;
