@@ -1,12 +1,12 @@
 import { daysBetween, schoolDateOf, type SchoolDate } from '../src/lib/core/calendar';
-import type { ItemSeed } from '../src/lib/core/items';
+import type { Given, ItemSeed } from '../src/lib/core/items';
 import { ADAPTIVE_RULES, isPracticeKind } from '../src/lib/core/measurement';
 import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { keepItems } from '../src/lib/server/library';
 import { SEED, TIME_ZONE, type DemoStudent } from './people';
-import { simulateAnswer, simulateLearning, type SimulatedAnswer } from './simulatedStudent';
+import { simulateAnswer, simulateLearning, simulateSecondTry, type SimulatedAnswer } from './simulatedStudent';
 
 type Row = Record<string, unknown>;
 
@@ -76,21 +76,15 @@ export class AnswerLog {
 			if (position >= upTo || time + answer.milliseconds >= this.now.getTime()) break;
 			time += answer.milliseconds;
 			answered.push({ ...item, correct: answer.correct });
-			this.answers.push({
-				id: drawId(this.draw),
-				sitting_id: id,
-				position,
-				attempt: 1,
-				student_id: student.id,
-				skill_id: this.skillIds.get(item.skillCode),
-				// Some would rather say that they don't know yet than guess.
-				response: JSON.stringify(!isFixed && isNoIdea(answer) && item.seed % 2 === 0 ? null : answer.response),
-				correct: answer.correct,
-				misconception: answer.misconception,
-				milliseconds: answer.milliseconds,
-				answered_at: new Date(time),
-				received_at: new Date(time)
-			});
+			// Some would rather say that they don't know yet than guess.
+			const response = !isFixed && isNoIdea(answer) && item.seed % 2 === 0 ? null : answer.response;
+			const of = { sitting_id: id, position, student_id: student.id, skill_id: this.skillIds.get(item.skillCode) };
+			this.keep(of, { ...answer, response, attempt: 1, hints: 0 }, time);
+			if (isPracticeKind(kind) && !answer.correct) {
+				const second = simulateSecondTry(seededRandom(seedFrom(SEED, `second try ${id} ${position}`)), item, answer);
+				time += second.milliseconds;
+				if (time < this.now.getTime()) this.keep(of, { ...second, attempt: 2 }, time);
+			}
 			if (isPracticeKind(kind)) simulateLearning(draw, hidden, item.skillCode, day);
 			time += TURNING_MS;
 		}
@@ -115,6 +109,22 @@ export class AnswerLog {
 			...origin
 		});
 		return answered;
+	}
+
+	private keep(
+		of: Row,
+		{ response, ...answer }: Omit<SimulatedAnswer, 'response'> & { response: Given; attempt: number; hints: number },
+		time: number
+	): void {
+		const at = new Date(time);
+		this.answers.push({
+			...of,
+			...answer,
+			id: drawId(this.draw),
+			response: JSON.stringify(response),
+			answered_at: at,
+			received_at: at
+		});
 	}
 
 	private itemRow(

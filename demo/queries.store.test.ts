@@ -109,7 +109,7 @@ async function openPages(): Promise<void> {
 	await currentGroups(watched, staff, TODAY);
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
-	await setPage(watched, staff, school, 1);
+	await setPage(watched, staff, school, 1, NOW);
 	await queuedSets(watched, [student], TODAY);
 	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });
 	await recentResults(watched, student, 4);

@@ -1,4 +1,4 @@
-import { check, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
+import { check, HINT_STAGES, sameAnswer, type Answer, type Item, type ItemSeed } from '../src/lib/core/items';
 import { itemFrom } from '../src/lib/core/items/bank';
 import { levelFor } from '../src/lib/core/mastery';
 import { expectedTheta, shippedNorm, type GradeTerm } from '../src/lib/core/measurement';
@@ -96,6 +96,28 @@ export function simulateAnswer(
 	}
 	const response = someWrongAnswer(random, item);
 	return { response, correct, misconception: check(item, response).misconception, milliseconds };
+}
+
+/** After a hint a second try is right so often, and so often a student looks at its second stage, too. */
+const SECOND_TRY = { right: 0.62, looksFurther: 0.3 };
+
+/** The second try of a practiced question after a wrong first one, with the hint beside it. */
+export function simulateSecondTry(
+	random: Random,
+	{ familyId, seed }: ItemSeed,
+	first: SimulatedAnswer
+): SimulatedAnswer & { hints: number } {
+	const item = itemFrom(familyId, seed);
+	const hints = random.chance(SECOND_TRY.looksFurther) ? HINT_STAGES : 1;
+	const milliseconds = Math.round(1_000 * Math.exp(2.6 + 0.45 * random.normal()));
+	const others = [...item.expectedErrors.map(({ answer }) => answer), someWrongAnswer(random, item)].filter(
+		(answer) => !sameAnswer(item, answer, first.response)
+	);
+	if (others.length === 0 || random.chance(SECOND_TRY.right))
+		return { response: item.key, correct: true, misconception: null, milliseconds, hints };
+	const response = random.pick(others);
+	const { correct, misconception } = check(item, response);
+	return { response, correct, misconception, milliseconds, hints };
 }
 
 /** After a practiced question, or a session on a skill, a student may have come a step further. */

@@ -1,6 +1,7 @@
 import * as assigning from '../../../src/lib/server/practice/store/assigning';
 import * as calendar from '../../../src/lib/server/practice/store/calendar';
 import * as changing from '../../../src/lib/server/practice/store/changing';
+import * as changingQuestions from '../../../src/lib/server/practice/store/changingQuestions';
 import * as closing from '../../../src/lib/server/practice/store/closing';
 import * as followOns from '../../../src/lib/server/practice/store/followOns';
 import * as habits from '../../../src/lib/server/practice/store/habits';
@@ -150,7 +151,31 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 					setStudents.markSetTask(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW),
 				({ database, of }) => database.run("UPDATE practice_set SET task = 'Strips' WHERE id = ?", [of.sets.all])
 			),
+			letGoOn: checks(
+				({ database, me, of }) =>
+					setStudents.letGoOn(database, me.staff.specialist, of.sets.all, [of.students[0]], false, NOW),
+				({ database, of }) =>
+					database.run('UPDATE practice_set_student SET goes_on_at = ? WHERE set_id = ?', [NOW, of.sets.all])
+			),
 			beginAgain: given(({ database, me }) => setStudents.beginAgain(database, me.sets.all, [me.students[0]], run))
+		}
+	],
+	[
+		changingQuestions,
+		{
+			contentOf: all,
+			changeQuestions: checks(({ database, me, of, ownSkillId }) =>
+				changingQuestions.changeQuestions(
+					database,
+					me.staff.specialist,
+					of.sets.all,
+					{
+						skills: [{ skillId: ownSkillId, practice: 4, checks: 0, hasExample: false }],
+						...{ older: 0, untilRight: null, ownQuestions: false }
+					},
+					NOW
+				)
+			)
 		}
 	],
 	[

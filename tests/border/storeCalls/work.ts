@@ -244,7 +244,8 @@ export const workCalls: [object, Record<string, Call>][] = [
 			windowSittings: given(({ database, me }) =>
 				sittings.windowSittings(database, me.windows.diagnostic, seen(...me.students))
 			),
-			answersSince: given(({ database, me }) => sittings.answersSince(database, me.sittings.a, new Date(0)))
+			answersSince: given(({ database, me }) => sittings.answersSince(database, me.sittings.a, new Date(0))),
+			lastAnswerAt: given(({ database, me }) => sittings.lastAnswerAt(database, me.sittings.a))
 		}
 	],
 	[

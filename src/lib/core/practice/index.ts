@@ -8,6 +8,7 @@ export * from './material';
 export * from './nextInPool';
 export * from './nextSteps';
 export * from './olderSkills';
+export * from './pausing';
 export * from './setDates';
 export * from './setPlan';
 export * from './setQuestions';

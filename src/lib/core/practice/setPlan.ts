@@ -45,6 +45,8 @@ export interface SetHow extends FollowRule {
 	hints: boolean;
 	secondTry: boolean;
 	solutions: boolean;
+	/** Whether a student may stop and go on later; else it is done in one go. */
+	pausing: boolean;
 }
 
 /** How a set is worked on unless somebody says otherwise. */
@@ -56,6 +58,7 @@ export const USUAL_HOW: SetHow = {
 	hints: true,
 	secondTry: true,
 	solutions: true,
+	pausing: true,
 	...USUAL_FOLLOW
 };
 

@@ -119,6 +119,7 @@ const columns = {
 		'correct',
 		'misconception',
 		'milliseconds',
+		'hints',
 		'answered_at',
 		'received_at'
 	],

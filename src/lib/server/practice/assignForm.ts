@@ -1,7 +1,6 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import Type, { type Static } from 'typebox';
 import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
-import { hasItems } from '../../core/items/bank';
 import {
 	ABOVE_STEPS,
 	BELOW_STEPS,
@@ -9,7 +8,6 @@ import {
 	MOST_QUESTIONS,
 	MOST_PICKED,
 	MOST_WEEKS,
-	questionsFor,
 	setsOf
 } from '../../core/practice';
 import { plural } from '../../core/words';
@@ -18,16 +16,14 @@ import { skillList } from '../library';
 import { visibleAmong } from '../people';
 import { formCheck, id, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
+import { CONTENT_FIELDS, contentProblem, practiceIn, skillsProblem, TWICE } from './contentFields';
 import { datesProblem } from './datesForm';
 import { assignSets, type NewSet } from './store/assigning';
 
 /** More students than a class has: such a set is asked for once more. */
 const MOST_UNASKED = 30;
-/** Students, and skills where each has their own, that a set is for at most. */
+/** Students that a set is for at most. */
 const MOST_STUDENTS = 1_000;
-const MOST_OWN_SKILLS = 200;
-/** Questions of a set at most, with those at its end and from before. */
-const MOST_IN_ALL = 40;
 /** Of a plan for a thousand students. */
 const MOST_BYTES = 300_000;
 
@@ -60,27 +56,17 @@ const planSchema = Type.Object(
 			),
 			{ minItems: 1, maxItems: MOST_STUDENTS }
 		),
-		skills: Type.Array(
-			Type.Object(
-				{
-					skillId: id,
-					practice: Type.Integer({ minimum: 0, maximum: MOST_QUESTIONS }),
-					checks: Type.Integer({ minimum: 0, maximum: 5 }),
-					hasExample: Type.Boolean()
-				},
-				strict
-			),
-			{ minItems: 1, maxItems: MOST_OWN_SKILLS }
-		),
+		skills: CONTENT_FIELDS.skills,
 		how: Type.Object(
 			{
-				older: Type.Integer({ minimum: 0, maximum: 8 }),
-				untilRight: orNull(Type.Integer({ minimum: 1, maximum: MOST_QUESTIONS })),
-				ownQuestions: Type.Boolean(),
+				older: CONTENT_FIELDS.older,
+				untilRight: CONTENT_FIELDS.untilRight,
+				ownQuestions: CONTENT_FIELDS.ownQuestions,
 				feedback: oneOf(FEEDBACK_TIMES),
 				hints: Type.Boolean(),
 				secondTry: Type.Boolean(),
 				solutions: Type.Boolean(),
+				pausing: Type.Boolean(),
 				line: Type.Integer({ minimum: 1, maximum: 100 }),
 				above: oneOf([...ABOVE_STEPS]),
 				below: oneOf([...BELOW_STEPS])
@@ -117,23 +103,16 @@ function planProblem({ students, skills, how, isOwnStep, dates, weeks }: AssignP
 	if (wrong) return wrong;
 	if (!isOwnStep && skills.length > MOST_PICKED) return `${MOST_PICKED} skills can be picked at once at most`;
 	const distinct = new Set(skills.map(({ skillId }) => skillId));
-	if (distinct.size !== skills.length) return 'A skill is there twice';
+	if (distinct.size !== skills.length) return TWICE;
 	if (new Set(students.map(({ studentId }) => studentId)).size !== students.length) return 'A student is there twice';
-	if (skills.some(({ practice, checks }) => practice + checks === 0)) return 'A skill has no questions';
-	const sets = isOwnStep ? [skills.slice(0, 1)] : setsOf(skills);
-	const own = sets[0];
+	const sets = isOwnStep ? [skills] : setsOf(skills);
+	for (const part of sets) {
+		const problem = contentProblem({ ...how, skills: part }, isOwnStep, how.feedback);
+		if (problem) return problem;
+	}
 	// Where there are several, they have as many questions.
-	const usual = Math.min(...sets.map((set) => set.reduce((sum, skill) => sum + skill.practice, 0)));
-	if (sets.some((set) => questionsFor(set, how, { practice: null }) > MOST_IN_ALL))
-		return `A set has ${MOST_IN_ALL} questions at most`;
+	const usual = Math.min(...sets.map((set) => practiceIn(set, isOwnStep)));
 	if (sets.length > MOST_WEEKS && weeks > 1) return `Sets can be laid out over ${MOST_WEEKS} weeks at most`;
-	if (isOwnStep && skills.some(({ practice, checks }) => practice !== own[0].practice || checks !== own[0].checks))
-		return 'Where each has a step of their own, all have as many questions';
-	if (how.untilRight !== null && (how.older || skills.some(({ checks }) => checks)))
-		return 'A set that ends once enough are right has neither a check nor older questions';
-	if (how.untilRight !== null && how.feedback !== 'at once')
-		return 'A set that ends once enough are right is told at once';
-	if (how.untilRight !== null && how.untilRight > usual) return 'It asks for more right than it has questions';
 	for (const { skillId, variation, dueOn } of students) {
 		if (isOwnStep ? skillId === null || !distinct.has(skillId) : skillId !== null)
 			return 'A student’s own step is not among the skills';
@@ -182,11 +161,8 @@ export const assignAction = staffAction(
 		const wrong = planProblem(plan, school.today);
 		if (wrong) return refuse(wrong);
 		const taught = new Map((await skillList(database, school.id)).map((skill) => [skill.id, skill]));
-		for (const { skillId } of plan.skills) {
-			const skill = taught.get(skillId);
-			if (!skill) return refuse('There is no such skill');
-			if (!hasItems(skill.code)) return refuse(`There are no questions for ${skill.shortName} yet`);
-		}
+		const missing = skillsProblem(plan.skills, taught);
+		if (missing) return refuse(missing);
 		const ids = plan.students.map(({ studentId }) => studentId);
 		const seen = await visibleAmong(database, staff, ids, school.today);
 		if (seen.length !== ids.length) return refuse('Some of these students are not yours to see');

@@ -41,7 +41,7 @@ const work = async (student: number, setId: number, right: boolean, at = NOW) =>
 		at
 	);
 const page = async (setId: number) =>
-	(await setPage(small.database, specialist, await findSchool(small.database, 1, NOW), setId))!;
+	(await setPage(small.database, specialist, await findSchool(small.database, 1, NOW), setId, NOW))!;
 const followedBy = async (setId: number, student: number) =>
 	(await page(setId)).students.find(({ id }) => id === student)!.followed;
 const notices = async () => {

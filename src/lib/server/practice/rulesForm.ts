@@ -14,6 +14,7 @@ const RULE_FIELDS = {
 	hints: on,
 	secondTry: on,
 	solutions: on,
+	pausing: on,
 	line: Type.Integer({ minimum: 1, maximum: 100 }),
 	above: oneOf([...ABOVE_STEPS]),
 	below: oneOf([...BELOW_STEPS])
@@ -28,6 +29,7 @@ const rulesFrom = (form: Static<Type.TObject<typeof RULE_FIELDS>>): SetRules => 
 	hints: form.hints === 'yes',
 	secondTry: form.secondTry === 'yes',
 	solutions: form.solutions === 'yes',
+	pausing: form.pausing === 'yes',
 	line: form.line,
 	above: form.above,
 	below: form.below
@@ -43,7 +45,8 @@ export const rulesFields = (rules: SetRules): Record<string, string> => ({
 	below: rules.below,
 	...(rules.hints && { hints: 'yes' }),
 	...(rules.secondTry && { secondTry: 'yes' }),
-	...(rules.solutions && { solutions: 'yes' })
+	...(rules.solutions && { solutions: 'yes' }),
+	...(rules.pausing && { pausing: 'yes' })
 });
 
 /** What is wrong with rules for a set that is worked on in some way; null for nothing. */

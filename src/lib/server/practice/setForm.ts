@@ -14,10 +14,11 @@ import { nextStepsFor } from './nextStepsFor';
 import { type GivenTo, givenTo } from './store/assigning';
 import { type OwnWay, skillsOfSets } from './store/setContent';
 import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
+import { questionsAction } from './questionsForm';
 import { rulesAction } from './rulesForm';
 import { findSet } from './store/oneSet';
 import { restoreSets, withdrawSets } from './store/practice';
-import { addToSet, giveAgain, markSetTask, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
+import { addToSet, giveAgain, letGoOn, markSetTask, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
 
 /** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
@@ -68,7 +69,6 @@ const setOf = ({ params }: { params: Partial<Record<string, string>> }) => idOf(
 const GONE = 'This set was taken back, or is not yours to change';
 const UNSEEN = 'Some of these students are not yours to see';
 
-/** Whether a staff member may see all of some students. */
 /** What a form says is otherwise for some; what it does not name is absent. */
 function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
 	const yesOrNo = (value: string) => (value === 'as for all' ? null : value === 'yes');
@@ -132,6 +132,21 @@ const markingTask = (isDone: boolean) =>
 		return {
 			done: `The task is ${isDone ? 'done' : 'still to do'} with ${plural(changed.length, 'student')}.`,
 			undo: { action: isDone ? '?/taskNotDone' : '?/taskDone', fields: { students: changed.join(',') } }
+		};
+	});
+
+/** Lets students go on with what they have left though it is done in one go; the one undoes the other. */
+const lettingGoOn = (mayGoOn: boolean) =>
+	staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
+		const students = idsOf(form.students);
+		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
+		const changed = await letGoOn(database, staff, setOf(event), students, mayGoOn, at);
+		if (changed.length === 0) return refuse('They have gone on already, or the set was taken back');
+		return {
+			done: mayGoOn
+				? `${plural(changed.length, 'student')} may go on where they stopped.`
+				: `${plural(changed.length, 'student')} may not go on yet.`,
+			undo: { action: mayGoOn ? '?/notOn' : '?/goOn', fields: { students: changed.join(',') } }
 		};
 	});
 
@@ -227,6 +242,7 @@ export const setActions = {
 		return { done: `As before for ${plural(back.length, 'student')}.` };
 	}),
 	how: rulesAction,
+	questions: questionsAction,
 	add: staffAction('assign practice', studentsForm, async ({ staff, school, database, at, form, event }) => {
 		const set = await findSet(database, staff, setOf(event));
 		if (!set || set.isWithdrawn) return refuse(GONE);
@@ -260,6 +276,8 @@ export const setActions = {
 	notAgain: givingAgain(false),
 	taskDone: markingTask(true),
 	taskNotDone: markingTask(false),
+	goOn: lettingGoOn(true),
+	notOn: lettingGoOn(false),
 	takeBack: takingBack(true),
 	giveBack: takingBack(false)
 };

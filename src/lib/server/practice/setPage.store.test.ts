@@ -47,7 +47,7 @@ const act = (action: keyof typeof setActions, fields: Parameters<typeof post>[3]
 	post(small, staff, setActions[action], fields, at());
 const back = (answer: Awaited<ReturnType<typeof act>>) => undo(small, specialist, setActions, answer, at());
 const rows = async (staff = specialist, today = TODAY) =>
-	(await setPage(small.database, staff, { ...small.school, today }, set))!.students;
+	(await setPage(small.database, staff, { ...small.school, today }, set, NOW))!.students;
 const row = async (id: number, today = TODAY) => (await rows(specialist, today)).find((one) => one.id === id)!;
 /** When the set is due on a student's own page; undefined where it is not there. */
 const onOwnPage = async (id: number) =>
@@ -69,8 +69,8 @@ describe('the page of a set', () => {
 		]);
 		expect((await rows(teacher)).map(({ id }) => id)).toEqual([2, 1]);
 		// A week more, on a school day.
-		expect((await setPage(small.database, specialist, small.school, set))!.moreTime).toBe(addDays(DUE, 7));
-		expect(await setPage(small.database, elsewhere, small.school, set)).toBeNull();
+		expect((await setPage(small.database, specialist, small.school, set, NOW))!.moreTime).toBe(addDays(DUE, 7));
+		expect(await setPage(small.database, elsewhere, small.school, set, NOW)).toBeNull();
 		expect((await row(2, addDays(DUE, 1))).isLate).toBe(true);
 		expect((await row(2, DUE)).isLate).toBe(false);
 	});
@@ -199,7 +199,7 @@ describe('a set that is under way', () => {
 		const tasks = async (id: number) =>
 			(await openTasks(small.database, seenOne(id), { day: TODAY, minute: 600 })).map(({ task }) => task);
 		const one = async (id: number) =>
-			(await setPage(small.database, specialist, small.school, withTask))!.students.find((row) => row.id === id)!;
+			(await setPage(small.database, specialist, small.school, withTask, NOW))!.students.find((row) => row.id === id)!;
 		expect(await tasks(1)).toEqual(['Fold thirds']);
 		const done = await post(small, specialist, setActions.taskDone, { students: '1' }, there);
 		expect(done.done).toBe('The task is done with 1 student.');
@@ -220,12 +220,13 @@ describe('a set that is under way', () => {
 			above: 'nothing',
 			below: 'half',
 			secondTry: 'yes',
-			solutions: 'yes'
+			solutions: 'yes',
+			pausing: 'yes'
 		};
 		expect((await act('how', rules, teacher)).problem).toContain('not yours');
 		const changed = await act('how', { ...rules, name: ' Thirds ', task: 'Fold' });
 		expect(changed.done).toContain('Changed for all');
-		const page = (await setPage(small.database, specialist, small.school, set))!;
+		const page = (await setPage(small.database, specialist, small.school, set, NOW))!;
 		expect(page).toMatchObject({
 			title: 'Thirds',
 			set: { task: 'Fold', how: { hints: false, line: 70, below: 'half' } }
@@ -233,7 +234,7 @@ describe('a set that is under way', () => {
 		expect(page.usualName).toBe(small.skills[0].shortName);
 		expect(page.history[0].says).toBe('Otherwise for all: its name, the task, hints, the line, what follows below it.');
 		await back({ undo: page.history[0].undo! });
-		expect((await setPage(small.database, specialist, small.school, set))!.set).toMatchObject({
+		expect((await setPage(small.database, specialist, small.school, set, NOW))!.set).toMatchObject({
 			name: null,
 			task: null,
 			how: USUAL_HOW
@@ -252,7 +253,7 @@ describe('a set that is under way', () => {
 	});
 
 	it('tells what was changed, by whom, and undoes it from there', async () => {
-		const history = async () => (await setPage(small.database, specialist, small.school, set))!.history;
+		const history = async () => (await setPage(small.database, specialist, small.school, set, NOW))!.history;
 		expect(await history()).toEqual([]);
 		await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 3) });
 		await act('some', { students: '2', dueOn: addDays(DUE, 9) });
@@ -290,7 +291,7 @@ describe('a set that is under way', () => {
 		expect((await act('dates', { opensOn: TODAY, dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
 		expect((await act('some', { students: '1', dueOn: addDays(DUE, 1) })).problem).toContain('taken back');
 		expect((await act('excuse', { students: '1' })).problem).toContain('taken back');
-		expect((await setPage(small.database, specialist, small.school, set))!.set.isWithdrawn).toBe(true);
+		expect((await setPage(small.database, specialist, small.school, set, NOW))!.set.isWithdrawn).toBe(true);
 	});
 
 	it('is given to another, and taken from them again while they have not begun', async () => {

@@ -1,5 +1,6 @@
 import { addDays, momentOf, schoolDayFrom } from '../../core/calendar';
-import { activeMs, isPastDue, minutesOf, setTitle, type SetDates } from '../../core/practice';
+import { hasItems } from '../../core/items/bank';
+import { activeMs, isPastDue, minutesOf, setTitle, type SetDates, wasLeft } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
@@ -30,7 +31,7 @@ function stateOf(
 }
 
 /** One set, with every student to whom it was given and whom the staff member may see; null for no such set. */
-export async function setPage(database: Database, staff: Staff, school: School, setId: number) {
+export async function setPage(database: Database, staff: Staff, school: School, setId: number, at: Date) {
 	const { today, minute, timeZone } = school;
 	const set = await findSet(database, staff, setId);
 	if (!set) return null;
@@ -66,6 +67,8 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 			const { code, shortName, statement } = skillOf.get(skillId)!;
 			return { id: skillId, code, shortName, statement, practice, checks, hasExample };
 		}),
+		/** What can be put into it. */
+		offered: skills.filter(({ code }) => hasItems(code)).map(({ id, code, shortName }) => ({ id, code, shortName })),
 		/** Until when who is given more time has it, unless somebody says otherwise: a week. */
 		moreTime: schoolDayFrom(addDays(dates.dueOn && dates.dueOn > today ? dates.dueOn : today, 7), school.calendar),
 		lesson: lesson ?? null,
@@ -89,6 +92,8 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					help: { readAloud, largerType },
 					state,
 					isTurnedIn: one.isTurnedIn,
+					/** Begun, to be done in one go, and left: a person has to let them go on. */
+					isLeft: state === 'under way' && !set.how.pausing && wasLeft(one, at),
 					isTaskDone: one.taskDoneAt !== null,
 					isLate: isPastDue(due, { day: today, minute }) && (state === 'not begun' || state === 'under way'),
 					answered: one.answered,
@@ -105,6 +110,11 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 				};
 			})
 			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state)),
-		history: historyOf(set, changes, new Map(students.map((student) => [student.id, fullName(student)])))
+		history: historyOf(
+			set,
+			changes,
+			new Map(students.map((student) => [student.id, fullName(student)])),
+			(id) => skillOf.get(id)?.shortName ?? 'a skill that is not taught here any more'
+		)
 	};
 }

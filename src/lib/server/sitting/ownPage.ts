@@ -43,6 +43,9 @@ interface ToDo {
 	isBegun: boolean;
 	/** It goes on tomorrow: enough for today. */
 	isForTomorrow: boolean;
+	/** It was left though it is done in one go: it goes on once an adult says so. */
+	isLeft?: boolean;
+	isInOneGo?: boolean;
 }
 
 /**
@@ -114,20 +117,25 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 				: set.untilRight === null
 					? `${set.itemCount} questions`
 					: `until ${set.untilRight} are right, ${set.itemCount} questions at most`,
-			why: [days.get(set.groupId ?? 0), dueWords(set.dueOn, set.late)].filter(Boolean).join(', '),
+			why: [!set.pausing && !set.answered && 'in one go', days.get(set.groupId ?? 0), dueWords(set.dueOn, set.late)]
+				.filter(Boolean)
+				.join(', '),
 			isBegun: (set.answered ?? 0) > 0,
-			isForTomorrow: false
+			isForTomorrow: false,
+			isLeft: set.isLeft,
+			isInOneGo: !set.pausing
 		})),
 		...chosen(choice, nameOf)
 	];
 	const isAsked = ({ kind, id }: ToDo) => kind === 'practice' && id === askedSet;
 	const rest = todo.filter((one) => !isAsked(one));
 	return {
-		// What a link led to comes first, then what is begun; all else is in order already: what is due soonest.
+		// What a link led to comes first, then what is begun; all else is in order already: what is due soonest. Last, what waits for an adult.
 		todo: [
 			...todo.filter(isAsked),
-			...rest.filter(({ isBegun }) => isBegun),
-			...rest.filter(({ isBegun }) => !isBegun)
+			...rest.filter(({ isBegun, isLeft }) => isBegun && !isLeft),
+			...rest.filter(({ isBegun }) => !isBegun),
+			...rest.filter(({ isLeft }) => isLeft)
 		],
 		/** What came of the link that led here; null without one. */
 		link: askedSet === null ? null : todo.some(isAsked) ? ('found' as const) : ('not here' as const),

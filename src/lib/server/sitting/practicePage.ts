@@ -1,7 +1,7 @@
 import { SAMPLE_SEED, type Figure, type Item } from '../../core/items';
 import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { momentOf } from '../../core/calendar';
-import { isPastDue } from '../../core/practice';
+import { isPastDue, wasLeft } from '../../core/practice';
 import type { Database } from '../database';
 import { itemsAsked } from '../library';
 import { shownMaterials } from '../materials';
@@ -9,7 +9,7 @@ import { setForStudent } from '../practice';
 import type { SignedInStudent } from '../request';
 import { findSchool } from '../school';
 import { answerHtml, mathHtml } from './presentItem';
-import type { Sitting, SittingItem } from './store/sittings';
+import { lastAnswerAt, type Sitting, type SittingItem } from './store/sittings';
 
 /** A question with how it is done; texts as HTML. */
 export interface WorkedQuestion {
@@ -54,7 +54,15 @@ export async function practiceSitting(
 	const isTold =
 		how.feedback !== 'none' &&
 		(how.feedback !== 'after the due date' || due.dueOn === null || isPastDue(due, momentOf(at, timeZone)));
+	const isLeft =
+		!how.pausing &&
+		sitting.finishedAt === null &&
+		wasLeft({ lastAnswerAt: await lastAnswerAt(database, sitting.id), goesOnAt: set.goesOnAt }, at);
 	return {
+		/** Begun and left, though it is done in one go: an adult has to let them go on. */
+		isLeft,
+		/** Whether it is done in one go. */
+		isInOneGo: !how.pausing,
 		lesson: lesson ?? null,
 		hints: variation.hints ?? how.hints,
 		solutions: how.solutions,

@@ -1,5 +1,5 @@
 import { dayBegins } from '../../core/calendar';
-import { isPastDue, setTitle } from '../../core/practice';
+import { isPastDue, setTitle, wasLeft } from '../../core/practice';
 import { isEnoughForToday } from '../../core/screening';
 import { accommodations, NO_ACCOMMODATION } from '../people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
@@ -57,7 +57,9 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 			.map((set) => ({
 				...set,
 				title: setTitle(set, (id) => nameOf.get(id)!),
-				late: isPastDue(set, now)
+				late: isPastDue(set, now),
+				/** To be done in one go, and left: an adult has to let them go on. */
+				isLeft: !set.pausing && wasLeft(set, locals.at)
 			}))
 	};
 }

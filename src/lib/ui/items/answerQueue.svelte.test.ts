@@ -32,7 +32,8 @@ afterEach(() => {
 	vi.unstubAllGlobals();
 });
 
-const give = (position: number, response = '1') => queue.add({ position, attempt: 1, response, milliseconds: 5 });
+const give = (position: number, response = '1') =>
+	queue.add({ position, attempt: 1, response, milliseconds: 5, hints: 0 });
 const settle = () => vi.advanceTimersByTimeAsync(0);
 
 describe('the queue of answers', () => {

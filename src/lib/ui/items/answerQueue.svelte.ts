@@ -7,6 +7,8 @@ export interface QueuedAnswer extends Queued {
 	attempt: number;
 	response: Given;
 	milliseconds: number;
+	/** Stages of the hint that stood beside the question. */
+	hints: number;
 }
 
 /** What comes after an answer in a diagnostic. */

@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { FEEDBACK_TIMES, LESSON_CHECK, SET_LENGTHS } from '$lib/core/practice';
 	import AssignPart from './AssignPart.svelte';
+	import { IN_ONE_GO } from './saySet';
 	import type { NewSet } from './newSet.svelte';
 
 	let { newSet }: { newSet: NewSet } = $props();
@@ -66,8 +67,12 @@
 		{#if newSet.how.feedback !== 'none'}
 			<label><input type="checkbox" bind:checked={newSet.solutions} /> solutions</label>
 		{/if}
+		<label><input type="checkbox" bind:checked={newSet.pausing} /> can be left and gone on with</label>
 		<label><input type="checkbox" bind:checked={newSet.ownQuestions} /> numbers of their own</label>
 	</p>
+	{#if !newSet.pausing}
+		<p class="soft">{IN_ONE_GO}</p>
+	{/if}
 </AssignPart>
 
 <style>

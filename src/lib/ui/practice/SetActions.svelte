@@ -7,7 +7,14 @@
 	import ForSome from './ForSome.svelte';
 
 	interface Props {
-		selected: { id: number; state: string; isTurnedIn: boolean; isTaskDone: boolean; attempt: number }[];
+		selected: {
+			id: number;
+			state: string;
+			isTurnedIn: boolean;
+			isTaskDone: boolean;
+			isLeft: boolean;
+			attempt: number;
+		}[];
 		/** Whether an adult leads something beside the set. */
 		hasTask: boolean;
 		dates: { opensOn: SchoolDate };
@@ -28,6 +35,7 @@
 	const finished = $derived(among('finished', 'finished late'));
 	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
 	const toDo = $derived(selected.filter(({ isTaskDone }) => !isTaskDone));
+	const left = $derived(selected.filter(({ isLeft }) => isLeft));
 	let until = $derived(moreTime);
 	/** Whether what else can be otherwise for those selected is shown. */
 	let isOpen = $state(false);
@@ -76,6 +84,7 @@
 			</select>
 		</form>
 	{/if}
+	{@render forThese('goOn', left, `Let ${plural(left.length, 'student')} go on`)}
 	{@render forThese('turnIn', underWay, `Turn in for ${plural(underWay.length, 'student')}`)}
 	{@render forThese('reopen', turnedIn, `Open again for ${plural(turnedIn.length, 'student')}`)}
 	{@render forThese('need', excused, `On the page of ${plural(excused.length, 'student')} again`)}

@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { ABOVE_STEPS, BELOW_STEPS, FEEDBACK_TIMES, type SetHow } from '$lib/core/practice';
 	import { keepValues } from '../form/keepValues';
+	import { IN_ONE_GO } from './saySet';
 	import { ABOVE_WORDS, BELOW_WORDS } from './sayFollow';
 
 	interface Props {
@@ -38,6 +39,9 @@
 			<label><input type="checkbox" name="hints" value="yes" checked={how.hints} /> hints</label>
 			<label><input type="checkbox" name="secondTry" value="yes" checked={how.secondTry} /> second try</label>
 			<label><input type="checkbox" name="solutions" value="yes" checked={how.solutions} /> solutions</label>
+			<label title={IN_ONE_GO}
+				><input type="checkbox" name="pausing" value="yes" checked={how.pausing} /> can be left and gone on with</label
+			>
 		</p>
 		<p class="one-line">
 			<label>Line <input name="line" type="number" min="1" max="100" value={how.line} /> % right at the first try</label
@@ -58,7 +62,7 @@
 			<span class="soft"
 				>{begun === 0
 					? 'Nobody has begun: it is so for all.'
-					: `${begun} ${begun === 1 ? 'has' : 'have'} begun: hints and solutions change at once, when they are told and second tries stay as they are for them. What follows goes by when they finish.`}</span
+					: `${begun} ${begun === 1 ? 'has' : 'have'} begun: hints, solutions and whether it can be left change at once, when they are told and second tries stay as they are for them. What follows goes by when they finish.`}</span
 			>
 		</p>
 	</form>

@@ -102,6 +102,7 @@ export class NewSet {
 	hints = $state(true);
 	secondTry = $state(true);
 	solutions = $state(true);
+	pausing = $state(true);
 	/** What follows: percent right at the first try, and what comes at or above it and below. */
 	line = $state(USUAL_FOLLOW.line);
 	above = $state<FollowRule['above']>(USUAL_FOLLOW.above);
@@ -125,8 +126,7 @@ export class NewSet {
 
 	constructor(private readonly data: () => NewSetData) {
 		const { usual, dates } = data();
-		const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below } = usual.how;
-		Object.assign(this, { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below });
+		Object.assign(this, usual.how);
 		this.practice = usual.practice || USUAL_LENGTH;
 		this.usualParts = { hasExample: usual.hasExample, hasChecks: usual.hasChecks };
 		this.opensOn = dates.opensOn;
@@ -199,14 +199,14 @@ export class NewSet {
 	});
 
 	readonly how = $derived.by((): SetHow => {
-		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions, line, above, below } = this;
+		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing, line, above, below } = this;
 		const most = Math.max(1, this.practice);
 		return {
 			older: untilRight === null ? this.older : 0,
 			untilRight: untilRight === null ? null : Math.min(untilRight, most),
 			// What ends once enough are right has to be told at once.
 			feedback: untilRight === null ? feedback : 'at once',
-			...{ ownQuestions, hints, secondTry, solutions, line, above, below }
+			...{ ownQuestions, hints, secondTry, solutions, pausing, line, above, below }
 		};
 	});
 

@@ -36,11 +36,12 @@ describe('a set in words', () => {
 				feedback: 'none',
 				hints: false,
 				secondTry: false,
-				solutions: false
+				solutions: false,
+				pausing: false
 			})
 		).toEqual([
 			...['until 6 are right at the first try', '2 from before mixed in', 'numbers of their own'],
-			...['not told what was right', 'no hints', 'one try each', 'no solutions']
+			...['not told what was right', 'no hints', 'one try each', 'no solutions', 'in one go']
 		]);
 	});
 });

@@ -1,4 +1,5 @@
 import { sayDayAt } from '$lib/core/calendar';
+import { LEFT_AFTER_MINUTES } from '$lib/core/practice/pausing';
 import type { SetDates, SetHow, Variation } from '$lib/core/practice';
 
 /** `due Fri, Dec 4, 16:00`, or that it never is. */
@@ -29,6 +30,9 @@ export function sayVariation({ practice, families, hints, readAloud, largerType 
 		: said;
 }
 
+/** What it means that a set cannot be left and gone on with. */
+export const IN_ONE_GO = `In one go: who has begun and answers nothing for ${LEFT_AFTER_MINUTES} minutes goes on once you let them. What they answered is kept and counts.`;
+
 const FEEDBACK: Record<SetHow['feedback'], string> = {
 	'at once': 'told at once whether it was right',
 	'at the end': 'told at the end what was right',
@@ -38,7 +42,7 @@ const FEEDBACK: Record<SetHow['feedback'], string> = {
 
 /** How a set is worked on where that is not as usual, as parts of a sentence. */
 export function sayHow(how: SetHow): string[] {
-	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions } = how;
+	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing } = how;
 	return [
 		untilRight !== null && `until ${untilRight} are right at the first try`,
 		older > 0 && `${older} from before mixed in`,
@@ -46,6 +50,7 @@ export function sayHow(how: SetHow): string[] {
 		feedback !== 'at once' && FEEDBACK[feedback],
 		!hints && 'no hints',
 		!secondTry && 'one try each',
-		!solutions && 'no solutions'
+		!solutions && 'no solutions',
+		!pausing && 'in one go'
 	].filter((part) => part !== false);
 }

@@ -22,9 +22,6 @@
 	let { sitting, isReady, isOffline, hasSolutions, isDiagnostic, onnext }: Props = $props();
 	const current = $derived(sitting.current!);
 
-	/** Of which question the second stage of the hint is shown. */
-	let stepOf = $state<number | null>(null);
-
 	async function submit() {
 		if (await sitting.submit()) await next();
 	}
@@ -73,11 +70,11 @@
 			<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
 			{#if current.item.hintHtml && sitting.help}
 				{#if sitting.help.says}<p>{sitting.help.says}</p>{/if}
-				{#if sitting.help.stepHtml && stepOf === current.position}
+				{#if sitting.help.stepHtml && sitting.isStepShown}
 					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 					<p><strong>It begins so:</strong> {@html sitting.help.stepHtml}</p>
 				{:else if sitting.help.stepHtml}
-					<button type="button" class="plain more" onclick={() => (stepOf = current.position)}>One more hint</button>
+					<button type="button" class="plain more" onclick={() => (sitting.isStepShown = true)}>One more hint</button>
 				{/if}
 			{/if}
 			<p class="soft">Change your answer, then try again.</p>

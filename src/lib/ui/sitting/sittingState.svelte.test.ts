@@ -33,7 +33,7 @@ const asked = (position: number, done = false): SittingQuestion => ({
 	item: { ...item(position), practice: false }
 });
 
-let sent: { position: number; attempt: number; response: Given; milliseconds: number }[];
+let sent: { position: number; attempt: number; response: Given; milliseconds: number; hints: number }[];
 let clock: number;
 const queue = { add: (answer: (typeof sent)[number]) => sent.push(answer) } as unknown as AnswerQueue;
 function begin(change: Partial<ConstructorParameters<typeof SittingState>[0]>): SittingState {
@@ -127,6 +127,26 @@ describe('practice', () => {
 		state.next();
 		expect(state.current!.position).toBe(1);
 		expect(state.help!.stepHtml).toBe('of another');
+	});
+
+	it('tells how much of a hint stood beside the second try; the first is without', async () => {
+		const hinted = (position: number): SittingQuestion => {
+			const question = practice(position);
+			return { ...question, item: { ...question.item, hintHtml: 'Count the tens.' } as SittingQuestion['item'] };
+		};
+		const state = begin({ items: [hinted(0), hinted(1), practice(2)] });
+		for (const isFurther of [false, true, true]) {
+			await give(state, WRONG);
+			state.isStepShown = isFurther;
+			await give(state, rightAnswer(state));
+			state.next();
+		}
+		expect(sent.map(({ attempt, hints }) => [attempt, hints])).toEqual([
+			...[1, 2].map((attempt) => [attempt, attempt - 1]),
+			...[1, 2].map((attempt) => [attempt, 2 * (attempt - 1)]),
+			// Where hints are off there is none, whatever was opened before.
+			...[1, 2].map((attempt) => [attempt, 0])
+		]);
 	});
 
 	it('takes no other answer while one is being judged', async () => {

@@ -1,4 +1,12 @@
-import { isReadable, sameAnswer, type Answer, type Given, type KeyProof, type ShownItem } from '$lib/core/items';
+import {
+	HINT_STAGES,
+	isReadable,
+	sameAnswer,
+	type Answer,
+	type Given,
+	type KeyProof,
+	type ShownItem
+} from '$lib/core/items';
 import type { AnswerQueue, Progress, QueuedAnswer, SecondHelp, Solution } from '../items/answerQueue.svelte';
 import { hasJustRushed } from '$lib/core/practice/hurry';
 import { nextInPool } from '$lib/core/practice/nextInPool';
@@ -48,6 +56,8 @@ export class SittingState {
 	right = $state(0);
 	/** Whether an answer is being judged; on a slow device that takes a moment. */
 	judging = $state(false);
+	/** Whether the second stage of the hint, how it begins, stands beside the question. */
+	isStepShown = $state(false);
 	private solutions = $state<Solution[]>([]);
 	private helps = $state<SecondHelp[]>([]);
 	private attempt = 1;
@@ -240,8 +250,16 @@ export class SittingState {
 			position: this.current!.position,
 			attempt: this.attempt,
 			response,
-			milliseconds: Math.min(86_400_000, Math.round(this.clock() - this.shownAt))
+			milliseconds: Math.min(86_400_000, Math.round(this.clock() - this.shownAt)),
+			hints: this.hintsShown
 		});
+	}
+
+	/** Stages of the hint that stand beside the question: they come with the second try. */
+	private get hintsShown(): number {
+		const item = this.current!.item;
+		if (this.attempt === 1 || !item.practice || item.hintHtml === '') return 0;
+		return this.isStepShown ? HINT_STAGES : 1;
 	}
 
 	/** Leaves the feedback for the next question. */
@@ -258,6 +276,7 @@ export class SittingState {
 		this.answer = null;
 		this.missed = null;
 		this.attempt = 1;
+		this.isStepShown = false;
 		this.feedback = null;
 		this.shownAt = this.clock();
 	}

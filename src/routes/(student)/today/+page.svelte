@@ -15,7 +15,9 @@
 {/if}
 {#if data.todo.length}
 	<p class="soft">
-		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. You can stop any time and go on later.
+		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. {data.todo.some(({ isInOneGo }) => isInOneGo)
+			? 'You can stop and go on later, but for what is done in one go.'
+			: 'You can stop any time and go on later.'}
 	</p>
 	<ul>
 		{#each data.todo as one, i (one.kind + one.id)}
@@ -29,6 +31,8 @@
 				</div>
 				{#if one.isForTomorrow}
 					<p class="soft">Enough for today. It goes on tomorrow.</p>
+				{:else if one.isLeft}
+					<p class="soft">You stopped. Ask your teacher to let you go on.</p>
 				{:else}<form method="POST" action="?/start">
 						<input type="hidden" name="kind" value={one.kind} />
 						<input type="hidden" name="id" value={one.id} />

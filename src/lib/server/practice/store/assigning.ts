@@ -102,7 +102,10 @@ export async function assignWithin(transaction: Database, staff: Author, set: Ne
 
 /** Where the questions of skills go on; sets of one skill that are assigned at the same moment wait for each other here. */
 export async function nextSeeds(transaction: Database, skillIds: number[]): Promise<Map<number, number>> {
-	await transaction.rows('SELECT id FROM skill WHERE id IN (?) ORDER BY id FOR UPDATE', [skillIds]);
+	const spent = await transaction.rows<{ id: number; seed: number }>(
+		'SELECT id, spent_seed AS seed FROM skill WHERE id IN (?) ORDER BY id FOR UPDATE',
+		[skillIds]
+	);
 	const rows = await transaction.rows<{ skillId: number; next: number }>(
 		`SELECT skillId, MAX(next) AS next FROM (
 			SELECT skill_id AS skillId, MAX(first_seed + seeds) AS next FROM practice_set_skill
@@ -114,7 +117,7 @@ export async function nextSeeds(transaction: Database, skillIds: number[]): Prom
 		[skillIds, skillIds]
 	);
 	const next = new Map(rows.map((row) => [row.skillId, Number(row.next)]));
-	return new Map(skillIds.map((skillId) => [skillId, next.get(skillId) ?? FIRST_PRACTICE_SEED]));
+	return new Map(spent.map(({ id, seed }) => [id, Math.max(FIRST_PRACTICE_SEED, seed, next.get(id) ?? 0)]));
 }
 
 async function insertSet(
@@ -125,15 +128,16 @@ async function insertSet(
 ): Promise<number> {
 	const { insertId } = await transaction.run(
 		`INSERT INTO practice_set (school_id, name, is_own_step, group_id, item_count, opens_on, opens_minute, due_on, due_minute,
-			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, line, above,
+			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, pausing, line, above,
 			below, lesson_id, task, follows_id, follow_depth, created_by, created_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		[
 			...[staff.schoolId, name, isOwnStep, groupId],
 			// Where each has a step of their own, all of these are as long.
 			questionsFor(isOwnStep ? skills.slice(0, 1) : skills, how, NO_VARIATION),
 			...[dates.opensOn, dates.opensMinute, dates.dueOn, dates.dueMinute, dates.closes],
 			...[how.older, how.untilRight, how.ownQuestions, how.feedback, how.hints, how.secondTry, how.solutions],
+			how.pausing,
 			...[how.line, how.above, how.below, lessonId, task, follows?.setId ?? null, follows?.depth ?? 0],
 			...[staff.id, at]
 		]

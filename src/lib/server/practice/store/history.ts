@@ -1,12 +1,13 @@
 import type { SetDates } from '../../../core/practice';
 import { audit, type Database } from '../../database';
 import type { Staff } from '../../request';
-import type { OwnWay, SetRules } from './setContent';
+import type { OwnWay, SetContent, SetRules } from './setContent';
 
 /** What was done to a set after it was assigned. */
 export type SetChange =
 	| { kind: 'dates'; before: SetDates; after: SetDates }
 	| { kind: 'how'; before: SetRules; after: SetRules }
+	| { kind: 'questions'; before: SetContent; after: SetContent }
 	/** What is otherwise for some, as it was before. */
 	| { kind: 'for some'; before: OwnWay[] }
 	| { kind: StudentsChange; students: number[] }
@@ -24,7 +25,9 @@ export type StudentsChange =
 	| 'given again'
 	| 'not given again'
 	| 'task done'
-	| 'task not done';
+	| 'task not done'
+	| 'may go on'
+	| 'may not go on';
 
 /** A change with who made it. */
 export type KnownChange = SetChange & { id: number; by: string; at: Date };

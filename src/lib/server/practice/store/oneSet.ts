@@ -3,7 +3,7 @@ import type { SetDates, SetHow, Variation } from '../../../core/practice';
 import type { Database } from '../../database';
 import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
-import { HOW_SQL, howFrom, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
+import { HOW_SQL, howFrom, LAST_ANSWER_SQL, VARIATION_SQL, variationOf, type VariationRow } from './setContent';
 
 /** One practice set, as its page tells of it. */
 export interface OneSet {
@@ -78,6 +78,10 @@ export interface StudentOfSet {
 	finishedAt: Date | null;
 	/** When the task was done with them. */
 	taskDoneAt: Date | null;
+	/** When their last answer was given; null before the first. */
+	lastAnswerAt: Date | null;
+	/** When a person last let them go on with it; null where nobody had to. */
+	goesOnAt: Date | null;
 	/** Whether a person turned it in for them, with questions left. */
 	isTurnedIn: boolean;
 }
@@ -99,7 +103,8 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 		`SELECT given.student_id AS id, given.skill_id AS skillId, given.due_on AS ownDueOn, given.excused_at AS excusedAt,
 			given.marked_done AS isMarked, given.attempt, ${VARIATION_SQL}, sitting.id AS sittingId, sitting.item_count AS itemCount,
 			COALESCE(sitting.answered, 0) AS answered, sitting.finished_at AS finishedAt,
-			sitting.turned_in_at AS turnedInAt, given.task_done_at AS taskDoneAt,
+			sitting.turned_in_at AS turnedInAt, given.task_done_at AS taskDoneAt, given.goes_on_at AS goesOnAt,
+			${LAST_ANSWER_SQL} AS lastAnswerAt,
 			COALESCE((SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`,
 			earlier.answered AS beforeAnswered,

@@ -5,6 +5,7 @@ import { type Roster, rosterSql } from '../../people';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
 import { noteChange } from './history';
+import { LAST_ANSWER_SQL } from './setContent';
 
 /** The end of a day, in minutes. */
 const DAY_ENDS = 24 * 60;
@@ -200,6 +201,10 @@ export interface QueuedSet
 	untilRight: number | null;
 	sittingId: number | null;
 	answered: number | null;
+	/** Whether it can be left and gone on with; else when they last answered, and when a person let them go on. */
+	pausing: boolean;
+	lastAnswerAt: Date | null;
+	goesOnAt: Date | null;
 }
 
 /**
@@ -221,7 +226,8 @@ export async function queuedSets(
 			GROUP_CONCAT(part.skill_id ORDER BY part.number) AS skillIds, practice_set.item_count AS itemCount,
 			SUM(part.practice_count) AS usual, given.practice_count AS own, practice_set.until_right AS untilRight,
 			COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
-			practice_set.closes, sitting.id AS sittingId, sitting.answered, sitting.item_count AS begun
+			practice_set.closes, sitting.id AS sittingId, sitting.answered, sitting.item_count AS begun,
+			practice_set.pausing, given.goes_on_at AS goesOnAt, IF(practice_set.pausing, NULL, ${LAST_ANSWER_SQL}) AS lastAnswerAt
 		FROM practice_set_student AS given
 		JOIN practice_set ON practice_set.id = given.set_id
 		JOIN practice_set_skill AS part

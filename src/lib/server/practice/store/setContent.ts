@@ -4,6 +4,7 @@ import {
 	type SeededSkill,
 	type SetDates,
 	type SetHow,
+	type SetSkill,
 	type Variation
 } from '../../../core/practice';
 import type { SchoolDate, SchoolMoment } from '../../../core/calendar';
@@ -13,17 +14,23 @@ import type { VisibleId } from '../../request';
 /** How sets are worked on, as SQL gives it. */
 export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_right AS untilRight,
 	practice_set.own_questions AS ownQuestions, practice_set.feedback, practice_set.hints, practice_set.second_try AS secondTry,
-	practice_set.solutions, practice_set.line, practice_set.above, practice_set.below`;
+	practice_set.solutions, practice_set.pausing, practice_set.line, practice_set.above, practice_set.below`;
 
 /** How a set is worked on, of a row with more in it. */
 export const howFrom = (row: SetHow): SetHow =>
 	Object.fromEntries(Object.keys(USUAL_HOW).map((key) => [key, row[key as keyof SetHow]])) as unknown as SetHow;
 
 /** What can be changed of a set for all at any time: what it is called, what helps, what follows, what an adult leads. */
-export interface SetRules extends FollowRule, Pick<SetHow, 'feedback' | 'hints' | 'secondTry' | 'solutions'> {
+export interface SetRules
+	extends FollowRule, Pick<SetHow, 'feedback' | 'hints' | 'secondTry' | 'solutions' | 'pausing'> {
 	/** Null: called by its skills. */
 	name: string | null;
 	task: string | null;
+}
+
+/** What a set asks: its skills with their parts, and what goes with them. */
+export interface SetContent extends Pick<SetHow, 'older' | 'untilRight' | 'ownQuestions'> {
+	skills: SetSkill[];
 }
 
 /** What is a student's own within a set: a due date, null for that of the set, and what is otherwise than for the others. */
@@ -35,6 +42,9 @@ export interface OwnWay extends Variation {
 /** What is otherwise for a student within a set, as SQL gives it of `given`. */
 export const VARIATION_SQL = `given.practice_count AS practice, given.families, given.hints AS ownHints,
 	given.read_aloud AS readAloud, given.larger_type AS largerType`;
+
+/** When the newest answer of `sitting` was given; null before the first. */
+export const LAST_ANSWER_SQL = '(SELECT MAX(answer.answered_at) FROM answer WHERE answer.sitting_id = sitting.id)';
 
 export type VariationRow = Omit<Variation, 'hints'> & { ownHints: Variation['hints'] };
 
@@ -67,6 +77,8 @@ export interface SetForStudent {
 	/** The how-manieth run through it is theirs now. */
 	attempt: number;
 	variation: Variation;
+	/** When a person last let them go on with it, where it is done in one go; null where nobody had to. */
+	goesOnAt: Date | null;
 	/** A material that is looked at first. */
 	lessonId: number | null;
 	/** When it is due for them. */
@@ -88,22 +100,23 @@ export async function setForStudent(
 				numbers: number;
 				skillId: number | null;
 				lessonId: number | null;
+				goesOnAt: Date | null;
 			}
 	>(
 		`SELECT ${HOW_SQL}, ${VARIATION_SQL}, given.place, given.attempt, given.numbers, given.skill_id AS skillId,
-			practice_set.lesson_id AS lessonId, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
+			practice_set.lesson_id AS lessonId, given.goes_on_at AS goesOnAt, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute
 		FROM practice_set_student AS given JOIN practice_set ON practice_set.id = given.set_id
 		WHERE given.set_id = ? AND given.student_id = ?`,
 		[setId, studentId]
 	);
 	if (!row) return null;
-	const { place, attempt, numbers, skillId, lessonId, dueOn, dueMinute, ...own } = row;
+	const { place, attempt, numbers, skillId, lessonId, goesOnAt, dueOn, dueMinute, ...own } = row;
 	const usual = (await skillsOfSets(database, [setId])).get(setId)!;
 	const skills = numbers === 1 ? usual : await withNumbers(database, setId, numbers, usual);
 	return {
 		skills: skills.filter((skill) => skillId === null || skill.skillId === skillId),
 		how: howFrom(row),
-		...{ place, attempt, lessonId },
+		...{ place, attempt, lessonId, goesOnAt },
 		variation: variationOf(own),
 		due: { dueOn, dueMinute }
 	};

@@ -5,6 +5,7 @@ import { refreshStudents } from '../../standing';
 import { insertGiven, nextSeeds, type GivenTo } from './assigning';
 import { noteChange } from './history';
 import { findSet } from './oneSet';
+import { LAST_ANSWER_SQL } from './setContent';
 
 /** Whether a set can be changed: locked until the end, of the school, and not taken back. */
 async function lockSet(transaction: Database, staff: Staff, setId: number): Promise<boolean> {
@@ -265,6 +266,43 @@ export async function markSetTask(
 			ids
 		]);
 		await noteChange(transaction, staff, at, setId, { kind: isDone ? 'task done' : 'task not done', students: ids });
+		return ids;
+	});
+}
+
+/**
+ * Lets students go on with a set that they have begun and left, though it is done in one go; or takes that back, as long as they
+ * have answered nothing since.
+ *
+ * @returns for whom it is otherwise than before
+ */
+export async function letGoOn(
+	database: RootDatabase,
+	staff: Staff,
+	setId: number,
+	studentIds: number[],
+	mayGoOn: boolean,
+	at: Date
+): Promise<number[]> {
+	return inSet(database, staff, setId, studentIds, async (transaction) => {
+		const rows = await transaction.rows<{ id: number }>(
+			`SELECT given.student_id AS id
+			FROM practice_set_student AS given
+			JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+				AND sitting.attempt = given.attempt AND sitting.finished_at IS NULL
+			WHERE given.set_id = ? AND given.student_id IN (?)
+				AND ${mayGoOn ? `COALESCE(given.goes_on_at < ${LAST_ANSWER_SQL}, ${LAST_ANSWER_SQL} IS NOT NULL)` : `given.goes_on_at >= ${LAST_ANSWER_SQL}`}
+			ORDER BY id FOR UPDATE`,
+			[setId, studentIds]
+		);
+		const ids = rows.map(({ id }) => id);
+		if (ids.length === 0) return [];
+		await transaction.run('UPDATE practice_set_student SET goes_on_at = ? WHERE set_id = ? AND student_id IN (?)', [
+			mayGoOn ? at : null,
+			setId,
+			ids
+		]);
+		await noteChange(transaction, staff, at, setId, { kind: mayGoOn ? 'may go on' : 'may not go on', students: ids });
 		return ids;
 	});
 }

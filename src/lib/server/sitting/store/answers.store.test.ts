@@ -86,6 +86,21 @@ describe('answers', () => {
 		throw new Error('no question with a wrong idea');
 	});
 
+	it('are kept with the hint that stood beside them; where a device does not say, with none', async () => {
+		const { sittingId } = await openSet();
+		const { key } = await itemAt(sittingId);
+		await small.answer(1, sittingId, { response: key });
+		await small.answer(1, sittingId, { response: key, attempt: 2, hints: 2 });
+		const rows = await small.database.rows<{ attempt: number; hints: number }>(
+			'SELECT attempt, hints FROM answer WHERE sitting_id = ? ORDER BY attempt',
+			[sittingId]
+		);
+		expect(rows).toEqual([
+			{ attempt: 1, hints: 0 },
+			{ attempt: 2, hints: 2 }
+		]);
+	});
+
 	it('that say “I don’t know yet” are stored where no second try comes, and told apart from wrong ones', async () => {
 		const { database, skills } = small;
 		const { sittingId } = await openSet();

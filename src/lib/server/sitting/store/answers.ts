@@ -17,6 +17,8 @@ export interface IncomingAnswer {
 	attempt: number;
 	response: unknown;
 	milliseconds: number;
+	/** Stages of the hint that stood beside the question; none where a device does not say. */
+	hints?: number;
 	/** When it was given, by the client's clock; kept between the sitting's start and now. */
 	answeredAt: string;
 }
@@ -114,7 +116,7 @@ async function thereBefore(transaction: Database, left: Judged[], closed: Map<nu
 async function keepAside(transaction: Database, late: Judged[], closed: Map<number, Closing>): Promise<Set<string>> {
 	if (late.length === 0) return new Set();
 	const kept = await transaction.rows<{ id: string }>(
-		`INSERT IGNORE INTO late_answer (id, sitting_id, position, attempt, student_id, response, correct, milliseconds,
+		`INSERT IGNORE INTO late_answer (id, sitting_id, position, attempt, student_id, response, correct, milliseconds, hints,
 			answered_at, received_at, closed_by)
 		VALUES ? RETURNING id`,
 		[
@@ -127,6 +129,7 @@ async function keepAside(transaction: Database, late: Judged[], closed: Map<numb
 				JSON.stringify(answer.response),
 				judged.correct,
 				answer.milliseconds,
+				answer.hints ?? 0,
 				given,
 				answer.receivedAt,
 				closed.get(answer.sittingId)!.why
@@ -268,7 +271,7 @@ async function insertAnswers(transaction: Database, answers: Judged[]): Promise<
 	if (answers.length === 0) return new Set();
 	const inserted = await transaction.rows<{ id: string }>(
 		`INSERT IGNORE INTO answer (id, sitting_id, position, attempt, student_id, skill_id, response, correct,
-			misconception, milliseconds, answered_at, received_at)
+			misconception, milliseconds, hints, answered_at, received_at)
 		VALUES ? RETURNING id`,
 		[
 			answers.map(({ answer, place, judged, given }) => [
@@ -282,6 +285,7 @@ async function insertAnswers(transaction: Database, answers: Judged[]): Promise<
 				judged.correct,
 				judged.misconception,
 				answer.milliseconds,
+				answer.hints ?? 0,
 				given,
 				answer.receivedAt
 			])

@@ -274,3 +274,9 @@ export async function answersSince(
 	);
 	return { answers: Number(row!.answers), milliseconds: Number(row!.milliseconds ?? 0) };
 }
+
+/** When the newest answer of a sitting was given; null before the first. */
+export const lastAnswerAt = async (database: Database, sittingId: number): Promise<Date | null> =>
+	(await database.row<{ at: Date | null }>('SELECT MAX(answered_at) AS at FROM answer WHERE sitting_id = ?', [
+		sittingId
+	]))!.at;

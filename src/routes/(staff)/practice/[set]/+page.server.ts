@@ -7,7 +7,7 @@ import { staffContext } from '$lib/server/shell/staffPage';
 
 export async function load({ locals, params, url }) {
 	const { staff, school } = await staffContext(locals);
-	const found = await setPage(locals.database, staff, school, idOf(params.set) ?? 0);
+	const found = await setPage(locals.database, staff, school, idOf(params.set) ?? 0, locals.at);
 	if (!found || found.students.length === 0) error(404, 'No such practice set for you.');
 	return { ...found, ...(await linkPicture(url.origin, found.set.id)) };
 }

@@ -13,6 +13,7 @@
 	import MaterialView from '$lib/ui/materials/MaterialView.svelte';
 	import SetActions from '$lib/ui/practice/SetActions.svelte';
 	import SetRules from '$lib/ui/practice/SetRules.svelte';
+	import SetQuestions from '$lib/ui/practice/SetQuestions.svelte';
 	import SetHistory from '$lib/ui/practice/SetHistory.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import SelectShown from '$lib/ui/table/SelectShown.svelte';
@@ -42,6 +43,9 @@
 	const minuteIn = (text: string) => (text ? 60 * Number(text.slice(0, 2)) + Number(text.slice(3)) : null);
 
 	const count = (states: string[]) => data.students.filter(({ state }) => states.includes(state)).length;
+	const hasBegun = (state: string) => !['not begun', 'excused', 'marked done'].includes(state);
+	/** In the run that is theirs now. */
+	const begun = $derived(data.students.filter(({ state }) => hasBegun(state)).length);
 	const facts = $derived(
 		[
 			`${count(['finished', 'finished late'])} of ${data.students.length - count(['excused'])} finished`,
@@ -141,8 +145,17 @@
 		usualName={data.usualName}
 		task={set.task}
 		how={set.how}
-		begun={data.students.filter(({ state, attempt }) => attempt > 1 || !['not begun', 'excused'].includes(state))
-			.length}
+		begun={data.students.filter(({ attempt, state }) => attempt > 1 || hasBegun(state)).length}
+	/>
+{/if}
+{#if canChange && set.isTheirs}
+	<SetQuestions
+		skills={data.skills.map(({ id, ...skill }) => ({ ...skill, skillId: id }))}
+		isOwnStep={set.isOwnStep}
+		how={set.how}
+		offered={data.offered}
+		students={data.students.length}
+		{begun}
 	/>
 {/if}
 {#if !set.isWithdrawn}
@@ -185,7 +198,7 @@
 		{#if set.isOwnStep}<td>{student.skill}</td>{/if}
 		<td
 			>{student.state === 'under way'
-				? `${student.answered} of ${student.itemCount} answered`
+				? `${student.answered} of ${student.itemCount} answered${student.isLeft ? ', left: waits for you to let them go on' : ''}`
 				: student.isTurnedIn
 					? `turned in, ${student.answered} of ${student.itemCount} answered`
 					: student.state}{#if student.attempt > 1}<span class="soft">, run {student.attempt}</span

@@ -33,8 +33,9 @@ export async function load({ locals, params }) {
 		largerType: accommodation.largerType || isYoung
 	};
 	const practice = sitting.setId !== null ? await practiceSitting(locals, student, sitting, items, usual) : null;
-	// Of what is closed no question is shown any more.
-	const shownItems = closing ? [] : items;
+	// Of what is closed, or waits for an adult, no question is shown any more.
+	const isLeft = practice?.isLeft ?? false;
+	const shownItems = closing || isLeft ? [] : items;
 	const warmUp =
 		isDiagnostic && !closing && sitting.answered === 0
 			? warmUpItems(await skillList(locals.database, student.schoolId), { grade: student.grade, term: 2 }, student.id)
@@ -61,6 +62,9 @@ export async function load({ locals, params }) {
 		lookBack: practice?.lookBack ?? [],
 		enough: progress?.enough ?? false,
 		closed: closing ? sayClosed(closing.why) : null,
+		/** How far they were when they left what is done in one go; null where they can go on. */
+		left: isLeft ? { answered: sitting.answered, of: sitting.untilRight === null ? sitting.itemCount : null } : null,
+		isInOneGo: practice?.isInOneGo ?? false,
 		// Practice questions before a diagnostic: they count for nothing.
 		warmUp: await Promise.all(
 			warmUp.map(async ({ familyId, seed }, position) => ({

@@ -86,6 +86,13 @@
 		<h1>Closed</h1>
 		<p role="status">{closed}</p>
 		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
+	{:else if data.left}
+		<h1>Waiting for your teacher</h1>
+		<p role="status">
+			This set is done in one go, and you stopped after {data.left.answered}
+			{data.left.of === null ? '' : `of ${data.left.of} `}questions. They are kept. Ask your teacher to let you go on.
+		</p>
+		<p class="end"><a class="button primary" href="/today">Back to my page</a></p>
 	{:else if sitting.isFinished}
 		<AllDone
 			isPractice={data.isPractice}
@@ -123,6 +130,9 @@
 			<p class="slow-down" role="status">
 				<strong>Take your time.</strong> Read the question once more before you answer.
 			</p>
+		{/if}
+		{#if data.isInOneGo && sitting.answered === 0}
+			<p class="aside-note">Do this in one go: you cannot leave it and come back by yourself.</p>
 		{/if}
 		<Supports sittingId={data.sitting.id} text={current.spoken} readsAloud={data.readAloud} bind:larger />
 

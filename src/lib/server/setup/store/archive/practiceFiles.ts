@@ -9,7 +9,7 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 				practice_set.group_id AS small_group, practice_set.item_count, practice_set.opens_on,
 				practice_set.opens_minute, practice_set.due_on, practice_set.due_minute, practice_set.closes,
 				practice_set.older_count, practice_set.until_right, practice_set.own_questions, practice_set.feedback,
-				practice_set.hints, practice_set.second_try, practice_set.solutions, practice_set.line,
+				practice_set.hints, practice_set.second_try, practice_set.solutions, practice_set.pausing, practice_set.line,
 				practice_set.above, practice_set.below, practice_set.follows_id, practice_set.lesson_id, practice_set.task,
 				account.display_name AS created_by,
 				practice_set.created_at, practice_set.withdrawn_at

@@ -86,7 +86,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		says: 'an answer of a student, first and later tries',
 		sql: `SELECT answer.student_id AS student, answer.sitting_id AS sitting, answer.position, answer.attempt,
 				skill.code AS skill, item.family_id AS family, item.seed, item.edition, answer.response, answer.correct,
-				answer.misconception, answer.milliseconds, answer.answered_at
+				answer.misconception, answer.milliseconds, answer.hints, answer.answered_at
 			FROM sitting
 			JOIN answer ON answer.sitting_id = sitting.id
 			JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
@@ -105,6 +105,7 @@ export const WORK_FILES: ArchiveFile[] = [
 			correct: 'whether it was right',
 			misconception: 'wrong idea that the answer shows, if a known one',
 			milliseconds: 'how long it took',
+			hints: 'stages of the hint that stood beside the question',
 			answered_at: 'when'
 		},
 		json: ['response']

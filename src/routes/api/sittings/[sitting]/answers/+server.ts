@@ -1,4 +1,5 @@
 import Type from 'typebox';
+import { HINT_STAGES } from '$lib/core/items';
 import { plural } from '$lib/core/words';
 import { error, json } from '@sveltejs/kit';
 import {
@@ -37,6 +38,7 @@ const check = jsonCheck(
 							Type.Array(Type.String({ maxLength: 40 }), { maxItems: 20 })
 						]),
 						milliseconds: Type.Integer({ minimum: 0, maximum: 86_400_000 }),
+						hints: Type.Optional(Type.Integer({ minimum: 0, maximum: HINT_STAGES })),
 						answeredAt: Type.String({ format: 'date-time', maxLength: 40 })
 					},
 					{ additionalProperties: false }
