@@ -1,4 +1,4 @@
-import { activeMs, minutesOf, setTitle, type TimedAnswer } from '../../core/practice';
+import { setTitle, type TimedAnswer } from '../../core/practice';
 import { addDays, beginningOf, mondayOf, type SchoolDate } from '../../core/calendar';
 import { fullName } from '../../core/words';
 import { isWithin, meetingDays } from '../../core/timetable';
@@ -14,7 +14,7 @@ import type { Database } from '../database';
 import type { Staff } from '../request';
 import { tierPlans, type School } from '../school';
 import { notesOn, visibleAmong } from '../people';
-import { practiceSets, practiceTimes } from '../practice';
+import { activeMinutes, practiceSets, practiceTimes } from '../practice';
 import { probeSeries } from '../track';
 import { openReviews } from '../decide';
 import { skillList } from '../library';
@@ -132,9 +132,8 @@ function meetingsAround(days: Meeting[], today: SchoolDate) {
 
 /** Minutes of practice before a week began and in it; 0 for none. */
 function practicedWeeks(answers: TimedAnswer[], began: Date): { before: number; now: number } {
-	const minutes = (some: TimedAnswer[]) => (some.length ? minutesOf(activeMs(some)) : 0);
 	return {
-		before: minutes(answers.filter(({ at }) => at < began.getTime())),
-		now: minutes(answers.filter(({ at }) => at >= began.getTime()))
+		before: activeMinutes(answers.filter(({ at }) => at < began.getTime())),
+		now: activeMinutes(answers.filter(({ at }) => at >= began.getTime()))
 	};
 }

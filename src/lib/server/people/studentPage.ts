@@ -11,7 +11,7 @@ import { groupsOfStudent, sessionCounts } from '../groups';
 import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/roster';
 import { sectionsOf } from './store/sections';
-import { recentResults } from '../practice';
+import { practicedSince, recentResults } from '../practice';
 import { probeSeries, readSeries } from '../track';
 import { adviceFor, decidedReviews, openReviews, pastSupport, tierHistory } from '../decide';
 import { scoreHistory, uncountedWindows } from '../screen';
@@ -106,7 +106,15 @@ export async function studentPage(database: Database, school: School, student: R
 		sectionsOf(database, [student], school.today),
 		pastSupport(database, student.id)
 	]);
-	const advice = await adviceFor(database, school, reviews);
+	const [advice, practiced] = await Promise.all([
+		adviceFor(database, school, reviews),
+		practicedSince(
+			database,
+			student.id,
+			series.map(({ startsOn }) => startsOn),
+			school
+		)
+	]);
 	const own = now.get(student.id)!;
 	const ready = new Set(readyNext(graph, masteredIn(own)));
 	const importance = await schoolImportance(database, school, skills, graph);
@@ -150,8 +158,9 @@ export async function studentPage(database: Database, school: School, student: R
 			focus: nameOf(group.focusSkillId),
 			sessions: sessions.get(`${student.id} ${group.id}`) ?? null
 		})),
-		probes: series.map((plan) => ({
+		probes: series.map((plan, i) => ({
 			...readSeries(plan),
+			practiced: practiced[i],
 			skill: nameOf(plan.skillId),
 			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
 		})),

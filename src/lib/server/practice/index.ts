@@ -1,6 +1,7 @@
 /** Practice: sets that are assigned, and what came of them. */
 export { practiceDue } from './practiceDates';
 export { assignSet, assignSets, givenTo, type GivenTo, type NewSet } from './store/assigning';
+export { activeMinutes, practicedSince } from './practicedMinutes';
 export { linkPicture } from './linkPicture';
 export { makeFollowOns } from './followOns';
 export { noteFinishedRuns, seeNotices } from './store/followOns';

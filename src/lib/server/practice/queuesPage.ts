@@ -1,5 +1,5 @@
 import { beginningOf, mondayOf, schoolDateOf } from '../../core/calendar';
-import { activeMs, isPastDue, minutesOf, muchWaiting } from '../../core/practice';
+import { isPastDue, minutesOf, muchWaiting } from '../../core/practice';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
 import { skillList } from '../library';
@@ -9,6 +9,7 @@ import type { School } from '../school';
 import type { Scope } from '../shell';
 import { gapCounts } from '../standing';
 import { clearQueues } from './clearQueues';
+import { activeMinutes } from './practicedMinutes';
 import { lastWorked, practiceTimes } from './store/ownWork';
 import { queuedSets } from './store/practice';
 import { withLate, withWork } from './store/waiting';
@@ -78,7 +79,6 @@ export async function queueRows(database: Database, staff: Staff, school: School
 			groups.filter(({ studentIds }) => studentIds.includes(id)).flatMap(({ studentIds }) => studentIds)
 		);
 		mates.delete(id);
-		const active = activeMs(times.get(id)!);
 		const last = worked.get(id);
 		return {
 			id: id as number,
@@ -92,7 +92,7 @@ export async function queueRows(database: Database, staff: Staff, school: School
 			notBegun: own.filter(({ sittingId }) => sittingId === null).length,
 			lastOn: last ? schoolDateOf(last, timeZone) : null,
 			/** Of this week. */
-			activeMinutes: active ? minutesOf(active) : 0,
+			activeMinutes: activeMinutes(times.get(id)!),
 			gaps: gaps.get(id)!
 		};
 	});

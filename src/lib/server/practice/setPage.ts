@@ -1,6 +1,6 @@
 import { addDays, momentOf, schoolDayFrom } from '../../core/calendar';
 import { hasItems } from '../../core/items/bank';
-import { activeMs, isPastDue, minutesOf, setTitle, type SetDates, wasLeft } from '../../core/practice';
+import { isPastDue, setTitle, type SetDates, wasLeft } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups } from '../groups';
@@ -12,6 +12,7 @@ import type { School } from '../school';
 import { findSet, studentsOfSet, type StudentOfSet } from './store/oneSet';
 import { followOnsOf } from './store/followOns';
 import { changesOf } from './store/history';
+import { activeMinutes } from './practicedMinutes';
 import { historyOf } from './setHistory';
 import { rushedIn, setTimes } from './store/outcomes';
 import { skillsOfSets } from './store/setContent';
@@ -104,7 +105,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					before: one.before,
 					hasRushed: rushed.has(student.id),
 					/** Minutes of work on it, in all runs; 0 for none. */
-					activeMinutes: times.has(student.id) ? minutesOf(activeMs(times.get(student.id)!)) : 0,
+					activeMinutes: activeMinutes(times.get(student.id) ?? []),
 					/** What followed by itself, or why there is only word. */
 					followed: followed.get(student.id) ?? null
 				};

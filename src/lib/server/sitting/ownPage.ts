@@ -10,7 +10,7 @@ import {
 } from '../../core/calendar';
 import { CHECK_ITEMS } from '../../core/items';
 import { PROBE_ITEMS } from '../../core/growth';
-import { activeMs, isPastDue, minutesOf, setTitle } from '../../core/practice';
+import { isPastDue, setTitle } from '../../core/practice';
 import { plural } from '../../core/words';
 import type { SittingKind } from '../../core/measurement';
 import { meetingDays } from '../../core/timetable';
@@ -19,7 +19,7 @@ import { findSchool } from '../school';
 import { slotList } from '../groups/timetable';
 import { currentGroupsOf } from '../groups';
 import { givenToStudent } from '../materials';
-import { finishedSince, openTasks, practiceTimes } from '../practice';
+import { activeMinutes, finishedSince, openTasks, practiceTimes } from '../practice';
 import type { SignedInStudent } from '../request';
 import { readStandings } from '../standing';
 import { beginChosen, ownChoice, type OwnChoice, reviewOf } from './ownChoice';
@@ -71,7 +71,6 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
 	const choice = await choiceOf(locals, student, work, own);
-	const active = activeMs(times.get(student.id)!);
 	const done = (answered: number, of: number | null) => `${answered}${of === null ? '' : ` of ${of}`} done`;
 	const dueWords = (dueOn: string | null, isLate: boolean) =>
 		dueOn === null ? '' : isLate ? `was due ${sayDate(dueOn)}; still open, counts as late` : sayBy(dueOn, today);
@@ -163,7 +162,7 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 		),
 		/** What an adult leads beside a set. */
 		tasks,
-		minutes: active ? minutesOf(active) : 0,
+		minutes: activeMinutes(times.get(student.id)!),
 		secure: [...own]
 			.filter(([, now]) => now.standing === 'secure')
 			.sort(([, one], [, other]) => (other.lastOn ?? '').localeCompare(one.lastOn ?? ''))

@@ -2,6 +2,7 @@ import type { Database } from '../database';
 import { currentGroups, cycleDates, sessionCounts } from '../groups';
 import { skillList } from '../library';
 import { visibleAmong, type RosterStudent } from '../people';
+import { practicedSince } from '../practice';
 import { FIRST_ROWS, idIn, type Staff } from '../request';
 import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
@@ -32,13 +33,16 @@ export async function trackPage(database: Database, staff: Staff, school: School
 		plans.find(({ id, studentId }) => id === wantedPlan && (!wantedStudent || studentId === wantedStudent)) ??
 		plans.find(({ studentId }) => studentId === wantedStudent) ??
 		(wantedStudent === null ? plans.find(({ studentId }) => studentId === planned[0]?.id) : undefined);
-	const [looked] = chosen ? await trackRows(database, staff, school, [chosen.studentId]) : [];
+	const seen = chosen ? await visibleAmong(database, staff, [chosen.studentId], school.today) : [];
+	const [looked] = await rowsOf(database, school, seen);
+	const plan = looked?.plans.find(({ id }) => id === chosen!.id);
+	const practiced = plan ? await practicedSince(database, seen[0].id, [plan.startsOn], school) : [];
 	return {
 		running: plans.length,
 		due: plans.filter(({ due }) => due).length,
 		without: students.length - withPlans.size,
 		dueOnly,
-		chosen: looked && { ...looked, plan: looked.plans.find(({ id }) => id === chosen!.id)! },
+		chosen: plan && { ...looked, plan: { ...plan, practiced: practiced[0] } },
 		groups: groups
 			.map(({ id, name, focusSkillId, studentIds }) => ({
 				id,

@@ -4,7 +4,7 @@
 -->
 <script lang="ts">
 	import { PROBE_ITEMS } from '$lib/core/growth';
-	import { number } from '$lib/core/words';
+	import { number, plural } from '$lib/core/words';
 	import ProbeChart from '../charts/ProbeChart.svelte';
 	import { saySessions } from '../groups/sessions';
 	import { sayProbes, type ReadProbes } from './sayProbes';
@@ -20,6 +20,9 @@
 		? 'The baseline is the median of the first three.'
 		: `Baseline ${number(plan.baseline, 1)}, the median of the first three.`}
 	{#if plan.sessions}{saySessions(plan.sessions)}{/if}
+	{plan.practiced
+		? `${plural(plan.practiced, 'minute')} of practice since the first week.`
+		: 'No practice since the first week.'}
 </p>
 {#if plan.probes.length}
 	<ProbeChart

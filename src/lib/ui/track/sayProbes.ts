@@ -15,6 +15,8 @@ export interface ReadProbes {
 	/** What is still needed before a trend is said; null where there is enough. */
 	missing: { probes: number; weeks: number } | null;
 	sessions: Sessions | null;
+	/** Minutes of practice since the series began. */
+	practiced: number;
 }
 
 const one = (value: number) => number(value, 1);

@@ -15,7 +15,9 @@
 {/if}
 {#if data.todo.length}
 	<p class="soft">
-		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. {data.todo.some(({ isInOneGo }) => isInOneGo)
+		{data.todo.length === 1 ? 'One thing' : `${data.todo.length} things`} to do. {data.todo.some(
+			({ isInOneGo }) => isInOneGo
+		)
 			? 'You can stop and go on later, but for what is done in one go.'
 			: 'You can stop any time and go on later.'}
 	</p>
