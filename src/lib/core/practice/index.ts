@@ -14,3 +14,4 @@ export * from './setPlan';
 export * from './setQuestions';
 export * from './setTitle';
 export * from './warnings';
+export * from './weekly';

@@ -1,6 +1,6 @@
 import { fail, redirect, type RequestEvent } from '@sveltejs/kit';
 import Type, { type Static } from 'typebox';
-import { addDays, schoolDayBy, schoolDayFrom, type SchoolCalendar, type SchoolDate } from '../../core/calendar';
+import type { SchoolDate } from '../../core/calendar';
 import {
 	ABOVE_STEPS,
 	BELOW_STEPS,
@@ -8,7 +8,10 @@ import {
 	MOST_QUESTIONS,
 	MOST_PICKED,
 	MOST_WEEKS,
-	setsOf
+	dueLater,
+	setsOf,
+	weeksLater,
+	type WeeklyDays
 } from '../../core/practice';
 import { plural } from '../../core/words';
 import { currentGroups } from '../groups';
@@ -17,6 +20,7 @@ import { visibleAmong } from '../people';
 import { formCheck, id, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { CONTENT_FIELDS, contentProblem, practiceIn, skillsProblem, TWICE } from './contentFields';
+import { comingMeetings } from './comingMeetings';
 import { datesProblem } from './datesForm';
 import { assignSets, type NewSet } from './store/assigning';
 
@@ -85,7 +89,9 @@ const planSchema = Type.Object(
 		),
 		lessonId: orNull(id),
 		task: Type.String({ maxLength: 120 }),
-		weeks: Type.Integer({ minimum: 1, maximum: MOST_WEEKS })
+		weeks: Type.Integer({ minimum: 1, maximum: MOST_WEEKS }),
+		/** Whether the weeks after the first go by the days on which the group meets. */
+		onMeetings: Type.Boolean()
 	},
 	strict
 );
@@ -123,30 +129,26 @@ function planProblem({ students, skills, how, isOwnStep, dates, weeks }: AssignP
 	return null;
 }
 
-/** One set a week: each opens and is due so many weeks later, on days of school. */
-function laidOut(set: NewSet, weeks: number, calendar: SchoolCalendar): NewSet[] {
+/** One set a week: each opens and is due so many weeks later. */
+function laidOut(set: NewSet, weeks: number, days: WeeklyDays): NewSet[] {
 	return Array.from({ length: weeks }, (_, week) => {
 		if (week === 0) return set;
-		const opensOn = schoolDayFrom(addDays(set.dates.opensOn, 7 * week), calendar);
-		const due = (day: SchoolDate | null) => {
-			if (day === null) return null;
-			const then = schoolDayBy(addDays(day, 7 * week), calendar);
-			return then < opensOn ? opensOn : then;
-		};
+		const later = weeksLater(set.dates, week, days);
+		const own = (day: SchoolDate | null) => day && dueLater(day, week, later.opensOn, days.calendar);
 		return {
 			...set,
-			dates: { ...set.dates, opensOn, dueOn: due(set.dates.dueOn) },
-			students: set.students.map((student) => ({ ...student, dueOn: due(student.dueOn) }))
+			dates: { ...set.dates, ...later },
+			students: set.students.map((student) => ({ ...student, dueOn: own(student.dueOn) }))
 		};
 	});
 }
 
 /** Of skills that are parted into several sets: these, at once or one a week. */
-function partedInto(set: NewSet, weeks: number, calendar: SchoolCalendar): NewSet[] {
+function partedInto(set: NewSet, weeks: number, days: WeeklyDays): NewSet[] {
 	const parts = setsOf(set.skills);
 	return parts.flatMap((skills, i) => {
 		const part = { ...set, skills, name: set.name && `${set.name} ${i + 1}` };
-		return weeks > 1 ? laidOut(part, i + 1, calendar).slice(-1) : [part];
+		return weeks > 1 ? laidOut(part, i + 1, days).slice(-1) : [part];
 	});
 }
 
@@ -177,7 +179,8 @@ export const assignAction = staffAction(
 		const name = plan.name.trim() || null;
 		const set: NewSet = { name, groupId: group?.id ?? null, isOwnStep, students, skills, how, dates, lessonId, task };
 		const isParted = !isOwnStep && setsOf(skills).length > 1;
-		const sets = (isParted ? partedInto : laidOut)(set, weeks, school.calendar);
+		const meetings = group && plan.onMeetings ? await comingMeetings(database, school, group) : [];
+		const sets = (isParted ? partedInto : laidOut)(set, weeks, { calendar: school.calendar, meetings });
 		const made = await assignSets(database, staff, sets, at);
 		redirect(303, backTo(event, made));
 	}

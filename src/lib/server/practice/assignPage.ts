@@ -10,7 +10,6 @@ import {
 	USUAL_HOW,
 	type AskedToPractice
 } from '../../core/practice';
-import { meetingDays } from '../../core/timetable';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import type { SmallGroup } from '../groups';
@@ -25,6 +24,7 @@ import { nextStepsFor } from './nextStepsFor';
 import { practiceDue } from './practiceDates';
 import { type Asked, receivers, type Receivers } from './receivers';
 import { questionMs } from './setLengths';
+import { comingMeetings } from './comingMeetings';
 import { setOutcomes } from './store/outcomes';
 import { queuedSets } from './store/practice';
 import { usualChoices } from './store/usualChoices';
@@ -166,11 +166,9 @@ async function timesOf(database: Database, school: School, group: SmallGroup | n
 	const { today, calendar } = school;
 	const cycle = await currentCycle(database, school.id, today);
 	const slot = group && (await slotList(database, school.id)).find(({ id }) => id === group.slotId);
-	const meetings =
-		group && slot ? meetingDays(slot, group.startsOn, group.endsOn, calendar.off).filter((day) => day >= today) : [];
 	const endOfWeek = schoolDayBy(addDays(mondayOf(schoolDayFrom(today, calendar)), 6), calendar);
 	return {
-		meetings: meetings.slice(0, 3),
+		meetings: group ? await comingMeetings(database, school, group) : [],
 		startsAt: slot?.startsAt ?? null,
 		endOfWeek,
 		cycle: cycle && { endsOn: cycle.endsOn as SchoolDate, weeksLeft: cycleWeek(today, cycle.endsOn) }

@@ -211,6 +211,7 @@ describe('the page on which practice is assigned', () => {
 		how: USUAL_HOW,
 		dates: { opensOn: TODAY, opensMinute: null, dueOn: DUE, dueMinute: null, closes: false },
 		weeks: 1,
+		onMeetings: true,
 		...more
 	});
 	const send = (value: unknown, staff = specialist) =>

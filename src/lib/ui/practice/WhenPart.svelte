@@ -1,6 +1,7 @@
 <!-- When students see a set, when it is due, what happens then, and whether others follow week by week. -->
 <script lang="ts">
-	import { sayDate, type SchoolDate } from '$lib/core/calendar';
+	import { sayDate, type SchoolCalendar, type SchoolDate } from '$lib/core/calendar';
+	import { weeksLater } from '$lib/core/practice';
 	import AssignPart from './AssignPart.svelte';
 	import type { NewSet } from './newSet.svelte';
 	import { sayAfterDue } from './saySet';
@@ -12,12 +13,26 @@
 			startsAt: string | null;
 			endOfWeek: SchoolDate;
 			cycle: { endsOn: SchoolDate } | null;
-			school: { today: SchoolDate };
+			school: { today: SchoolDate; calendar: SchoolCalendar };
 		};
 	}
 	let { newSet, data }: Props = $props();
 	const today = $derived(data.school.today);
 	const next = $derived(data.meetings.find((day) => day > today));
+	const weeks = $derived(newSet.plan.weeks);
+	/** When each set of a plan of weeks opens and is due. */
+	const laidOut = $derived(
+		weeks > 1 && newSet.opensOn
+			? Array.from({ length: weeks }, (_, week) =>
+					week === 0
+						? newSet.dates
+						: weeksLater(newSet.dates, week, {
+								calendar: data.school.calendar,
+								meetings: newSet.onMeetings ? data.meetings : []
+							})
+				)
+			: []
+	);
 
 	function due(day: SchoolDate, at = '') {
 		newSet.dueOn = day;
@@ -58,6 +73,20 @@
 			>
 		{/if}
 	</p>
+	{#if laidOut.length}
+		<ol class="weeks">
+			{#each laidOut as { opensOn, dueOn }, i (i)}
+				<li>opens {sayDate(opensOn)}{dueOn ? `, due ${sayDate(dueOn)}` : ''}</li>
+			{/each}
+		</ol>
+		{#if data.meetings.length}
+			<p>
+				<label
+					><input type="checkbox" bind:checked={newSet.onMeetings} /> after the first week by the group’s meeting days</label
+				>
+			</p>
+		{/if}
+	{/if}
 	<p class="soft">
 		{sayAfterDue(newSet.dates)}
 		<label><input type="checkbox" disabled={!newSet.dueOn} bind:checked={newSet.closes} /> closes then</label>
@@ -70,6 +99,13 @@
 		flex-wrap: wrap;
 		gap: 6px 14px;
 		align-items: center;
+	}
+	.weeks {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 2px 34px;
+		margin: 0;
+		padding-left: 22px;
 	}
 	.row button {
 		padding: 0 2px;

@@ -43,7 +43,8 @@ describe('a set that is put together', () => {
 			students: [1, 2, 3].map((studentId) => ({ studentId, skillId: null, dueOn: null, variation: NO_VARIATION })),
 			skills: [{ skillId: 1, practice: 10, checks: 2, hasExample: true }],
 			how,
-			weeks: 1
+			weeks: 1,
+			onMeetings: true
 		});
 		expect([set.questions, set.minutes]).toEqual([12, 12]);
 	});

@@ -117,6 +117,8 @@ export class NewSet {
 	dueAt = $state('');
 	closes = $state(false);
 	weeks = $state(1);
+	/** Whether the weeks after the first go by the days on which the group meets. */
+	onMeetings = $state(true);
 	some = $state<ForSomeEntry[]>([]);
 	private out = $state<number[]>([]);
 	private parts = $state<Record<number, Parts>>({});
@@ -299,7 +301,8 @@ export class NewSet {
 			dates: this.dates,
 			lessonId: this.lesson?.id ?? null,
 			task: this.task.trim(),
-			weeks: this.sets > 1 ? (this.isOneAWeek ? this.sets : 1) : Math.min(this.weeks, this.mostWeeks)
+			weeks: this.sets > 1 ? (this.isOneAWeek ? this.sets : 1) : Math.min(this.weeks, this.mostWeeks),
+			onMeetings: this.onMeetings
 		};
 	});
 }
