@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { MATERIAL_KINDS, MOST_FILE_BYTES } from '../../core/practice';
 import { fileForm, formCheck, LONGEST_LINK, oneOf, type Staff, webAddress } from '../request';
 import type { RootDatabase } from '../database';
+import { cleanPicture } from './cleanPicture';
 import { fileTypeOf } from './fileType';
 import { insertMaterial } from './store/materials';
 
@@ -36,8 +37,8 @@ export async function makeMaterial(
 	if (kind !== 'file' && kind !== 'recording')
 		return { id: await insertMaterial(database, staff, { kind, title, note, link, file: null }, at) };
 	if (!upload) return { problem: kind === 'file' ? 'Choose a file' : 'Nothing was recorded' };
-	const content = Buffer.from(await upload.arrayBuffer());
-	const type = await fileTypeOf(content);
+	const sent = Buffer.from(await upload.arrayBuffer());
+	const type = await fileTypeOf(sent);
 	if (type === null || (kind === 'recording' && !type.startsWith('audio/')))
 		return {
 			problem:
@@ -45,6 +46,8 @@ export async function makeMaterial(
 					? 'This is no picture (PNG, JPEG, WebP), PDF or sound file, whatever its name says'
 					: 'What was recorded is no sound'
 		};
+	const content = type.startsWith('image/') ? await cleanPicture(sent) : sent;
+	if (content === null) return { problem: 'This picture is damaged, or too large to be shown' };
 	const file = { name: upload.name.slice(0, LONGEST_NAME), type, content };
 	return { id: await insertMaterial(database, staff, { kind, title, note, link, file }, at) };
 }
