@@ -4,11 +4,12 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { idsIn, twoSchools } from '../../../../tests/border/twoSchools';
 import { NOW, TODAY } from '../../../../tests/smallSchool';
 import { enrolledByIds } from '../people/store/enrollment';
-import { packArchive } from './packArchive';
+import { fileName, packArchive } from './packArchive';
 import { packStudent } from './packStudent';
 import { archiveRows, PEOPLE_FILES, SCHOOL_FILES, WORK_FILES } from './store/archive';
 
 let schools: Awaited<ReturnType<typeof twoSchools>>;
+let unpacked: Record<string, Uint8Array>;
 /** Files of the archive of the first school, by their names. */
 let files: Record<string, string>;
 const all = [...SCHOOL_FILES, ...PEOPLE_FILES, ...WORK_FILES];
@@ -18,7 +19,7 @@ beforeAll(async () => {
 	const { database, one } = schools;
 	const parts: Uint8Array[] = [];
 	for await (const part of packArchive(database, one.staff.coordinator, one.school, NOW)) parts.push(part.slice());
-	const unpacked = unzipSync(new Uint8Array(Buffer.concat(parts)));
+	unpacked = unzipSync(new Uint8Array(Buffer.concat(parts)));
 	files = Object.fromEntries(Object.entries(unpacked).map(([name, bytes]) => [name, strFromU8(bytes)]));
 });
 afterAll(() => schools.database.close());
@@ -29,7 +30,8 @@ const json = (name: string): Record<string, unknown>[] => JSON.parse(files[`json
 
 describe('the archive of a school', () => {
 	it('has each table as CSV and as JSON, row by row the same, with every column in the dictionary', () => {
-		expect(Object.keys(files).sort()).toEqual(
+		const lists = Object.keys(files).filter((name) => !name.startsWith('files/'));
+		expect(lists.sort()).toEqual(
 			['dictionary.json', ...all.flatMap(({ name }) => [`csv/${name}.csv`, `json/${name}.json`])].sort()
 		);
 		const dictionary: { files: { name: string; columns: Record<string, string> }[] } = JSON.parse(
@@ -44,6 +46,37 @@ describe('the archive of a school', () => {
 				name
 			).toBe(true);
 		}
+	});
+
+	it('has what was given as a file, whole and under its number, and no other school’s', async () => {
+		const { database, one } = schools;
+		const rows = await database.rows<{ id: number; name: string; fileId: number }>(
+			`SELECT material.id, material_file.name, material_file.id AS fileId FROM material
+			JOIN material_file ON material_file.id = material.file_id WHERE material.school_id = ?`,
+			[one.school.id]
+		);
+		expect(rows.length).toBeGreaterThan(0);
+		expect(Object.keys(unpacked).filter((name) => name.startsWith('files/'))).toEqual(
+			rows.map(({ id, name }) => `files/${id}/${name}`)
+		);
+		for (const { id, name, fileId } of rows) {
+			const parts = await database.rows<{ content: Buffer }>(
+				'SELECT content FROM material_file_part WHERE file_id = ? ORDER BY number',
+				[fileId]
+			);
+			const content = Buffer.concat(parts.map((part) => part.content));
+			expect(Buffer.from(unpacked[`files/${id}/${name}`]).equals(content)).toBe(true);
+		}
+	});
+
+	it.each([
+		['../../etc/passwd', '__.._etc_passwd'],
+		['a/b\\c:d.png', 'a_b_c_d.png'],
+		['..', '_'],
+		['', 'file'],
+		['Thirds, half.pdf', 'Thirds, half.pdf']
+	])('calls a file that is called %j as every computer can', (name, called) => {
+		expect(fileName(name)).toBe(called);
 	});
 
 	it('has something in every table of a school that has everything', () => {
@@ -96,7 +129,7 @@ describe('the file of a student', () => {
 		const { database, one } = schools;
 		const [student] = await enrolledByIds(database, one.staff.coordinator, [one.students[0]], TODAY);
 		const bytes = await packStudent(database, one.staff.coordinator, one.school, student, NOW);
-		const unpacked = unzipSync(bytes);
+		unpacked = unzipSync(bytes);
 		const html = strFromU8(unpacked['student.html']);
 		const { data } = JSON.parse(strFromU8(unpacked['student.json'])) as { data: Record<string, unknown[]> };
 		for (const file of [...PEOPLE_FILES, ...WORK_FILES])

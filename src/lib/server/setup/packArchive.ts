@@ -1,7 +1,8 @@
-import { Zip, ZipDeflate } from 'fflate';
+import { Zip, ZipDeflate, ZipPassThrough } from 'fflate';
 import Papa from 'papaparse';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { audit, type Database } from '../database';
+import { filePart, type KeptFile, PART_BYTES, schoolFiles } from '../materials';
 import { allStudentIds } from '../people';
 import type { Staff } from '../request';
 import type { School } from '../school';
@@ -76,8 +77,19 @@ export const dictionaryOf = (files: ArchiveFile[]) => ({
 	files: files.map(({ name, says, columns }) => ({ name, row: says, columns }))
 });
 
+/** What was given to students as a file, part by part. */
+async function* contentOf(database: Database, { id, bytes }: KeptFile): AsyncGenerator<Uint8Array> {
+	for (let number = 0; number * PART_BYTES < bytes; number++) yield await filePart(database, id, number);
+}
+
+/** A name of a file that is one on every computer. */
+export const fileName = (name: string): string =>
+	// eslint-disable-next-line no-control-regex -- characters that no file system takes
+	name.replace(/[\u0000-\u001f\\/:*?"<>|]/g, '_').replace(/^\.+|[. ]+$/g, '_') || 'file';
+
 /**
- * Everything of a school, as the bytes of a ZIP: each table as CSV and as JSON, and what its columns mean. It is made while
+ * Everything of a school, as the bytes of a ZIP: each table as CSV and as JSON, what its columns mean, and the files that students
+ * were given. It is made while
  * it is read, so that it needs little room however large the school is. Who fetched it is written down.
  */
 export async function* packArchive(
@@ -95,11 +107,9 @@ export async function* packArchive(
 	});
 	const encoder = new TextEncoder();
 	const files = [...SCHOOL_FILES, ...PEOPLE_FILES, ...WORK_FILES];
-	async function* write(name: string, parts: AsyncIterable<string> | string[]) {
-		const entry = new ZipDeflate(name, { level: 6 });
+	async function* add(entry: ZipDeflate | ZipPassThrough, parts: AsyncIterable<Uint8Array>) {
 		zip.add(entry);
-		for await (const part of parts) {
-			const bytes = encoder.encode(part);
+		for await (const bytes of parts)
 			for (let from = 0; from < bytes.length; from += PACKED_AT_ONCE) {
 				entry.push(bytes.subarray(from, from + PACKED_AT_ONCE));
 				yield* ready;
@@ -107,15 +117,22 @@ export async function* packArchive(
 				// So that others are heard in between.
 				await nextTurn();
 			}
-		}
 		entry.push(new Uint8Array(0), true);
 	}
+	async function* encoded(parts: AsyncIterable<string> | string[]) {
+		for await (const part of parts) yield encoder.encode(part);
+	}
+	const write = (name: string, parts: AsyncIterable<string> | string[]) =>
+		add(new ZipDeflate(name, { level: 6 }), encoded(parts));
 	yield* write('dictionary.json', [JSON.stringify(dictionaryOf(files), null, '\t')]);
 	for (const file of files) {
 		const of = SCHOOL_FILES.includes(file) ? school.id : students;
 		yield* write(`csv/${file.name}.csv`, csvOf(database, file, of));
 		yield* write(`json/${file.name}.json`, jsonOf(database, file, of));
 	}
+	// Pictures, PDF and sound are as small as they get.
+	for (const file of await schoolFiles(database, school.id))
+		yield* add(new ZipPassThrough(`files/${file.materialId}/${fileName(file.name)}`), contentOf(database, file));
 	zip.end();
 	yield* ready;
 }

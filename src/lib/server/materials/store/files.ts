@@ -63,6 +63,12 @@ export const fileForStudent = (
 		[materialId, studentId, studentId, day, day, minute]
 	);
 
+/** The files of all materials of a school, with what they belong to. */
+export const schoolFiles = (database: Database, schoolId: number): Promise<(KeptFile & { materialId: number })[]> =>
+	database.rows(`SELECT material.id AS materialId, ${FILE} WHERE material.school_id = ? ORDER BY material.id`, [
+		schoolId
+	]);
+
 /** One part of a file, from 0. */
 export async function filePart(database: Database, fileId: number, number: number): Promise<Buffer> {
 	const row = await database.row<{ content: Buffer }>(

@@ -34,6 +34,7 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 			hints: 'whether there are hints',
 			second_try: 'whether a question can be tried a second time',
 			solutions: 'whether it is shown how a question is done',
+			pausing: 'whether a student may stop and go on later; else it is done in one go',
 			line: 'percent right at the first try from which on a student is above the line',
 			above: 'what follows at the line or above',
 			below: 'what follows below it',
@@ -65,7 +66,7 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 	},
 	{
 		name: 'given_things',
-		says: 'a note, link, file, message or task made for students; what is in files is kept here, not in this list',
+		says: 'a note, link, file, message or task made for students; its file is in the folder “files”, by its number',
 		sql: `SELECT material.id AS given_thing, material.kind, material.title, material.note, material.link,
 				material_file.name AS file, material_file.type, material_file.bytes, account.display_name AS made_by,
 				material.made_at
