@@ -81,7 +81,14 @@ describe('the calendar of sets', () => {
 			[sets.never, null],
 			[sets.over, addDays(TODAY, 1)]
 		]);
+		// In the lane of a class it is there as long as one of its students has it.
+		const over = (lanes: typeof byClass) => barsOf(lanes).filter(({ setId }) => setId === sets.over);
+		expect(over(await calendar('view=week&by=class'))).toMatchObject([
+			{ students: 2, later: { students: 1, until: addDays(TODAY, 1) } }
+		]);
+		expect(over(await calendar('view=week&by=group'))).toMatchObject([{ later: { students: 1 } }]);
 		await changeForSome(small.database, specialist, sets.over, [{ student: 2, dueOn: null }], NOW);
+		expect(over(await calendar('view=week&by=class'))).toEqual([]);
 	});
 
 	it('is narrowed by skill, author and where a set is by its dates', async () => {

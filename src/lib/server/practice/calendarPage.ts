@@ -24,6 +24,8 @@ export interface CalendarBar extends SetDates {
 	title: string;
 	students: number;
 	finished: number;
+	/** Students with a later due date of their own, and the last of these; null without one, and in a student's lane. */
+	later: ClassSet['later'];
 	/** Whether the person may move it. */
 	isTheirs: boolean;
 }
@@ -58,6 +60,7 @@ export async function calendarPage(database: Database, staff: Staff, school: Sch
 			setId: set.id,
 			title: setTitle(set, (id) => nameOf.get(id)!),
 			students: count,
+			later: 'later' in set ? set.later : null,
 			// In a student's lane it is their own due date that moves, which who sees them may change.
 			isTheirs: studentId !== null || undoesAll(staff.role) || set.authorId === staff.id
 		};
@@ -155,8 +158,14 @@ function acrossClasses(sets: ClassSet[]): ClassSet[] {
 		found.set(set.id, {
 			...set,
 			students: set.students + (before?.students ?? 0),
-			finished: set.finished + (before?.finished ?? 0)
+			finished: set.finished + (before?.finished ?? 0),
+			later: bothLater(set.later, before?.later ?? null)
 		});
 	}
 	return [...found.values()];
 }
+
+const bothLater = (one: ClassSet['later'], other: ClassSet['later']): ClassSet['later'] =>
+	one && other
+		? { students: one.students + other.students, until: one.until > other.until ? one.until : other.until }
+		: (one ?? other);

@@ -17,6 +17,8 @@
 		dueMinute: number | null;
 		students: number;
 		finished: number;
+		/** Students with a later due date of their own, and the last of these; null without one. */
+		later: { students: number; until: SchoolDate } | null;
 		isTheirs: boolean;
 	}
 	interface Props {
@@ -40,8 +42,13 @@
 	function placed(bars: Bar[]) {
 		const shown = bars.flatMap((bar) => {
 			const { opensOn, dueOn } = daysOf(bar);
-			const span = shownSpan({ from: opensOn, until: dueOn }, days);
-			return span ? [{ bar, span }] : [];
+			const until = dueOn !== null && bar.later && bar.later.until > dueOn ? bar.later.until : dueOn;
+			const span = shownSpan({ from: opensOn, until }, days);
+			if (!span) return [];
+			// The part of it, in percent, in which it is open for those with a later due date only.
+			const first = dueOn === null || dueOn >= days[span.last] ? span.last : daysBetween(days[0], dueOn);
+			const tail = (100 * (span.last - Math.max(first, span.first - 1))) / (span.last - span.first + 1);
+			return [{ bar, span, tail }];
 		});
 		const lines = linesOf(shown.map(({ span }) => span));
 		return shown.map((one, i) => ({ ...one, line: lines[i] }));
@@ -85,8 +92,8 @@
 		if (by !== 0 || isChosen(dragged.bar)) chosen = { bar: dragged.bar, to };
 	}
 
-	const sayBar = ({ title, students, finished, ...bar }: Bar) =>
-		`${title}, ${finished} of ${plural(students, 'student')} finished, opens ${sayDate(bar.opensOn)}, ${bar.dueOn ? `due ${sayDayAt(bar.dueOn, bar.dueMinute)}` : 'never due'}`;
+	const sayBar = ({ title, students, finished, later, ...bar }: Bar) =>
+		`${title}, ${finished} of ${plural(students, 'student')} finished, opens ${sayDate(bar.opensOn)}, ${bar.dueOn ? `due ${sayDayAt(bar.dueOn, bar.dueMinute)}` : 'never due'}${later ? `, for ${later.students} later, until ${sayDate(later.until)}` : ''}`;
 	const isMonth = $derived(days.length > 7);
 	const todayAt = $derived(days.includes(today) ? daysBetween(days[0], today) : null);
 </script>
@@ -111,7 +118,7 @@
 							style:grid-column="{todayAt + 1} / {todayAt + 2}"
 							aria-hidden="true"
 						></li>{/if}
-					{#each shown as { bar, span, line } (`${bar.setId} ${bar.studentId}`)}
+					{#each shown as { bar, span, tail, line } (`${bar.setId} ${bar.studentId}`)}
 						<li
 							style:grid-column="{span.first + 1} / {span.last + 2}"
 							style:grid-row={line + 1}
@@ -133,6 +140,7 @@
 								onpointerup={() => (dragged = null)}
 								onpointercancel={() => (dragged = null)}
 							>
+								{#if tail}<span class="tail" style:width="{tail}%"></span>{/if}
 								<span class="title">{bar.title}</span>
 								{#if bar.studentId === null}<span class="count">{bar.finished} of {bar.students}</span
 									>{:else if bar.finished}<span class="count">done</span>{/if}
@@ -235,6 +243,17 @@
 		overflow: hidden;
 		text-overflow: ellipsis;
 		white-space: nowrap;
+	}
+	.title,
+	.count {
+		position: relative;
+	}
+	/* Open for some only. */
+	.tail {
+		position: absolute;
+		inset: 0 0 0 auto;
+		border-left: 1px dashed var(--rule-strong);
+		background: color-mix(in srgb, var(--rule) 45%, transparent);
 	}
 	.count {
 		flex: none;

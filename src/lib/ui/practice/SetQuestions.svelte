@@ -45,6 +45,13 @@
 		older: untilRight === null ? older : 0,
 		...{ untilRight, ownQuestions }
 	});
+	const isSame = $derived(
+		JSON.stringify(content) ===
+			JSON.stringify({
+				skills: skills.map(({ skillId, practice, hasExample, checks }) => ({ skillId, practice, hasExample, checks })),
+				...{ older: how.older, untilRight: how.untilRight, ownQuestions: how.ownQuestions }
+			})
+	);
 	const questions = $derived(questionsFor(own, content, NO_VARIATION));
 	const isEmpty = $derived(own.some(({ practice, checks }) => practice + checks === 0));
 
@@ -139,7 +146,7 @@
 			<label><input type="checkbox" bind:checked={ownQuestions} /> numbers of their own</label>
 		</p>
 		<p class="one-line">
-			<button disabled={begun === students || isEmpty}
+			<button disabled={begun === students || isEmpty || isSame}
 				>{plural(questions, 'question')} for {plural(students - begun, 'student')} who {students - begun === 1
 					? 'has'
 					: 'have'} not begun</button

@@ -1,4 +1,4 @@
-import type { SchoolDate } from '../../../core/calendar';
+import { addDays, type SchoolDate } from '../../../core/calendar';
 import type { SetDates } from '../../../core/practice';
 import type { Database } from '../../database';
 import { type Roster, rosterSql } from '../../people';
@@ -24,7 +24,12 @@ interface SpannedSet extends SetNamed, SetDates {
 /** A set as the students of one class have it. */
 export interface ClassSet extends SpannedSet {
 	classId: number;
+	/** Students with a later due date of their own, and the last of these; null without one. */
+	later: { students: number; until: SchoolDate } | null;
 }
+
+/** So many days after a set was due it is looked for by the later due dates of its students. */
+const LOOKED_BACK = 60;
 
 /** A set as one student has it; due when it is for them. */
 export interface StudentSet extends SpannedSet {
@@ -61,10 +66,14 @@ export async function classSets(
 ): Promise<ClassSet[]> {
 	const among = rosterSql(roster);
 	const wanted = askedSql(asked);
-	const rows = await database.rows<Omit<ClassSet, 'skillIds'> & { skillIds: string }>(
+	const rows = await database.rows<
+		Omit<ClassSet, 'skillIds' | 'later'> & { skillIds: string; laterStudents: number; laterUntil: SchoolDate | null }
+	>(
 		`SELECT ${SET}, practice_set.due_on AS dueOn, roster.class_id AS classId,
 			SUM(given.excused_at IS NULL OR given.marked_done OR sitting.finished_at IS NOT NULL) AS students,
-			SUM(given.marked_done OR sitting.finished_at IS NOT NULL) AS finished
+			SUM(given.marked_done OR sitting.finished_at IS NOT NULL) AS finished,
+			SUM(given.due_on > practice_set.due_on AND given.excused_at IS NULL) AS laterStudents,
+			MAX(IF(given.due_on > practice_set.due_on AND given.excused_at IS NULL, given.due_on, NULL)) AS laterUntil
 		FROM practice_set FORCE INDEX (by_due)
 		STRAIGHT_JOIN practice_set_student AS given ON given.set_id = practice_set.id
 		JOIN ${among.sql} AS roster ON roster.id = given.student_id
@@ -73,10 +82,14 @@ export async function classSets(
 		WHERE practice_set.school_id = ? AND (practice_set.due_on >= ? OR practice_set.due_on IS NULL)
 			AND practice_set.opens_on <= ? AND practice_set.withdrawn_at IS NULL ${wanted.sql}
 		GROUP BY practice_set.id, roster.class_id
+		HAVING COALESCE(GREATEST(dueOn, COALESCE(laterUntil, dueOn)), ?) >= ?
 		ORDER BY practice_set.opens_on, practice_set.id`,
-		[...among.values, roster.staff.schoolId, from, until, ...wanted.values]
+		[...among.values, roster.staff.schoolId, addDays(from, -LOOKED_BACK), until, ...wanted.values, from, from]
 	);
-	return rows.map(read);
+	return rows.map(({ laterStudents, laterUntil, ...row }) => ({
+		...read(row),
+		later: laterUntil === null ? null : { students: Number(laterStudents), until: laterUntil }
+	}));
 }
 
 /** Sets of some students that are open for them on some day from one to another, the newest first. */
