@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { post } from '../../../../tests/formPost';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { adopt, newGroup, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
 import { addDays, weekday } from '../../core/calendar';
 import { USUAL_HOW } from '../../core/practice';
 import { currentGroups } from '../groups';

@@ -69,7 +69,7 @@
 	<p class="one-line">
 		{#if recorder.isRecording}
 			<button type="button" onclick={() => recorder.stop()}>Stop</button>
-			<span role="status">Recording …</span>
+			<span role="status">Recording …</span> <span aria-hidden="true">{recorder.seconds} s</span>
 		{:else}
 			<button type="button" onclick={() => recorder.start()}>{recorder.file ? 'Record anew' : 'Record'}</button>
 		{/if}

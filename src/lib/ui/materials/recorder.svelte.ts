@@ -9,12 +9,14 @@ export const LONGEST_MESSAGE = 300_000;
  */
 export class Recorder {
 	isRecording = $state(false);
+	/** Whole seconds recorded so far. */
+	seconds = $state(0);
 	/** What was recorded; null for nothing. */
 	file = $state<File | null>(null);
 	/** Why there is nothing, in words. */
 	problem = $state('');
 	private recording: MediaRecorder | null = null;
-	private end: ReturnType<typeof setTimeout> | undefined;
+	private tick: ReturnType<typeof setInterval> | undefined;
 
 	async start(): Promise<void> {
 		this.file = null;
@@ -38,11 +40,15 @@ export class Recorder {
 		recording.start();
 		this.recording = recording;
 		this.isRecording = true;
-		this.end = setTimeout(() => this.stop(), LONGEST_MESSAGE);
+		this.seconds = 0;
+		this.tick = setInterval(() => {
+			this.seconds++;
+			if (1_000 * this.seconds >= LONGEST_MESSAGE) this.stop();
+		}, 1_000);
 	}
 
 	stop(): void {
-		clearTimeout(this.end);
+		clearInterval(this.tick);
 		if (this.recording?.state === 'recording') this.recording.stop();
 	}
 
