@@ -1,6 +1,16 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { oneSkillSet } from '../../../../tests/oneSkillSet';
-import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import {
+	adopt,
+	clearGroups,
+	newGroup,
+	NOW,
+	seenOne,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { SAMPLE_SEED } from '../../core/items';
 import { USUAL_HOW } from '../../core/practice';
@@ -212,5 +222,36 @@ describe('a student’s own page', () => {
 		expect(done).toHaveLength(2);
 		expect(secure.length).toBe(Math.min(8, secureInAll));
 		expect((await own(7)).done).toEqual([]);
+	});
+});
+
+describe('too much left', () => {
+	it('is more than twice what those of the same groups have, from three of them and ten minutes on', async () => {
+		const members = [5, 6, 7, 8];
+		await clearGroups(small);
+		const [groupId] = (await adopt(small, newGroup(small, { studentIds: members }))).ids;
+		const sets = async (students: number[], questions: number) =>
+			assign(second, addDays(TODAY, 4), students, {
+				skills: [{ skillId: second, practice: questions, checks: 0, hasExample: false }]
+			});
+		await sets(members, 5);
+		const much = async () =>
+			queueRows(
+				small.database,
+				specialist,
+				small.school,
+				(await scope.students()).filter(({ id }) => members.includes(id))
+			);
+		expect((await much()).map(({ isMuch }) => isMuch)).toEqual([null, null, null, null]);
+		await sets([5], 30);
+		const rows = await much();
+		const [more, ...others] = rows.map(({ minutes }) => minutes);
+		expect(more).toBeGreaterThanOrEqual(10);
+		expect(more).toBeGreaterThan(2 * others[0]);
+		expect(more).toBeLessThan(35);
+		expect(rows.map(({ isMuch }) => isMuch)).toEqual(['twice the usual', null, null, null]);
+		// Of no group there is no usual.
+		await small.database.run('DELETE FROM group_membership WHERE group_id = ?', [groupId]);
+		expect((await much()).map(({ isMuch }) => isMuch)).toEqual([null, null, null, null]);
 	});
 });

@@ -150,6 +150,18 @@ describe('practice of their own choice', () => {
 		await small.answerAll(1, sitting, () => true, 9_000, NOW, 2);
 		const page = await ownPage(locals(NOW), student(1));
 		expect(page.todo[0]).toMatchObject({ kind: 'free', id: easy.id, note: '2 of 5 done', isBegun: true });
+		// Left, it is still there on other days, two weeks long, and goes on from there.
+		for (const [after, isThere] of [
+			[1, true],
+			[14, true],
+			[15, false]
+		] as const) {
+			const { todo } = await ownPage(locals(days(after)), student(1));
+			expect(todo.filter(({ kind }) => kind === 'free').map(({ note }) => note)).toEqual(
+				isThere ? ['2 of 5 done'] : []
+			);
+		}
+		expect(await beginOwnWork(locals(days(1)), student(1), 'free', easy.id)).toBe(sitting);
 		// Not theirs to choose.
 		const further = small.skills.find(({ grade }) => grade === 7)!;
 		expect(await beginOwnWork(locals(NOW), student(1), 'free', further.id)).toBeNull();

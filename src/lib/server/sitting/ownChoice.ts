@@ -167,7 +167,7 @@ export async function beginChosen(
 	if (open) return open.id;
 	const skill = [...(free?.proposals ?? []), ...(free?.secure ?? [])].find(({ id }) => id === chosen.skillId);
 	if (!free || free.isAfterGiven || !skill) return null;
-	const before = (await ownSittings(database, student.id, day)).filter(({ kind }) => kind === 'free');
+	const before = (await ownSittings(database, student.id, day)).filter((one) => one.kind === 'free' && one.day === day);
 	if (before.length >= MOST_FREE_A_DAY) return null;
 	return beginFree(database, { ...beginning, number: before.length + 1 }, skill);
 }

@@ -5,6 +5,10 @@
 	import { plural } from '$lib/core/words';
 
 	let { data } = $props();
+
+	/** What a thing is called by its button: with until when, where two have the same name. */
+	const called = ({ title, note, why }: (typeof data.todo)[number]) =>
+		data.todo.filter((other) => other.title === title).length > 1 ? [title, why || note].join(', ') : title;
 </script>
 
 <svelte:head><title>My page · Orderly Compass</title></svelte:head>
@@ -38,7 +42,7 @@
 				{:else}<form method="POST" action="?/start">
 						<input type="hidden" name="kind" value={one.kind} />
 						<input type="hidden" name="id" value={one.id} />
-						<button class="primary" aria-label="{one.isBegun ? 'Go on with' : 'Start'} {one.title}"
+						<button class="primary" aria-label="{one.isBegun ? 'Go on with' : 'Start'} {called(one)}"
 							>{one.isBegun ? 'Go on' : 'Start'}</button
 						>
 					</form>{/if}

@@ -1,4 +1,4 @@
-import type { SchoolDate } from '../../../core/calendar';
+import { addDays, type SchoolDate } from '../../../core/calendar';
 import { ownSeed } from '../../../core/items';
 import { itemInTurn } from '../../../core/items/bank';
 import { FREE_QUESTIONS } from '../../../core/practice';
@@ -11,7 +11,8 @@ import { beginFixed, withSkillIds } from './sittings';
 export interface OwnSitting {
 	id: number;
 	kind: 'review' | 'free';
-	/** The how-manieth of its kind on its day. */
+	/** The day on which it was begun, and the how-manieth of its kind it was then. */
+	day: SchoolDate;
 	number: number;
 	itemCount: number;
 	answered: number;
@@ -20,16 +21,20 @@ export interface OwnSitting {
 	skillId: number;
 }
 
-/** What a student began of themselves on a day. */
+/** So many days what a student chose and left stays on their page. */
+const KEPT_DAYS = 14;
+
+/** What a student began of themselves on a day, and practice of their own choice that they left in the two weeks before. */
 export async function ownSittings(database: Database, studentId: VisibleId, day: SchoolDate): Promise<OwnSitting[]> {
 	const rows = await database.rows<Omit<OwnSitting, 'isFinished'> & { isFinished: number }>(
-		`SELECT sitting.id, sitting.kind, sitting.own_number AS number, sitting.item_count AS itemCount, sitting.answered,
+		`SELECT sitting.id, sitting.kind, sitting.own_day AS day, sitting.own_number AS number, sitting.item_count AS itemCount, sitting.answered,
 			sitting.finished_at IS NOT NULL AS isFinished, item.skill_id AS skillId
 		FROM sitting
 		JOIN sitting_item AS item ON item.sitting_id = sitting.id AND item.position = 0
-		WHERE sitting.student_id = ? AND sitting.own_day = ?
-		ORDER BY sitting.kind, sitting.own_number`,
-		[studentId, day]
+		WHERE sitting.student_id = ? AND sitting.own_day BETWEEN ? AND ?
+			AND (sitting.own_day = ? OR sitting.kind = 'free' AND sitting.finished_at IS NULL)
+		ORDER BY sitting.kind, sitting.own_day DESC, sitting.own_number`,
+		[studentId, addDays(day, -KEPT_DAYS), day, day]
 	);
 	return rows.map((row) => ({ ...row, isFinished: Boolean(row.isFinished) }));
 }
