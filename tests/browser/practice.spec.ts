@@ -200,12 +200,12 @@ test('after a wrong first try there is a hint, one more by choice, and then how 
 	await page.getByRole('button', { name: 'Check' }).click();
 	await expect(page.getByText('Not yet.')).toBeVisible();
 	await page.getByRole('button', { name: 'One more hint' }).click();
-	await expect(page.getByText('It begins so:')).toBeVisible();
+	await expect(page.getByRole('region', { name: 'One like it' })).toBeVisible();
 	await expectAccessible(page);
 	await answerSomehow(page, true);
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await expect(page.getByText('Here is how:')).toBeVisible();
-	await expect(page.getByText('It begins so:')).toHaveCount(0);
+	await expect(page.getByRole('region', { name: 'One like it' })).toHaveCount(0);
 });
 
 test('a set is tried as a student meets it, and nothing of that is stored', async ({ page, context }) => {

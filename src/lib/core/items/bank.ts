@@ -1,7 +1,9 @@
+import { describeAnswer } from './check';
 import { digitsBeyondUsual } from './difficulty';
 import { makeItem, type ItemFamily } from './family';
 import { itemFamilies } from './families';
 import { formatOf, type Item, type ItemSeed } from './item';
+import { SAMPLE_SEED } from './seeds';
 
 // The item bank: every family there is, and the items made from them. It is large, and holds how questions come about
 // and are solved: browsers get items, never the bank (kept by lint).
@@ -24,6 +26,24 @@ export function itemFrom(familyId: string, seed: number): Item {
 	const family = byId.get(familyId);
 	if (!family) throw new RangeError(`no item family ${familyId}`);
 	return makeItem(family, seed);
+}
+
+/** So many seeds are looked at for a question like another one. */
+const LIKE_SEEDS = 20;
+
+/**
+ * Another question of an item's family, for a worked example beside it: never with the same answer. Null where none is found,
+ * and for a family that has left the bank.
+ */
+export function oneLike(item: Item): Item | null {
+	const family = byId.get(item.familyId);
+	if (!family) return null;
+	const answer = describeAnswer(item, item.key);
+	for (let i = 0; i < LIKE_SEEDS; i++) {
+		const other = makeItem(family, SAMPLE_SEED + (item.seed % LIKE_SEEDS) + i);
+		if (describeAnswer(other, other.key) !== answer) return other;
+	}
+	return null;
 }
 
 const formats = new Map<string, ReturnType<typeof formatOf>>();

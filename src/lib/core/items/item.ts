@@ -39,7 +39,7 @@ export type Answer = number | number[] | string | string[];
 /** What a student gave to a question: an answer, or null for “I don’t know yet”. */
 export type Given = Answer | null;
 
-/** Stages of a hint that can stand beside a second try: the hint, then how it begins. */
+/** Stages of a hint that can stand beside a second try: the hint, then a worked example like it. */
 export const HINT_STAGES = 2;
 
 /** “I don’t know yet”, in the words of the button that says it. */

@@ -74,7 +74,7 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 		moreTime: schoolDayFrom(addDays(dates.dueOn && dates.dueOn > today ? dates.dueOn : today, 7), school.calendar),
 		lesson: lesson ?? null,
 		groupName: groups.find(({ id }) => id === set.groupId)?.name ?? null,
-		/** Those who have something left first. */
+		/** Those who wait for a person first, then those who have something left. */
 		students: students
 			.map((student) => {
 				const one = of.get(student.id)!;
@@ -110,7 +110,10 @@ export async function setPage(database: Database, staff: Staff, school: School, 
 					followed: followed.get(student.id) ?? null
 				};
 			})
-			.sort((one, other) => ORDER.indexOf(one.state) - ORDER.indexOf(other.state)),
+			.sort(
+				(one, other) =>
+					Number(other.isLeft) - Number(one.isLeft) || ORDER.indexOf(one.state) - ORDER.indexOf(other.state)
+			),
 		history: historyOf(
 			set,
 			changes,

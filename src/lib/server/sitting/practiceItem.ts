@@ -1,9 +1,10 @@
 import { createHmac, pbkdf2 } from 'node:crypto';
 import { promisify } from 'node:util';
 import { canonicalKeys, type Figure, type Item, type KeyProof, type ShownItem, saidToStudent } from '../../core/items';
+import { oneLike } from '../../core/items/bank';
 import { signingKey } from '../auth';
 import type { Database } from '../database';
-import { mathHtml, showItem } from './presentItem';
+import { mathHtml, showItem, worked, type WorkedQuestion } from './presentItem';
 
 const slowHash = promisify(pbkdf2);
 
@@ -67,14 +68,17 @@ export interface SecondHelp {
 	position: number;
 	/** By the idea that the first try shows; empty where it shows none. */
 	says: string;
-	/** The first step of several; empty where one step would be the whole. */
-	stepHtml: string;
+	/** Another question of the kind, with how it is done; null where there is none with another answer. */
+	like: WorkedQuestion | null;
 }
 
 /** What may help with questions that were answered wrongly at first. */
 export const helpsOf = (missed: { position: number; item: Item; misconception: string | null }[]): SecondHelp[] =>
-	missed.map(({ position, item: { solution }, misconception }) => ({
-		position,
-		says: misconception === null ? '' : saidToStudent(misconception),
-		stepHtml: solution.length > 1 ? mathHtml(solution[0]) : ''
-	}));
+	missed.map(({ position, item, misconception }) => {
+		const like = oneLike(item);
+		return {
+			position,
+			says: misconception === null ? '' : saidToStudent(misconception),
+			like: like && worked(like)
+		};
+	});

@@ -1,4 +1,4 @@
-import { SAMPLE_SEED, type Figure, type Item } from '../../core/items';
+import { SAMPLE_SEED } from '../../core/items';
 import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { momentOf } from '../../core/calendar';
 import { isPastDue, wasLeft } from '../../core/practice';
@@ -8,16 +8,8 @@ import { shownMaterials } from '../materials';
 import { setForStudent } from '../practice';
 import type { SignedInStudent } from '../request';
 import { findSchool } from '../school';
-import { answerHtml, mathHtml } from './presentItem';
+import { answerHtml, worked, type WorkedQuestion } from './presentItem';
 import { lastAnswerAt, type Sitting, type SittingItem } from './store/sittings';
-
-/** A question with how it is done; texts as HTML. */
-export interface WorkedQuestion {
-	stemHtml: string;
-	figure?: Figure;
-	stepsHtml: string[];
-	stepsFigure?: Figure;
-}
 
 /** A question looked back at: what was answered first, and whether that was right. */
 export interface LookedBack extends WorkedQuestion {
@@ -25,13 +17,6 @@ export interface LookedBack extends WorkedQuestion {
 	right: boolean;
 	givenHtml: string;
 }
-
-const worked = ({ stem, figure, solution, solutionFigure }: Item, withSteps = true): WorkedQuestion => ({
-	stemHtml: mathHtml(stem),
-	figure,
-	stepsHtml: withSteps ? solution.map(mathHtml) : [],
-	stepsFigure: withSteps ? solutionFigure : undefined
-});
 
 /**
  * What a practice sitting has beside its questions: a lesson and worked examples before the first of them, help that is on or off for

@@ -72,3 +72,19 @@ export function showItemWithKey(item: Item): ShownItemWithKey {
 		}))
 	};
 }
+
+/** A question with how it is done; texts as HTML. */
+export interface WorkedQuestion {
+	stemHtml: string;
+	figure?: Figure;
+	stepsHtml: string[];
+	stepsFigure?: Figure;
+}
+
+/** A question with how it is done, or where that is not told, without its steps. */
+export const worked = ({ stem, figure, solution, solutionFigure }: Item, withSteps = true): WorkedQuestion => ({
+	stemHtml: mathHtml(stem),
+	figure,
+	stepsHtml: withSteps ? solution.map(mathHtml) : [],
+	stepsFigure: withSteps ? solutionFigure : undefined
+});

@@ -31,8 +31,8 @@ export interface SecondHelp {
 	position: number;
 	/** By the idea that the first try shows; empty where it shows none. */
 	says: string;
-	/** The first step of several; empty where one step would be the whole. */
-	stepHtml: string;
+	/** Another question of the kind, with how it is done; null where there is none with another answer. */
+	like: { stemHtml: string; figure?: Figure; stepsHtml: string[]; stepsFigure?: Figure } | null;
 }
 
 /** Who is told what the server says. */

@@ -127,7 +127,9 @@
 						>
 							<button
 								class:done={bar.students > 0 && bar.finished === bar.students}
-								class:late={bar.dueOn !== null && bar.dueOn < today && bar.finished < bar.students}
+								class:late={bar.dueOn !== null &&
+									bar.dueOn < today &&
+									bar.finished + (bar.later?.students ?? 0) < bar.students}
 								class:chosen={isChosen(bar)}
 								class:free={isFree(bar)}
 								aria-label={sayBar(bar)}

@@ -158,6 +158,7 @@
 		<p class="row">
 			<label
 				>All of <select
+					class="whole"
 					aria-label="All of a domain, or of a step of it"
 					value=""
 					onchange={(event) => choose(event.currentTarget.value.split(',').map(Number))}
@@ -197,6 +198,9 @@
 	}
 	.row select {
 		max-width: 190px;
+	}
+	.row .whole {
+		max-width: 260px;
 	}
 	.row button {
 		min-height: 26px;

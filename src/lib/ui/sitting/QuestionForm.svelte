@@ -5,6 +5,7 @@
 	import AnswerField from '../items/AnswerField.svelte';
 	import { askAgain } from '../items/answers/answering';
 	import Figure from '../items/Figure.svelte';
+	import LikeThis from './LikeThis.svelte';
 	import type { SittingState } from './sittingState.svelte';
 
 	interface Props {
@@ -70,11 +71,11 @@
 			<p><strong>Not yet.</strong> {@html current.item.hintHtml}</p>
 			{#if current.item.hintHtml && sitting.help}
 				{#if sitting.help.says}<p>{sitting.help.says}</p>{/if}
-				{#if sitting.help.stepHtml && sitting.isStepShown}
-					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-					<p><strong>It begins so:</strong> {@html sitting.help.stepHtml}</p>
-				{:else if sitting.help.stepHtml}
-					<button type="button" class="plain more" onclick={() => (sitting.isStepShown = true)}>One more hint</button>
+				{#if sitting.help.like && sitting.isExampleShown}
+					<LikeThis like={sitting.help.like} />
+				{:else if sitting.help.like}
+					<button type="button" class="plain more" onclick={() => (sitting.isExampleShown = true)}>One more hint</button
+					>
 				{/if}
 			{/if}
 			<p class="soft">Change your answer, then try again.</p>

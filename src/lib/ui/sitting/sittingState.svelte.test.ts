@@ -117,16 +117,16 @@ describe('practice', () => {
 		const state = begin({ items: [practice(0), practice(1)] });
 		await give(state, WRONG);
 		expect([state.feedback, state.help]).toEqual(['try again', null]);
-		const help = { says: 'Draw it.', stepHtml: 'Draw a bar.' };
+		const help = { says: 'Draw it.', like: { stemHtml: '2 + 3', stepsHtml: ['Draw a bar.'] } };
 		state.takeHelps([
-			{ position: 1, says: '', stepHtml: 'of another' },
+			{ position: 1, says: '', like: null },
 			{ position: 0, ...help }
 		]);
 		expect(state.help).toMatchObject(help);
 		await give(state, rightAnswer(state));
 		state.next();
 		expect(state.current!.position).toBe(1);
-		expect(state.help!.stepHtml).toBe('of another');
+		expect(state.help!.like).toBeNull();
 	});
 
 	it('tells how much of a hint stood beside the second try; the first is without', async () => {
@@ -137,7 +137,7 @@ describe('practice', () => {
 		const state = begin({ items: [hinted(0), hinted(1), practice(2)] });
 		for (const isFurther of [false, true, true]) {
 			await give(state, WRONG);
-			state.isStepShown = isFurther;
+			state.isExampleShown = isFurther;
 			await give(state, rightAnswer(state));
 			state.next();
 		}

@@ -56,8 +56,8 @@ export class SittingState {
 	right = $state(0);
 	/** Whether an answer is being judged; on a slow device that takes a moment. */
 	judging = $state(false);
-	/** Whether the second stage of the hint, how it begins, stands beside the question. */
-	isStepShown = $state(false);
+	/** Whether the second stage of the hint, a worked example, stands beside the question. */
+	isExampleShown = $state(false);
 	private solutions = $state<Solution[]>([]);
 	private helps = $state<SecondHelp[]>([]);
 	private attempt = 1;
@@ -259,7 +259,7 @@ export class SittingState {
 	private get hintsShown(): number {
 		const item = this.current!.item;
 		if (this.attempt === 1 || !item.practice || item.hintHtml === '') return 0;
-		return this.isStepShown ? HINT_STAGES : 1;
+		return this.isExampleShown ? HINT_STAGES : 1;
 	}
 
 	/** Leaves the feedback for the next question. */
@@ -276,7 +276,7 @@ export class SittingState {
 		this.answer = null;
 		this.missed = null;
 		this.attempt = 1;
-		this.isStepShown = false;
+		this.isExampleShown = false;
 		this.feedback = null;
 		this.shownAt = this.clock();
 	}

@@ -7,7 +7,7 @@ import { answersOf } from '../../standing/store/evidence';
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
 import { saidToStudent } from '../../../core/items';
-import { itemFrom } from '../../../core/items/bank';
+import { itemFrom, oneLike } from '../../../core/items/bank';
 import { storeAnswers } from './answers';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
@@ -15,6 +15,7 @@ import { beginDiagnostic } from './adaptiveSittings';
 import { notYetCounts } from '../../screen/store/diagnosticScores';
 import { beginPractice } from './practiceSittings';
 import { helpsOf } from '../practiceItem';
+import { mathHtml } from '../presentItem';
 import { findSitting, sittingItems } from './sittings';
 import { firstMisses } from './tried';
 
@@ -77,7 +78,8 @@ describe('answers', () => {
 			expect(missed).toMatchObject([{ position: 0, misconception, familyId: item.familyId, seed: item.seed }]);
 			const [help] = helpsOf([{ ...missed[0], item }]);
 			expect(help.says).toBe(saidToStudent(misconception));
-			expect(help.stepHtml === '').toBe(item.solution.length < 2);
+			const like = oneLike(item)!;
+			expect(help.like).toMatchObject({ stemHtml: mathHtml(like.stem), stepsHtml: like.solution.map(mathHtml) });
 			expect(help.says).toMatch(/^[“A-Z−].*[.?]$/);
 			await small.answer(1, sittingId, { response: answer, attempt: 2 });
 			expect(await firstMisses(small.database, sittingId, [0])).toEqual([]);

@@ -198,11 +198,13 @@
 		{#if set.isOwnStep}<td>{student.skill}</td>{/if}
 		<td
 			>{student.state === 'under way'
-				? `${student.answered} of ${student.itemCount} answered${student.isLeft ? ', left: waits for you to let them go on' : ''}`
+				? `${student.answered} of ${student.itemCount} answered`
 				: student.isTurnedIn
 					? `turned in, ${student.answered} of ${student.itemCount} answered`
-					: student.state}{#if student.attempt > 1}<span class="soft">, run {student.attempt}</span
-				>{/if}{#if student.isLate}<strong>, late</strong>{/if}</td
+					: student.state}{#if student.isLeft}<strong>, left: waits for you to let them go on</strong
+				>{/if}{#if student.attempt > 1}<span class="soft">, run {student.attempt}</span>{/if}{#if student.isLate}<strong
+					>, late</strong
+				>{/if}</td
 		>
 		<td
 			>{student.answered ? `${student.right} of ${student.answered}` : ''}
