@@ -44,7 +44,16 @@ async function benchAssigning(address: string, database: RootDatabase, skill: Sk
 	const account = await database.row<{ id: number }>("SELECT id FROM account WHERE user_name = 'specialist'");
 	const cookie = await signIn(database, { accountId: account!.id });
 	const plan = {
-		...{ name: '', groupId: null, isOwnStep: false, lessonId: null, task: '', weeks: 1, onMeetings: true, how: USUAL_HOW },
+		...{
+			name: '',
+			groupId: null,
+			isOwnStep: false,
+			lessonId: null,
+			task: '',
+			weeks: 1,
+			onMeetings: true,
+			how: USUAL_HOW
+		},
 		students: STUDENT_IDS.map((studentId) => ({ studentId, skillId: null, dueOn: null, variation: NO_VARIATION })),
 		skills: [{ skillId: skill.id, practice: 5, checks: 0, hasExample: false }],
 		dates: { opensOn: TODAY, opensMinute: null, dueOn: addDays(TODAY, 4), dueMinute: null, closes: false }
