@@ -76,6 +76,7 @@ export async function sitAutumn(
 				response: '"1"',
 				correct: random.chance(chance),
 				milliseconds: 8_000 + position * 100,
+				hints: 0,
 				answered_at: NOW,
 				received_at: NOW
 			};

@@ -18,6 +18,7 @@ export const materialCalls: [object, Record<string, Call>][] = [
 			fileForStudent: checks(({ database, me, of }) =>
 				files.fileForStudent(database, seenOne(me.students[0]), of.thing, { day: TODAY, minute: 600 })
 			),
+			schoolFiles: takenAsGiven(({ database, me }) => files.schoolFiles(database, me.staff.specialist.schoolId)),
 			filePart: takenAsGiven(async ({ database, me }) => {
 				const file = (await files.fileForStaff(database, me.staff.specialist, me.thing))!;
 				return files.filePart(database, file.id, 0);
