@@ -13,6 +13,7 @@ import { logPage } from '../src/lib/server/practice/logPage';
 import { practicePage } from '../src/lib/server/practice/practicePage';
 import { givenPage } from '../src/lib/server/materials/givenPage';
 import { setPage } from '../src/lib/server/practice/setPage';
+import { setResultsPage } from '../src/lib/server/results/setResultsPage';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
 import { resultsPage } from '../src/lib/server/screen/resultsPage';
@@ -110,6 +111,7 @@ async function openPages(): Promise<void> {
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
 	await setPage(watched, staff, school, 1, NOW);
+	await setResultsPage(watched, staff, school, 1, new URL('http://school.test/?question=0'), NOW);
 	await queuedSets(watched, [student], TODAY);
 	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });
 	await recentResults(watched, student, 4);

@@ -10,6 +10,7 @@ import { itemParameters } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { groupingFor } from '../src/lib/server/groups/grouping';
+import { setResultsPage } from '../src/lib/server/results/setResultsPage';
 import { findSchool } from '../src/lib/server/school/store/school';
 import { readCells, readStandings } from '../src/lib/server/standing/standings';
 import { SCHOOL_ID, STUDENT_IDS, TIME_ZONE } from './people';
@@ -165,5 +166,109 @@ describe('ten students of the demo, drawn by a seed', () => {
 			}
 		}
 		expect(needs).toBeGreaterThan(20);
+	});
+});
+
+describe('results of the demo’s sets', () => {
+	const url = (query = '') => new URL(`http://school.test/results?${query}`);
+	/** Runs that are the students’ now, as the database tells, cell by cell. */
+	const RUNS = `practice_set_student AS given
+		JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt`;
+
+	it('are cell by cell, total by total and idea by idea what the log has', async () => {
+		const school = await findSchool(database, SCHOOL_ID, NOW);
+		const specialist = staffAs('specialist');
+		const sets = await database.rows<{ id: number }>('SELECT id FROM practice_set WHERE school_id = ?', [SCHOOL_ID]);
+		const seen = { cells: 0, ideas: 0, missed: 0, bins: 0 };
+		for (const { id: setId } of sets) {
+			const page = (await setResultsPage(database, specialist, school, setId, url(), NOW))!;
+			const cells = await database.rows<Record<string, number | null>>(
+				`SELECT given.student_id AS student, item.position,
+					(SELECT correct FROM answer WHERE sitting_id = sitting.id AND position = item.position AND attempt = 1) AS first,
+					(SELECT MAX(correct) FROM answer WHERE sitting_id = sitting.id AND position = item.position) AS ever,
+					(SELECT COUNT(*) FROM answer WHERE sitting_id = sitting.id AND position = item.position) AS tries,
+					(SELECT COALESCE(MAX(hints), 0) FROM answer WHERE sitting_id = sitting.id AND position = item.position) AS hints,
+					(SELECT COALESCE(SUM(milliseconds), 0) FROM answer
+						WHERE sitting_id = sitting.id AND position = item.position) AS ms
+				FROM ${RUNS} JOIN sitting_item AS item ON item.sitting_id = sitting.id
+				WHERE given.set_id = ? ORDER BY given.student_id, item.position`,
+				[setId]
+			);
+			const told = page.rows
+				.flatMap((row) => row.cells.map((cell) => ({ student: row.id, ...cell })))
+				.sort((one, other) => one.student - other.student || one.position - other.position);
+			expect(told, `set ${setId}`).toEqual(
+				cells.map(({ student, position, first, ever, tries, hints, ms }) => ({
+					...{ student, position, hints: Number(hints), tries: Number(tries) },
+					outcome: !Number(tries) ? 'unanswered' : first ? 'first try' : ever ? 'later' : 'missed',
+					seconds: Math.round(Number(ms) / 1_000)
+				}))
+			);
+			seen.cells += cells.length;
+			const totals = await database.rows<Record<string, number | string>>(
+				`SELECT given.student_id AS student, SUM(answer.attempt = 1) AS answered,
+					SUM(answer.attempt = 1 AND answer.correct) AS \`right\`, SUM(LEAST(answer.milliseconds, 60000)) AS ms,
+					SUM(answer.attempt > 1 AND answer.correct) AS later, COUNT(DISTINCT IF(answer.hints, answer.position, NULL)) AS hinted
+				FROM ${RUNS} JOIN answer ON answer.sitting_id = sitting.id
+				WHERE given.set_id = ? GROUP BY given.student_id`,
+				[setId]
+			);
+			for (const { student, answered, right, ms, later, hinted } of totals)
+				expect(page.rows.find(({ id }) => id === student)!.score).toMatchObject({
+					answered: Number(answered),
+					right: Number(right),
+					later: Number(later),
+					milliseconds: Number(ms),
+					hinted: Number(hinted)
+				});
+			expect(page.rows.filter(({ score }) => score.answered).length).toBe(totals.length);
+			const ideas = await database.rows<{ idea: string; times: number; students: number; kinds: number }>(
+				`SELECT answer.misconception AS idea, COUNT(*) AS times, COUNT(DISTINCT answer.student_id) AS students,
+					COUNT(DISTINCT item.family_id) AS kinds
+				FROM ${RUNS} JOIN answer ON answer.sitting_id = sitting.id
+				JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+				WHERE given.set_id = ? AND answer.misconception IS NOT NULL
+				GROUP BY answer.misconception`,
+				[setId]
+			);
+			expect(page.ideasInAll).toBe(ideas.length);
+			for (const one of page.ideas) {
+				const { times, students, kinds } = ideas.find(({ idea }) => idea === one.misconception)!;
+				expect([one.times, one.students.length, one.kinds]).toEqual([Number(times), Number(students), Number(kinds)]);
+				seen.ideas++;
+			}
+			const missed = await database.rows<{ family: string; seed: number; answered: number; missed: number }>(
+				`SELECT item.family_id AS family, item.seed, COUNT(*) AS answered, SUM(NOT answer.correct) AS missed
+				FROM ${RUNS} JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+				JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+				WHERE given.set_id = ? GROUP BY item.family_id, item.seed HAVING missed > 0`,
+				[setId]
+			);
+			if (page.missedInAll === page.missed.length && page.missed.every(({ isKind }) => !isKind)) {
+				const pairs = (rows: { answered: number; missed: number }[]) =>
+					rows.map((one) => `${Number(one.missed)} of ${Number(one.answered)}`).sort();
+				expect(pairs(page.missed)).toEqual(pairs(missed));
+				seen.missed += missed.length;
+			}
+			const spread = await database.rows<{ right: number; students: number }>(
+				`SELECT \`right\`, COUNT(*) AS students FROM (
+					SELECT given.student_id, SUM(answer.correct) AS \`right\`
+					FROM ${RUNS} JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
+					WHERE given.set_id = ? AND sitting.finished_at IS NOT NULL GROUP BY given.student_id
+				) AS score GROUP BY \`right\` ORDER BY \`right\``,
+				[setId]
+			);
+			if (page.bins.every(({ from, to }) => from === to)) {
+				expect(
+					page.bins
+						.filter(({ studentIds }) => studentIds.length)
+						.map(({ from, studentIds }) => [from, studentIds.length])
+				).toEqual(spread.map(({ right, students }) => [Number(right), Number(students)]));
+				seen.bins += page.bins.length;
+			}
+		}
+		expect(seen.cells).toBeGreaterThan(3_000);
+		for (const count of [seen.ideas, seen.missed, seen.bins]) expect(count).toBeGreaterThan(100);
 	});
 });

@@ -66,6 +66,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/practice/log',
 		'/practice/given?for=group:2',
 		'/practice/try?skill=20,30&questions=5',
+		`/practice/${set}/results`,
 		`/practice/new?skill=${skill}`,
 		`/practice/${set}`,
 		`/practice/${set}/print`,

@@ -7,6 +7,7 @@ import { deedCalls, groupCalls } from './storeCalls/groups';
 import { materialCalls } from './storeCalls/materials';
 import { peopleCalls } from './storeCalls/people';
 import { practiceCalls } from './storeCalls/practice';
+import { resultsCalls } from './storeCalls/results';
 import { rosterCalls } from './storeCalls/rosters';
 import { screeningCalls } from './storeCalls/screening';
 import { setupCalls } from './storeCalls/setup';
@@ -23,6 +24,7 @@ const tried = new Map([
 	...groupCalls,
 	...materialCalls,
 	...practiceCalls,
+	...resultsCalls,
 	...workCalls
 ]);
 const stores = import.meta.glob<Record<string, unknown>>(['../../src/lib/server/**/store/*.ts', '!**/*.test.ts'], {

@@ -38,6 +38,8 @@ for (const path of [
 	'/practice/new?for=group:2&own=yes',
 	'/practice/new?for=group:2',
 	'/practice/1',
+	'/practice/1/results',
+	'/practice/1/results?question=0',
 	'/practice/1/print?versions=2&key=on',
 	'/track?scope=class:7',
 	'/decide',

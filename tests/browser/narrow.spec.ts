@@ -20,6 +20,7 @@ const PATHS = [
 		'/practice/new?for=group:2',
 		'/practice/new?for=group:2&own=yes',
 		'/practice/1',
+		'/practice/1/results',
 		'/practice/1/print?versions=2&key=on',
 		'/track',
 		'/decide',

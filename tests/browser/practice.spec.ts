@@ -1,3 +1,4 @@
+import { countActions } from './countActions';
 import { expect, test } from './test';
 import type { Page } from '@playwright/test';
 import {
@@ -11,21 +12,6 @@ import {
 } from './people';
 
 const assign = (page: Page) => page.getByRole('button', { name: 'Assign', exact: true });
-/** Counts what is done on a page, and sees to it that it is few enough; each count begins anew. */
-function countActions() {
-	let actions = 0;
-	return {
-		async act(one: Promise<unknown>) {
-			actions++;
-			await one;
-		},
-		within(most: number, what: string) {
-			console.log(`${what}: ${actions} actions`);
-			expect(actions, what).toBeLessThanOrEqual(most);
-			actions = 0;
-		}
-	};
-}
 /** What the sentence at the bottom says will happen. */
 const sentence = (page: Page) =>
 	page.getByRole('region', { name: 'Actions for the selection' }).locator('strong').first();

@@ -75,6 +75,8 @@ const forms: [path: string, fields: string[]][] = [
 	['/practice/1?/some', ['students', 'dueOn']],
 	['/practice/1?/someBack', ['ways']],
 	['/practice/1?/excuse', ['students']],
+	['/practice/1?/questions', ['content']],
+	['/practice/1?/goOn', ['students']],
 	['/practice/1?/add', ['students']],
 	['/practice/1?/take', ['students']],
 	['/practice/1?/turnIn', ['students']],

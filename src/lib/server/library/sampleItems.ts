@@ -1,4 +1,4 @@
-import { describeAnswer, type ItemSeed, SAMPLE_SEED } from '../../core/items';
+import { describeAnswer, type Item, SAMPLE_SEED } from '../../core/items';
 import { itemFrom, itemsForSkill } from '../../core/items/bank';
 import { mathHtml, showItemWithKey, type ShownItemWithKey } from '../sitting';
 
@@ -12,8 +12,7 @@ export interface SampleItem extends Omit<ShownItemWithKey, 'misconceptions'> {
 }
 
 /** A question with its key and what wrong answers tell, as staff see it. */
-export function staffItem({ familyId, seed }: Pick<ItemSeed, 'familyId' | 'seed'>): SampleItem {
-	const item = itemFrom(familyId, seed);
+export function staffItem(item: Item): SampleItem {
 	const shown = showItemWithKey(item);
 	return {
 		...shown,
@@ -28,4 +27,4 @@ export function staffItem({ familyId, seed }: Pick<ItemSeed, 'familyId' | 'seed'
 
 /** Sample questions for a skill, its families in turn; always the same ones. */
 export const sampleItems = (skillCode: string): SampleItem[] =>
-	itemsForSkill(skillCode, SAMPLES, SAMPLE_SEED).map(staffItem);
+	itemsForSkill(skillCode, SAMPLES, SAMPLE_SEED).map(({ familyId, seed }) => staffItem(itemFrom(familyId, seed)));

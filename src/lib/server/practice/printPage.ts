@@ -1,3 +1,4 @@
+import { itemFrom } from '../../core/items/bank';
 import { paperSeed } from '../../core/items';
 import { NO_VARIATION, type SeededSkill, setQuestions, setTitle } from '../../core/practice';
 import { fullName } from '../../core/words';
@@ -28,7 +29,7 @@ export async function printPage(database: Database, staff: Staff, school: School
 			some.map((skill) => (version === 0 ? skill : { ...skill, firstSeed: paperSeed(setId, version) })),
 			{ ...set.how, ownQuestions: false },
 			{ place: 0, variation: NO_VARIATION, older: [], olderSeed: 0 }
-		).map(staffItem);
+		).map(({ familyId, seed }) => staffItem(itemFrom(familyId, seed)));
 	return {
 		set: { id: set.id, isOwnStep: set.isOwnStep, ownQuestions: set.how.ownQuestions, older: set.how.older },
 		title: setTitle({ ...set, skillIds: own.map(({ skillId }) => skillId) }, (id) => nameOf.get(id)!),

@@ -19,19 +19,17 @@
 </script>
 
 <script lang="ts">
-	import Dialog from '../shell/Dialog.svelte';
 	import AnswerField from './AnswerField.svelte';
 	import Figure from './Figure.svelte';
+	import ModelDialog from './ModelDialog.svelte';
 
 	let { samples }: { samples: Sample[] } = $props();
 	let at = $state(0);
 	let modeling = $state(false);
-	let stepsShown = $state(0);
 	const shown = $derived(samples[at]);
 
 	function turn(by: number) {
 		at = (at + samples.length + by) % samples.length;
-		stepsShown = 0;
 	}
 </script>
 
@@ -55,25 +53,7 @@
 </div>
 {@render pager()}
 
-{#if modeling}
-	<Dialog title="Model it together" wide onclose={() => (modeling = false)}>
-		<div class="model">
-			{@render question()}
-			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-			{#each shown.solutionHtml.slice(0, stepsShown) as step, i (i)}<p>{@html step}</p>{/each}
-			<!-- eslint-enable svelte/no-at-html-tags -->
-			{#if shown.solutionFigure && stepsShown === shown.solutionHtml.length}<Figure
-					figure={shown.solutionFigure}
-				/>{/if}
-			{#if stepsShown < shown.solutionHtml.length}
-				<button onclick={() => stepsShown++}
-					>{stepsShown ? 'Show the next step' : 'Show the first step'} of {shown.solutionHtml.length}</button
-				>
-			{/if}
-		</div>
-		{@render pager()}
-	</Dialog>
-{/if}
+{#if modeling}<ModelDialog shown={samples[at]} onclose={() => (modeling = false)}>{@render pager()}</ModelDialog>{/if}
 
 {#snippet question()}
 	<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
@@ -86,16 +66,12 @@
 
 {#snippet pager()}
 	<p class="pager no-print">
-		<button onclick={() => turn(-1)}>Previous</button>
-		<span>{at + 1} of {samples.length}</span>
-		<button onclick={() => turn(1)}>Next</button>
-		{#if !modeling}<button
-				class="plain"
-				onclick={() => {
-					stepsShown = 0;
-					modeling = true;
-				}}>Fill the screen</button
-			>{/if}
+		{#if samples.length > 1}
+			<button onclick={() => turn(-1)}>Previous</button>
+			<span>{at + 1} of {samples.length}</span>
+			<button onclick={() => turn(1)}>Next</button>
+		{/if}
+		{#if !modeling}<button class="plain" onclick={() => (modeling = true)}>Fill the screen</button>{/if}
 	</p>
 {/snippet}
 
@@ -117,17 +93,6 @@
 	}
 	.stem {
 		font: 500 1.15em/1.4 var(--head);
-	}
-	.model {
-		display: grid;
-		gap: 20px;
-		align-content: start;
-		justify-items: start;
-		min-height: 62vh;
-		font-size: 1.6rem;
-	}
-	.model > :global(div) {
-		width: min(100%, 820px);
 	}
 	.pager {
 		display: flex;

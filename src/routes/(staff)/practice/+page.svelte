@@ -92,7 +92,13 @@
 						? ''
 						: ` (opens ${sayDayAt(set.opensOn, set.opensMinute)})`}</td
 				>
-				<td class="number">{set.finished} of {set.students}</td>
+				<td class="number"
+					><a
+						href={keepingScope(`/practice/${set.id}/results`, { student: null })}
+						aria-label="Results of {set.title}: {set.finished} of {set.students} finished"
+						>{set.finished} of {set.students}</a
+					></td
+				>
 				<td>
 					{#if data.can.practice && (set.dueOn === null || set.dueOn >= data.school.today)}
 						<ActionButton

@@ -13,6 +13,7 @@
 	import MaterialView from '$lib/ui/materials/MaterialView.svelte';
 	import SetActions from '$lib/ui/practice/SetActions.svelte';
 	import SetRules from '$lib/ui/practice/SetRules.svelte';
+	import SetViews from '$lib/ui/practice/SetViews.svelte';
 	import SetQuestions from '$lib/ui/practice/SetQuestions.svelte';
 	import SetHistory from '$lib/ui/practice/SetHistory.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -66,14 +67,11 @@
 
 <svelte:head><title>{data.title} · Practice · Orderly Compass</title></svelte:head>
 
-<p class="no-print ways">
-	<a href={keepingScope('/practice')}>All sets</a>
-	<a href={keepingScope(`/practice/${set.id}/print`)}>On paper</a>
-</p>
 <div class="page-head">
 	<h1>{data.title}</h1>
 	<span class="soft">{plural(set.itemCount, 'question')}, {facts}</span>
 </div>
+<SetViews id={set.id} />
 {#if set.isOwnStep}
 	<p>Each works on the skill that was their own next step.</p>
 {:else}
@@ -256,10 +254,6 @@
 <style>
 	.dates {
 		margin: 10px 0;
-	}
-	.ways {
-		display: flex;
-		gap: 20px;
 	}
 	.link {
 		margin: 4px 0 8px;

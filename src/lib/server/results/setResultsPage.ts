@@ -1,0 +1,194 @@
+import { type Item, misconceptionById } from '../../core/items';
+import { expectedTheta } from '../../core/measurement';
+import {
+	type AskedQuestion,
+	distributionOf,
+	expectedRight,
+	missedQuestions,
+	outcomeOf,
+	type Run,
+	scoreOf,
+	wrongIdeas
+} from '../../core/results';
+import { itemParameters } from '../../core/screening';
+import type { Database } from '../database';
+import { itemsAsked, type Skill, skillList, staffItem } from '../library';
+import { setPage } from '../practice/setPage';
+import { numberIn, oneIn, type Staff, type VisibleId } from '../request';
+import type { School } from '../school';
+import { answerHtml, mathHtml } from '../sitting';
+import { setRuns, triesAt } from './store/setRuns';
+
+/** Rows are sorted by the set's own order, by name, by what was right, or by time. */
+export const ROW_SORTS = ['how far', 'name', 'right', 'time'] as const;
+/** Rows that are shown: all, or some by how far they are or how they did. */
+export const ROW_FILTERS = ['all', 'not finished', 'below the line'] as const;
+/** Missed questions and ideas that are told of; of more it is said how many there are. */
+const MOST_TOLD = 12;
+
+/**
+ * What came of one set: students by questions, what was missed, which wrong ideas were shown; and the question that the address
+ * names, with what was answered. Null for no such set for the staff member.
+ */
+export async function setResultsPage(
+	database: Database,
+	staff: Staff,
+	school: School,
+	setId: number,
+	url: URL,
+	at: Date
+) {
+	const page = await setPage(database, staff, school, setId, at);
+	if (!page || page.students.length === 0) return null;
+	const ids = page.students.map(({ id }) => id as VisibleId);
+	const [runs, skills] = await Promise.all([setRuns(database, setId, ids), skillList(database, school.id)]);
+	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	const items = await questionsOf(database, runs);
+	const hardness = hardnessOf(items, skills);
+	const runOf = new Map(runs.map((run) => [run.studentId, run]));
+	const sort = oneIn(url, 'sort', ROW_SORTS) ?? 'how far';
+	const show = oneIn(url, 'show', ROW_FILTERS) ?? 'all';
+	const all = page.students.map((student) => {
+		const questions = runOf.get(student.id)?.questions ?? [];
+		const { id, name, className, state, isLate, isLeft, isTurnedIn, hasRushed, attempt } = student;
+		return {
+			...{ id, name, className, state, isLate, isLeft, isTurnedIn, hasRushed, attempt },
+			score: scoreOf(questions),
+			/** Of their questions, by a student who gets 70% of the usual ones. */
+			expected: expectedRight(questions.flatMap((question) => hardness.get(keyOf(question)) ?? [])),
+			cells: questions.map((question) => ({
+				position: question.position,
+				outcome: outcomeOf(question.tries),
+				tries: question.tries.length,
+				hints: Math.max(0, ...question.tries.map(({ hints }) => hints)),
+				seconds: Math.round(question.tries.reduce((sum, { milliseconds }) => sum + milliseconds, 0) / 1_000)
+			}))
+		};
+	});
+	const line = page.set.how.line;
+	const isShown = ({ state, score }: (typeof all)[number]) =>
+		show === 'all' ||
+		(show === 'not finished' && (state === 'not begun' || state === 'under way')) ||
+		(show === 'below the line' && score.answered > 0 && 100 * score.right < line * score.answered);
+	const rows = all.filter(isShown);
+	if (sort === 'name') rows.sort((one, other) => one.name.localeCompare(other.name));
+	if (sort === 'right') rows.sort((one, other) => shareOf(one.score) - shareOf(other.score));
+	if (sort === 'time') rows.sort((one, other) => other.score.milliseconds - one.score.milliseconds);
+	const finished = all.filter(({ state }) => state === 'finished' || state === 'finished late');
+	const ideas = wrongIdeas(runs);
+	const missed = missedQuestions(runs);
+	const nameOf = new Map(page.students.map(({ id, name }) => [id, name]));
+	const named = (studentId: number) => ({ id: studentId, name: nameOf.get(studentId)! });
+	return {
+		set: page.set,
+		title: page.title,
+		groupName: page.groupName,
+		sort,
+		show,
+		/** As many as the longest run has. */
+		columns: columnsOf(runs, items),
+		rows,
+		students: all.map(({ id, name, state, isLate, isLeft, score }) => ({ id, name, state, isLate, isLeft, score })),
+		bins: distributionOf(finished.map(({ id, score }) => ({ studentId: id, score }))),
+		ideasInAll: ideas.length,
+		ideas: ideas.slice(0, MOST_TOLD).map(({ misconception, students, families, example, times, skillId }) => ({
+			misconception,
+			times,
+			shows: misconceptionById(misconception)?.shows ?? misconception,
+			attempt: misconceptionById(misconception)?.attempt ?? '',
+			skill: { id: skillId, code: skillOf.get(skillId)?.code ?? '', name: skillOf.get(skillId)?.shortName ?? '' },
+			students: students.map((one) => ({ ...named(one.studentId), times: one.times })),
+			kinds: families.length,
+			place: { student: example.studentId, question: example.position },
+			sample: staffItem(items.get(keyOf(example))!)
+		})),
+		missedInAll: missed.length,
+		missed: missed.slice(0, MOST_TOLD).map(({ studentIds, positions, ...one }) => ({
+			...{ positions, isKind: one.isKind, answered: one.answered, missed: one.missed, later: one.later },
+			skill: { id: one.skillId, name: skillOf.get(one.skillId)?.shortName ?? '' },
+			students: studentIds.map(named),
+			sample: staffItem(items.get(keyOf(one))!)
+		})),
+		chosen: await chosenQuestion(database, setId, url, ids, { runs, nameOf })
+	};
+}
+
+export type SetResultsPage = NonNullable<Awaited<ReturnType<typeof setResultsPage>>>;
+
+const keyOf = ({ familyId, seed, edition }: Pick<AskedQuestion, 'familyId' | 'seed' | 'edition'>) =>
+	`${familyId} ${seed} ${edition}`;
+
+/** Share right at the first try of those answered; who has answered nothing comes first. */
+const shareOf = ({ right, answered }: { right: number; answered: number }) => (answered ? right / answered : -1);
+
+async function questionsOf(database: Database, runs: Run[]): Promise<Map<string, Item>> {
+	const places = new Map(runs.flatMap(({ questions }) => questions).map((question) => [keyOf(question), question]));
+	const asked = await itemsAsked(database, [...places.values()]);
+	return new Map(asked.map((place) => [keyOf(place), place.item]));
+}
+
+/** How hard each question is beside the usual ones of its skill; one of a skill that is not taught any more is left out. */
+function hardnessOf(items: Map<string, Item>, skills: Skill[]) {
+	const byCode = new Map(skills.map((skill) => [skill.code, skill]));
+	return new Map(
+		[...items].flatMap(([key, item]) => {
+			const skill = byCode.get(item.skillCode);
+			return skill ? [[key, { parameters: itemParameters(item, skill), usual: expectedTheta(skill) }] as const] : [];
+		})
+	);
+}
+
+/** A column for each place: the question that stands there, where all have the same. */
+function columnsOf(runs: Run[], items: Map<string, Item>) {
+	const places = Math.max(0, ...runs.map(({ questions }) => questions.length));
+	return Array.from({ length: places }, (_, position) => {
+		const there = runs.flatMap(({ questions }) => questions.filter((question) => question.position === position));
+		const keys = new Set(there.map(keyOf));
+		const answered = there.filter(({ tries }) => tries.length > 0);
+		return {
+			position,
+			/** Null where students have numbers of their own. */
+			stem: keys.size === 1 ? items.get([...keys][0])!.stem : null,
+			answered: answered.length,
+			right: answered.filter(({ tries }) => tries[0].correct).length
+		};
+	});
+}
+
+/** A question that the address names: of one student, or of all who have the same there; null for none. */
+async function chosenQuestion(
+	database: Database,
+	setId: number,
+	url: URL,
+	ids: VisibleId[],
+	{ runs, nameOf }: { runs: Run[]; nameOf: Map<number, string> }
+) {
+	if (!url.searchParams.has('question')) return null;
+	const position = numberIn(url, 'question');
+	const studentId = numberIn(url, 'student');
+	const isOne = url.searchParams.has('student') && runs.some((run) => run.studentId === studentId);
+	const of = isOne ? ids.filter((id) => (id as number) === studentId) : ids;
+	const asked = runs
+		.filter((run) => of.some((id) => (id as number) === run.studentId))
+		.flatMap((run) => run.questions.filter((question) => question.position === position));
+	// Where each has numbers of their own, nothing stands at a place for all.
+	if (asked.length === 0 || new Set(asked.map(keyOf)).size > 1) return null;
+	const [{ item }] = await itemsAsked(database, [asked[0]]);
+	const tries = await triesAt(database, setId, { position, studentIds: of });
+	return {
+		position,
+		student: isOne ? { id: studentId, name: nameOf.get(studentId)! } : null,
+		sample: staffItem(item),
+		stemHtml: mathHtml(item.stem),
+		tries: tries.map((one) => ({
+			student: { id: one.studentId, name: nameOf.get(one.studentId)! },
+			attempt: one.attempt,
+			answerHtml: answerHtml(item, one.response),
+			correct: one.correct,
+			seconds: Math.round(one.milliseconds / 1_000),
+			hints: one.hints,
+			answeredAt: one.answeredAt,
+			shows: one.misconception === null ? null : (misconceptionById(one.misconception)?.shows ?? one.misconception)
+		}))
+	};
+}

@@ -1,0 +1,68 @@
+import { countActions } from './countActions';
+import { address, expectAccessible, signInStaff } from './people';
+import { expect, test } from './test';
+
+test('from the Practice leg to who has a wrong idea, and practice given to them', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice?scope=school`);
+	const { act, within } = countActions();
+	// The first set in the list that several have finished.
+	const finished = page.getByRole('link', { name: /^Results of .*: ([3-9]|1\d) of \d+ finished$/ }).first();
+	await act(finished.click());
+	const ideas = page.getByRole('region', { name: 'Wrong ideas' }).getByRole('listitem');
+	const shared = ideas.filter({ has: page.getByRole('link', { name: /^Practice for these/ }) }).first();
+	await expect(shared).toBeVisible();
+	const names = await shared.locator('p').nth(1).getByRole('link').allInnerTexts();
+	const practice = shared.getByRole('link', { name: `Practice for these ${names.length}` });
+	await expectAccessible(page);
+	await act(practice.click());
+	const who = page.getByRole('region', { name: 'Who' });
+	for (const name of names) await expect(who).toContainText(name);
+	await act(page.getByRole('button', { name: 'Assign', exact: true }).click());
+	await expect(page.getByRole('status')).toContainText(`assigned to ${names.length} students`);
+	within(5, 'from the Practice leg to practice for who has a wrong idea');
+	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByRole('status')).toContainText('Taken back');
+});
+
+test('a mark leads to the very question with what was answered, by keyboard as well, and one can be modeled', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice?scope=school`);
+	await page
+		.getByRole('link', { name: /^Results of .*: ([3-9]|1\d) of \d+ finished$/ })
+		.first()
+		.click();
+	const grid = page.getByRole('table', { name: 'Students by questions' });
+	const missed = grid.getByRole('link', { name: /: missed, 2 tries/ }).first();
+	const [, name, place] = /^(.*), question (\d+): /.exec((await missed.getAttribute('aria-label'))!)!;
+	await missed.click();
+	const given = page.getByRole('region', { name: `Question ${place}` });
+	await expect(given).toContainText(`Question ${place}, ${name}`);
+	await expect(given.getByRole('listitem')).toHaveCount(2);
+	await expect(given.getByText('not right')).toHaveCount(2);
+	await expect(given.getByText('Key:')).toBeVisible();
+	await expectAccessible(page);
+
+	// Arrows go from mark to mark: one tab stop for all.
+	const first = grid.locator('tbody a').first();
+	await first.focus();
+	await page.keyboard.press('ArrowRight');
+	const at = page.locator(':focus');
+	await expect(at).toHaveAttribute('aria-label', /, question 1: /);
+	await page.keyboard.press('ArrowDown');
+	await expect(at).toHaveAttribute('aria-label', /, question \d+: /);
+	await page.keyboard.press('Enter');
+	await expect(page.getByRole('region', { name: /^Question \d+$/ })).toBeVisible();
+
+	// What all answered to it.
+	await grid.getByRole('link', { name: new RegExp(`^Question ${place}, right at the first try`) }).click();
+	await expect(page.getByRole('region', { name: `Question ${place}` })).toContainText('all who have answered it');
+	await page.getByRole('button', { name: 'Model it' }).first().click();
+	const dialog = page.getByRole('dialog', { name: 'Model it together' });
+	await dialog.getByRole('button', { name: /^Show the first step/ }).click();
+	await expect(dialog.getByRole('button', { name: /^Show the first step/ })).toHaveCount(0);
+	await page.keyboard.press('Escape');
+	await expect(dialog).toHaveCount(0);
+});
