@@ -13,6 +13,8 @@ import { logPage } from '../src/lib/server/practice/logPage';
 import { practicePage } from '../src/lib/server/practice/practicePage';
 import { givenPage } from '../src/lib/server/materials/givenPage';
 import { setPage } from '../src/lib/server/practice/setPage';
+import { responsesOf } from '../src/lib/server/results/store/responses';
+import { skillRuns } from '../src/lib/server/results/store/skillRuns';
 import { setResultsPage } from '../src/lib/server/results/setResultsPage';
 import { practiceSets, queuedSets, recentResults } from '../src/lib/server/practice/store/practice';
 import { findSchool, type School } from '../src/lib/server/school/store/school';
@@ -111,6 +113,9 @@ async function openPages(): Promise<void> {
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
 	await setPage(watched, staff, school, 1, NOW);
+	await responsesOf(watched, student, { skillId: 1, isRight: false, kind: 'practice' }, { from: 0, most: 50 });
+	await responsesOf(watched, student, { skillId: null, isRight: null, kind: null }, { from: 0, most: 50 });
+	await skillRuns(watched, [student], new Date(0));
 	await setResultsPage(watched, staff, school, 1, new URL('http://school.test/?question=0'), NOW);
 	await queuedSets(watched, [student], TODAY);
 	await practiceSets(watched, { staff, today: TODAY }, { from: 0, most: 6, groupId: 1, skillId: 1 });

@@ -52,6 +52,12 @@
 		document.querySelector(`[data-student="${next}"]`)?.scrollIntoView({ block: 'nearest' });
 	}
 
+	/** Goes to the answers of the student who is selected, or whose page this is. */
+	function goToAnswers() {
+		const student = page.params.student ?? page.url.searchParams.get('student');
+		if (student) void goto(keepingScope(`/students/${student}/answers`, { student: null }));
+	}
+
 	$effect(() => {
 		const unlessTyping = (action: () => void) => (event: KeyboardEvent) => {
 			const target = event.target as HTMLElement;
@@ -63,6 +69,7 @@
 			j: unlessTyping(() => walk(1)),
 			k: unlessTyping(() => walk(-1)),
 			'/': unlessTyping(() => search.focus()),
+			a: unlessTyping(() => goToAnswers()),
 			'Shift+?': unlessTyping(() => (helpOpen = true)),
 			...Object.fromEntries(
 				data.legs.map(({ leg }, i) => [`g ${i + 1}`, unlessTyping(() => goto(keepingScope(`/${leg}`)))])

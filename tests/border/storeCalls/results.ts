@@ -1,8 +1,25 @@
+import * as responses from '../../../src/lib/server/results/store/responses';
 import * as setRuns from '../../../src/lib/server/results/store/setRuns';
-import { seen } from '../../smallSchool';
+import * as skillRuns from '../../../src/lib/server/results/store/skillRuns';
+import { NOW, seen, seenOne } from '../../smallSchool';
 import { type Call, given } from './asking';
 
 export const resultsCalls: [object, Record<string, Call>][] = [
+	[
+		responses,
+		{
+			responsesOf: given(({ database, me }) =>
+				responses.responsesOf(
+					database,
+					seenOne(me.students[0]),
+					{ skillId: null, isRight: null, kind: null },
+					{ from: 0, most: 50 }
+				)
+			),
+			answeredSkills: given(({ database, me }) => responses.answeredSkills(database, seenOne(me.students[0])))
+		}
+	],
+	[skillRuns, { skillRuns: given(({ database, me }) => skillRuns.skillRuns(database, seen(...me.students), NOW)) }],
 	[
 		setRuns,
 		{

@@ -2,7 +2,8 @@
  * What answers were given in. `practice` was given; `review` asks what was once secure again, and `free` is practice
  * that the student chose. Only these three show at once whether an answer was right, and why.
  */
-export type SittingKind = 'diagnostic' | 'practice' | 'probe' | 'check' | 'review' | 'free';
+export const SITTING_KINDS = ['diagnostic', 'practice', 'probe', 'check', 'review', 'free'] as const;
+export type SittingKind = (typeof SITTING_KINDS)[number];
 
 const PRACTICE_KINDS: readonly SittingKind[] = ['practice', 'review', 'free'];
 

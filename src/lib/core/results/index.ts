@@ -3,4 +3,5 @@ export * from './distribution';
 export * from './expectedRight';
 export * from './missedQuestions';
 export * from './outcome';
+export * from './repeatedFailure';
 export * from './wrongIdeas';

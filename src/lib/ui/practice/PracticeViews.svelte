@@ -7,6 +7,7 @@
 	label="Pages on practice"
 	views={[
 		{ path: '/practice', name: 'Sets' },
+		{ path: '/practice/results', name: 'Results' },
 		{ path: '/practice/calendar', name: 'Calendar' },
 		{ path: '/practice/log', name: 'By student' },
 		{ path: '/practice/queues', name: 'Queues' },

@@ -1,3 +1,4 @@
+import type { SittingKind } from '$lib/core/measurement';
 import type { Outcome } from '$lib/core/results';
 import { plural } from '$lib/core/words';
 
@@ -7,6 +8,16 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
 	later: 'right at a later try',
 	missed: 'missed',
 	unanswered: 'not answered'
+};
+
+/** Kinds of work, as a student's answers are told by. */
+export const KIND_WORDS: Record<SittingKind, string> = {
+	diagnostic: 'diagnostic',
+	practice: 'practice given',
+	probe: 'weekly probe',
+	check: 'skill check',
+	review: 'a few from before',
+	free: 'own choice'
 };
 
 /** One question of one student: `missed, 2 tries, 34 s, with a hint`. */

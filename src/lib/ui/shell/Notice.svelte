@@ -27,12 +27,12 @@
 
 <div class="place no-print" role="status" aria-live="polite">
 	{#if shown?.problem}
-		<div class="note bad">
+		<div class="note bad" data-notice>
 			<span>{shown.problem}</span>
 			<button class="plain" onclick={() => (closed = shown)}>Close</button>
 		</div>
 	{:else if shown?.done}
-		<div class="note">
+		<div class="note" data-notice>
 			<span>{shown.done}</span>
 			{#if shown.undo}
 				<ActionButton action={shown.undo.action} fields={shown.undo.fields}>Undo</ActionButton>
@@ -53,6 +53,10 @@
 	/* Above the actions for a selection, which may take two lines. */
 	:global(body:has([aria-label='Actions for the selection'])) .place {
 		bottom: 128px;
+	}
+	/* What stands at the end of a page can be scrolled up from under it. */
+	:global(body:has([data-notice]) #work) {
+		padding-bottom: 190px;
 	}
 	.note {
 		display: flex;

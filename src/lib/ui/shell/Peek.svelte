@@ -103,8 +103,12 @@
 			{/if}
 		{/each}
 		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
-			<p class="soft">{result.title}: {result.correct} of {result.answered} right at first try</p>
+			<p class="soft">
+				<a href={keepingScope(`/practice/${result.setId}/results`)}>{result.title}</a>: {result.correct} of {result.answered}
+				right at first try
+			</p>
 		{/each}
+		<p><a href={keepingScope(`/students/${student.id}/answers`, { student: null })}>All answers</a></p>
 		{#if peek.late}
 			<p>
 				<a href={keepingScope(`/students/${student.id}#late`)}>{plural(peek.late, 'answer')} came too late</a>; they are

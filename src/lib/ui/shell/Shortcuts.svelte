@@ -9,6 +9,7 @@
 	<table>
 		<tbody>
 			<tr><th scope="row"><kbd>J</kbd> <kbd>K</kbd></th><td>Next and previous student; the panel follows</td></tr>
+			<tr><th scope="row"><kbd>A</kbd></th><td>Answers of the selected student</td></tr>
 			<tr><th scope="row"><kbd>/</kbd></th><td>Find a student or a skill</td></tr>
 			<tr
 				><th scope="row"><kbd>G</kbd> then <kbd>1</kbd>…<kbd>6</kbd></th><td>Go to a leg, keeping who is looked at</td

@@ -1,8 +1,6 @@
 <script lang="ts">
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
-	import { goto } from '$app/navigation';
-	import { tinykeys } from 'tinykeys';
 	import { fullName, plural } from '$lib/core/words';
 	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
 	import { addDays, sayDate, sayDay, sayWholeDate } from '$lib/core/calendar';
@@ -13,6 +11,7 @@
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import { walkByKey } from '$lib/ui/students/walkByKey';
 
 	let { data, form } = $props();
 
@@ -26,11 +25,7 @@
 	// Here the page itself walks through the roster.
 	$effect(() => {
 		legState.order = [];
-		const walk = (to: 'before' | 'after') => (event: KeyboardEvent) => {
-			if ((event.target as HTMLElement).closest('input, select, textarea, dialog')) return;
-			if (data.walk && data.walk.size > 1) void goto(pageOf(data.walk[to]));
-		};
-		const stop = tinykeys(window, { j: walk('after'), k: walk('before') });
+		const stop = walkByKey(data.walk, pageOf);
 		return () => {
 			legState.order = undefined;
 			stop();
@@ -57,6 +52,7 @@
 			<span class="soft">{data.walk.place} of {data.walk.size} in {data.scope.inWords}</span>
 			<a href={pageOf(data.walk.after)} aria-label="The next student">→</a>
 		{/if}
+		<a href={keepingScope(`/students/${student.id}/answers`, { student: null })}>Answers</a>
 		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
 		{#if data.can.setUp}<a href="/students/{student.id}/file.zip" data-sveltekit-reload>Everything kept (ZIP)</a>{/if}
 		<button onclick={() => window.print()}>Print</button>

@@ -1,0 +1,45 @@
+import { misconceptionById } from '../../core/items';
+import { SITTING_KINDS } from '../../core/measurement';
+import type { Database } from '../database';
+import { itemsAsked, skillList } from '../library';
+import type { RosterStudent } from '../people';
+import { idIn, numberIn, oneIn } from '../request';
+import type { School } from '../school';
+import { answerHtml, mathHtml } from '../sitting';
+import { answeredSkills, responsesOf } from './store/responses';
+
+/** Answers that are shown at once. */
+const AT_ONCE = 50;
+
+/** What one student has answered, the newest first, narrowed by skill, by right or not, and by kind of work. */
+export async function studentAnswersPage(database: Database, school: School, student: RosterStudent, url: URL) {
+	const judged = oneIn(url, 'judged', ['right', 'not right']);
+	const asked = {
+		skillId: idIn(url, 'skill'),
+		isRight: judged === null ? null : judged === 'right',
+		kind: oneIn(url, 'kind', SITTING_KINDS)
+	};
+	const part = { from: numberIn(url, 'answers'), most: AT_ONCE };
+	const [{ responses, total }, skills, answered] = await Promise.all([
+		responsesOf(database, student.id, asked, part),
+		skillList(database, school.id),
+		answeredSkills(database, student.id)
+	]);
+	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
+	return {
+		asked: { ...asked, judged },
+		part: { ...part, total },
+		skills: skills.filter(({ id }) => answered.has(id)).map(({ id, code, shortName }) => ({ id, code, shortName })),
+		answers: (await itemsAsked(database, responses)).map(({ item, misconception, ...one }) => ({
+			...{ id: one.id, kind: one.kind, attempt: one.attempt, correct: one.correct, hints: one.hints },
+			answeredAt: one.answeredAt,
+			seconds: Math.round(one.milliseconds / 1_000),
+			set: one.setId === null ? null : { id: one.setId, name: one.setName, question: one.position },
+			skill: skillOf.get(one.skillId)?.shortName ?? 'a skill that is not taught here any more',
+			stemHtml: mathHtml(item.stem),
+			answerHtml: answerHtml(item, one.response),
+			keyHtml: one.correct ? '' : answerHtml(item, item.key),
+			shows: misconception === null ? '' : (misconceptionById(misconception)?.shows ?? misconception)
+		}))
+	};
+}

@@ -1,0 +1,108 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { oneSkillSet } from '../../../../tests/oneSkillSet';
+import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import { addDays } from '../../core/calendar';
+import { assignSet } from '../practice';
+import { beginPractice } from '../sitting';
+import { findScope, type Scope } from '../shell/store/scope';
+import { throughTimePage } from './throughTimePage';
+
+let small: SmallSchool;
+let scope: Scope;
+/** Three sets on one skill, a day apart, and one on another. */
+let sets: number[];
+const specialist = staffAs('specialist');
+const teacher = staffAs('teacher');
+const at = (days: number) => new Date(NOW.getTime() + days * 86_400_000);
+
+async function give(skill: number, days: number, right: Record<number, number>): Promise<number> {
+	const set = { skillId: small.skills[skill].id, groupId: null, itemCount: 5, dueOn: addDays(TODAY, 9) };
+	const students = Object.keys(right).map(Number);
+	const id = await assignSet(
+		small.database,
+		specialist,
+		oneSkillSet({ ...set, opensOn: addDays(TODAY, -40), studentIds: students }),
+		NOW
+	);
+	for (const student of students) {
+		const sitting = await beginPractice(small.database, seenOne(student), { id }, small.skills, at(days));
+		await small.answerAll(student, sitting, (position) => position < right[student], 9_000, at(days));
+	}
+	return id;
+}
+
+beforeAll(async () => {
+	small = await smallSchool('through_time');
+	scope = (await findScope(small.database, specialist, 'school', TODAY))!;
+	sets = [
+		await give(1, -3, { 1: 1, 2: 5, 5: 2 }),
+		await give(1, -2, { 1: 3, 2: 2, 5: 3 }),
+		await give(1, -1, { 1: 2, 2: 3, 5: 4 }),
+		await give(2, -1, { 1: 5 })
+	];
+});
+afterAll(() => small.database.close());
+
+const page = async (query = '', of = scope) =>
+	throughTimePage(small.database, small.school, of, new URL(`http://school.test/results?${query}`));
+
+describe('results through time', () => {
+	it('go by skill from the first set to the last, for every student, with or without any', async () => {
+		const { rows, skills, part } = await page();
+		expect(rows.map(({ id }) => id)).toEqual((await scope.students()).map(({ id }) => id));
+		expect(part.total).toBe(rows.length);
+		expect(skills.map(({ id }) => id)).toEqual([small.skills[1].id, small.skills[2].id]);
+		const row = (id: number) => rows.find((one) => one.id === id)!.skills;
+		expect(row(1)).toMatchObject([
+			{
+				runs: 3,
+				first: { setId: sets[0], right: 1, isUnder: true },
+				last: { setId: sets[2], right: 2, isUnder: true }
+			},
+			{ runs: 1, last: { right: 5, answered: 5, isUnder: false, on: addDays(TODAY, -1) } }
+		]);
+		expect(row(5)).toMatchObject([{ first: { right: 2 }, last: { right: 4, isUnder: false } }, null]);
+		expect(row(3)).toEqual([null, null]);
+	});
+
+	it('go by set, each with what came of it', async () => {
+		const { rows, sets: columns } = await page('by=date');
+		expect(columns.map(({ id, on }) => [id, on])).toEqual([
+			[sets[0], addDays(TODAY, -3)],
+			[sets[1], addDays(TODAY, -2)],
+			[sets[2], addDays(TODAY, -1)],
+			[sets[3], addDays(TODAY, -1)]
+		]);
+		expect(rows.find(({ id }) => id === 2)!.sets.map((run) => run && [run.right, run.answered, run.isUnder])).toEqual([
+			[5, 5, false],
+			[2, 5, true],
+			[3, 5, true],
+			null
+		]);
+	});
+
+	it('name who is under the line in three sets, and of what comes before what they have least', async () => {
+		const { failed } = await page();
+		expect(failed.map(({ skill }) => skill.id)).toEqual([small.skills[1].id]);
+		expect(failed[0].students).toMatchObject([{ id: 1, why: 'several sets', times: 3 }]);
+		const before = await small.database.rows<{ id: number }>(
+			'SELECT DISTINCT prerequisite_id AS id FROM framework_edge WHERE skill_id = ?',
+			[small.skills[1].id]
+		);
+		const { before: least } = failed[0].students[0];
+		if (before.length) expect(before.map(({ id }) => id)).toContain(least!.id);
+		else expect(least).toBeNull();
+	});
+
+	it('are of the time that is asked for, and of students who may be seen', async () => {
+		await small.database.run('UPDATE sitting SET started_at = started_at - INTERVAL 60 DAY WHERE set_id = ?', [
+			sets[0]
+		]);
+		expect((await page('period=28&by=date')).sets.map(({ id }) => id)).toEqual(sets.slice(1));
+		expect((await page('period=28')).failed).toEqual([]);
+		expect((await page('period=120&by=date')).sets.map(({ id }) => id)).toEqual(sets);
+		expect((await page('period=nonsense')).period).toBe('cycle');
+		const own = (await findScope(small.database, teacher, 'class:1', TODAY))!;
+		expect((await page('', own)).rows.some(({ id }) => id === 5)).toBe(false);
+	});
+});
