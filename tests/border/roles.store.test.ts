@@ -111,6 +111,7 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		class: [one.classes.a, one.classes.b, other.classes.a],
 		section: [one.section.id, other.section.id],
 		set: [one.sets.all, other.sets.all],
+		file: ['results.csv', 'answers.csv', 'results.xlsx', 'answers.jsonl', 'nothing'],
 		material: [one.thing, other.thing],
 		run: [one.factRuns.a, one.factRuns.b, other.factRuns.a],
 		token: ['nobody'],
@@ -120,7 +121,10 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 	const names = [...path.matchAll(/\[(\w+)\]/g)].map(([, name]) => name);
 	if (names.length === 0) return [{}];
 	for (const name of names) if (!values[name]) throw new Error(`Say in this test what [${name}] of ${path} can be.`);
-	return values[names[0]].map((value) => ({ [names[0]]: String(value) }));
+	return names.reduce<Record<string, string>[]>(
+		(all, name) => all.flatMap((one) => values[name].map((value) => ({ ...one, [name]: String(value) }))),
+		[{}]
+	);
 }
 
 /** What a route's loads, or its endpoint, give. */

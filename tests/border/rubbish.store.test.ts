@@ -246,7 +246,7 @@ describe('rubbish from any role is refused, never a fault', () => {
 		});
 
 	it('sent as answers', async () => {
-		const path = Object.keys(modules).find((one) => one.includes('/answers/'))!;
+		const path = Object.keys(modules).find((one) => one.includes('/sittings/[sitting]/answers/'))!;
 		const answer = fc.record(
 			{
 				id: fc.oneof(fc.uuid(), nasty),

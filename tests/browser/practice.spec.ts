@@ -41,7 +41,13 @@ test('a due date is moved for all and for one, and a student is excused, each in
 	const { act, within } = countActions();
 	const status = page.getByRole('status');
 	await page.goto(`${address()}/practice?scope=school`);
-	await page.getByRole('table', { name: 'Practice sets' }).locator('tbody tr').first().getByRole('link').click();
+	await page
+		.getByRole('table', { name: 'Practice sets' })
+		.locator('tbody tr')
+		.first()
+		.getByRole('link')
+		.first()
+		.click();
 	const table = page.getByRole('table', { name: 'Students with this set' });
 	await expect(table).toBeVisible();
 	await expectAccessible(page);

@@ -73,7 +73,7 @@
 <style>
 	ul {
 		list-style: none;
-		margin: 0 0 14px;
+		margin: 10px 0 14px;
 		padding: 0;
 		display: grid;
 		gap: 8px;

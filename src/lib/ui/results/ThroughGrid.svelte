@@ -59,7 +59,7 @@
 									title={sayCell(cell)}
 									aria-label="{name}, {columns[i].name}: {sayCell(cell)}"
 									>{#if cell.runs > 1}<span class="soft">{share(cell.first)} →</span>
-									{/if}{share(cell.last)}{#if cell.last.isUnder}<span aria-hidden="true"> ▾</span>{/if}</a
+									{/if}{share(cell.last)}{#if cell.last.isUnder}<span aria-hidden="true">▾</span>{/if}</a
 								>
 							{/if}
 						</td>
@@ -97,8 +97,18 @@
 		font-weight: 400;
 		padding-left: 0;
 	}
+	tbody th a {
+		color: var(--ink);
+		font-weight: 600;
+		text-decoration: none;
+	}
+	tbody th a:hover {
+		text-decoration: underline;
+	}
 	td a {
-		display: inline-block;
+		display: inline-flex;
+		gap: 4px;
+		align-items: center;
 		min-height: 24px;
 		min-width: 24px;
 		color: inherit;

@@ -134,6 +134,14 @@
 		font-weight: 400;
 		padding-left: 0;
 	}
+	tbody th a {
+		color: var(--ink);
+		font-weight: 600;
+		text-decoration: none;
+	}
+	tbody th a:hover {
+		text-decoration: underline;
+	}
 	.place,
 	.cell {
 		width: 44px;

@@ -76,3 +76,32 @@ export async function triesAt(
 		response: JSON.parse(row.response) as Given
 	}));
 }
+
+/** An answer within a set, with its id: for taking out. */
+export interface SetAnswer extends GivenTry {
+	id: string;
+	skillId: number;
+}
+
+/** All answers of some students within the runs through a set that are theirs now, by student and question. */
+export async function setAnswers(database: Database, setId: number, studentIds: VisibleId[]): Promise<SetAnswer[]> {
+	if (studentIds.length === 0) return [];
+	const rows = await database.rows<Omit<SetAnswer, 'response'> & { response: string }>(
+		`SELECT answer.id, sitting.student_id AS studentId, item.position, item.family_id AS familyId, item.seed, item.edition,
+			item.skill_id AS skillId, answer.attempt, answer.correct, answer.milliseconds, answer.hints,
+			answer.misconception, answer.response, answer.answered_at AS answeredAt
+		FROM practice_set_student AS given
+		JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
+			AND sitting.attempt = given.attempt
+		JOIN sitting_item AS item ON item.sitting_id = sitting.id
+		JOIN answer ON answer.sitting_id = item.sitting_id AND answer.position = item.position
+		WHERE given.set_id = ? AND given.student_id IN (?)
+		ORDER BY sitting.student_id, item.position, answer.attempt`,
+		[setId, studentIds]
+	);
+	return rows.map((row) => ({
+		...row,
+		correct: Boolean(row.correct),
+		response: JSON.parse(row.response) as Given
+	}));
+}

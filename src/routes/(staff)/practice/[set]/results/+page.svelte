@@ -19,6 +19,13 @@
 	const total = (of: 'right' | 'answered') => answered.reduce((sum, { score }) => sum + score[of], 0);
 	const nameOf = (id: number) => students.find((one) => one.id === id)!.name;
 	let hasGrounds = $state(true);
+	const FILES = [
+		{ file: 'results.csv', says: 'this table (CSV)' },
+		{ file: 'answers.csv', says: 'a row an answer (CSV)' },
+		{ file: 'columns.csv', says: 'what the columns mean (CSV)' },
+		{ file: 'results.xlsx', says: 'all three (XLSX)' },
+		{ file: 'answers.jsonl', says: 'answers as xAPI statements (JSON lines)' }
+	];
 
 	/** Who is not done, each as far as they are. */
 	const open = $derived(
@@ -79,16 +86,17 @@
 		>Above the line: right (full height at the first try, hollow and half as high later). Hanging below: missed.</span
 	>
 </p>
-{#if results.rows.length === 0}
-	<p>Nobody here is like that. <button class="plain" onclick={() => setState({ show: null })}>Show all</button></p>
-{:else}
-	<TideGrid columns={results.columns} rows={results.rows} chosen={results.chosen} {hasGrounds} />
-{/if}
-{#if results.chosen && !results.chosen.student}
-	<div class="chosen"><AnswersGiven chosen={results.chosen} /></div>
-{/if}
-
-<div class="parts">
+<div class="parts beside">
+	<div>
+		{#if results.rows.length === 0}
+			<p>Nobody here is like that. <button class="plain" onclick={() => setState({ show: null })}>Show all</button></p>
+		{:else}
+			<TideGrid columns={results.columns} rows={results.rows} chosen={results.chosen} {hasGrounds} />
+		{/if}
+		{#if results.chosen && !results.chosen.student}
+			<div class="chosen"><AnswersGiven chosen={results.chosen} /></div>
+		{/if}
+	</div>
 	<section aria-labelledby="ideas">
 		<h2 id="ideas">Wrong ideas</h2>
 		<WrongIdeas
@@ -99,20 +107,32 @@
 			canAssign={data.can.practice}
 		/>
 	</section>
-	<div>
-		{#if results.bins.length}
-			<section aria-labelledby="spread">
-				<h2 id="spread">Right at the first try</h2>
-				<p class="soft">{plural(finished, 'student')} who finished.</p>
-				<ScoreSpread bins={results.bins} {nameOf} />
-			</section>
-		{/if}
-		<section aria-labelledby="missed">
-			<h2 id="missed">Most missed</h2>
-			<MissedQuestions missed={results.missed} inAll={results.missedInAll} canAssign={data.can.practice} />
-		</section>
-	</div>
 </div>
+<div class="parts">
+	<section aria-labelledby="missed" class="wide">
+		<h2 id="missed">Most missed</h2>
+		<MissedQuestions missed={results.missed} inAll={results.missedInAll} canAssign={data.can.practice} />
+	</section>
+	{#if results.bins.length}
+		<section aria-labelledby="spread">
+			<h2 id="spread">Right at the first try</h2>
+			<p class="soft">{plural(finished, 'student')} who finished.</p>
+			<ScoreSpread bins={results.bins} {nameOf} />
+		</section>
+	{/if}
+</div>
+
+<p class="no-print soft">
+	Take out:
+	{#each FILES as { file, says }, i (file)}{i ? ', ' : ''}<a
+			href={keepingScope(`/practice/${results.set.id}/results/${file}`, {
+				student: null,
+				sort: results.sort,
+				show: results.show
+			})}
+			data-sveltekit-reload>{says}</a
+		>{/each}
+</p>
 
 <style>
 	.filters {
@@ -126,13 +146,25 @@
 		background: var(--sheet);
 	}
 	.parts {
-		display: grid;
-		grid-template-columns: repeat(auto-fit, minmax(min(100%, 380px), 1fr));
+		display: flex;
+		flex-wrap: wrap;
 		gap: 12px 36px;
-		align-items: start;
-		margin-top: 20px;
+		align-items: flex-start;
+		margin-bottom: 20px;
+	}
+	/* Beside the grid where there is room for both, else below it. */
+	.beside > :first-child {
+		flex: 0 1 auto;
+		max-width: 100%;
 	}
 	section {
-		margin-bottom: 16px;
+		flex: 1 1 300px;
+		min-width: 0;
+	}
+	.wide {
+		flex-grow: 2;
+	}
+	h2 {
+		margin-bottom: 6px;
 	}
 </style>
