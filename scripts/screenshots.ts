@@ -81,9 +81,18 @@ await staff.getByLabel('Most groups').fill('2');
 await staff.getByRole('button', { name: 'Suggest again' }).click();
 await staff.getByRole('button', { name: 'Suggest again' }).waitFor({ timeout: 30_000 });
 await keepDraft('Two groups');
-await take(staff, 'practice', '/practice/queues?scope=class:7');
+await staff.goto(`${base}/practice/log?scope=class:6&days=90`);
+const finished = staff.getByRole('row').filter({ has: staff.getByRole('cell', { name: 'finished', exact: true }) });
+await finished.first().waitFor();
+const set = await finished.locator('a[href^="/practice/"]').evaluateAll((links) => {
+	const ids = links.map((link) => /^\/practice\/(\d+)/.exec(link.getAttribute('href')!)![1]);
+	// The set that most of the class have finished.
+	return ids.sort((one, other) => ids.filter((id) => id === other).length - ids.filter((id) => id === one).length)[0];
+});
+await take(staff, 'results', `/practice/${set}/results?scope=class:6`);
+await take(staff, 'results-through-time', '/practice/results?scope=class:7');
+await take(staff, 'answers', '/students/140/answers?scope=class:7');
 await take(staff, 'practice-calendar', '/practice/calendar');
-await take(staff, 'facts', '/practice/facts?scope=class:5&student=95');
 await take(staff, 'assign', '/practice/new?for=group:6');
 await take(staff, 'track', `/track?student=${tracked}&scope=school`);
 await take(staff, 'decide', '/decide');
@@ -96,11 +105,6 @@ await coordinator.getByLabel('Password').fill(DEMO_PASSWORD);
 await coordinator.getByRole('button', { name: 'Sign in' }).click();
 await coordinator.waitForURL(/screen/);
 await take(coordinator, 'setup', '/setup');
-await coordinator.goto(`${base}/setup/cards?class=12`);
-await coordinator.getByRole('button', { name: /^All \d/ }).click();
-await coordinator.getByRole('button', { name: /^Make .* new PINs? and cards$/ }).click();
-await coordinator.getByRole('heading', { name: /cards for/ }).waitFor();
-await take(coordinator, 'sign-in-cards');
 await coordinator.goto(`${base}/setup/roster`);
 await coordinator.getByLabel(/^A OneRoster/).setInputFiles({
 	name: 'harbor-office.zip',
