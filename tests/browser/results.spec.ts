@@ -69,3 +69,27 @@ test('a mark leads to the very question with what was answered, by keyboard as w
 	await page.keyboard.press('Escape');
 	await expect(dialog).toHaveCount(0);
 });
+
+test('the answers of a student are a key away, narrowed, and walked through student by student', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice?scope=class:7&student=140`);
+	await page.keyboard.press('a');
+	const heading = page.getByRole('heading', { level: 1 });
+	await expect(heading).toHaveText(/^Answers of /);
+	const first = await heading.innerText();
+	const rows = page.getByRole('table', { name: /^Answers of / }).locator('tbody tr');
+	await expect(rows).toHaveCount(50);
+	await page.getByLabel('Judged').selectOption('not right');
+	await expect(rows.filter({ hasNotText: 'not right' })).toHaveCount(0);
+	await page.keyboard.press('Escape');
+	await page.getByLabel('Judged').blur();
+	await page.keyboard.press('j');
+	await expect(heading).not.toHaveText(first);
+	// The next student's are narrowed in the same way.
+	await expect(page.getByLabel('Judged')).toHaveValue('not right');
+	await page.keyboard.press('k');
+	await expect(heading).toHaveText(first);
+	await rows.getByRole('link').first().click();
+	await expect(page.getByRole('heading', { name: /^Results: / })).toBeVisible();
+	await expect(page.getByRole('region', { name: /^Question \d+$/ })).toBeVisible();
+});

@@ -24,10 +24,7 @@ export const resultsCalls: [object, Record<string, Call>][] = [
 		setRuns,
 		{
 			setRuns: given(({ database, me }) => setRuns.setRuns(database, me.sets.all, seen(...me.students))),
-			setAnswers: given(({ database, me }) => setRuns.setAnswers(database, me.sets.all, seen(...me.students))),
-			triesAt: given(({ database, me }) =>
-				setRuns.triesAt(database, me.sets.all, { position: 0, studentIds: seen(...me.students) })
-			)
+			setAnswers: given(({ database, me }) => setRuns.setAnswers(database, me.sets.all, seen(...me.students)))
 		}
 	]
 ];

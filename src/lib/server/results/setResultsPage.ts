@@ -4,6 +4,9 @@ import {
 	type AskedQuestion,
 	distributionOf,
 	expectedRight,
+	type IdeaShown,
+	isUnder,
+	type MissedQuestion,
 	missedQuestions,
 	outcomeOf,
 	type Run,
@@ -17,7 +20,7 @@ import { setPage } from '../practice/setPage';
 import { numberIn, oneIn, type Staff, type VisibleId } from '../request';
 import type { School } from '../school';
 import { answerHtml, mathHtml } from '../sitting';
-import { setRuns, triesAt } from './store/setRuns';
+import { setAnswers, setRuns } from './store/setRuns';
 
 /** Rows are sorted by the set's own order, by name, by what was right, or by time. */
 export const ROW_SORTS = ['how far', 'name', 'right', 'time'] as const;
@@ -42,47 +45,30 @@ export async function setResultsPage(
 	if (!page || page.students.length === 0) return null;
 	const ids = page.students.map(({ id }) => id as VisibleId);
 	const [runs, skills] = await Promise.all([setRuns(database, setId, ids), skillList(database, school.id)]);
-	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
 	const items = await questionsOf(database, runs);
 	const hardness = hardnessOf(items, skills);
 	const runOf = new Map(runs.map((run) => [run.studentId, run]));
 	const sort = oneIn(url, 'sort', ROW_SORTS) ?? 'how far';
 	const show = oneIn(url, 'show', ROW_FILTERS) ?? 'all';
-	const all = page.students.map((student) => {
-		const questions = runOf.get(student.id)?.questions ?? [];
-		const { id, name, className, state, isLate, isLeft, isTurnedIn, hasRushed, attempt } = student;
-		return {
-			...{ id, name, className, state, isLate, isLeft, isTurnedIn, hasRushed, attempt },
-			score: scoreOf(questions),
-			/** Of their questions, by a student who gets 70% of the usual ones. */
-			expected: expectedRight(questions.flatMap((question) => hardness.get(keyOf(question)) ?? [])),
-			cells: questions.map((question) => ({
-				position: question.position,
-				outcome: outcomeOf(question.tries),
-				tries: question.tries.length,
-				hints: Math.max(0, ...question.tries.map(({ hints }) => hints)),
-				seconds: Math.round(question.tries.reduce((sum, { milliseconds }) => sum + milliseconds, 0) / 1_000)
-			}))
-		};
-	});
-	const line = page.set.how.line;
-	const isShown = ({ state, score }: (typeof all)[number]) =>
-		show === 'all' ||
-		(show === 'not finished' && (state === 'not begun' || state === 'under way')) ||
-		(show === 'below the line' && score.answered > 0 && 100 * score.right < line * score.answered);
-	const rows = all.filter(isShown);
-	if (sort === 'name') rows.sort((one, other) => one.name.localeCompare(other.name));
-	if (sort === 'right') rows.sort((one, other) => shareOf(one.score) - shareOf(other.score));
-	if (sort === 'time') rows.sort((one, other) => other.score.milliseconds - one.score.milliseconds);
+	const all = page.students.map((student) => rowOf(student, runOf.get(student.id)?.questions ?? [], hardness));
+	const { line } = page.set.how;
+	const rows = all.filter(
+		({ state, score }) =>
+			show === 'all' ||
+			(show === 'not finished' && (state === 'not begun' || state === 'under way')) ||
+			(show === 'below the line' && score.answered > 0 && isUnder({ ...score, line }))
+	);
+	if (sort !== 'how far') rows.sort(ROW_ORDERS[sort]);
 	const finished = all.filter(({ state }) => state === 'finished' || state === 'finished late');
-	const ideas = wrongIdeas(runs);
-	const missed = missedQuestions(runs);
-	const nameOf = new Map(page.students.map(({ id, name }) => [id, name]));
-	const named = (studentId: number) => ({ id: studentId, name: nameOf.get(studentId)! });
+	const [ideas, missed] = [wrongIdeas(runs), missedQuestions(runs)];
+	const known = {
+		items,
+		skillOf: new Map(skills.map((skill) => [skill.id, skill])),
+		nameOf: new Map(page.students.map(({ id, name }) => [id, name]))
+	};
 	return {
 		set: page.set,
 		title: page.title,
-		groupName: page.groupName,
 		sort,
 		show,
 		/** As many as the longest run has. */
@@ -91,25 +77,75 @@ export async function setResultsPage(
 		students: all.map(({ id, name, state, isLate, isLeft, score }) => ({ id, name, state, isLate, isLeft, score })),
 		bins: distributionOf(finished.map(({ id, score }) => ({ studentId: id, score }))),
 		ideasInAll: ideas.length,
-		ideas: ideas.slice(0, MOST_TOLD).map(({ misconception, students, families, example, times, skillId }) => ({
-			misconception,
-			times,
-			shows: misconceptionById(misconception)?.shows ?? misconception,
-			attempt: misconceptionById(misconception)?.attempt ?? '',
-			skill: { id: skillId, code: skillOf.get(skillId)?.code ?? '', name: skillOf.get(skillId)?.shortName ?? '' },
-			students: students.map((one) => ({ ...named(one.studentId), times: one.times })),
-			kinds: families.length,
-			place: { student: example.studentId, question: example.position },
-			sample: staffItem(items.get(keyOf(example))!)
-		})),
+		ideas: ideas.slice(0, MOST_TOLD).map((idea) => tellIdea(idea, known)),
 		missedInAll: missed.length,
-		missed: missed.slice(0, MOST_TOLD).map(({ studentIds, positions, ...one }) => ({
-			...{ positions, isKind: one.isKind, answered: one.answered, missed: one.missed, later: one.later },
-			skill: { id: one.skillId, name: skillOf.get(one.skillId)?.shortName ?? '' },
-			students: studentIds.map(named),
-			sample: staffItem(items.get(keyOf(one))!)
-		})),
-		chosen: await chosenQuestion(database, setId, url, ids, { runs, nameOf })
+		missed: missed.slice(0, MOST_TOLD).map((question) => tellMissed(question, known)),
+		chosen: await chosenQuestion(database, setId, url, ids, { runs, nameOf: known.nameOf })
+	};
+}
+
+type StudentOnPage = NonNullable<Awaited<ReturnType<typeof setPage>>>['students'][number];
+type Hardness = ReturnType<typeof hardnessOf>;
+
+/** A student with each of their questions, and what they come to. */
+function rowOf(student: StudentOnPage, questions: AskedQuestion[], hardness: Hardness) {
+	const { id, name, className, state, isLate, isLeft, hasRushed } = student;
+	return {
+		...{ id, name, className, state, isLate, isLeft, hasRushed },
+		score: scoreOf(questions),
+		/** Of their questions, by a student who gets 70% of the usual ones. */
+		expected: expectedRight(questions.flatMap((question) => hardness.get(keyOf(question)) ?? [])),
+		cells: questions.map(({ position, tries }) => ({
+			position,
+			outcome: outcomeOf(tries),
+			tries: tries.length,
+			hints: Math.max(0, ...tries.map(({ hints }) => hints)),
+			seconds: Math.round(tries.reduce((sum, { milliseconds }) => sum + milliseconds, 0) / 1_000)
+		}))
+	};
+}
+type Row = ReturnType<typeof rowOf>;
+
+/** Share right at the first try of those answered; who has answered nothing comes first. */
+const shareOf = ({ score: { right, answered } }: Row) => (answered ? right / answered : -1);
+const ROW_ORDERS: Record<Exclude<(typeof ROW_SORTS)[number], 'how far'>, (one: Row, other: Row) => number> = {
+	name: (one, other) => one.name.localeCompare(other.name),
+	right: (one, other) => shareOf(one) - shareOf(other),
+	time: (one, other) => other.score.milliseconds - one.score.milliseconds
+};
+
+/** What is known to tell of students, skills and questions by their numbers. */
+interface Known {
+	items: Map<string, Item>;
+	skillOf: Map<number, Skill>;
+	nameOf: Map<number, string>;
+}
+
+const tellSkill = (id: number, { skillOf }: Known) => ({ id, name: skillOf.get(id)?.shortName ?? '' });
+
+/** A wrong idea in words, with who shows it and a question that did. */
+function tellIdea({ misconception, students, families, example, times, skillId }: IdeaShown, known: Known) {
+	const idea = misconceptionById(misconception);
+	return {
+		...{ misconception, times },
+		shows: idea?.shows ?? misconception,
+		attempt: idea?.attempt ?? '',
+		skill: tellSkill(skillId, known),
+		students: students.map((one) => ({ id: one.studentId, name: known.nameOf.get(one.studentId)!, times: one.times })),
+		kinds: families.length,
+		place: { student: example.studentId, question: example.position },
+		sample: staffItem(known.items.get(keyOf(example))!)
+	};
+}
+
+/** A missed question as staff see it, with who missed it. */
+function tellMissed({ studentIds, skillId, ...question }: MissedQuestion, known: Known) {
+	const { positions, isKind, answered, missed, later } = question;
+	return {
+		...{ positions, isKind, answered, missed, later },
+		skill: tellSkill(skillId, known),
+		students: studentIds.map((id) => ({ id, name: known.nameOf.get(id)! })),
+		sample: staffItem(known.items.get(keyOf(question))!)
 	};
 }
 
@@ -117,9 +153,6 @@ export type SetResultsPage = NonNullable<Awaited<ReturnType<typeof setResultsPag
 
 const keyOf = ({ familyId, seed, edition }: Pick<AskedQuestion, 'familyId' | 'seed' | 'edition'>) =>
 	`${familyId} ${seed} ${edition}`;
-
-/** Share right at the first try of those answered; who has answered nothing comes first. */
-const shareOf = ({ right, answered }: { right: number; answered: number }) => (answered ? right / answered : -1);
 
 async function questionsOf(database: Database, runs: Run[]): Promise<Map<string, Item>> {
 	const places = new Map(runs.flatMap(({ questions }) => questions).map((question) => [keyOf(question), question]));
@@ -174,7 +207,7 @@ async function chosenQuestion(
 	// Where each has numbers of their own, nothing stands at a place for all.
 	if (asked.length === 0 || new Set(asked.map(keyOf)).size > 1) return null;
 	const [{ item }] = await itemsAsked(database, [asked[0]]);
-	const tries = await triesAt(database, setId, { position, studentIds: of });
+	const tries = await setAnswers(database, setId, of, position);
 	return {
 		position,
 		student: isOne ? { id: studentId, name: nameOf.get(studentId)! } : null,

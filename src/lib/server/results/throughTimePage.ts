@@ -38,76 +38,62 @@ export async function throughTimePage(database: Database, school: School, scope:
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
 	const nameOf = (skillId: number) => skillOf.get(skillId)?.shortName ?? 'a skill that is not taught here any more';
 	const dayOf = ({ begunAt }: StudentRun) => schoolDateOf(begunAt, school.timeZone);
-	const told = (run: StudentRun) => ({
-		...{ setId: run.setId, attempt: run.attempt, right: run.right, answered: run.answered },
-		isUnder: isUnder(run),
-		on: dayOf(run)
-	});
-	const used = [...new Set(runs.map(({ skillId }) => skillId))];
-	const inOrder = skills.filter(({ id }) => used.includes(id));
+	const used = skills.filter(({ id }) => runs.some(({ skillId }) => skillId === id));
 	const sets = [...new Map(runs.map((run) => [run.setId, run])).values()];
-	const rows = students.map((student) => {
-		const own = runs.filter(({ studentId }) => studentId === student.id);
-		return {
-			id: student.id as number,
-			name: fullName(student),
-			className: student.className,
-			skills: inOrder.map(({ id }) => {
-				const of = own.filter(({ skillId }) => skillId === id);
-				const ends = firstToLast(of);
-				return ends && { runs: of.length, first: told(ends.first), last: told(ends.last) };
-			}),
-			sets: sets.map(({ setId }) => {
-				const last = own.filter((run) => run.setId === setId).at(-1);
-				if (!last) return null;
-				// All of its skills together.
-				const same = own.filter((run) => run.setId === setId && run.attempt === last.attempt);
-				const sum = (of: 'right' | 'answered') => same.reduce((total, run) => total + run[of], 0);
-				const run = { ...last, right: sum('right'), answered: sum('answered') };
-				return told(run);
-			})
-		};
-	});
-	const failed = students.flatMap((student) =>
-		used.flatMap((skillId) => {
-			const own = runs.filter((run) => run.studentId === student.id && run.skillId === skillId);
-			const failure = repeatedFailure(own);
-			if (!failure) return [];
-			const cells = standings.get(student.id)!;
-			const before = (graph.prerequisites.get(skillId) ?? [])
-				.filter((id) => skillOf.has(id))
-				.sort((one, other) => (cells.get(one)?.mastered ?? 0) - (cells.get(other)?.mastered ?? 0));
-			return [
-				{
-					student: { id: student.id as number, name: fullName(student) },
-					skillId,
-					before: before[0] ?? null,
-					...failure
-				}
-			];
-		})
-	);
 	return {
 		by,
 		period,
 		from,
 		part: { ...part, total: all.length },
-		skills: inOrder.map(({ id, code, shortName }) => ({ id, code, name: shortName })),
+		skills: used.map(({ id, code, shortName }) => ({ id, code, name: shortName })),
 		sets: sets.map((run) => ({ id: run.setId, name: run.setName ?? nameOf(run.skillId), on: dayOf(run) })),
-		rows,
+		rows: students.map((student) => {
+			const own = runs.filter(({ studentId }) => studentId === student.id);
+			return {
+				id: student.id as number,
+				name: fullName(student),
+				className: student.className,
+				skills: used.map(({ id }) => {
+					const of = own.filter(({ skillId }) => skillId === id);
+					const ends = firstToLast(of);
+					return ends && { runs: of.length, first: tellRun(ends.first, dayOf), last: tellRun(ends.last, dayOf) };
+				}),
+				sets: sets.map(({ setId }) => {
+					const last = lastRun(own.filter((run) => run.setId === setId));
+					return last && tellRun(last, dayOf);
+				})
+			};
+		}),
 		/** By skill, those who are under the line again and again. */
-		failed: [...new Set(failed.map(({ skillId }) => skillId))].map((skillId) => ({
-			skill: { id: skillId, name: nameOf(skillId) },
-			students: failed
-				.filter((one) => one.skillId === skillId)
-				.map(({ student, before, why, times }): FailedStudent => ({
-					...student,
-					before: before === null ? null : { id: before, name: nameOf(before) },
-					why,
-					times
-				}))
-		}))
+		failed: used.flatMap(({ id }) => {
+			const failed = students.flatMap((student): FailedStudent[] => {
+				const failure = repeatedFailure(runs.filter((run) => run.studentId === student.id && run.skillId === id));
+				if (!failure) return [];
+				const mastered = (skillId: number) => standings.get(student.id)!.get(skillId)?.mastered ?? 0;
+				const [before] = (graph.prerequisites.get(id) ?? [])
+					.filter((skillId) => skillOf.has(skillId))
+					.sort((one, other) => mastered(one) - mastered(other));
+				const least = before === undefined ? null : { id: before, name: nameOf(before) };
+				return [{ id: student.id, name: fullName(student), before: least, ...failure }];
+			});
+			return failed.length ? [{ skill: { id, name: nameOf(id) }, students: failed }] : [];
+		})
 	};
+}
+
+const tellRun = (run: StudentRun, dayOf: (run: StudentRun) => SchoolDate) => ({
+	...{ setId: run.setId, attempt: run.attempt, right: run.right, answered: run.answered },
+	isUnder: isUnder(run),
+	on: dayOf(run)
+});
+
+/** The last run through a set, all of its skills together; null for none. @param runs of one student through one set */
+function lastRun(runs: StudentRun[]): StudentRun | null {
+	const last = runs.at(-1);
+	if (!last) return null;
+	const same = runs.filter(({ attempt }) => attempt === last.attempt);
+	const sum = (of: 'right' | 'answered') => same.reduce((total, run) => total + run[of], 0);
+	return { ...last, right: sum('right'), answered: sum('answered') };
 }
 
 interface FailedStudent extends RepeatedFailure {

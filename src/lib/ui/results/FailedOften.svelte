@@ -42,7 +42,7 @@
 					({why === 'one set' ? plural(times, 'run') : plural(times, 'set')}){/each}
 			</p>
 			{#if canAssign}
-				<p class="deeds no-print">
+				<p class="one-line no-print">
 					{#each byBefore(students) as [id, before] (id)}
 						<a
 							class="button"
@@ -82,11 +82,5 @@
 		padding: 8px 14px;
 		border-left: 4px solid var(--gap-ink);
 		background: var(--sheet);
-	}
-	.deeds {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 4px;
 	}
 </style>

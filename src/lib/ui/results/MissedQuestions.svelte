@@ -40,7 +40,7 @@
 					missed {one.missed} of {plural(one.answered, 'time')}{one.later ? `, ${one.later} right later` : ''}.
 					{students.map(({ name }) => name).join(', ')}
 				</p>
-				<p class="deeds no-print">
+				<p class="one-line no-print">
 					<button onclick={() => (modeled = sample)}>Model it</button>
 					{#if !isKind}<a
 							class="button"
@@ -81,11 +81,5 @@
 	li {
 		padding: 8px 0;
 		border-top: 1px solid var(--rule);
-	}
-	.deeds {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 4px;
 	}
 </style>

@@ -5,7 +5,7 @@
 <script lang="ts">
 	import { sayDate } from '$lib/core/calendar';
 	import { keepingScope } from '../shell/address';
-	import { oneTabStop } from '../table/oneTabStop';
+	import StudentGrid from './StudentGrid.svelte';
 
 	interface Told {
 		setId: number;
@@ -27,6 +27,7 @@
 		}[];
 	}
 	let { says, columns, rows }: Props = $props();
+	type Row = Props['rows'][number];
 	const share = ({ right, answered }: Told) => `${right}/${answered}`;
 	const sayRun = (run: Told) =>
 		`${run.right} of ${run.answered}${run.isUnder ? ', under the line' : ''}, ${sayDate(run.on)}`;
@@ -34,78 +35,45 @@
 		runs > 1 ? `${runs} runs, first ${sayRun(first)}; last ${sayRun(last)}` : sayRun(last);
 </script>
 
-<div class="wide-table">
-	<table aria-label={says}>
-		<thead>
-			<tr>
-				<th scope="col">Student</th>
-				{#each columns as { key, name, more } (key)}<th scope="col" title="{name}, {more}"
-						>{name}<br /><span class="soft">{more}</span></th
-					>{/each}
-			</tr>
-		</thead>
-		<tbody {@attach oneTabStop}>
-			{#each rows as { id, name, className, cells } (id)}
-				<tr data-student={id}>
-					<th scope="row"
-						><a href={keepingScope(`/students/${id}/answers`, { student: null })}>{name}</a>
-						<span class="soft">{className}</span></th
-					>
-					{#each cells as cell, i (columns[i].key)}
-						<td class:under={cell?.last.isUnder}>
-							{#if cell}
-								<a
-									href={keepingScope(`/practice/${cell.last.setId}/results`, { student: id })}
-									title={sayCell(cell)}
-									aria-label="{name}, {columns[i].name}: {sayCell(cell)}"
-									>{#if cell.runs > 1}<span class="soft">{share(cell.first)} →</span>
-									{/if}{share(cell.last)}{#if cell.last.isUnder}<span aria-hidden="true">▾</span>{/if}</a
-								>
-							{/if}
-						</td>
-					{/each}
-				</tr>
-			{/each}
-		</tbody>
-	</table>
-</div>
+<StudentGrid {says} {rows} {head} {name} {cells} />
+
+{#snippet head()}
+	{#each columns as { key, name, more } (key)}<th scope="col" class="column" title="{name}, {more}"
+			>{name}<br /><span class="soft">{more}</span></th
+		>{/each}
+{/snippet}
+
+{#snippet name({ id, name: called, className }: Row)}
+	<a href={keepingScope(`/students/${id}/answers`, { student: null })}>{called}</a>
+	<span class="soft">{className}</span>
+{/snippet}
+
+{#snippet cells({ id, name: called, cells: own }: Row)}
+	{#each own as cell, i (columns[i].key)}
+		<td class="run" class:under={cell?.last.isUnder}>
+			{#if cell}
+				<a
+					href={keepingScope(`/practice/${cell.last.setId}/results`, { student: id })}
+					title={sayCell(cell)}
+					aria-label="{called}, {columns[i].name}: {sayCell(cell)}"
+					>{#if cell.runs > 1}<span class="soft">{share(cell.first)} →</span>
+					{/if}{share(cell.last)}{#if cell.last.isUnder}<span aria-hidden="true">▾</span>{/if}</a
+				>
+			{/if}
+		</td>
+	{/each}
+{/snippet}
 
 <style>
-	table {
-		border-collapse: collapse;
-		font-variant-numeric: tabular-nums;
-	}
-	th,
-	td {
-		padding: 3px 10px;
-		border-bottom: 1px solid var(--rule);
-		text-align: left;
-		white-space: nowrap;
-	}
-	thead th {
+	.column {
 		max-width: 150px;
 		overflow: hidden;
 		text-overflow: ellipsis;
-		font-size: 13px;
-		font-weight: 600;
-		vertical-align: bottom;
 	}
-	tbody th {
-		position: sticky;
-		left: 0;
-		background: var(--paper);
-		font-weight: 400;
-		padding-left: 0;
+	.run {
+		padding-block: 3px;
 	}
-	tbody th a {
-		color: var(--ink);
-		font-weight: 600;
-		text-decoration: none;
-	}
-	tbody th a:hover {
-		text-decoration: underline;
-	}
-	td a {
+	.run a {
 		display: inline-flex;
 		gap: 4px;
 		align-items: center;
@@ -114,7 +82,7 @@
 		color: inherit;
 		text-decoration: none;
 	}
-	td a:hover {
+	.run a:hover {
 		text-decoration: underline;
 	}
 	.under {

@@ -6,8 +6,8 @@
 	import type { Outcome, Score } from '$lib/core/results';
 	import { number } from '$lib/core/words';
 	import { keepingScope, withState } from '../shell/address';
-	import { oneTabStop } from '../table/oneTabStop';
 	import { sayCell, sayTime } from './sayOutcome';
+	import StudentGrid from './StudentGrid.svelte';
 	import TideMark from './TideMark.svelte';
 
 	interface Props {
@@ -27,6 +27,7 @@
 		hasGrounds: boolean;
 	}
 	let { columns, rows, chosen, hasGrounds }: Props = $props();
+	type Row = Props['rows'][number];
 	const isChosen = (studentId: number | null, position: number) =>
 		chosen?.position === position && (chosen.student?.id ?? null) === studentId;
 	/** Whether some had harder or easier questions than others. */
@@ -35,113 +36,74 @@
 	);
 </script>
 
-<div class="wide-table">
-	<table aria-label="Students by questions" class:grounds={hasGrounds}>
-		<thead>
-			<tr>
-				<th scope="col">Student</th>
-				{#each columns as { position, stem, right, answered } (position)}
-					<th scope="col" class="place">
-						{#if stem !== null && answered}
-							<a
-								href={withState({ question: position, student: null })}
-								aria-current={isChosen(null, position) ? 'true' : undefined}
-								data-sveltekit-noscroll
-								title={stem}
-								aria-label="Question {position + 1}, right at the first try for {right} of {answered}: {stem}"
-								>{position + 1}</a
-							>
-						{:else}{position + 1}{/if}
-					</th>
-				{/each}
-				<th scope="col">First try</th>
-				<th scope="col">Later</th>
-				<th scope="col">Time</th>
-				<th scope="col">Hints</th>
-				{#if isUneven}<th scope="col" title="Right of these questions by who gets 7 of 10 usual ones">As hard as</th
-					>{/if}
-			</tr>
-		</thead>
-		<tbody {@attach oneTabStop}>
-			{#each rows as row (row.id)}
-				<tr data-student={row.id}>
-					<th scope="row">
-						<a href={keepingScope(`/students/${row.id}`)}>{row.name}</a>
-						{#if row.state !== 'finished'}<span class="soft">{row.state}</span>{/if}{#if row.isLate}<strong
-								>, late</strong
-							>{/if}
-						{#if row.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
-								>rushed</span
-							>{/if}
-					</th>
-					{#each columns as { position } (position)}
-						{@const cell = row.cells[position]}
-						<td class="cell" class:missed={cell?.outcome === 'missed'} class:right={cell?.outcome === 'first try'}>
-							{#if cell && cell.outcome !== 'unanswered'}
-								<a
-									href={withState({ student: row.id, question: position })}
-									aria-current={isChosen(row.id, position) ? 'true' : undefined}
-									data-sveltekit-noscroll
-									title={sayCell(cell)}
-									aria-label="{row.name}, question {position + 1}: {sayCell(cell)}"
-									><TideMark outcome={cell.outcome} /></a
-								>
-							{:else if cell}<TideMark outcome="unanswered" />{/if}
-						</td>
-					{/each}
-					<td class="number">{row.score.answered ? `${row.score.right} of ${row.score.answered}` : ''}</td>
-					<td class="number">{row.score.later || ''}</td>
-					<td class="number">{row.score.answered ? sayTime(row.score.milliseconds) : ''}</td>
-					<td class="number">{row.score.hinted || ''}</td>
-					{#if isUneven}<td class="number"
-							>{row.score.asked ? `${number(row.expected, 1)} of ${row.score.asked}` : ''}</td
-						>{/if}
-				</tr>
-			{/each}
-		</tbody>
-		<tfoot>
-			<tr>
-				<th scope="row">Right at the first try</th>
-				{#each columns as { position, right, answered } (position)}
-					<td class="number foot">{answered ? `${right}/${answered}` : ''}</td>
-				{/each}
-			</tr>
-		</tfoot>
-	</table>
+<div class:grounds={hasGrounds}>
+	<StudentGrid says="Students by questions" {rows} {head} {name} {cells} {foot} />
 </div>
 
+{#snippet head()}
+	{#each columns as { position, stem, right, answered } (position)}
+		<th scope="col" class="place">
+			{#if stem !== null && answered}
+				<a
+					href={withState({ question: position, student: null })}
+					aria-current={isChosen(null, position) ? 'true' : undefined}
+					data-sveltekit-noscroll
+					title={stem}
+					aria-label="Question {position + 1}, right at the first try for {right} of {answered}: {stem}"
+					>{position + 1}</a
+				>
+			{:else}
+				{position + 1}
+			{/if}
+		</th>
+	{/each}
+	<th scope="col">First try</th>
+	<th scope="col">Later</th>
+	<th scope="col">Time</th>
+	<th scope="col">Hints</th>
+	{#if isUneven}<th scope="col" title="Right of these questions by who gets 7 of 10 usual ones">As hard as</th>{/if}
+{/snippet}
+
+{#snippet name(row: Row)}
+	<a href={keepingScope(`/students/${row.id}`)}>{row.name}</a>
+	{#if row.state !== 'finished'}<span class="soft">{row.state}</span>{/if}{#if row.isLate}<strong>, late</strong>{/if}
+	{#if row.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
+			>rushed</span
+		>{/if}
+{/snippet}
+
+{#snippet cells(row: Row)}
+	{#each columns as { position } (position)}
+		{@const cell = row.cells[position]}
+		<td class="cell" class:missed={cell?.outcome === 'missed'} class:right={cell?.outcome === 'first try'}>
+			{#if cell && cell.outcome !== 'unanswered'}
+				<a
+					href={withState({ student: row.id, question: position })}
+					aria-current={isChosen(row.id, position) ? 'true' : undefined}
+					data-sveltekit-noscroll
+					title={sayCell(cell)}
+					aria-label="{row.name}, question {position + 1}: {sayCell(cell)}"><TideMark outcome={cell.outcome} /></a
+				>
+			{:else if cell}
+				<TideMark outcome="unanswered" />
+			{/if}
+		</td>
+	{/each}
+	<td class="number">{row.score.answered ? `${row.score.right} of ${row.score.answered}` : ''}</td>
+	<td class="number">{row.score.later || ''}</td>
+	<td class="number">{row.score.answered ? sayTime(row.score.milliseconds) : ''}</td>
+	<td class="number">{row.score.hinted || ''}</td>
+	{#if isUneven}<td class="number">{row.score.asked ? `${number(row.expected, 1)} of ${row.score.asked}` : ''}</td>{/if}
+{/snippet}
+
+{#snippet foot()}
+	<th scope="row" class="sum">Right at the first try</th>
+	{#each columns as { position, right, answered } (position)}
+		<td class="foot">{answered ? `${right}/${answered}` : ''}</td>
+	{/each}
+{/snippet}
+
 <style>
-	table {
-		border-collapse: collapse;
-		font-variant-numeric: tabular-nums;
-	}
-	th,
-	td {
-		padding: 0 8px;
-		border-bottom: 1px solid var(--rule);
-		text-align: left;
-		white-space: nowrap;
-	}
-	thead th {
-		padding-block: 2px;
-		font-size: 13px;
-		color: var(--ink-soft);
-	}
-	tbody th {
-		position: sticky;
-		left: 0;
-		background: var(--paper);
-		font-weight: 400;
-		padding-left: 0;
-	}
-	tbody th a {
-		color: var(--ink);
-		font-weight: 600;
-		text-decoration: none;
-	}
-	tbody th a:hover {
-		text-decoration: underline;
-	}
 	.place,
 	.cell {
 		width: 44px;
@@ -167,16 +129,13 @@
 	[aria-current] {
 		box-shadow: inset 0 0 0 2px var(--verdigris);
 	}
-	.number {
-		text-align: right;
-	}
 	.foot {
 		text-align: center;
 		font-size: 12px;
 		color: var(--ink-soft);
 		padding: 2px;
 	}
-	tfoot th {
+	.sum {
 		padding-left: 0;
 		font-weight: 400;
 		font-size: 13px;

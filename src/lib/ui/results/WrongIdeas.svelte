@@ -60,7 +60,7 @@
 						>{students.find(({ id }) => id === place.student)?.name}’s answer</a
 					>
 				</p>
-				<p class="deeds no-print">
+				<p class="one-line no-print">
 					<button onclick={() => (modeled = sample)}>Model one</button>
 					{#if canAssign}
 						<a class="button" href={practice(students, skill.id)}
@@ -106,11 +106,5 @@
 		border: 1px solid var(--rule);
 		border-left: 3px solid var(--gap-ink);
 		background: var(--sheet);
-	}
-	.deeds {
-		display: flex;
-		flex-wrap: wrap;
-		gap: 6px;
-		margin-top: 6px;
 	}
 </style>
