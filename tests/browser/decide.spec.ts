@@ -62,3 +62,14 @@ test('a verdict for another tier offers the groups that have a place, and says w
 	await status.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.locator('article').filter({ hasText: name })).toHaveCount(1);
 });
+
+test('a review leads to practice with its student and the group’s focus filled in', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/decide?scope=school`);
+	const review = page.locator('article').first();
+	const name = await review.getByRole('heading').innerText();
+	const focus = /, on (.*) · due /.exec(await review.locator('header').innerText())![1];
+	await review.getByRole('link', { name: 'Assign practice' }).click();
+	await expect(page.getByRole('region', { name: 'Who' })).toContainText(name);
+	await expect(page.getByRole('region', { name: 'What' }).getByRole('button', { pressed: true })).toContainText(focus);
+});

@@ -37,15 +37,14 @@ export async function decidePage(database: Database, staff: Staff, school: Schoo
 			school.today
 		)
 	]);
-	const focusOf = (groupId: number) => {
-		const focus = groups.find((group) => group.id === groupId)?.focusSkillId;
-		return skills.find(({ id }) => id === focus)?.shortName ?? '';
-	};
+	const focusOf = (groupId: number) => groups.find((group) => group.id === groupId)?.focusSkillId ?? null;
+	const nameOf = (skillId: number | null) => skills.find(({ id }) => id === skillId)?.shortName ?? '';
 	const advised = ({ reviews, ...part }: typeof due) => ({
 		...part,
 		reviews: reviews.map((review) => ({
 			...review,
-			focus: focusOf(review.groupId),
+			focus: nameOf(focusOf(review.groupId)),
+			focusSkillId: focusOf(review.groupId),
 			recommendation: advice.get(review.id)!
 		}))
 	});

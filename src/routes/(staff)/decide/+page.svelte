@@ -49,6 +49,13 @@
 		<p class="links no-print">
 			<a href={keepingScope('/track', { student: review.studentId })}>See the probes</a>
 			<a href={keepingScope('/gaps', { student: review.studentId })}>See the gaps</a>
+			{#if data.can.practice}<a
+					href={keepingScope('/practice/new', {
+						for: `student:${review.studentId}`,
+						skill: review.focusSkillId,
+						student: null
+					})}>Assign practice</a
+				>{/if}
 			{#if data.can.decide && open !== review.id}
 				<a class="button primary" href={withState({ review: review.id, student: review.studentId })}>Record a verdict</a
 				>
