@@ -42,4 +42,5 @@ export const questionsAction = staffAction(
 	}
 );
 
-const GONE = 'This set was taken back, or is not yours to change';
+/** Why a set is left as it is. */
+export const GONE = 'This set was taken back, or is not yours to change';

@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { ABOVE_STEPS, BELOW_STEPS, FEEDBACK_TIMES, type SetHow } from '../../core/practice';
 import { formCheck, idOf, oneOf } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
+import { GONE } from './questionsForm';
 import { changeRules } from './store/changing';
 import { findSet } from './store/oneSet';
 import type { SetRules } from './store/setContent';
@@ -61,7 +62,7 @@ export const rulesAction = staffAction('assign practice', rulesForm, async ({ st
 	const wrong = set && rulesProblem(rules, set.how);
 	if (wrong) return refuse(wrong);
 	const before = set && (await changeRules(database, staff, id, rules, at));
-	if (!before) return refuse('This set was taken back, or is not yours to change');
+	if (!before) return refuse(GONE);
 	return {
 		done: 'Changed for all. Who has begun keeps their questions, and when they are told of them.',
 		undo: { action: '?/how', fields: rulesFields(before) }

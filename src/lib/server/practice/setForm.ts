@@ -14,7 +14,7 @@ import { nextStepsFor } from './nextStepsFor';
 import { type GivenTo, givenTo } from './store/assigning';
 import { type OwnWay, skillsOfSets } from './store/setContent';
 import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
-import { questionsAction } from './questionsForm';
+import { GONE, questionsAction } from './questionsForm';
 import { rulesAction } from './rulesForm';
 import { findSet } from './store/oneSet';
 import { restoreSets, withdrawSets } from './store/practice';
@@ -66,7 +66,6 @@ const waysCheck = jsonCheck(
 );
 
 const setOf = ({ params }: { params: Partial<Record<string, string>> }) => idOf(params.set) ?? 0;
-const GONE = 'This set was taken back, or is not yours to change';
 const UNSEEN = 'Some of these students are not yours to see';
 
 /** What a form says is otherwise for some; what it does not name is absent. */

@@ -74,6 +74,11 @@ describe('results taken out', () => {
 		}
 	});
 
+	it('have the answers of the students that the page shows, in whatever form', async () => {
+		expect(await csv('answers.csv', 'show=not+finished')).toEqual([]);
+		expect((await fetch('answers.jsonl', 'show=not+finished'))!.body).toBe('');
+	});
+
 	it('say what each column means', async () => {
 		const means = await csv('columns.csv');
 		for (const file of ['results', 'answers'] as const) {

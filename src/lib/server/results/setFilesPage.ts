@@ -67,10 +67,7 @@ export const SET_FILES = {
 export type SetFile = keyof typeof SET_FILES;
 
 /** The students and questions as the page shows them, in its order. */
-export function gridTable(
-	{ rows, columns }: Pick<SetResultsPage, 'rows' | 'columns'>,
-	numberOf: Map<number, string>
-): Table {
+function gridTable({ rows, columns }: Pick<SetResultsPage, 'rows' | 'columns'>, numberOf: Map<number, string>): Table {
 	const [first, last] = [
 		['student', 'name', 'class', 'state'],
 		['right at first', 'answered', 'later', 'seconds', 'hinted']
@@ -115,8 +112,12 @@ export async function setFile(
 	]);
 	const numberOf = new Map(roster.map(({ id, number }) => [id as number, number ?? String(id)]));
 	const codeOf = new Map(skills.map(({ id, code }) => [id, code]));
-	const asked = await itemsAsked(database, answers);
-	await audit(database, staff, at, 'fetch results', { set: setId, file, size: answers.length });
+	const rowOf = new Map(page.rows.map((row) => [row.id, row]));
+	const asked = await itemsAsked(
+		database,
+		answers.filter(({ studentId }) => rowOf.has(studentId))
+	);
+	await audit(database, staff, at, 'fetch results', { set: setId, file, size: asked.length });
 	const name = `${page.title}, ${file.split('.')[0]}`;
 	if (file === 'answers.jsonl') {
 		const told = asked.map(({ item, ...answer }) =>
@@ -136,18 +137,15 @@ export async function setFile(
 		);
 		return { name, body: told.map((line) => `${line}\n`).join('') };
 	}
-	const rowOf = new Map(page.rows.map((row) => [row.id, row]));
 	const answersTable: Table = [
 		Object.keys(ANSWER_COLUMNS),
-		...asked
-			.filter(({ studentId }) => rowOf.has(studentId))
-			.map(({ item, ...answer }) => [
-				...[numberOf.get(answer.studentId)!, rowOf.get(answer.studentId)!.name, rowOf.get(answer.studentId)!.className],
-				...[answer.position + 1, codeOf.get(answer.skillId) ?? item.skillCode, inWords(item.stem)],
-				...[inWords(describeAnswer(item, item.key)), answer.attempt, sayAnswer(item, answer)],
-				...[answer.correct ? 'yes' : 'no', Math.round(answer.milliseconds / 1_000), answer.hints, sayIdea(answer)],
-				...[answer.answeredAt.toISOString(), answer.familyId, answer.seed, answer.edition]
-			])
+		...asked.map(({ item, ...answer }) => [
+			...[numberOf.get(answer.studentId)!, rowOf.get(answer.studentId)!.name, rowOf.get(answer.studentId)!.className],
+			...[answer.position + 1, codeOf.get(answer.skillId) ?? item.skillCode, inWords(item.stem)],
+			...[inWords(describeAnswer(item, item.key)), answer.attempt, sayAnswer(item, answer)],
+			...[answer.correct ? 'yes' : 'no', Math.round(answer.milliseconds / 1_000), answer.hints, sayIdea(answer)],
+			...[answer.answeredAt.toISOString(), answer.familyId, answer.seed, answer.edition]
+		])
 	];
 	const tables: Record<string, Table> = {
 		results: gridTable(page, numberOf),

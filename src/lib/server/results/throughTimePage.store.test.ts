@@ -73,6 +73,8 @@ describe('results through time', () => {
 			[sets[2], addDays(TODAY, -1)],
 			[sets[3], addDays(TODAY, -1)]
 		]);
+		// Called as everywhere.
+		expect(columns.map(({ name }) => name)).toEqual([1, 1, 1, 2].map((skill) => small.skills[skill].shortName));
 		expect(rows.find(({ id }) => id === 2)!.sets.map((run) => run && [run.right, run.answered, run.isUnder])).toEqual([
 			[5, 5, false],
 			[2, 5, true],

@@ -1,5 +1,6 @@
 import { addDays, beginningOf, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { firstToLast, isUnder, repeatedFailure, type RepeatedFailure } from '../../core/results';
+import { setTitle } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { skillGraph, skillList } from '../library';
@@ -46,7 +47,7 @@ export async function throughTimePage(database: Database, school: School, scope:
 		from,
 		part: { ...part, total: all.length },
 		skills: used.map(({ id, code, shortName }) => ({ id, code, name: shortName })),
-		sets: sets.map((run) => ({ id: run.setId, name: run.setName ?? nameOf(run.skillId), on: dayOf(run) })),
+		sets: sets.map((run) => ({ id: run.setId, name: titleOf(run, runs, nameOf), on: dayOf(run) })),
 		rows: students.map((student) => {
 			const own = runs.filter(({ studentId }) => studentId === student.id);
 			return {
@@ -79,6 +80,17 @@ export async function throughTimePage(database: Database, school: School, scope:
 			return failed.length ? [{ skill: { id, name: nameOf(id) }, students: failed }] : [];
 		})
 	};
+}
+
+/** What the set of a run is called, as everywhere: by its name, or by those of its skills that were worked on. */
+function titleOf(
+	{ setId, setName: name, isOwnStep }: StudentRun,
+	runs: StudentRun[],
+	nameOf: (skillId: number) => string
+): string {
+	const places = new Map(runs.filter((run) => run.setId === setId).map(({ skillId, place }) => [skillId, place]));
+	const skillIds = [...places].sort(([, one], [, other]) => one - other).map(([skillId]) => skillId);
+	return setTitle({ name, isOwnStep, skillIds }, nameOf);
 }
 
 const tellRun = (run: StudentRun, dayOf: (run: StudentRun) => SchoolDate) => ({

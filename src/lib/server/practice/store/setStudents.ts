@@ -291,7 +291,7 @@ export async function letGoOn(
 			JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
 				AND sitting.attempt = given.attempt AND sitting.finished_at IS NULL
 			WHERE given.set_id = ? AND given.student_id IN (?)
-				AND ${mayGoOn ? `COALESCE(given.goes_on_at < ${LAST_ANSWER_SQL}, ${LAST_ANSWER_SQL} IS NOT NULL)` : `given.goes_on_at >= ${LAST_ANSWER_SQL}`}
+				AND ${mayGoOn ? `sitting.answered > 0 AND COALESCE(given.goes_on_at < ${LAST_ANSWER_SQL}, TRUE)` : `given.goes_on_at >= ${LAST_ANSWER_SQL}`}
 			ORDER BY id FOR UPDATE`,
 			[setId, studentIds]
 		);

@@ -6,8 +6,11 @@ import type { VisibleId } from '../../request';
 export interface StudentRun extends SkillRun {
 	studentId: number;
 	begunAt: Date;
-	/** The name that the set has of its own. */
+	/** The name that the set has of its own, and whether each works on one of its skills. */
 	setName: string | null;
+	isOwnStep: boolean;
+	/** Place of the skill among those of the set. */
+	place: number;
 }
 
 /** Runs of students through sets that they began since an instant, skill by skill, in the order in which they were begun. */
@@ -15,7 +18,7 @@ export async function skillRuns(database: Database, studentIds: VisibleId[], sin
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<StudentRun>(
 		`SELECT sitting.student_id AS studentId, sitting.set_id AS setId, sitting.attempt, sitting.started_at AS begunAt,
-			practice_set.name AS setName, practice_set.line, answer.skill_id AS skillId, COUNT(*) AS answered,
+			practice_set.name AS setName, practice_set.is_own_step AS isOwnStep, MIN(part.number) AS place, practice_set.line, answer.skill_id AS skillId, COUNT(*) AS answered,
 			SUM(answer.correct) AS \`right\`
 		FROM sitting FORCE INDEX (by_set)
 		JOIN practice_set ON practice_set.id = sitting.set_id
