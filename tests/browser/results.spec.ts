@@ -25,6 +25,20 @@ test('from the Practice leg to who has a wrong idea, and practice given to them'
 	await expect(page.getByRole('status')).toContainText('Taken back');
 });
 
+test('a set that nobody has begun says so, and nothing of what was missed', async ({ page }) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/practice/new?for=student:63&scope=school`);
+	await page.getByRole('button', { name: 'Assign', exact: true }).click();
+	await page
+		.getByRole('link', { name: /^Results of .*: 0 of 1 finished$/ })
+		.first()
+		.click();
+	await expect(page.getByText('Nobody has answered anything yet.')).toBeVisible();
+	await expect(page.getByText(/^Not begun:/)).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Most missed' })).toHaveCount(0);
+	await expectAccessible(page);
+});
+
 test('a mark leads to the very question with what was answered, by keyboard as well, and one can be modeled', async ({
 	page
 }) => {

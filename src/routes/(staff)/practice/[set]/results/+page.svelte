@@ -109,10 +109,12 @@
 	</section>
 </div>
 <div class="parts">
-	<section aria-labelledby="missed" class="wide">
-		<h2 id="missed">Most missed</h2>
-		<MissedQuestions missed={results.missed} inAll={results.missedInAll} canAssign={data.can.practice} />
-	</section>
+	{#if answered.length}
+		<section aria-labelledby="missed" class="wide">
+			<h2 id="missed">Most missed</h2>
+			<MissedQuestions missed={results.missed} inAll={results.missedInAll} canAssign={data.can.practice} />
+		</section>
+	{/if}
 	{#if results.bins.length}
 		<section aria-labelledby="spread">
 			<h2 id="spread">Right at the first try</h2>
