@@ -1,6 +1,10 @@
-/** Works out all standings anew from the answer log; says how many differ from what was stored (none should). */
+/**
+ * Judges answers anew by all corrections, and works out all standings anew from the answer log; says how many differ from what was
+ * stored (none should).
+ */
 import { databaseMeant } from './prepare.mjs';
 import { openDatabase } from '../src/lib/server/database/pool';
+import { regradeEverything } from '../src/lib/server/sitting/regrade';
 import { rebuildEverything } from '../src/lib/server/standing/rebuild';
 
 const url = databaseMeant();
@@ -10,9 +14,11 @@ if (!url) {
 }
 const database = openDatabase(url);
 const began = performance.now();
+const judged = await regradeEverything(database, new Date());
 const { students, different, summariesChanged } = await rebuildEverything(database, (done, total) =>
 	console.log(`${done} of ${total} students`)
 );
+console.log(`Answers judged otherwise by corrections: ${judged}.`);
 console.log(
 	`Standings of ${students} students worked out anew in ${((performance.now() - began) / 1_000).toFixed(1)} s, ${different} of them different from before; of what pages count by, ${summariesChanged} were.`
 );

@@ -7,6 +7,7 @@ import { deedCalls, groupCalls } from './storeCalls/groups';
 import { materialCalls } from './storeCalls/materials';
 import { peopleCalls } from './storeCalls/people';
 import { practiceCalls } from './storeCalls/practice';
+import { correctionCalls } from './storeCalls/corrections';
 import { resultsCalls } from './storeCalls/results';
 import { rosterCalls } from './storeCalls/rosters';
 import { screeningCalls } from './storeCalls/screening';
@@ -25,6 +26,7 @@ const tried = new Map([
 	...materialCalls,
 	...practiceCalls,
 	...resultsCalls,
+	...correctionCalls,
 	...workCalls
 ]);
 const stores = import.meta.glob<Record<string, unknown>>(['../../src/lib/server/**/store/*.ts', '!**/*.test.ts'], {

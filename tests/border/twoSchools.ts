@@ -41,7 +41,7 @@ import { writeNote } from '../../src/lib/server/people/store/notes';
 import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
 import { assignSet } from '../../src/lib/server/practice/store/assigning';
-import { beginAgain } from '../../src/lib/server/practice/store/setStudents';
+import { beginAgain } from '../../src/lib/server/practice/store/furtherRuns';
 import { giveMaterial } from '../../src/lib/server/materials/store/given';
 import { insertMaterial } from '../../src/lib/server/materials/store/materials';
 import { withdrawSets } from '../../src/lib/server/practice/store/practice';
@@ -51,6 +51,8 @@ import { decide } from '../../src/lib/server/decide/store/verdicts';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
 import { letFollow, noteFinishedRuns, waitingRuns } from '../../src/lib/server/practice/store/followOns';
+import { addCorrection } from '../../src/lib/server/sitting/store/corrections';
+import { noteCorrected } from '../../src/lib/server/sitting/store/regrading';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
 import { beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
@@ -182,6 +184,9 @@ export interface FilledSchool {
 	factRuns: { a: number; b: number };
 	/** The practice of student 1, of which there is a notice. */
 	noticed: number;
+	/** Of a question in that practice, and the answer that is right by it. */
+	correction: number;
+	corrected: string;
 	notes: { a: number; b: number };
 	reviews: { a: number; b: number };
 	draft: number;
@@ -688,6 +693,29 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	const run = (await waitingRuns(database, 9)).find(({ sittingId }) => sittingId === noticed)!;
 	await letFollow(database, run, { kind: 'notice', why: 'below' }, { set: null, dueOn: null }, NOW);
 	await answerLate();
+	/** Of a question of a sitting what was answered to it is right by a correction only. */
+	const accept = async (sittingId: number) => {
+		const asked = (await database.row<{
+			id: string;
+			response: string;
+			familyId: string;
+			seed: number;
+			edition: number;
+		}>(
+			`SELECT answer.id, answer.response, item.family_id AS familyId, item.seed, item.edition
+			FROM answer JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
+			WHERE answer.sitting_id = ? AND answer.position = 0`,
+			[sittingId]
+		))!;
+		const correction = await addCorrection(
+			database,
+			staff.specialist,
+			{ ...asked, response: JSON.parse(asked.response), why: `told by ${base}`, says: '', studentIds: [students[0]] },
+			NOW
+		);
+		await noteCorrected(database, [{ id: asked.id, correctionId: correction, misconception: null }]);
+		return { correction, corrected: asked.id };
+	};
 	const runFacts = async (studentId: number) => {
 		const who = seenOne(studentId);
 		const begun = { operation: 'times' as const, minutes: 1, day: TODAY, number: 1 };
@@ -736,6 +764,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
 		noticed: noticed!,
+		...(await accept(noticed!)),
 		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },
 		notes,
 		reviews,

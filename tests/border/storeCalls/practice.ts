@@ -11,6 +11,8 @@ import * as ownWork from '../../../src/lib/server/practice/store/ownWork';
 import * as outcomes from '../../../src/lib/server/practice/store/outcomes';
 import * as practice from '../../../src/lib/server/practice/store/practice';
 import * as setContent from '../../../src/lib/server/practice/store/setContent';
+import * as furtherRuns from '../../../src/lib/server/practice/store/furtherRuns';
+import * as inSet from '../../../src/lib/server/practice/store/inSet';
 import * as setStudents from '../../../src/lib/server/practice/store/setStudents';
 import * as usualChoices from '../../../src/lib/server/practice/store/usualChoices';
 import * as waiting from '../../../src/lib/server/practice/store/waiting';
@@ -69,6 +71,7 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 		{
 			noteFinishedRuns: given(({ database, me }) => followOns.noteFinishedRuns(database, [me.sittings.a], NOW)),
 			waitingRuns: all,
+			askFollowOnAgain: given(({ database, me }) => followOns.askFollowOnAgain(database, [me.sittings.a], NOW)),
 			hasFollowOnWaiting: given(({ database, me }) => followOns.hasFollowOnWaiting(database, seenOne(me.students[0]))),
 			letFollow: given(({ database, me }) =>
 				followOns.letFollow(
@@ -135,17 +138,6 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 			turnIn: checks(({ database, me, of }) =>
 				setStudents.turnIn(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW)
 			),
-			giveAgain: checks(
-				({ database, me, of }) =>
-					setStudents.giveAgain(database, me.staff.specialist, of.sets.all, [of.students[0]], run, NOW),
-				({ database, of }) => database.run('UPDATE sitting SET finished_at = ? WHERE set_id = ?', [NOW, of.sets.all])
-			),
-			takeRunBack: checks(
-				({ database, me, of }) =>
-					setStudents.takeRunBack(database, me.staff.specialist, of.sets.all, [of.students[0]], NOW),
-				({ database, of }) =>
-					database.run('UPDATE practice_set_student SET attempt = 2 WHERE set_id = ?', [of.sets.all])
-			),
 			markSetTask: checks(
 				({ database, me, of }) =>
 					setStudents.markSetTask(database, me.staff.specialist, of.sets.all, [of.students[0]], true, NOW),
@@ -156,8 +148,36 @@ export const practiceCalls: [object, Record<string, Call>][] = [
 					setStudents.letGoOn(database, me.staff.specialist, of.sets.all, [of.students[0]], false, NOW),
 				({ database, of }) =>
 					database.run('UPDATE practice_set_student SET goes_on_at = ? WHERE set_id = ?', [NOW, of.sets.all])
+			)
+		}
+	],
+	[inSet, { inSet: all }],
+	[
+		furtherRuns,
+		{
+			giveAgain: checks(
+				({ database, me, of }) =>
+					furtherRuns.giveAgain(database, me.staff.specialist, of.sets.all, [of.students[0]], run, NOW),
+				({ database, of }) => database.run('UPDATE sitting SET finished_at = ? WHERE set_id = ?', [NOW, of.sets.all])
 			),
-			beginAgain: given(({ database, me }) => setStudents.beginAgain(database, me.sets.all, [me.students[0]], run))
+			takeRunBack: checks(
+				({ database, me, of }) =>
+					furtherRuns.takeRunBack(database, me.staff.specialist, of.sets.all, [of.students[0]], NOW),
+				({ database, of }) =>
+					database.run('UPDATE practice_set_student SET attempt = 2 WHERE set_id = ?', [of.sets.all])
+			),
+			letBeginAnew: checks(({ database, me, of }) =>
+				furtherRuns.letBeginAnew(database, me.staff.specialist, of.sets.all, [of.students[0]], run, NOW)
+			),
+			takeAnewBack: checks(
+				({ database, me, of }) =>
+					furtherRuns.takeAnewBack(database, me.staff.specialist, of.sets.all, [of.students[0]], NOW),
+				async ({ database, of }) => {
+					await database.run('UPDATE practice_set_student SET attempt = 2 WHERE set_id = ?', [of.sets.all]);
+					await database.run('UPDATE sitting SET set_aside_at = ? WHERE set_id = ?', [NOW, of.sets.all]);
+				}
+			),
+			beginAgain: given(({ database, me }) => furtherRuns.beginAgain(database, me.sets.all, [me.students[0]], run))
 		}
 	],
 	[

@@ -60,6 +60,9 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			finishDiagnostic: given(({ database, me, skills }) =>
 				diagnostics.finishDiagnostic(database, me.sittings.a, skills, me.school)
 			),
+			rescoreDiagnostic: given(({ database, me, skills }) =>
+				diagnostics.rescoreDiagnostic(database, me.sittings.a, skills, me.school)
+			),
 			decideTrust: checks(
 				({ database, me, of, skills }) =>
 					diagnostics.decideTrust(

@@ -67,8 +67,8 @@ export interface Item extends PublicItem {
 	skillCode: string;
 	seed: number;
 	key: Answer;
-	/** Other texts that say the same as a key of kind text. */
-	alsoRight?: string[];
+	/** Other answers that are right: texts that say the same as a key of kind text, and what was accepted since. */
+	alsoRight?: Answer[];
 	/** Wrong answers that a known wrong idea produces. */
 	expectedErrors: { answer: Answer; misconception: MisconceptionId }[];
 	hint: string;

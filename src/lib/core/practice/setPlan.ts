@@ -47,6 +47,8 @@ export interface SetHow extends FollowRule {
 	solutions: boolean;
 	/** Whether a student may stop and go on later; else it is done in one go. */
 	pausing: boolean;
+	/** Whether only counts that it is done, not how well: no score is told, and nothing follows from one. */
+	doneOnly: boolean;
 }
 
 /** How a set is worked on unless somebody says otherwise. */
@@ -59,6 +61,7 @@ export const USUAL_HOW: SetHow = {
 	secondTry: true,
 	solutions: true,
 	pausing: true,
+	doneOnly: false,
 	...USUAL_FOLLOW
 };
 

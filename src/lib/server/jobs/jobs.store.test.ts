@@ -73,8 +73,8 @@ describe('recurring work', () => {
 		await keepRecurring(small.database, NOW);
 		const after = (minutes: number) => new Date(NOW.getTime() + minutes * 60_000);
 		expect(await claimJob(small.database, after(-1))).toBeNull();
-		const claims = await Promise.all([1, 2, 3, 4, 5, 6, 7].map(() => claimJob(small.database, NOW)));
-		expect(claims.filter(Boolean)).toHaveLength(7);
+		const claims = await Promise.all([1, 2, 3, 4, 5, 6, 7, 8].map(() => claimJob(small.database, NOW)));
+		expect(claims.filter(Boolean)).toHaveLength(8);
 		for (const claim of claims.filter((one) => one !== null))
 			await endJob(small.database, claim, { state: 'failed', result: {} }, NOW);
 		const times: Record<string, number> = {};
@@ -92,9 +92,10 @@ describe('recurring work', () => {
 			'sync rosters': 2,
 			'send mail': 60,
 			'close sets': 12,
-			'follow on': 60
+			'follow on': 60,
+			regrade: 60
 		});
-		for (let i = 0; i < 7; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
+		for (let i = 0; i < 8; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
 		expect(await workJob(small.database, () => after(120))).toBe(false);
 		expect(await small.database.rows(`SELECT kind, state, result FROM job WHERE every_minutes IS NOT NULL`)).toEqual([
 			{ kind: 'clear sign-ins', state: 'waiting', result: '{"cleared":0}' },
@@ -103,7 +104,8 @@ describe('recurring work', () => {
 			{ kind: 'sync rosters', state: 'waiting', result: '{"schools":0}' },
 			{ kind: 'send mail', state: 'waiting', result: '{"sent":0,"unsent":0}' },
 			{ kind: 'close sets', state: 'waiting', result: '{"closed":0}' },
-			{ kind: 'follow on', state: 'waiting', result: '{"followed":0}' }
+			{ kind: 'follow on', state: 'waiting', result: '{"followed":0}' },
+			{ kind: 'regrade', state: 'waiting', result: '{"answers":0}' }
 		]);
 		await small.database.run('DELETE FROM job WHERE every_minutes IS NOT NULL');
 	});

@@ -6,6 +6,7 @@ import { refreshAllNotices } from '../notices';
 import { closeSets, makeFollowOns } from '../practice';
 import { calibrateSchool } from '../screen';
 import { syncRosters } from '../setup';
+import { regrade } from '../sitting';
 import { findConstants, keepEarlierCells } from '../standing';
 
 /** How often a job says how far it is. */
@@ -34,6 +35,8 @@ function stepsOf(
 			return atOnce(async () => ({ closed: await closeSets(database, now()) }));
 		case 'follow on':
 			return atOnce(async () => ({ followed: await makeFollowOns(database, now()) }));
+		case 'regrade':
+			return regrade(database, now());
 		case 'find notices':
 			return refreshAllNotices(database, now());
 	}

@@ -71,6 +71,7 @@ const planSchema = Type.Object(
 				secondTry: Type.Boolean(),
 				solutions: Type.Boolean(),
 				pausing: Type.Boolean(),
+				doneOnly: Type.Boolean(),
 				line: Type.Integer({ minimum: 1, maximum: 100 }),
 				above: oneOf([...ABOVE_STEPS]),
 				below: oneOf([...BELOW_STEPS])

@@ -4,7 +4,7 @@ export { assignSet, assignSets, givenTo, type GivenTo, type NewSet } from './sto
 export { activeMinutes, practicedSince } from './practicedMinutes';
 export { linkPicture } from './linkPicture';
 export { makeFollowOns } from './followOns';
-export { noteFinishedRuns, seeNotices } from './store/followOns';
+export { askFollowOnAgain, noteFinishedRuns, seeNotices } from './store/followOns';
 export { closeSets } from './store/closing';
 export { type Asked, receivers } from './receivers';
 export { questionMs } from './setLengths';

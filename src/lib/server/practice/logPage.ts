@@ -62,6 +62,7 @@ export async function logPage(database: Database, staff: Staff, school: School, 
 					dueMinute: set.dueMinute,
 					createdBy: set.createdBy,
 					state: sayState(set, now),
+					doneOnly: set.doneOnly,
 					right: set.right,
 					answered: set.answered,
 					itemCount: set.itemCount

@@ -16,6 +16,7 @@ const RULE_FIELDS = {
 	secondTry: on,
 	solutions: on,
 	pausing: on,
+	doneOnly: on,
 	line: Type.Integer({ minimum: 1, maximum: 100 }),
 	above: oneOf([...ABOVE_STEPS]),
 	below: oneOf([...BELOW_STEPS])
@@ -31,6 +32,7 @@ const rulesFrom = (form: Static<Type.TObject<typeof RULE_FIELDS>>): SetRules => 
 	secondTry: form.secondTry === 'yes',
 	solutions: form.solutions === 'yes',
 	pausing: form.pausing === 'yes',
+	doneOnly: form.doneOnly === 'yes',
 	line: form.line,
 	above: form.above,
 	below: form.below
@@ -47,7 +49,8 @@ export const rulesFields = (rules: SetRules): Record<string, string> => ({
 	...(rules.hints && { hints: 'yes' }),
 	...(rules.secondTry && { secondTry: 'yes' }),
 	...(rules.solutions && { solutions: 'yes' }),
-	...(rules.pausing && { pausing: 'yes' })
+	...(rules.pausing && { pausing: 'yes' }),
+	...(rules.doneOnly && { doneOnly: 'yes' })
 });
 
 /** What is wrong with rules for a set that is worked on in some way; null for nothing. */

@@ -5,7 +5,7 @@ import { plural } from '../../core/words';
 import { skillGraph, skillList } from '../library';
 import { seesAll, type RosterStudent, visibleAmong } from '../people';
 import { readStandings } from '../standing';
-import { formCheck, id, idOf, idsOf, idText, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
+import { formCheck, id, idsOf, idText, jsonCheck, jsonIn, longForm, oneOf, schoolDate } from '../request';
 import type { School } from '../school';
 import type { RootDatabase } from '../database';
 import { refuse, staffAction } from '../shell/staffPage';
@@ -16,9 +16,11 @@ import { type OwnWay, skillsOfSets } from './store/setContent';
 import { changeDates, changeForSome, changeNeed, type Need } from './store/changing';
 import { GONE, questionsAction } from './questionsForm';
 import { rulesAction } from './rulesForm';
+import { runsActions } from './runsForm';
+import { setOf, studentsForm, UNSEEN } from './setFields';
 import { findSet } from './store/oneSet';
 import { restoreSets, withdrawSets } from './store/practice';
-import { addToSet, giveAgain, letGoOn, markSetTask, takeFromSet, takeRunBack, turnIn } from './store/setStudents';
+import { addToSet, letGoOn, markSetTask, takeFromSet, turnIn } from './store/setStudents';
 
 /** Students whose own ways can be taken back at once. */
 const MOST = 1_000;
@@ -35,14 +37,6 @@ const someFields = Type.Object({
 	largerType: asForAll(['yes', 'no'])
 });
 const someForm = formCheck(someFields);
-const studentsForm = formCheck(Type.Object({ students: idText }));
-const againForm = formCheck(
-	Type.Object({
-		students: idText,
-		questions: Type.Optional(oneOf(['same', 'other'])),
-		dueOn: Type.Optional(schoolDate)
-	})
-);
 const emptyForm = formCheck(Type.Object({}));
 
 const waysForm = formCheck(Type.Object({ ways: Type.String({ maxLength: 200_000 }) }), longForm(200_000));
@@ -64,9 +58,6 @@ const waysCheck = jsonCheck(
 		{ maxItems: MOST }
 	)
 );
-
-const setOf = ({ params }: { params: Partial<Record<string, string>> }) => idOf(params.set) ?? 0;
-const UNSEEN = 'Some of these students are not yours to see';
 
 /** What a form says is otherwise for some; what it does not name is absent. */
 function wayFrom(form: Static<typeof someFields>): Partial<OwnWay> {
@@ -99,27 +90,6 @@ const NEED_SAYS: Record<Need, (count: number) => string> = {
 	excused: (count) => `${plural(count, 'student')} excused: the set is off their pages, and what they answered stays.`,
 	'marked done': (count) => `Counts as done for ${plural(count, 'student')}, and is off their pages.`
 };
-
-/** Gives the set once more to students who have finished it, or takes that back from those who have not begun. */
-const givingAgain = (isGiven: boolean) =>
-	staffAction('assign practice', againForm, async ({ staff, school, database, at, form, event }) => {
-		const students = idsOf(form.students);
-		if (!(await seesAll(database, staff, students, school.today))) return refuse(UNSEEN);
-		const run = { isWithOthers: form.questions !== 'same', dueOn: form.dueOn ?? null };
-		if (run.dueOn !== null && run.dueOn < school.today) return refuse('They would have no time for it');
-		const changed = isGiven
-			? await giveAgain(database, staff, setOf(event), students, run, at)
-			: await takeRunBack(database, staff, setOf(event), students, at);
-		const who = plural(changed.length, 'student');
-		if (changed.length === 0)
-			return refuse(isGiven ? 'Nobody of these has finished it' : 'They have begun it again already');
-		return {
-			done: isGiven
-				? `Given to ${who} again, with ${form.questions === 'same' ? 'the same' : 'other'} questions${form.dueOn ? `, due ${sayDate(form.dueOn)}` : ''}; the answers of before stay.`
-				: `Taken back from ${who}: as it was after the run before.`,
-			undo: { action: isGiven ? '?/notAgain' : '?/again', fields: { students: changed.join(',') } }
-		};
-	});
 
 /** Notes that the task that an adult leads is done with students, or not; the one undoes the other. */
 const markingTask = (isDone: boolean) =>
@@ -271,8 +241,7 @@ export const setActions = {
 	excuse: needing('excused'),
 	markDone: needing('marked done'),
 	need: needing('needed'),
-	again: givingAgain(true),
-	notAgain: givingAgain(false),
+	...runsActions,
 	taskDone: markingTask(true),
 	taskNotDone: markingTask(false),
 	goOn: lettingGoOn(true),

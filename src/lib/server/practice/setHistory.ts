@@ -24,7 +24,9 @@ const STUDENTS_SAY: Record<StudentsChange, (who: string) => string> = {
 	'task done': (who) => `Task done with ${who}.`,
 	'task not done': (who) => `Task still to do with ${who}.`,
 	'may go on': (who) => `${who} may go on.`,
-	'may not go on': (who) => `${who} may not go on yet.`
+	'may not go on': (who) => `${who} may not go on yet.`,
+	'begun anew': (who) => `Begun anew by ${who}; what was answered before is kept aside.`,
+	'not begun anew': (who) => `Not begun anew by ${who}: what was kept aside counts again.`
 };
 
 /** The action that undoes what was done for some students. */
@@ -41,7 +43,9 @@ const UNDONE_BY: Record<StudentsChange, string> = {
 	'task done': '?/taskNotDone',
 	'task not done': '?/taskDone',
 	'may go on': '?/notOn',
-	'may not go on': '?/goOn'
+	'may not go on': '?/goOn',
+	'begun anew': '?/notAnew',
+	'not begun anew': '?/anew'
 };
 
 const RULE_WORDS: Record<keyof SetRules, string> = {
@@ -52,6 +56,7 @@ const RULE_WORDS: Record<keyof SetRules, string> = {
 	secondTry: 'a second try',
 	solutions: 'solutions',
 	pausing: 'whether it can be left and gone on with',
+	doneOnly: 'whether only counts that it is done',
 	line: 'the line',
 	above: 'what follows above it',
 	below: 'what follows below it'

@@ -67,17 +67,23 @@ export const SET_FILES = {
 export type SetFile = keyof typeof SET_FILES;
 
 /** The students and questions as the page shows them, in its order. */
-function gridTable({ rows, columns }: Pick<SetResultsPage, 'rows' | 'columns'>, numberOf: Map<number, string>): Table {
+function gridTable(
+	{ set, rows, columns }: Pick<SetResultsPage, 'set' | 'rows' | 'columns'>,
+	numberOf: Map<number, string>
+): Table {
+	// Where only counts that it is done, no score is told.
+	const isScored = !set.how.doneOnly;
 	const [first, last] = [
 		['student', 'name', 'class', 'state'],
-		['right at first', 'answered', 'later', 'seconds', 'hinted']
+		[...(isScored ? ['right at first'] : []), 'answered', 'later', 'seconds', 'hinted']
 	];
 	return [
 		[...first, ...columns.map(({ position }) => String(position + 1)), ...last],
 		...rows.map(({ id, name, className, state, cells, score }) => [
 			...[numberOf.get(id)!, name, className, state],
 			...columns.map(({ position }) => OUTCOME_CELLS[cells[position]?.outcome ?? 'unanswered']),
-			...[score.right, score.answered, score.later, Math.round(score.milliseconds / 1_000), score.hinted]
+			...(isScored ? [score.right] : []),
+			...[score.answered, score.later, Math.round(score.milliseconds / 1_000), score.hinted]
 		])
 	];
 }

@@ -20,6 +20,7 @@ import { setPage } from '../practice/setPage';
 import { numberIn, oneIn, type Staff, type VisibleId } from '../request';
 import type { School } from '../school';
 import { answerHtml, mathHtml } from '../sitting';
+import { toldCorrections } from './corrections';
 import { setAnswers, setRuns } from './store/setRuns';
 
 /** Rows are sorted by the set's own order, by name, by what was right, or by time. */
@@ -80,7 +81,7 @@ export async function setResultsPage(
 		ideas: ideas.slice(0, MOST_TOLD).map((idea) => tellIdea(idea, known)),
 		missedInAll: missed.length,
 		missed: missed.slice(0, MOST_TOLD).map((question) => tellMissed(question, known)),
-		chosen: await chosenQuestion(database, setId, url, ids, { runs, nameOf: known.nameOf })
+		chosen: await chosenQuestion(database, staff, page.set, url, ids, { runs, nameOf: known.nameOf })
 	};
 }
 
@@ -191,7 +192,8 @@ function columnsOf(runs: Run[], items: Map<string, Item>) {
 /** A question that the address names: of one student, or of all who have the same there; null for none. */
 async function chosenQuestion(
 	database: Database,
-	setId: number,
+	staff: Staff,
+	set: { id: number; isTheirs: boolean },
 	url: URL,
 	ids: VisibleId[],
 	{ runs, nameOf }: { runs: Run[]; nameOf: Map<number, string> }
@@ -206,16 +208,22 @@ async function chosenQuestion(
 		.flatMap((run) => run.questions.filter((question) => question.position === position));
 	// Where each has numbers of their own, nothing stands at a place for all.
 	if (asked.length === 0 || new Set(asked.map(keyOf)).size > 1) return null;
-	const [{ item }] = await itemsAsked(database, [asked[0]]);
-	const tries = await setAnswers(database, setId, of, position);
+	const [question] = await itemsAsked(database, [asked[0]]);
+	const { item } = question;
+	const tries = await setAnswers(database, set.id, of, position);
 	return {
 		position,
 		student: isOne ? { id: studentId, name: nameOf.get(studentId)! } : null,
 		sample: staffItem(item),
 		stemHtml: mathHtml(item.stem),
+		/** Whether the person may accept another answer for all. */
+		mayAccept: set.isTheirs,
+		accepted: await toldCorrections(database, staff, question),
 		tries: tries.map((one) => ({
 			student: { id: one.studentId, name: nameOf.get(one.studentId)! },
+			id: one.id,
 			attempt: one.attempt,
+			isNotYet: one.response === null,
 			answerHtml: answerHtml(item, one.response),
 			correct: one.correct,
 			seconds: Math.round(one.milliseconds / 1_000),

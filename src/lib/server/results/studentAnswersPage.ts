@@ -32,6 +32,7 @@ export async function studentAnswersPage(database: Database, school: School, stu
 		skills: skills.filter(({ id }) => answered.has(id)).map(({ id, code, shortName }) => ({ id, code, shortName })),
 		answers: (await itemsAsked(database, responses)).map(({ item, misconception, ...one }) => ({
 			...{ id: one.id, kind: one.kind, attempt: one.attempt, correct: one.correct, hints: one.hints },
+			isAside: one.isAside,
 			answeredAt: one.answeredAt,
 			seconds: Math.round(one.milliseconds / 1_000),
 			set: one.setId === null ? null : { id: one.setId, name: one.setName, question: one.position },

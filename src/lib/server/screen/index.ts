@@ -6,7 +6,7 @@ export { resultsTable, screenResults, sheetGradeFor, summaryTable, unitOf } from
 export { sheetToMark } from './sheetToMark';
 export { windowInView, windowPlaces } from './windowPlaces';
 export { cutScores, setCutScores } from './store/cutScores';
-export { decideTrust, endSitting, finishDiagnostic, type TrustDecision } from './store/diagnostics';
+export { decideTrust, endSitting, finishDiagnostic, rescoreDiagnostic, type TrustDecision } from './store/diagnostics';
 export { measuredStudent, saveMeasure, setMeasureAside } from './store/givenMeasures';
 export { outcomeNames, outcomes, saveOutcomes } from './store/outcomes';
 export {

@@ -1,6 +1,17 @@
 /** What a student does: work that waits, questions as they are shown, and answers as they are stored. */
 export { AnswerDesk } from './answerDesk';
 export { askedSet, keepAskedSet, setLink } from './askedSet';
+export { regrade, regradeEverything, withAccepted } from './regrade';
+export {
+	acceptedAnswers,
+	addCorrection,
+	answersTo,
+	correctionsOf,
+	findCorrection,
+	givenAnswer,
+	undoCorrection
+} from './store/corrections';
+export { sittingsWith } from './store/regrading';
 export { helpsOf, practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';

@@ -142,9 +142,11 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 			sitting: sittingId,
 			title: set ? setTitle(set, (id) => nameOf.get(id)!) : ownTitle(kind, nameOf.get(skillId)!),
 			day: sayWeekday(schoolDateOf(finishedAt, timeZone)),
-			/** Only where the student was told. */
+			/** Only where the student was told, and where it is what counts. */
 			right:
-				set?.feedback === 'none' || (set?.feedback === 'after the due date' && !isPastDue(set, momentOf(at, timeZone)))
+				set?.doneOnly ||
+				set?.feedback === 'none' ||
+				(set?.feedback === 'after the due date' && !isPastDue(set, momentOf(at, timeZone)))
 					? null
 					: { right, of: answered }
 		})),

@@ -37,7 +37,7 @@ interface PracticeItem extends ShownItem {
 
 /** A question as a student practices it, also while the server is away. */
 export async function practiceItem(database: Database, item: Item): Promise<PracticeItem> {
-	const name = `${item.edition} ${item.familyId} ${item.seed}`;
+	const name = `${item.edition} ${item.familyId} ${item.seed} ${JSON.stringify(item.alsoRight ?? [])}`;
 	let proof = proofs.get(name);
 	if (!proof) {
 		if (proofs.size >= MOST_REMEMBERED) proofs.clear();

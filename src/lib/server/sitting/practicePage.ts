@@ -56,6 +56,8 @@ export async function practiceSitting(
 		/** Whether what was not told at once is told once the set is done. */
 		feedback: how.feedback,
 		isTold,
+		/** Whether only counts that it is done: no score is told. */
+		isDoneOnly: how.doneOnly,
 		// As many as there are skills that begin with one; none once a question was answered.
 		examples:
 			sitting.answered > 0

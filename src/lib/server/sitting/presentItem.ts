@@ -49,7 +49,7 @@ export function showItem(item: PublicItem): ShownItem {
 /** A question with its key, for staff. */
 export interface ShownItemWithKey extends ShownItem {
 	key: Item['key'];
-	alsoRight?: string[];
+	alsoRight?: Item['alsoRight'];
 	expectedErrors: Item['expectedErrors'];
 	hintHtml: string;
 	solutionHtml: string[];

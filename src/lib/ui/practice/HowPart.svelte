@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { FEEDBACK_TIMES, LESSON_CHECK, SET_LENGTHS } from '$lib/core/practice';
 	import AssignPart from './AssignPart.svelte';
-	import { IN_ONE_GO } from './saySet';
+	import { DONE_ONLY, IN_ONE_GO } from './saySet';
 	import type { NewSet } from './newSet.svelte';
 
 	let { newSet }: { newSet: NewSet } = $props();
@@ -69,9 +69,13 @@
 		{/if}
 		<label><input type="checkbox" bind:checked={newSet.pausing} /> can be left and gone on with</label>
 		<label><input type="checkbox" bind:checked={newSet.ownQuestions} /> numbers of their own</label>
+		<label><input type="checkbox" bind:checked={newSet.doneOnly} /> only counts whether it is done</label>
 	</p>
 	{#if !newSet.pausing}
 		<p class="soft">{IN_ONE_GO}</p>
+	{/if}
+	{#if newSet.doneOnly}
+		<p class="soft">{DONE_ONLY}</p>
 	{/if}
 </AssignPart>
 

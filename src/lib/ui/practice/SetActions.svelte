@@ -33,6 +33,7 @@
 	const needed = $derived(among('not begun', 'under way'));
 	const notBegun = $derived(among('not begun').filter(({ attempt }) => attempt === 1));
 	const finished = $derived(among('finished', 'finished late'));
+	const begun = $derived(among('under way', 'finished', 'finished late'));
 	const turnedIn = $derived(selected.filter(({ isTurnedIn }) => isTurnedIn));
 	const toDo = $derived(selected.filter(({ isTaskDone }) => !isTaskDone));
 	const left = $derived(selected.filter(({ isLeft }) => isLeft));
@@ -50,6 +51,13 @@
 
 {#snippet ids(students: { id: number }[])}
 	<input type="hidden" name="students" value={students.map(({ id }) => id).join(',')} />
+{/snippet}
+
+{#snippet questions(says: string)}
+	<select name="questions" aria-label={says}>
+		<option value="other">with other questions</option>
+		<option value="same">with the same questions</option>
+	</select>
 {/snippet}
 
 {#snippet forThese(action: string, students: { id: number }[], says: string)}
@@ -78,10 +86,17 @@
 			{#if isOver}<input type="hidden" name="dueOn" value={until} />{/if}
 			<button>Give it to {plural(finished.length, 'student')} once more{isOver ? `, due ${sayDate(until)}` : ''}</button
 			>
-			<select name="questions" aria-label="Questions of the run to come">
-				<option value="other">with other questions</option>
-				<option value="same">with the same questions</option>
-			</select>
+			{@render questions('Questions of the run to come')}
+		</form>
+	{/if}
+	{#if begun.length}
+		<form method="POST" action="?/anew" class="one-line" use:enhance={thenNobody}>
+			{@render ids(begun)}
+			{#if isOver}<input type="hidden" name="dueOn" value={until} />{/if}
+			<button title="What they answered is kept aside and counts for nothing"
+				>Let {plural(begun.length, 'student')} begin anew{isOver ? `, due ${sayDate(until)}` : ''}</button
+			>
+			{@render questions('Questions when they begin anew')}
 		</form>
 	{/if}
 	{@render forThese('goOn', left, `Let ${plural(left.length, 'student')} go on`)}

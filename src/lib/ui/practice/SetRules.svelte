@@ -3,7 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { ABOVE_STEPS, BELOW_STEPS, FEEDBACK_TIMES, type SetHow } from '$lib/core/practice';
 	import { keepValues } from '../form/keepValues';
-	import { IN_ONE_GO } from './saySet';
+	import { DONE_ONLY, IN_ONE_GO } from './saySet';
 	import { ABOVE_WORDS, BELOW_WORDS } from './sayFollow';
 
 	interface Props {
@@ -41,6 +41,9 @@
 			<label><input type="checkbox" name="solutions" value="yes" checked={how.solutions} /> solutions</label>
 			<label title={IN_ONE_GO}
 				><input type="checkbox" name="pausing" value="yes" checked={how.pausing} /> can be left and gone on with</label
+			>
+			<label title={DONE_ONLY}
+				><input type="checkbox" name="doneOnly" value="yes" checked={how.doneOnly} /> only counts whether it is done</label
 			>
 		</p>
 		<p class="one-line">

@@ -103,6 +103,7 @@ export class NewSet {
 	secondTry = $state(true);
 	solutions = $state(true);
 	pausing = $state(true);
+	doneOnly = $state(false);
 	/** What follows: percent right at the first try, and what comes at or above it and below. */
 	line = $state(USUAL_FOLLOW.line);
 	above = $state<FollowRule['above']>(USUAL_FOLLOW.above);
@@ -201,14 +202,15 @@ export class NewSet {
 	});
 
 	readonly how = $derived.by((): SetHow => {
-		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing, line, above, below } = this;
+		const { untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing, doneOnly } = this;
+		const { line, above, below } = this;
 		const most = Math.max(1, this.practice);
 		return {
 			older: untilRight === null ? this.older : 0,
 			untilRight: untilRight === null ? null : Math.min(untilRight, most),
 			// What ends once enough are right has to be told at once.
 			feedback: untilRight === null ? feedback : 'at once',
-			...{ ownQuestions, hints, secondTry, solutions, pausing, line, above, below }
+			...{ ownQuestions, hints, secondTry, solutions, pausing, doneOnly, line, above, below }
 		};
 	});
 

@@ -15,7 +15,8 @@ export const BELOW_WORDS: Record<FollowRule['below'], string> = {
 };
 
 /** The sentence of what will happen after a set. */
-export function sayFollow({ line, above, below }: FollowRule): string {
+export function sayFollow({ line, above, below, doneOnly }: FollowRule & { doneOnly: boolean }): string {
+	if (doneOnly) return 'Nothing follows: only counts whether it is done.';
 	if (above === 'nothing' && below === 'nothing') return 'Nothing follows.';
 	const up =
 		above === 'nothing' ? '' : `At ${line}% or more right at the first try, ${ABOVE_WORDS[above]} follows by itself.`;

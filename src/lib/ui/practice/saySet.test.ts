@@ -37,11 +37,13 @@ describe('a set in words', () => {
 				hints: false,
 				secondTry: false,
 				solutions: false,
-				pausing: false
+				pausing: false,
+				doneOnly: true
 			})
 		).toEqual([
 			...['until 6 are right at the first try', '2 from before mixed in', 'numbers of their own'],
-			...['not told what was right', 'no hints', 'one try each', 'no solutions', 'in one go']
+			...['not told what was right', 'no hints', 'one try each', 'no solutions', 'in one go'],
+			'only counts whether it is done'
 		]);
 	});
 });

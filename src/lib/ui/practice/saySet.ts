@@ -33,6 +33,10 @@ export function sayVariation({ practice, families, hints, readAloud, largerType 
 /** What it means that a set cannot be left and gone on with. */
 export const IN_ONE_GO = `In one go: who has begun and answers nothing for ${LEFT_AFTER_MINUTES} minutes goes on once you let them. What they answered is kept and counts.`;
 
+/** What it means that only counts whether a set is done. */
+export const DONE_ONLY =
+	'Done or not: no score is told, to students or here, and nothing follows from one. What was answered still says which ideas are wrong, and what they can do.';
+
 const FEEDBACK: Record<SetHow['feedback'], string> = {
 	'at once': 'told at once whether it was right',
 	'at the end': 'told at the end what was right',
@@ -42,7 +46,7 @@ const FEEDBACK: Record<SetHow['feedback'], string> = {
 
 /** How a set is worked on where that is not as usual, as parts of a sentence. */
 export function sayHow(how: SetHow): string[] {
-	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing } = how;
+	const { older, untilRight, ownQuestions, feedback, hints, secondTry, solutions, pausing, doneOnly } = how;
 	return [
 		untilRight !== null && `until ${untilRight} are right at the first try`,
 		older > 0 && `${older} from before mixed in`,
@@ -51,6 +55,7 @@ export function sayHow(how: SetHow): string[] {
 		!hints && 'no hints',
 		!secondTry && 'one try each',
 		!solutions && 'no solutions',
-		!pausing && 'in one go'
+		!pausing && 'in one go',
+		doneOnly && 'only counts whether it is done'
 	].filter((part) => part !== false);
 }

@@ -25,8 +25,10 @@
 		chosen: { position: number; student: { id: number } | null } | null;
 		/** Whether cells have a ground by how they went. */
 		hasGrounds: boolean;
+		/** Whether it is told how many were right; else only counts that it is done. */
+		isScored: boolean;
 	}
-	let { columns, rows, chosen, hasGrounds }: Props = $props();
+	let { columns, rows, chosen, hasGrounds, isScored }: Props = $props();
 	type Row = Props['rows'][number];
 	const isChosen = (studentId: number | null, position: number) =>
 		chosen?.position === position && (chosen.student?.id ?? null) === studentId;
@@ -57,7 +59,7 @@
 			{/if}
 		</th>
 	{/each}
-	<th scope="col">First try</th>
+	{#if isScored}<th scope="col">First try</th>{/if}
 	<th scope="col">Later</th>
 	<th scope="col">Time</th>
 	<th scope="col">Hints</th>
@@ -89,7 +91,7 @@
 			{/if}
 		</td>
 	{/each}
-	<td class="number">{row.score.answered ? `${row.score.right} of ${row.score.answered}` : ''}</td>
+	{#if isScored}<td class="number">{row.score.answered ? `${row.score.right} of ${row.score.answered}` : ''}</td>{/if}
 	<td class="number">{row.score.later || ''}</td>
 	<td class="number">{row.score.answered ? sayTime(row.score.milliseconds) : ''}</td>
 	<td class="number">{row.score.hinted || ''}</td>

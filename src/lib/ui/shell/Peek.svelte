@@ -104,8 +104,9 @@
 		{/each}
 		{#each peek.results.filter((result) => result.finishedAt).slice(0, 3) as result (result.setId)}
 			<p class="soft">
-				<a href={keepingScope(`/practice/${result.setId}/results`)}>{result.title}</a>: {result.correct} of {result.answered}
-				right at first try
+				<a href={keepingScope(`/practice/${result.setId}/results`)}>{result.title}</a>: {result.doneOnly
+					? 'done'
+					: `${result.correct} of ${result.answered} right at first try`}
 			</p>
 		{/each}
 		<p><a href={keepingScope(`/students/${student.id}/answers`, { student: null })}>All answers</a></p>

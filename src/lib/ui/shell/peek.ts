@@ -17,7 +17,14 @@ export interface PeekContent {
 		answered: number;
 		itemCount: number;
 	}[];
-	results: { setId: number; title: string; answered: number; correct: number; finishedAt: Date | null }[];
+	results: {
+		setId: number;
+		title: string;
+		answered: number;
+		correct: number;
+		doneOnly: boolean;
+		finishedAt: Date | null;
+	}[];
 	probes: { id: number; skill: string; counts: number[]; due: boolean }[];
 	nextReview: string | null;
 	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string }[];

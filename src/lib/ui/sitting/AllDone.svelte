@@ -7,6 +7,8 @@
 		isPractice: boolean;
 		/** Right at the first try, and of how many, where all were told at once; else null. */
 		counted: { right: number; of: number } | null;
+		/** Whether it is told how many were right; else only counts that it is done. */
+		isScored: boolean;
 		/** Right among what was told at once. */
 		told: number;
 		lookBack: ComponentProps<typeof LookBack>['questions'];
@@ -15,14 +17,17 @@
 		/** A few from before, in words; null for none. */
 		review: string | null;
 	}
-	let { isPractice, counted, told, lookBack, isToldLater, review }: Props = $props();
+	let { isPractice, counted, isScored, told, lookBack, isToldLater, review }: Props = $props();
 </script>
 
 <h1>All done</h1>
-{#if isPractice && counted}
+{#if isPractice && !isScored}
+	<p>It is done, and that is what counts here.</p>
+	{#if lookBack.length}<LookBack questions={lookBack} {told} {isScored} />{/if}
+{:else if isPractice && counted}
 	<p>You got <strong>{counted.right} of {counted.of}</strong> right at the first try.</p>
 {:else if isPractice && lookBack.length}
-	<LookBack questions={lookBack} {told} />
+	<LookBack questions={lookBack} {told} {isScored} />
 {:else if isPractice && isToldLater}
 	<p>What was right is told here once the set is due.</p>
 {:else}

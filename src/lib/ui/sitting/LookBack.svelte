@@ -15,16 +15,18 @@
 		}[];
 		/** Right at the first try among those that were told at once. */
 		told: number;
+		/** Whether it is told how many were right. */
+		isScored: boolean;
 	}
-	let { questions, told }: Props = $props();
+	let { questions, told, isScored }: Props = $props();
 	const right = $derived(questions.filter((one) => one.right).length);
 </script>
 
-<p>
-	{told ? `${told} right at the first try, and of` : 'Of'} the {questions.length === 1
-		? 'one question'
-		: `${questions.length} questions`} without help you got <strong>{right} of {questions.length}</strong> right.
-</p>
+{#if isScored}<p>
+		{told ? `${told} right at the first try, and of` : 'Of'} the {questions.length === 1
+			? 'one question'
+			: `${questions.length} questions`} without help you got <strong>{right} of {questions.length}</strong> right.
+	</p>{/if}
 <!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 <ol>
 	{#each questions as one (one.position)}

@@ -12,7 +12,8 @@ const RECURRING = {
 	'sync rosters': 30,
 	'send mail': 1,
 	'close sets': 5,
-	'follow on': 1
+	'follow on': 1,
+	regrade: 1
 } as const;
 type JobKind = AskedKind | keyof typeof RECURRING;
 type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';

@@ -128,16 +128,16 @@ async function insertSet(
 ): Promise<number> {
 	const { insertId } = await transaction.run(
 		`INSERT INTO practice_set (school_id, name, is_own_step, group_id, item_count, opens_on, opens_minute, due_on, due_minute,
-			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, pausing, line, above,
+			closes, older_count, until_right, own_questions, feedback, hints, second_try, solutions, pausing, done_only, line, above,
 			below, lesson_id, task, follows_id, follow_depth, created_by, created_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 		[
 			...[staff.schoolId, name, isOwnStep, groupId],
 			// Where each has a step of their own, all of these are as long.
 			questionsFor(isOwnStep ? skills.slice(0, 1) : skills, how, NO_VARIATION),
 			...[dates.opensOn, dates.opensMinute, dates.dueOn, dates.dueMinute, dates.closes],
 			...[how.older, how.untilRight, how.ownQuestions, how.feedback, how.hints, how.secondTry, how.solutions],
-			how.pausing,
+			...[how.pausing, how.doneOnly],
 			...[how.line, how.above, how.below, lessonId, task, follows?.setId ?? null, follows?.depth ?? 0],
 			...[staff.id, at]
 		]

@@ -37,6 +37,8 @@ export interface StudentSet extends SpannedSet {
 	/** First tries of the run that is theirs now. */
 	answered: number;
 	right: number;
+	/** Whether only counts that it is done. */
+	doneOnly: boolean;
 	itemCount: number;
 	createdBy: string;
 }
@@ -108,7 +110,7 @@ export async function studentSets(
 			COALESCE(sitting.answered, 0) AS answered, COALESCE(sitting.item_count, practice_set.item_count) AS itemCount,
 			COALESCE((SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`,
-			account.display_name AS createdBy
+			practice_set.done_only AS doneOnly, account.display_name AS createdBy
 		FROM practice_set_student AS given FORCE INDEX (by_student)
 		STRAIGHT_JOIN practice_set ON practice_set.id = given.set_id
 		JOIN account ON account.id = practice_set.created_by

@@ -56,11 +56,11 @@ export async function changeRules(
 		await transaction.row('SELECT id FROM practice_set WHERE id = ? FOR UPDATE', [setId]);
 		const set = await findSet(transaction, staff, setId);
 		if (!set || set.isWithdrawn || !set.isTheirs) return null;
-		const { name, task, feedback, hints, secondTry, solutions, pausing, line, above, below } = rules;
+		const { name, task, feedback, hints, secondTry, solutions, pausing, doneOnly, line, above, below } = rules;
 		await transaction.run(
 			`UPDATE practice_set SET name = ?, task = ?, feedback = ?, hints = ?, second_try = ?, solutions = ?, pausing = ?,
-				line = ?, above = ?, below = ? WHERE id = ?`,
-			[name, task, feedback, hints, secondTry, solutions, pausing, line, above, below, setId]
+				done_only = ?, line = ?, above = ?, below = ? WHERE id = ?`,
+			[name, task, feedback, hints, secondTry, solutions, pausing, doneOnly, line, above, below, setId]
 		);
 		const before = rulesOf(set);
 		await noteChange(transaction, staff, at, setId, { kind: 'how', before, after: rules });
@@ -70,8 +70,8 @@ export async function changeRules(
 
 /** What can be changed of a set, as it is. */
 export function rulesOf({ name, task, how }: Pick<OneSet, 'name' | 'task' | 'how'>): SetRules {
-	const { feedback, hints, secondTry, solutions, pausing, line, above, below } = how;
-	return { name, task, feedback, hints, secondTry, solutions, pausing, line, above, below };
+	const { feedback, hints, secondTry, solutions, pausing, doneOnly, line, above, below } = how;
+	return { name, task, feedback, hints, secondTry, solutions, pausing, doneOnly, line, above, below };
 }
 
 /** The columns of what is a student's own. */

@@ -3,7 +3,7 @@ import type { FollowOn, NoticeReason } from '../../../core/practice';
 import { audit, type Database, type RootDatabase } from '../../database';
 import { undoesAll, type Staff, type VisibleId } from '../../request';
 import { refreshStudents } from '../../standing';
-import { beginAgain } from './setStudents';
+import { beginAgain } from './furtherRuns';
 import { assignWithin, givenTo, insertGiven, type NewSet } from './assigning';
 
 /** Notes runs through sets that have just ended, where anything is to follow; `followOn` is asked of them by a job. */
@@ -13,7 +13,18 @@ export async function noteFinishedRuns(transaction: Database, sittingIds: number
 		`INSERT IGNORE INTO follow_on (sitting_id, set_id, kind, made_at)
 		SELECT sitting.id, practice_set.id, 'waiting', ?
 		FROM sitting JOIN practice_set ON practice_set.id = sitting.set_id
-		WHERE sitting.id IN (?) AND (practice_set.above <> 'nothing' OR practice_set.below <> 'nothing')`,
+		WHERE sitting.id IN (?) AND (practice_set.above <> 'nothing' OR practice_set.below <> 'nothing')
+			AND NOT practice_set.done_only`,
+		[at, sittingIds]
+	);
+}
+
+/** Asks of runs anew what is to follow, because their answers are judged otherwise: where nothing was given yet. */
+export async function askFollowOnAgain(transaction: Database, sittingIds: number[], at: Date): Promise<void> {
+	if (sittingIds.length === 0) return;
+	await transaction.run(
+		`UPDATE follow_on SET kind = 'waiting', why = NULL, seen_at = NULL, made_at = ?
+		WHERE sitting_id IN (?) AND kind IN ('notice', 'nothing')`,
 		[at, sittingIds]
 	);
 }
@@ -38,13 +49,15 @@ export async function waitingRuns(database: Database, most: number): Promise<Wai
 	const rows = await database.rows<Omit<WaitingRun, 'right'> & { right: string | number }>(
 		`SELECT sitting.id AS sittingId, practice_set.id AS setId, sitting.student_id AS studentId,
 			practice_set.school_id AS schoolId, practice_set.created_by AS authorId, practice_set.group_id AS groupId,
-			GREATEST(practice_set.follow_depth, sitting.attempt - 1) AS depth, sitting.answered,
+			GREATEST(practice_set.follow_depth, sitting.attempt - 1 - (SELECT COUNT(*) FROM sitting AS earlier
+				WHERE earlier.set_id = sitting.set_id AND earlier.student_id = sitting.student_id
+					AND earlier.set_aside_at IS NOT NULL)) AS depth, sitting.answered,
 			(SELECT COALESCE(SUM(answer.correct), 0) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1) AS \`right\`
 		FROM follow_on
 		JOIN sitting ON sitting.id = follow_on.sitting_id
 		JOIN practice_set ON practice_set.id = follow_on.set_id
-		WHERE follow_on.kind = 'waiting'
+		WHERE follow_on.kind = 'waiting' AND sitting.set_aside_at IS NULL
 		ORDER BY follow_on.made_at, follow_on.sitting_id LIMIT ?`,
 		[most]
 	);
@@ -143,7 +156,7 @@ export async function lineNotices(database: Database, staff: Staff, since: Date)
 		JOIN practice_set ON practice_set.id = follow_on.set_id
 		JOIN sitting ON sitting.id = follow_on.sitting_id
 		WHERE follow_on.kind = 'notice' AND follow_on.made_at >= ? AND follow_on.seen_at IS NULL
-			AND practice_set.created_by = ? AND practice_set.school_id = ?
+			AND practice_set.created_by = ? AND practice_set.school_id = ? AND sitting.set_aside_at IS NULL
 		ORDER BY follow_on.made_at DESC, follow_on.sitting_id DESC`,
 		[since, staff.id, staff.schoolId]
 	);
@@ -188,7 +201,7 @@ export async function followOnsOf(database: Database, setId: number): Promise<Ma
 		FROM follow_on
 		JOIN sitting ON sitting.id = follow_on.sitting_id
 		LEFT JOIN practice_set AS follows ON follows.id = follow_on.follow_set_id
-		WHERE follow_on.set_id = ? AND follow_on.kind <> 'waiting'
+		WHERE follow_on.set_id = ? AND follow_on.kind <> 'waiting' AND sitting.set_aside_at IS NULL
 		ORDER BY sitting.attempt`,
 		[setId]
 	);

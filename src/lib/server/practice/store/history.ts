@@ -27,7 +27,9 @@ export type StudentsChange =
 	| 'task done'
 	| 'task not done'
 	| 'may go on'
-	| 'may not go on';
+	| 'may not go on'
+	| 'begun anew'
+	| 'not begun anew';
 
 /** A change with who made it. */
 export type KnownChange = SetChange & { id: number; by: string; at: Date };

@@ -69,8 +69,8 @@ export interface StudentOfSet {
 	isMarkedDone: boolean;
 	/** The how-manieth run through the set is theirs now, from 1. */
 	attempt: number;
-	/** First tries right and answered in the run before; null where there was none. */
-	before: { right: number; answered: number } | null;
+	/** First tries right and answered in the run before, and whether it is kept aside; null where there was none. */
+	before: { right: number; answered: number; isAside: boolean } | null;
 	hasBegun: boolean;
 	answered: number;
 	/** Right at the first try. */
@@ -98,6 +98,7 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 				sittingId: number | null;
 				beforeRight: number | null;
 				beforeAnswered: number | null;
+				beforeAside: boolean;
 			}
 	>(
 		`SELECT given.student_id AS id, given.skill_id AS skillId, given.due_on AS ownDueOn, given.excused_at AS excusedAt,
@@ -107,7 +108,7 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 			${LAST_ANSWER_SQL} AS lastAnswerAt,
 			COALESCE((SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = sitting.id AND answer.attempt = 1), 0) AS \`right\`,
-			earlier.answered AS beforeAnswered,
+			earlier.answered AS beforeAnswered, earlier.set_aside_at IS NOT NULL AS beforeAside,
 			(SELECT SUM(answer.correct) FROM answer
 				WHERE answer.sitting_id = earlier.id AND answer.attempt = 1) AS beforeRight
 		FROM practice_set_student AS given
@@ -120,7 +121,7 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 		[...among.values, setId]
 	);
 	return rows.map((row) => {
-		const { excusedAt, isMarked, turnedInAt, sittingId, beforeRight, beforeAnswered, ...known } = row;
+		const { excusedAt, isMarked, turnedInAt, sittingId, beforeRight, beforeAnswered, beforeAside, ...known } = row;
 		const { practice, families, ownHints, readAloud, largerType, ...student } = known;
 		return {
 			...student,
@@ -129,7 +130,10 @@ export async function studentsOfSet(database: Database, roster: Roster, setId: n
 			right: Number(row.right),
 			isExcused: excusedAt !== null,
 			isMarkedDone: Boolean(isMarked),
-			before: beforeAnswered === null ? null : { right: Number(beforeRight ?? 0), answered: beforeAnswered },
+			before:
+				beforeAnswered === null
+					? null
+					: { right: Number(beforeRight ?? 0), answered: beforeAnswered, isAside: Boolean(beforeAside) },
 			isTurnedIn: turnedInAt !== null,
 			hasBegun: sittingId !== null
 		};

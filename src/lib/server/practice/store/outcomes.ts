@@ -15,6 +15,7 @@ export async function setOutcomes(
 		`SELECT sitting.student_id AS studentId, answer.skill_id AS skillId, SUM(answer.correct) AS \`right\`, COUNT(*) AS of
 		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
 		WHERE sitting.student_id IN (?) AND sitting.set_id IS NOT NULL AND sitting.finished_at >= ?
+			AND sitting.set_aside_at IS NULL
 		GROUP BY sitting.id, answer.skill_id
 		ORDER BY sitting.finished_at, sitting.id`,
 		[studentIds, since]
@@ -26,12 +27,12 @@ export async function setOutcomes(
 	return found;
 }
 
-/** When answers of a set's runs were given, all tries, by student. */
+/** When answers of a set's runs that count were given, all tries, by student. */
 export async function setTimes(database: Database, setId: number): Promise<Map<number, TimedAnswer[]>> {
 	const rows = await database.rows<{ studentId: number; at: Date; milliseconds: number }>(
 		`SELECT answer.student_id AS studentId, answer.answered_at AS at, answer.milliseconds
 		FROM sitting JOIN answer ON answer.sitting_id = sitting.id
-		WHERE sitting.set_id = ?`,
+		WHERE sitting.set_id = ? AND sitting.set_aside_at IS NULL`,
 		[setId]
 	);
 	const found = new Map<number, TimedAnswer[]>();
@@ -45,7 +46,7 @@ export async function rushedIn(database: Database, setId: number): Promise<Set<n
 	const rows = await database.rows<{ studentId: number; milliseconds: number; correct: number }>(
 		`SELECT answer.student_id AS studentId, answer.milliseconds, answer.correct
 		FROM sitting JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
-		WHERE sitting.set_id = ?
+		WHERE sitting.set_id = ? AND sitting.set_aside_at IS NULL
 		ORDER BY answer.student_id, answer.answered_at, answer.position`,
 		[setId]
 	);

@@ -9,7 +9,11 @@ export interface FinishedWork {
 	sittingId: number;
 	kind: SittingKind;
 	/** Null of what they did of themselves. */
-	set: (Pick<SetNamed, 'name' | 'skillIds'> & Pick<SetDates, 'dueOn' | 'dueMinute'> & Pick<SetHow, 'feedback'>) | null;
+	set:
+		| (Pick<SetNamed, 'name' | 'skillIds'> &
+				Pick<SetDates, 'dueOn' | 'dueMinute'> &
+				Pick<SetHow, 'feedback' | 'doneOnly'>)
+		| null;
 	answered: number;
 	/** At the first try. */
 	right: number;
@@ -25,13 +29,14 @@ export async function finishedSince(database: Database, studentId: VisibleId, si
 			setId: number | null;
 			name: string;
 			feedback: SetHow['feedback'];
+			doneOnly: boolean;
 			dueOn: SetDates['dueOn'];
 			dueMinute: number | null;
 			skillIds: string;
 		}
 	>(
 		`SELECT sitting.id AS sittingId, sitting.kind, sitting.set_id AS setId, practice_set.name, practice_set.feedback,
-			sitting.answered, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
+			practice_set.done_only AS doneOnly, sitting.answered, COALESCE(given.due_on, practice_set.due_on) AS dueOn, practice_set.due_minute AS dueMinute,
 			(SELECT GROUP_CONCAT(part.skill_id ORDER BY part.number) FROM practice_set_skill AS part
 				WHERE part.set_id = given.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)) AS skillIds,
 			(SELECT COALESCE(SUM(answer.correct), 0) FROM answer
@@ -43,14 +48,14 @@ export async function finishedSince(database: Database, studentId: VisibleId, si
 			ON given.set_id = sitting.set_id AND given.student_id = sitting.student_id
 		LEFT JOIN practice_set ON practice_set.id = given.set_id
 		WHERE sitting.student_id = ? AND sitting.kind IN ('practice', 'review', 'free') AND sitting.finished_at >= ?
-			AND (sitting.set_id IS NULL OR given.set_id IS NOT NULL)
+			AND (sitting.set_id IS NULL OR given.set_id IS NOT NULL) AND sitting.set_aside_at IS NULL
 		ORDER BY sitting.finished_at DESC, sitting.id DESC`,
 		[studentId, since]
 	);
-	return rows.map(({ setId, name, feedback, dueOn, dueMinute, skillIds, ...row }) => ({
+	return rows.map(({ setId, name, feedback, doneOnly, dueOn, dueMinute, skillIds, ...row }) => ({
 		...row,
 		right: Number(row.right),
-		set: setId === null ? null : { name, feedback, dueOn, dueMinute, skillIds: idsIn(skillIds) }
+		set: setId === null ? null : { name, feedback, doneOnly, dueOn, dueMinute, skillIds: idsIn(skillIds) }
 	}));
 }
 
@@ -68,6 +73,7 @@ export async function practiceTimes(
 		FROM sitting FORCE INDEX (by_set) JOIN answer ON answer.sitting_id = sitting.id
 		WHERE sitting.student_id IN (?) AND sitting.kind IN ('practice', 'review', 'free')
 			AND (sitting.finished_at IS NULL OR sitting.finished_at >= ?) AND answer.answered_at >= ?
+			AND sitting.set_aside_at IS NULL
 		UNION ALL
 		SELECT student_id, answered_at, milliseconds FROM fact_answer
 		WHERE student_id IN (?) AND operation IN ('add', 'take', 'times', 'divide') AND answered_at >= ?`,

@@ -255,13 +255,15 @@ interface SetResult extends Pick<SetNamed, 'name' | 'skillIds'> {
 	itemCount: number;
 	answered: number;
 	correct: number;
+	/** Whether only counts that it is done. */
+	doneOnly: boolean;
 	finishedAt: Date | null;
 }
 
 /** A student's last practice results: first tries right of those answered. */
 export async function recentResults(database: Database, studentId: VisibleId, limit: number): Promise<SetResult[]> {
 	const rows = await database.rows<SetResult & { skillIds: string }>(
-		`SELECT sitting.set_id AS setId, practice_set.name, sitting.item_count AS itemCount, sitting.answered,
+		`SELECT sitting.set_id AS setId, practice_set.name, practice_set.done_only AS doneOnly, sitting.item_count AS itemCount, sitting.answered,
 			(SELECT GROUP_CONCAT(part.skill_id ORDER BY part.number) FROM practice_set_skill AS part
 				LEFT JOIN practice_set_student AS given ON given.set_id = part.set_id AND given.student_id = sitting.student_id
 				WHERE part.set_id = sitting.set_id AND (given.skill_id IS NULL OR part.skill_id = given.skill_id)) AS skillIds,
@@ -269,7 +271,7 @@ export async function recentResults(database: Database, studentId: VisibleId, li
 		FROM sitting
 		JOIN practice_set ON practice_set.id = sitting.set_id
 		LEFT JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
-		WHERE sitting.student_id = ? AND sitting.set_id IS NOT NULL
+		WHERE sitting.student_id = ? AND sitting.set_id IS NOT NULL AND sitting.set_aside_at IS NULL
 		GROUP BY sitting.id
 		ORDER BY sitting.started_at DESC
 		LIMIT ${Number(limit)}`,

@@ -14,7 +14,7 @@ import type { VisibleId } from '../../request';
 /** How sets are worked on, as SQL gives it. */
 export const HOW_SQL = `practice_set.older_count AS older, practice_set.until_right AS untilRight,
 	practice_set.own_questions AS ownQuestions, practice_set.feedback, practice_set.hints, practice_set.second_try AS secondTry,
-	practice_set.solutions, practice_set.pausing, practice_set.line, practice_set.above, practice_set.below`;
+	practice_set.solutions, practice_set.pausing, practice_set.done_only AS doneOnly, practice_set.line, practice_set.above, practice_set.below`;
 
 /** How a set is worked on, of a row with more in it. */
 export const howFrom = (row: SetHow): SetHow =>
@@ -22,7 +22,7 @@ export const howFrom = (row: SetHow): SetHow =>
 
 /** What can be changed of a set for all at any time: what it is called, what helps, what follows, what an adult leads. */
 export interface SetRules
-	extends FollowRule, Pick<SetHow, 'feedback' | 'hints' | 'secondTry' | 'solutions' | 'pausing'> {
+	extends FollowRule, Pick<SetHow, 'feedback' | 'hints' | 'secondTry' | 'solutions' | 'pausing' | 'doneOnly'> {
 	/** Null: called by its skills. */
 	name: string | null;
 	task: string | null;

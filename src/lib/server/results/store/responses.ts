@@ -11,6 +11,8 @@ export interface Response extends Try, ItemKey {
 	/** Of practice that was given: the set, and the name it has of its own. */
 	setId: number | null;
 	setName: string | null;
+	/** Of a run that is kept aside, because the student did the set anew. */
+	isAside: boolean;
 	skillId: number;
 	attempt: number;
 	position: number;
@@ -47,7 +49,7 @@ export async function responsesOf(
 		FROM (
 			SELECT answer.id, sitting.kind, sitting.set_id AS setId, answer.sitting_id AS sittingId, answer.skill_id AS skillId,
 				answer.position, answer.attempt, answer.response, answer.correct, answer.misconception, answer.milliseconds,
-				answer.hints, answer.answered_at AS answeredAt
+				answer.hints, answer.answered_at AS answeredAt, sitting.set_aside_at IS NOT NULL AS isAside
 			${found}
 			ORDER BY answer.answered_at DESC, answer.sitting_id DESC, answer.position DESC, answer.attempt DESC
 			LIMIT ${Number(most)} OFFSET ${Number(from)}
@@ -61,6 +63,7 @@ export async function responsesOf(
 		responses: rows.map((row) => ({
 			...row,
 			correct: Boolean(row.correct),
+			isAside: Boolean(row.isAside),
 			response: JSON.parse(row.response) as Given
 		})),
 		total: Number(count!.total)

@@ -13,7 +13,7 @@ export interface StudentRun extends SkillRun {
 	place: number;
 }
 
-/** Runs of students through sets that they began since an instant, skill by skill, in the order in which they were begun. */
+/** Runs of students through sets of which counts how they went, that they began since an instant, skill by skill, in the order in which they were begun. */
 export async function skillRuns(database: Database, studentIds: VisibleId[], since: Date): Promise<StudentRun[]> {
 	if (studentIds.length === 0) return [];
 	const rows = await database.rows<StudentRun>(
@@ -21,10 +21,11 @@ export async function skillRuns(database: Database, studentIds: VisibleId[], sin
 			practice_set.name AS setName, practice_set.is_own_step AS isOwnStep, MIN(part.number) AS place, practice_set.line, answer.skill_id AS skillId, COUNT(*) AS answered,
 			SUM(answer.correct) AS \`right\`
 		FROM sitting FORCE INDEX (by_set)
-		JOIN practice_set ON practice_set.id = sitting.set_id
+		JOIN practice_set ON practice_set.id = sitting.set_id AND NOT practice_set.done_only
 		JOIN practice_set_skill AS part ON part.set_id = sitting.set_id
 		JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1 AND answer.skill_id = part.skill_id
 		WHERE sitting.student_id IN (?) AND sitting.set_id IS NOT NULL AND sitting.started_at >= ?
+			AND sitting.set_aside_at IS NULL
 		GROUP BY sitting.id, answer.skill_id
 		ORDER BY sitting.started_at, sitting.id, answer.skill_id`,
 		[studentIds, since]

@@ -141,6 +141,28 @@ async function writeScores(
 	);
 }
 
+/**
+ * Scores a diagnostic that counts anew, because answers in it are judged otherwise than before; one that does not count is left as
+ * it is. Belongs into the transaction that judged them.
+ */
+export async function rescoreDiagnostic(
+	database: Database,
+	sittingId: number,
+	skills: Skill[],
+	school: { timeZone: string }
+): Promise<void> {
+	const diagnostic = await lockFinished(database, sittingId);
+	if (!diagnostic) return;
+	const { profile } = await result(database, diagnostic, skills, school.timeZone);
+	// Its scores stand there while it counts, with the day on which they were taken.
+	for (const [domainId, { theta, standardError }] of [[0, profile.overall] as const, ...profile.domains])
+		await database.run('UPDATE score SET theta = ?, standard_error = ? WHERE sitting_id = ? AND domain_id = ?', [
+			...[theta, standardError],
+			...[diagnostic.baseId, domainId]
+		]);
+	await refreshPlaces(database, diagnostic.windowId, [diagnostic.studentId]);
+}
+
 /** What a person can say of a flagged sitting; `flagged` takes it back. */
 export type TrustDecision = 'kept' | 'set aside' | 'resit' | 'flagged';
 

@@ -72,6 +72,7 @@ export async function countTraces(database: Database, ids: number[]): Promise<Tr
 
 /** Statements that take a student out, in an order that references allow; each with the student's id as its values. */
 const TAKE_OUT = [
+	'DELETE FROM corrected_answer WHERE answer_id IN (SELECT id FROM answer WHERE student_id = ?)',
 	'DELETE FROM answer WHERE student_id = ?',
 	'DELETE FROM late_answer WHERE student_id = ?',
 	'DELETE FROM fact_answer WHERE student_id = ?',

@@ -1,4 +1,4 @@
-import { check, SAID_NOT_YET, type Checked, type Item, type ItemKey } from '../../../core/items';
+import type { Item, ItemKey } from '../../../core/items';
 import { noteFinishedRuns } from '../../practice';
 import { isPracticeKind, type SittingKind } from '../../../core/measurement';
 import type { QuestionHelp } from '../../../core/practice';
@@ -6,6 +6,9 @@ import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
 import { finishDiagnostic } from '../../screen';
+import { judge, type Judgment } from '../regrade';
+import { acceptedAnswers } from './corrections';
+import { noteCorrected } from './regrading';
 
 import { itemsAsked, type Skill, skillList } from '../../library';
 import { markStale, refreshStudents } from '../../standing';
@@ -45,7 +48,7 @@ export type Stored =
 interface Judged {
 	answer: SubmittedAnswer;
 	place: AskedQuestion;
-	judged: Checked;
+	judged: Judgment;
 	given: Date;
 	/** Its place among those that were submitted. */
 	index: number;
@@ -213,17 +216,18 @@ async function haveReached(transaction: Database, places: AskedQuestion[]): Prom
 export async function storeAnswers(database: RootDatabase, answers: SubmittedAnswer[]): Promise<Stored[]> {
 	return database.transaction(async (transaction) => {
 		const places = await lockPlaces(transaction, answers);
+		const accepted = await acceptedAnswers(transaction, [...places.values()]);
 		const results: Stored[] = Array(answers.length).fill('unknown');
 		const readable: Judged[] = [];
 		const ids = new Set<string>();
 		for (const [index, answer] of answers.entries()) {
 			const place = places.get(`${answer.sittingId} ${answer.position}`);
 			if (!place || place.studentId !== answer.studentId) continue;
+			const judged = judge(place.item, answer.response, accepted(place));
 			// Only where there is no second try can it be left at not knowing.
-			const saidNotYet = answer.response === null && place.help !== 'second try';
-			const judged = saidNotYet ? SAID_NOT_YET : check(place.item, answer.response);
-			results[index] = judged.readable ? 'already stored' : 'unreadable';
-			if (!judged.readable || ids.has(answer.id.toLowerCase())) continue;
+			const isReadable = judged.readable && (answer.response !== null || place.help !== 'second try');
+			results[index] = isReadable ? 'already stored' : 'unreadable';
+			if (!isReadable || ids.has(answer.id.toLowerCase())) continue;
 			ids.add(answer.id.toLowerCase());
 			const given = Math.max(place.startedAt.getTime(), Date.parse(answer.answeredAt));
 			readable.push({ answer, place, judged, given: new Date(Math.min(answer.receivedAt.getTime(), given)), index });
@@ -291,5 +295,12 @@ async function insertAnswers(transaction: Database, answers: Judged[]): Promise<
 			])
 		]
 	);
-	return new Set(inserted.map(({ id }) => id.toLowerCase()));
+	const isNew = new Set(inserted.map(({ id }) => id.toLowerCase()));
+	await noteCorrected(
+		transaction,
+		answers.flatMap(({ answer: { id }, judged: { corrected } }) =>
+			corrected && isNew.has(id.toLowerCase()) ? [{ ...corrected, id }] : []
+		)
+	);
+	return isNew;
 }

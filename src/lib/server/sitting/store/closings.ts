@@ -37,7 +37,8 @@ export async function closings(database: Database, sittingIds: number[], at: Dat
 				SELECT 1 FROM sitting_item AS item
 				LEFT JOIN answer
 					ON answer.sitting_id = item.sitting_id AND answer.position = item.position AND answer.attempt = 1
-				WHERE item.sitting_id = sitting.id AND answer.id IS NULL), sitting.finished_at, sitting.turned_in_at) AS endedAt,
+				WHERE item.sitting_id = sitting.id AND answer.id IS NULL), sitting.finished_at,
+				COALESCE(sitting.turned_in_at, sitting.set_aside_at)) AS endedAt,
 			COALESCE(practice_set.withdrawn_at, skill_check.withdrawn_at) AS takenBackAt,
 			probe_plan.ended_on AS planEndedOn,
 			IF(practice_set.closes, COALESCE(given.due_on, practice_set.due_on), NULL) AS setDueOn,

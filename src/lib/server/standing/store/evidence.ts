@@ -11,14 +11,14 @@ import { fieldCode, type SchoolField } from '../schoolField';
 import { formatFrom, type StoredFormat } from '../storedFormat';
 
 /**
- * Answers that count as evidence: first tries, and from diagnostics only those that are trusted or kept and whose domain
- * was not sat again.
+ * Answers that count as evidence: first tries, not of what was set aside, and from diagnostics only those that are trusted or
+ * kept and whose domain was not sat again.
  */
 const EVIDENCE = `
 	FROM answer
 	JOIN sitting ON sitting.id = answer.sitting_id
 	JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
-	WHERE answer.attempt = 1 AND (sitting.kind <> 'diagnostic' OR (
+	WHERE answer.attempt = 1 AND sitting.trust <> 'set aside' AND (sitting.kind <> 'diagnostic' OR (
 		sitting.trust IN ('trusted', 'kept') AND NOT EXISTS (
 			SELECT 1 FROM sitting AS resit
 			JOIN student ON student.id = resit.student_id

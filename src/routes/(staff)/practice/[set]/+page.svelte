@@ -177,7 +177,7 @@
 		{ label: 'Class' },
 		set.isOwnStep && { label: 'Own next step' },
 		{ label: 'How far' },
-		{ label: 'Right at the first try' },
+		!set.how.doneOnly && { label: 'Right at the first try' },
 		{ label: 'Active', isNumber: true },
 		set.task !== null && { label: 'Task' },
 		{ label: 'Due' },
@@ -204,19 +204,22 @@
 					>, late</strong
 				>{/if}</td
 		>
-		<td
-			>{student.answered ? `${student.right} of ${student.answered}` : ''}
-			{#if student.before}<span class="soft">before {student.before.right} of {student.before.answered}</span>{/if}
-			{#if student.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
-					>rushed</span
-				>{/if}
-			{#if student.followed && student.followed.kind !== 'nothing'}<span class="soft"
-					>{#if student.followed.kind === 'notice'}{NOTICE_WORDS[student.followed.why ?? 'below']}{:else}followed by {#if student.followed.followSetId}<a
-								href={keepingScope(`/practice/${student.followed.followSetId}`)}
-								>{FOLLOW_WORDS[student.followed.kind]}</a
-							>{:else}{FOLLOW_WORDS[student.followed.kind]}, taken back{/if}{/if}</span
-				>{/if}</td
-		>
+		{#if !set.how.doneOnly}<td
+				>{student.answered ? `${student.right} of ${student.answered}` : ''}
+				{#if student.before}<span class="soft"
+						>{student.before.isAside ? 'kept aside' : 'before'}
+						{student.before.right} of {student.before.answered}</span
+					>{/if}
+				{#if student.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
+						>rushed</span
+					>{/if}
+				{#if student.followed && student.followed.kind !== 'nothing'}<span class="soft"
+						>{#if student.followed.kind === 'notice'}{NOTICE_WORDS[student.followed.why ?? 'below']}{:else}followed by {#if student.followed.followSetId}<a
+									href={keepingScope(`/practice/${student.followed.followSetId}`)}
+									>{FOLLOW_WORDS[student.followed.kind]}</a
+								>{:else}{FOLLOW_WORDS[student.followed.kind]}, taken back{/if}{/if}</span
+					>{/if}</td
+			>{/if}
 		<td class="number">{student.activeMinutes ? `${student.activeMinutes} min` : ''}</td>
 		{#if set.task}<td>{student.isTaskDone ? 'done' : 'to do'}</td>{/if}
 		<td

@@ -60,7 +60,7 @@
 				<td>{sayDate(set.opensOn)}</td>
 				<td>{set.dueOn ? sayDayAt(set.dueOn, set.dueMinute) : 'never'}</td>
 				<td>{set.state}{set.state.startsWith('under way') ? `, ${set.answered} of ${set.itemCount} answered` : ''}</td>
-				<td>{set.answered ? `${set.right} of ${set.answered}` : ''}</td>
+				<td>{set.answered && !set.doneOnly ? `${set.right} of ${set.answered}` : ''}</td>
 				<td class="soft">{set.createdBy}</td>
 			{:else}
 				<td colspan="6" class="soft">nothing in these days</td>

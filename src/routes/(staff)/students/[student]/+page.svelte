@@ -119,7 +119,11 @@
 		<ul class="plain">
 			{#each data.results as result (result.setId)}
 				<li>
-					{result.title}: {result.correct} of {result.answered} right at first try{result.finishedAt
+					{result.title}: {result.doneOnly
+						? result.finishedAt
+							? 'done'
+							: 'under way'
+						: `${result.correct} of ${result.answered} right at first try`}{result.finishedAt
 						? ''
 						: `, ${result.itemCount - result.answered} to go`}
 				</li>

@@ -3,7 +3,15 @@ import { error } from '@sveltejs/kit';
 import { itemFrom } from '$lib/core/items/bank';
 import { isPracticeKind } from '$lib/core/measurement';
 import { warmUpItems } from '$lib/core/screening';
-import { closings, findSitting, practiceItem, showItem, sittingItems } from '$lib/server/sitting';
+import {
+	acceptedAnswers,
+	closings,
+	findSitting,
+	practiceItem,
+	showItem,
+	sittingItems,
+	withAccepted
+} from '$lib/server/sitting';
 import { reviewAfter } from '$lib/server/sitting/ownPage';
 import { practiceSitting } from '$lib/server/sitting/practicePage';
 import { accommodationOf, diagnosticProgress, sayClosed, spokenText } from '$lib/server/sitting/sittingPage';
@@ -36,6 +44,7 @@ export async function load({ locals, params }) {
 	// Of what is closed, or waits for an adult, no question is shown any more.
 	const isLeft = practice?.isLeft ?? false;
 	const shownItems = closing || isLeft ? [] : items;
+	const accepted = await acceptedAnswers(locals.database, isPractice ? shownItems : []);
 	const warmUp =
 		isDiagnostic && !closing && sitting.answered === 0
 			? warmUpItems(await skillList(locals.database, student.schoolId), { grade: student.grade, term: 2 }, student.id)
@@ -57,6 +66,7 @@ export async function load({ locals, params }) {
 		solutions: practice?.solutions ?? true,
 		feedback: practice?.feedback ?? 'none',
 		isTold: practice?.isTold ?? false,
+		isDoneOnly: practice?.isDoneOnly ?? false,
 		lesson: practice?.lesson ?? null,
 		examples: practice?.examples ?? [],
 		lookBack: practice?.lookBack ?? [],
@@ -82,7 +92,7 @@ export async function load({ locals, params }) {
 					// Only of what is told at once is anything told that feedback needs.
 					const isTold = isPractice && help !== 'told later';
 					const asked = isTold
-						? await practiceItem(locals.database, item)
+						? await practiceItem(locals.database, withAccepted(item, accepted({ ...item, schoolId: student.schoolId })))
 						: { ...showItem(item), practice: false as const };
 					return {
 						position,

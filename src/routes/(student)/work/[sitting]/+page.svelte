@@ -98,6 +98,7 @@
 			isPractice={data.isPractice}
 			counted={isCounted ? { right: sitting.right, of: sitting.answered } : null}
 			told={sitting.right}
+			isScored={!data.isDoneOnly}
 			lookBack={data.lookBack}
 			isToldLater={data.feedback === 'after the due date'}
 			review={data.review}

@@ -9,7 +9,8 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 				practice_set.group_id AS small_group, practice_set.item_count, practice_set.opens_on,
 				practice_set.opens_minute, practice_set.due_on, practice_set.due_minute, practice_set.closes,
 				practice_set.older_count, practice_set.until_right, practice_set.own_questions, practice_set.feedback,
-				practice_set.hints, practice_set.second_try, practice_set.solutions, practice_set.pausing, practice_set.line,
+				practice_set.hints, practice_set.second_try, practice_set.solutions, practice_set.pausing, practice_set.done_only,
+				practice_set.line,
 				practice_set.above, practice_set.below, practice_set.follows_id, practice_set.lesson_id, practice_set.task,
 				account.display_name AS created_by,
 				practice_set.created_at, practice_set.withdrawn_at
@@ -35,6 +36,7 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 			second_try: 'whether a question can be tried a second time',
 			solutions: 'whether it is shown how a question is done',
 			pausing: 'whether a student may stop and go on later; else it is done in one go',
+			done_only: 'whether only counts that it is done, not how well',
 			line: 'percent right at the first try from which on a student is above the line',
 			above: 'what follows at the line or above',
 			below: 'what follows below it',
@@ -86,5 +88,25 @@ export const PRACTICE_FILES: ArchiveFile[] = [
 			made_by: BY,
 			made_at: 'when'
 		}
+	},
+	{
+		name: 'corrections',
+		says: 'another answer that is accepted to a question',
+		sql: `SELECT correction.id AS correction, correction.family_id AS family, correction.seed, correction.edition,
+				correction.response, correction.why, account.display_name AS made_by, correction.made_at, correction.undone_at
+			FROM correction JOIN account ON account.id = correction.made_by
+			WHERE correction.school_id = ? ORDER BY correction.id`,
+		columns: {
+			correction: 'number of the correction here',
+			family: 'family of the question; with seed and edition it tells which, in the file “questions”',
+			seed: 'seed of the question',
+			edition: 'edition of the family',
+			response: 'the answer that is accepted',
+			why: 'why it is right',
+			made_by: BY,
+			made_at: 'when',
+			undone_at: 'when it was undone; empty where it holds'
+		},
+		json: ['response']
 	}
 ];

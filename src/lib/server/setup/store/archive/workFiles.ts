@@ -64,7 +64,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		says: 'a run of a student through a diagnostic, a practice set, a probe or a check',
 		sql: `SELECT sitting.student_id AS student, sitting.id AS sitting, sitting.kind, sitting.window_id AS screening_window,
 				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.week, sitting.item_count, sitting.answered,
-				sitting.started_at, sitting.finished_at, sitting.trust
+				sitting.started_at, sitting.finished_at, sitting.set_aside_at, sitting.trust
 			FROM sitting WHERE sitting.student_id IN (?) ORDER BY sitting.student_id, sitting.id`,
 		columns: {
 			student: STUDENT,
@@ -78,7 +78,8 @@ export const WORK_FILES: ArchiveFile[] = [
 			answered: 'questions answered',
 			started_at: 'when it began',
 			finished_at: 'when it ended; empty while it is not finished',
-			trust: 'of a diagnostic: whether its answers count'
+			set_aside_at: 'of practice: since when it counts for nothing, because it was begun anew; empty where it counts',
+			trust: 'whether its answers count, once it is finished; “set aside” counts for nothing'
 		}
 	},
 	{
@@ -86,9 +87,11 @@ export const WORK_FILES: ArchiveFile[] = [
 		says: 'an answer of a student, first and later tries',
 		sql: `SELECT answer.student_id AS student, answer.sitting_id AS sitting, answer.position, answer.attempt,
 				skill.code AS skill, item.family_id AS family, item.seed, item.edition, answer.response, answer.correct,
-				answer.misconception, answer.milliseconds, answer.hints, answer.answered_at
+				answer.misconception, corrected_answer.correction_id AS correction, answer.milliseconds, answer.hints,
+				answer.answered_at
 			FROM sitting
 			JOIN answer ON answer.sitting_id = sitting.id
+			LEFT JOIN corrected_answer ON corrected_answer.answer_id = answer.id
 			JOIN sitting_item AS item ON item.sitting_id = answer.sitting_id AND item.position = answer.position
 			JOIN skill ON skill.id = answer.skill_id
 			WHERE sitting.student_id IN (?) ORDER BY answer.student_id, answer.sitting_id, answer.position, answer.attempt`,
@@ -104,6 +107,7 @@ export const WORK_FILES: ArchiveFile[] = [
 			response: 'what was answered; null is “I don’t know yet”',
 			correct: 'whether it was right',
 			misconception: 'wrong idea that the answer shows, if a known one',
+			correction: 'number in “corrections” of what it is right by; empty where it is judged by the question’s key',
 			milliseconds: 'how long it took',
 			hints: 'stages of the hint that stood beside the question',
 			answered_at: 'when'

@@ -6,10 +6,11 @@
 	import ScoreSpread from '$lib/ui/results/ScoreSpread.svelte';
 	import TideGrid from '$lib/ui/results/TideGrid.svelte';
 	import WrongIdeas from '$lib/ui/results/WrongIdeas.svelte';
+	import Notice from '$lib/ui/shell/Notice.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const results = $derived(data.results);
 	const students = $derived(results.students);
 	const inState = (...states: string[]) => students.filter(({ state }) => states.includes(state));
@@ -19,6 +20,8 @@
 	const total = (of: 'right' | 'answered') => answered.reduce((sum, { score }) => sum + score[of], 0);
 	const nameOf = (id: number) => students.find((one) => one.id === id)!.name;
 	let hasGrounds = $state(true);
+	/** Whether it is told how many were right; else only counts that it is done. */
+	const isScored = $derived(!results.set.how.doneOnly);
 	const FILES = [
 		{ file: 'results.csv', says: 'this table (CSV)' },
 		{ file: 'answers.csv', says: 'a row an answer (CSV)' },
@@ -46,12 +49,15 @@
 
 <svelte:head><title>Results of {results.title} · Practice · Orderly Compass</title></svelte:head>
 
-{#snippet given()}{#if results.chosen}<AnswersGiven chosen={results.chosen} />{/if}{/snippet}
+{#snippet given()}{#if results.chosen}<AnswersGiven
+			chosen={results.chosen}
+			timeZone={data.school.timeZone}
+		/>{/if}{/snippet}
 
 <div class="page-head">
 	<h1>Results: {results.title}</h1>
 	<span class="soft"
-		>{finished} of {needed} finished{answered.length
+		>{finished} of {needed} finished{answered.length && isScored
 			? `, ${total('right')} of ${plural(total('answered'), 'answer')} right at the first try`
 			: ''}</span
 	>
@@ -70,7 +76,7 @@
 		>Sort by <select value={results.sort} onchange={(event) => setState({ sort: event.currentTarget.value })}>
 			<option value="how far">how far they are</option>
 			<option value="name">name</option>
-			<option value="right">right at the first try</option>
+			{#if isScored}<option value="right">right at the first try</option>{/if}
 			<option value="time">time</option>
 		</select></label
 	>
@@ -78,7 +84,7 @@
 		>Show <select value={results.show} onchange={(event) => setState({ show: event.currentTarget.value })}>
 			<option value="all">all {students.length}</option>
 			<option value="not finished">who has not finished</option>
-			<option value="below the line">who is under {results.set.how.line}%</option>
+			{#if isScored}<option value="below the line">who is under {results.set.how.line}%</option>{/if}
 		</select></label
 	>
 	<label><input type="checkbox" bind:checked={hasGrounds} /> grounds</label>
@@ -91,10 +97,10 @@
 		{#if results.rows.length === 0}
 			<p>Nobody here is like that. <button class="plain" onclick={() => setState({ show: null })}>Show all</button></p>
 		{:else}
-			<TideGrid columns={results.columns} rows={results.rows} chosen={results.chosen} {hasGrounds} />
+			<TideGrid columns={results.columns} rows={results.rows} chosen={results.chosen} {hasGrounds} {isScored} />
 		{/if}
 		{#if results.chosen && !results.chosen.student}
-			<div class="chosen"><AnswersGiven chosen={results.chosen} /></div>
+			<div class="chosen"><AnswersGiven chosen={results.chosen} timeZone={data.school.timeZone} /></div>
 		{/if}
 	</div>
 	<section aria-labelledby="ideas">
@@ -115,7 +121,7 @@
 			<MissedQuestions missed={results.missed} inAll={results.missedInAll} canAssign={data.can.practice} />
 		</section>
 	{/if}
-	{#if results.bins.length}
+	{#if results.bins.length && isScored}
 		<section aria-labelledby="spread">
 			<h2 id="spread">Right at the first try</h2>
 			<p class="soft">{plural(finished, 'student')} who finished.</p>
@@ -124,6 +130,7 @@
 	{/if}
 </div>
 
+<Notice outcome={form} />
 <p class="no-print soft">
 	Take out:
 	{#each FILES as { file, says }, i (file)}{i ? ', ' : ''}<a

@@ -96,7 +96,8 @@
 			>{#if one.set}<a
 					href={keepingScope(`/practice/${one.set.id}/results`, { student: student.id, question: one.set.question })}
 					>{one.set.name ?? KIND_WORDS[one.kind]}</a
-				>{:else}{KIND_WORDS[one.kind]}{/if}<br /><span class="soft">{one.skill}</span></td
+				>{:else}{KIND_WORDS[one.kind]}{/if}{#if one.isAside}<span class="soft">, kept aside: counts for nothing</span
+				>{/if}<br /><span class="soft">{one.skill}</span></td
 		>
 		<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 		<td class="wide">{@html one.stemHtml}</td>
