@@ -3,7 +3,7 @@ import { SITTING_KINDS } from '../../core/measurement';
 import type { Database } from '../database';
 import { itemsAsked, skillList } from '../library';
 import type { RosterStudent } from '../people';
-import { idIn, numberIn, oneIn } from '../request';
+import { idIn, numberIn, oneIn, type Staff, undoesAll } from '../request';
 import type { School } from '../school';
 import { answerHtml, mathHtml } from '../sitting';
 import { answeredSkills, responsesOf } from './store/responses';
@@ -12,7 +12,13 @@ import { answeredSkills, responsesOf } from './store/responses';
 const AT_ONCE = 50;
 
 /** What one student has answered, the newest first, narrowed by skill, by right or not, and by kind of work. */
-export async function studentAnswersPage(database: Database, school: School, student: RosterStudent, url: URL) {
+export async function studentAnswersPage(
+	database: Database,
+	staff: Staff,
+	school: School,
+	student: RosterStudent,
+	url: URL
+) {
 	const judged = oneIn(url, 'judged', ['right', 'not right']);
 	const asked = {
 		skillId: idIn(url, 'skill'),
@@ -29,10 +35,13 @@ export async function studentAnswersPage(database: Database, school: School, stu
 	return {
 		asked: { ...asked, judged },
 		part: { ...part, total },
+		/** Whether the person may accept another answer for all. */
+		mayAccept: undoesAll(staff.role),
 		skills: skills.filter(({ id }) => answered.has(id)).map(({ id, code, shortName }) => ({ id, code, shortName })),
 		answers: (await itemsAsked(database, responses)).map(({ item, misconception, ...one }) => ({
 			...{ id: one.id, kind: one.kind, attempt: one.attempt, correct: one.correct, hints: one.hints },
-			isAside: one.isAside,
+			...{ isAside: one.isAside, correctedFor: one.correctedFor },
+			isNotYet: one.response === null,
 			answeredAt: one.answeredAt,
 			seconds: Math.round(one.milliseconds / 1_000),
 			set: one.setId === null ? null : { id: one.setId, name: one.setName, question: one.position },

@@ -25,7 +25,7 @@
 	<div class="accepted">
 		<p>
 			<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
-			<strong>{@html one.answerHtml}</strong> counts as right too: {one.why}
+			<strong>{@html one.answerHtml}</strong> counts as right, too: “{one.why}”
 			<span class="soft"
 				>{one.by}, {sayDate(schoolDateOf(one.at, timeZone))}; {plural(one.answers, 'answer is', 'answers are')} right by it.</span
 			>

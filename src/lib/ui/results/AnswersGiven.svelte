@@ -42,11 +42,17 @@
 		}
 		return [...found.values()].sort((one, other) => other.names.length - one.names.length);
 	});
+	/** What could be accepted for all, where the person may. */
+	const wrong = $derived(
+		answers
+			.filter(({ first }) => !first.correct && !first.isNotYet)
+			.map(({ first, students }) => ({
+				id: first.id,
+				answerHtml: first.answerHtml,
+				students: new Set(students).size
+			}))
+	);
 </script>
-
-{#snippet accept(one: Props['chosen']['tries'][number], students: number)}
-	{#if chosen.mayAccept && !one.correct && !one.isNotYet}<AcceptAnswer answer={one.id} {students} />{/if}
-{/snippet}
 
 <section aria-label="Question {chosen.position + 1}">
 	<p class="soft">
@@ -62,24 +68,25 @@
 					{one.correct ? 'right' : 'not right'}
 					<span class="soft">{one.seconds} s{one.hints ? `, with ${plural(one.hints, 'hint')}` : ''}</span>
 					{#if one.shows}<br /><span>{one.shows}</span>{/if}
-					{@render accept(one, 1)}
 				</li>
 			{:else}<li class="soft">Not answered.</li>{/each}
 		</ol>
 	{:else}
 		<ul>
-			{#each answers as { first, names, students } (first.answerHtml)}
+			{#each answers as { first, names } (first.answerHtml)}
 				<li>
 					<strong>{@html first.answerHtml}</strong>
 					{first.correct ? 'right' : 'not right'}, {names.length}:
 					<span class="soft">{names.join(', ')}</span>
 					{#if first.shows}<br /><span>{first.shows}</span>{/if}
-					{@render accept(first, new Set(students).size)}
 				</li>
 			{/each}
 		</ul>
 	{/if}
 	<!-- eslint-enable svelte/no-at-html-tags -->
+	{#if chosen.mayAccept && wrong.length}{#key `${chosen.position} ${chosen.student?.id}`}<AcceptAnswer
+				answers={wrong}
+			/>{/key}{/if}
 	<AcceptedAnswers accepted={chosen.accepted} {timeZone} />
 	{#key chosen.sample}<SampleItems samples={[chosen.sample]} />{/key}
 </section>

@@ -13,6 +13,8 @@ export interface Response extends Try, ItemKey {
 	setName: string | null;
 	/** Of a run that is kept aside, because the student did the set anew. */
 	isAside: boolean;
+	/** Right by a correction only, for why; null by the question's key. */
+	correctedFor: string | null;
 	skillId: number;
 	attempt: number;
 	position: number;
@@ -45,7 +47,8 @@ export async function responsesOf(
 	const found = `FROM answer FORCE INDEX (by_student_skill) JOIN sitting ON sitting.id = answer.sitting_id WHERE ${wanted}`;
 	const count = await database.row<{ total: number }>(`SELECT COUNT(*) AS total ${found}`, values);
 	const rows = await database.rows<Omit<Response, 'response'> & { response: string }>(
-		`SELECT part.*, item.family_id AS familyId, item.seed, item.edition, practice_set.name AS setName
+		`SELECT part.*, item.family_id AS familyId, item.seed, item.edition, practice_set.name AS setName,
+			correction.why AS correctedFor
 		FROM (
 			SELECT answer.id, sitting.kind, sitting.set_id AS setId, answer.sitting_id AS sittingId, answer.skill_id AS skillId,
 				answer.position, answer.attempt, answer.response, answer.correct, answer.misconception, answer.milliseconds,
@@ -56,6 +59,8 @@ export async function responsesOf(
 		) AS part
 		JOIN sitting_item AS item ON item.sitting_id = part.sittingId AND item.position = part.position
 		LEFT JOIN practice_set ON practice_set.id = part.setId
+		LEFT JOIN corrected_answer ON corrected_answer.answer_id = part.id
+		LEFT JOIN correction ON correction.id = corrected_answer.correction_id
 		ORDER BY part.answeredAt DESC, part.sittingId DESC, part.position DESC, part.attempt DESC`,
 		values
 	);

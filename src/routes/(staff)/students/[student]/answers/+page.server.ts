@@ -1,6 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { placeInRoster, visibleAmong } from '$lib/server/people';
 import { idOf } from '$lib/server/request';
+import { acceptActions } from '$lib/server/results/acceptForm';
 import { studentAnswersPage } from '$lib/server/results/studentAnswersPage';
 import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 
@@ -11,5 +12,7 @@ export async function load({ locals, params, url }) {
 	if (!student) error(404, 'No such student for you.');
 	const { roster } = await scopeOf(locals, url, staff, school);
 	const walk = await placeInRoster(locals.database, roster, student.id);
-	return { student, walk, history: await studentAnswersPage(locals.database, school, student, url) };
+	return { student, walk, history: await studentAnswersPage(locals.database, staff, school, student, url) };
 }
+
+export const actions = acceptActions;

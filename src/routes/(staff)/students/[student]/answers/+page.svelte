@@ -1,14 +1,16 @@
 <script lang="ts">
 	import { sayInstant } from '$lib/core/calendar';
 	import { fullName, plural } from '$lib/core/words';
+	import AcceptAnswer from '$lib/ui/results/AcceptAnswer.svelte';
 	import { KIND_WORDS } from '$lib/ui/results/sayOutcome';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import { walkByKey } from '$lib/ui/students/walkByKey';
+	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const { student } = $derived(data);
 	const history = $derived(data.history);
 	const name = $derived(fullName(student));
@@ -108,7 +110,11 @@
 		<td class="wide"
 			>{one.correct ? 'right' : 'not right'}{one.attempt > 1 ? `, try ${one.attempt}` : ''}{one.hints
 				? `, with ${plural(one.hints, 'hint')}`
-				: ''}{#if one.shows}<br /><span class="soft">{one.shows}</span>{/if}</td
+				: ''}{#if one.correctedFor}<span class="soft">, accepted since: {one.correctedFor}</span>{/if}{#if one.shows}<br
+				/><span class="soft">{one.shows}</span>{/if}
+			{#if data.can.practice && history.mayAccept && !one.correct && !one.isNotYet}<AcceptAnswer
+					answers={[{ id: one.id, answerHtml: one.answerHtml, students: 1 }]}
+				/>{/if}</td
 		>
 		<td class="number">{one.seconds} s</td>
 	{/snippet}
@@ -116,6 +122,7 @@
 		{isNarrowed ? 'No answer is like that.' : `${student.givenName} has not answered anything yet.`}
 	{/snippet}
 </Table>
+<Notice outcome={form} />
 <Pager from={part.from} most={part.most} total={part.total} name="answers" />
 
 <style>
