@@ -26,7 +26,13 @@ afterAll(() => small.database.close());
 
 const page = async (query = '', id = 1) => {
 	const [student] = await visibleAmong(small.database, specialist, [id], TODAY);
-	return studentAnswersPage(small.database, specialist, small.school, student, new URL(`http://school.test/answers?${query}`));
+	return studentAnswersPage(
+		small.database,
+		specialist,
+		small.school,
+		student,
+		new URL(`http://school.test/answers?${query}`)
+	);
 };
 const counted = async (where: string) =>
 	Number(
