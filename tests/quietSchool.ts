@@ -15,5 +15,6 @@ export const QUIET_SCHOOL: SchoolFacts = {
 	cycles: [{ number: 2, startsOn: '2026-10-26', endsOn: '2026-12-20' }],
 	keptLongEnough: 0,
 	syncTrouble: null,
+	unexpected: [],
 	rosterSince: null
 };

@@ -1,4 +1,5 @@
 import * as responses from '../../../src/lib/server/results/store/responses';
+import * as unexpected from '../../../src/lib/server/results/store/unexpected';
 import * as setRuns from '../../../src/lib/server/results/store/setRuns';
 import * as skillRuns from '../../../src/lib/server/results/store/skillRuns';
 import { NOW, seen, seenOne } from '../../smallSchool';
@@ -17,6 +18,15 @@ export const resultsCalls: [object, Record<string, Call>][] = [
 				)
 			),
 			answeredSkills: given(({ database, me }) => responses.answeredSkills(database, seenOne(me.students[0])))
+		}
+	],
+	[
+		unexpected,
+		{
+			hardQuestions: given(({ database, me }) =>
+				unexpected.hardQuestions(database, { schoolId: me.school.id, since: new Date(0) })
+			),
+			firstTriesIn: given(({ database, me }) => unexpected.firstTriesIn(database, 'sets', [me.sets.all]))
 		}
 	],
 	[skillRuns, { skillRuns: given(({ database, me }) => skillRuns.skillRuns(database, seen(...me.students), NOW)) }],

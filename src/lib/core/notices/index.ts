@@ -8,6 +8,7 @@ import { nobodyResponsible } from './rules/nobodyResponsible';
 import { notInvited } from './rules/notInvited';
 import { rosterWaits } from './rules/rosterWaits';
 import { syncTrouble } from './rules/syncTrouble';
+import { unexpectedAnswersGiven } from './rules/unexpectedAnswersGiven';
 import { windowCloses } from './rules/windowCloses';
 import { withoutPin } from './rules/withoutPin';
 import { yearEnds } from './rules/yearEnds';
@@ -28,7 +29,8 @@ const RULES: Record<string, NoticeRule> = {
 	classesAlone,
 	notInvited,
 	mailNotSent,
-	keptLongEnough
+	keptLongEnough,
+	unexpectedAnswersGiven
 };
 
 /** A notice with the rule that found it, who is told, and where it belongs. */

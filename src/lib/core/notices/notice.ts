@@ -1,3 +1,4 @@
+import type { Unexpected } from '../results';
 import type { SchoolCalendar, SchoolDate } from '../calendar';
 
 /** What the program saw that a person should know, and can do something about. */
@@ -21,7 +22,7 @@ export type NoticeAudience = 'set up the school' | 'form groups' | 'run screenin
 export interface NoticeRule {
 	audience: NoticeAudience;
 	/** The place that its notices belong to, by the beginning of its address. */
-	place: '/screen' | '/groups' | '/setup';
+	place: '/screen' | '/groups' | '/practice' | '/setup';
 	/** What is to be told of a school, by its facts. */
 	find(facts: SchoolFacts): Notice[];
 }
@@ -37,6 +38,19 @@ interface Colleague {
 	isInvited: boolean;
 	/** Of who may not sign in: what they still run, in words; empty for nothing. */
 	runs: string;
+}
+
+/** A question that was answered in an unexpected way. */
+interface UnexpectedQuestion {
+	/** Stays while the same question of the same work is meant. */
+	name: string;
+	/** The question in words. */
+	asks: string;
+	/** Of one wrong answer that many gave: what it says, in words. */
+	says: string;
+	found: Unexpected;
+	/** Where what was answered to it is seen, and can be put right. */
+	path: string;
 }
 
 /** What rules look at: a school on a day. */
@@ -64,6 +78,8 @@ export interface SchoolFacts {
 	keptLongEnough: number;
 	/** What came of a night's roster that somebody should look at, and when; null for none. */
 	syncTrouble: { on: SchoolDate; says: string } | null;
+	/** Questions that were answered in an unexpected way of late. */
+	unexpected: UnexpectedQuestion[];
 	/** Since when a roster waits to be looked through; null for none. */
 	rosterSince: SchoolDate | null;
 }

@@ -9,6 +9,11 @@ const [ida] = QUIET_SCHOOL.people;
 const [avocet] = QUIET_SCHOOL.classes;
 const winter = { id: 7, name: 'Winter', opensOn: '2026-11-16', closesOn: '2026-12-04', toFinish: 3 };
 
+const asked: SchoolFacts['unexpected'][number] = {
+	...{ name: 'sets 3 9 17', asks: 'How many are left?', says: '', path: '/practice/3/results?question=0' },
+	found: { why: 'strong students wrong', strong: 8, right: 1, expected: 6.6 }
+};
+
 describe('what a coordinator is told', () => {
 	it('is nothing of a school where nothing is amiss', () => {
 		expect(found({})).toEqual([]);
@@ -29,9 +34,10 @@ describe('what a coordinator is told', () => {
 			cycles: [],
 			keptLongEnough: 1,
 			syncTrouble: { on: '2026-11-23', says: 'It was away.' },
+			unexpected: [asked],
 			rosterSince: '2026-11-20'
 		});
-		expect(new Set(all.map(({ rule }) => rule)).size).toBe(11);
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(12);
 		for (const { says, because, action, degree } of all) {
 			expect(says).toMatch(/^[A-Z0-9].*\.$/);
 			expect(because).toMatch(/^[A-Z0-9].*\.$/);
@@ -39,6 +45,23 @@ describe('what a coordinator is told', () => {
 			expect(action.says).not.toBe('');
 			expect(degree).toBeGreaterThan(0);
 		}
+	});
+
+	it('are questions whose answers make one doubt them, with what there is to doubt', () => {
+		const found = (change: Partial<typeof asked>) =>
+			findNotices({ ...QUIET_SCHOOL, unexpected: [{ ...asked, ...change }] })[0];
+		expect(found({})).toMatchObject({
+			rule: 'unexpectedAnswersGiven',
+			about: 'sets 3 9 17',
+			says: 'Answers to “How many are left?” are unexpected.',
+			because: '7 of 8 students who do well on the rest were wrong at the first try; about 1 would be.',
+			degree: 7
+		});
+		const one = { why: 'one wrong answer' as const, said: '32', students: 6, right: 0 };
+		expect(found({ says: '32', found: one }).because).toBe(
+			'6 students answered “32”, nobody as the key says, and no wrong idea is known that leads there.'
+		);
+		expect(found({ asks: 'a'.repeat(200) }).says.length).toBeLessThan(140);
 	});
 
 	it('are students in a tier for whom nobody is responsible', () => {

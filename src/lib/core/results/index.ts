@@ -4,4 +4,5 @@ export * from './expectedRight';
 export * from './missedQuestions';
 export * from './outcome';
 export * from './repeatedFailure';
+export * from './unexpectedAnswers';
 export * from './wrongIdeas';

@@ -13,6 +13,7 @@ import {
 } from '../people';
 import type { Staff } from '../request';
 import { cycleList, schoolYears, type School } from '../school';
+import { unexpectedQuestions } from '../results';
 import { screeningWindows, toFinish } from '../screen';
 import {
 	accountsLeftBehind,
@@ -46,6 +47,7 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 			rosterRuns(database, id, 1)
 		]);
 	const [months, source] = await Promise.all([keptMonths(database, id), rosterSource(database, id)]);
+	const questions = await unexpectedQuestions(database, id, at);
 	const kept = months === null ? [] : await leftStudents(database, id, today, monthsBefore(today, months));
 	const responsible = await responsibleFor(database, tiered, today);
 	const colleagues: SchoolFacts['people'] = [];
@@ -83,6 +85,13 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		cycles,
 		keptLongEnough: kept.length,
 		syncTrouble: source?.syncedWell === false ? { on: source.syncedOn!, says: source.syncSays } : null,
+		unexpected: questions.map(({ setId, studentId, position, skillId, ...question }) => ({
+			...question,
+			path:
+				setId === null
+					? `/students/${studentId}/answers?kind=diagnostic&judged=not+right&skill=${skillId}`
+					: `/practice/${setId}/results?question=${position}`
+		})),
 		rosterSince: waiting ? schoolDateOf(waiting.broughtAt, timeZone) : null
 	};
 }

@@ -28,11 +28,11 @@
 <details class="no-print" bind:open={isOpen}>
 	<summary>{answers.length > 1 ? 'One of these answers is right, too' : 'This answer is right, too'}</summary>
 	<form method="POST" action="?/accept" use:enhance={thenClosed}>
+		<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 		{#if answers.length > 1}
 			<fieldset>
 				<legend>Which</legend>
 				{#each answers as { id, answerHtml } (id)}
-					<!-- eslint-disable-next-line svelte/no-at-html-tags -- escaped on the server -->
 					<label
 						><input type="radio" name="answer" value={id} checked={id === chosen.id} onchange={() => (picked = id)} />
 						{@html answerHtml}</label
@@ -42,6 +42,7 @@
 		{:else}
 			<input type="hidden" name="answer" value={chosen.id} />
 		{/if}
+		<!-- eslint-enable svelte/no-at-html-tags -->
 		<label>Why it is right <input name="why" required maxlength="300" placeholder="The question allows both" /></label>
 		<p class="soft">
 			It counts as right for {plural(chosen.students, 'student')} here who answered so, for whoever else was asked this question,
