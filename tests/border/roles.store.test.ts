@@ -133,7 +133,7 @@ async function answerOf(asking: Asking): Promise<unknown> {
 	const event = eventFor(asking) as never;
 	if (module.GET) {
 		const reply = await module.GET(event);
-		return reply.headers.get('content-type')?.startsWith('text')
+		return /^(text|application\/x-ndjson)/.test(reply.headers.get('content-type') ?? '')
 			? reply.text()
 			: reply.headers.get('content-disposition');
 	}

@@ -1,5 +1,6 @@
 import * as responses from '../../../src/lib/server/results/store/responses';
 import * as unexpected from '../../../src/lib/server/results/store/unexpected';
+import * as runAnswers from '../../../src/lib/server/results/store/runAnswers';
 import * as setRuns from '../../../src/lib/server/results/store/setRuns';
 import * as skillRuns from '../../../src/lib/server/results/store/skillRuns';
 import { NOW, seen, seenOne } from '../../smallSchool';
@@ -28,6 +29,10 @@ export const resultsCalls: [object, Record<string, Call>][] = [
 			),
 			firstTriesIn: given(({ database, me }) => unexpected.firstTriesIn(database, 'sets', [me.sets.all]))
 		}
+	],
+	[
+		runAnswers,
+		{ runAnswers: given(({ database, me }) => runAnswers.runAnswers(database, seen(...me.students), new Date(0))) }
 	],
 	[skillRuns, { skillRuns: given(({ database, me }) => skillRuns.skillRuns(database, seen(...me.students), NOW)) }],
 	[

@@ -19,8 +19,8 @@ export interface AnswerTold {
 	hints: number;
 	/** The wrong idea that it shows; null for none that is known. */
 	misconception: string | null;
-	/** What it was given in: a set. */
-	work: string;
+	/** What it was given in: a set; null outside sets. */
+	work: string | null;
 	at: Date;
 }
 
@@ -67,7 +67,9 @@ export const answerStatement = (told: AnswerTold, home: string) => ({
 	},
 	context: {
 		platform: 'Orderly Compass',
-		contextActivities: { parent: [{ objectType: 'Activity', id: `${home}/practice/${told.work}` }] }
+		...(told.work !== null && {
+			contextActivities: { parent: [{ objectType: 'Activity', id: `${home}/practice/${told.work}` }] }
+		})
 	},
 	timestamp: told.at.toISOString()
 });

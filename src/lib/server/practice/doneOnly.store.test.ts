@@ -5,7 +5,8 @@ import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../
 import { addDays } from '../../core/calendar';
 import { USUAL_HOW } from '../../core/practice';
 import type { SignedInStudent } from '../request';
-import { setFile } from '../results/setFilesPage';
+import { resultFile } from '../results';
+import { setTakenOut } from '../results/setFilesPage';
 import { skillRuns } from '../results/store/skillRuns';
 import { ownPage } from '../sitting/ownPage';
 import { beginPractice } from '../sitting/store/practiceSittings';
@@ -42,11 +43,13 @@ async function told(set: number) {
 	const student = { id: seenOne(1), schoolId: 1, kind: 'student', grade: 4 } as SignedInStudent;
 	const locals = { database: small.database, at: NOW } as App.Locals;
 	const url = new URL('http://school.test/results');
-	const file = await setFile(small.database, specialist, small.school, set, 'results.csv', { url, at: NOW });
+	const taken = (await setTakenOut(small.database, specialist, small.school, set, url, NOW))!;
+	const origin = { origin: url.origin, at: NOW };
+	const file = await resultFile(small.database, specialist, small.school, 'results.csv', taken, origin);
 	const runs = await skillRuns(small.database, [seenOne(1)], since);
 	return {
 		own: (await ownPage(locals, student)).done.map(({ right }) => right).at(0),
-		columns: (file!.body as string).split('\r\n')[0].includes('right at first'),
+		columns: (await file!.text()).split('\r\n')[0].includes('right at first'),
 		runs: runs.filter(({ setId }) => setId === set).length,
 		follows: (await waitingRuns(small.database, 50)).filter(({ setId }) => setId === set).length,
 		doneOnly: (await recentResults(small.database, seenOne(1), 9)).find(({ setId }) => setId === set)!.doneOnly

@@ -7,7 +7,8 @@ import { addDays } from '../../core/calendar';
 import { assignSet } from '../practice';
 import { rowsOfSpreadsheet } from '../request/files/spreadsheet';
 import { beginPractice } from '../sitting';
-import { setFile, SET_FILES, type SetFile } from './setFilesPage';
+import { RESULT_FILES, resultFile, type ResultFile } from './resultFiles';
+import { setTakenOut } from './setFilesPage';
 import { setResultsPage } from './setResultsPage';
 
 let small: SmallSchool;
@@ -27,10 +28,15 @@ beforeAll(async () => {
 afterAll(() => small.database.close());
 
 const url = (query = '') => new URL(`https://school.test/practice/${set}/results?${query}`);
-const fetch = async (file: SetFile, query = '', staff = specialist) =>
-	setFile(small.database, staff, small.school, set, file, { url: url(query), at: NOW });
-const csv = async (file: SetFile, query = '', staff = specialist) =>
-	Papa.parse<Record<string, string>>(String((await fetch(file, query, staff))!.body).replace('\ufeff', ''), {
+const fetch = async (file: ResultFile, query = '', staff = specialist) => {
+	const taken = await setTakenOut(small.database, staff, small.school, set, url(query), NOW);
+	const origin = { origin: url().origin, at: NOW };
+	return taken && resultFile(small.database, staff, small.school, file, taken, origin);
+};
+const text = async (file: ResultFile, query = '', staff = specialist) => (await fetch(file, query, staff))!.text();
+/** Read by a reader of CSV that is not ours. */
+const csv = async (file: ResultFile, query = '', staff = specialist) =>
+	Papa.parse<Record<string, string>>((await text(file, query, staff)).replace('\ufeff', ''), {
 		header: true,
 		skipEmptyLines: true
 	}).data;
@@ -76,7 +82,7 @@ describe('results taken out', () => {
 
 	it('have the answers of the students that the page shows, in whatever form', async () => {
 		expect(await csv('answers.csv', 'show=not+finished')).toEqual([]);
-		expect((await fetch('answers.jsonl', 'show=not+finished'))!.body).toBe('');
+		expect(await text('answers.jsonl', 'show=not+finished')).toBe('');
 	});
 
 	it('say what each column means', async () => {
@@ -89,11 +95,11 @@ describe('results taken out', () => {
 	});
 
 	it('are the same in a spreadsheet', async () => {
-		const bytes = (await fetch('results.xlsx'))!.body as Uint8Array;
-		const text = Papa.parse<string[]>(String((await fetch('results.csv'))!.body).replace('\ufeff', ''), {
+		const bytes = new Uint8Array(await (await fetch('results.xlsx'))!.arrayBuffer());
+		const lines = Papa.parse<string[]>((await text('results.csv')).replace('\ufeff', ''), {
 			skipEmptyLines: true
 		}).data;
-		expect(await rowsOfSpreadsheet(bytes)).toEqual(text);
+		expect(await rowsOfSpreadsheet(bytes)).toEqual(lines);
 		const sheets = Object.entries(unzipSync(bytes)).filter(([name]) => /worksheets\/sheet\d+\.xml$/.test(name));
 		expect(sheets).toHaveLength(3);
 		const answers = strFromU8(sheets.find(([name]) => name.endsWith('sheet2.xml'))![1]);
@@ -101,7 +107,7 @@ describe('results taken out', () => {
 	});
 
 	it('tell answers as xAPI statements, a line each, without names', async () => {
-		const body = String((await fetch('answers.jsonl'))!.body);
+		const body = await text('answers.jsonl');
 		const lines = body.trimEnd().split('\n');
 		const statements = lines.map((line) => JSON.parse(line));
 		const rows = await csv('answers.csv');
@@ -119,13 +125,9 @@ describe('results taken out', () => {
 	it('are of students who may be seen only, and are noted in the log', async () => {
 		const own = await csv('answers.csv', '', teacher);
 		expect(new Set(own.map(({ name }) => name)).size).toBe(1);
-		expect(
-			String((await fetch('answers.jsonl', '', teacher))!.body)
-				.trimEnd()
-				.split('\n')
-		).toHaveLength(own.length);
+		expect((await text('answers.jsonl', '', teacher)).trimEnd().split('\n')).toHaveLength(own.length);
 		const elsewhere = { ...specialist, id: 20, schoolId: 2 };
-		for (const file of Object.keys(SET_FILES) as SetFile[]) expect(await fetch(file, '', elsewhere)).toBeNull();
+		for (const file of Object.keys(RESULT_FILES) as ResultFile[]) expect(await fetch(file, '', elsewhere)).toBeNull();
 		const log = await small.database.rows<{ detail: string }>(
 			"SELECT detail FROM audit_entry WHERE action = 'fetch results' ORDER BY id DESC LIMIT 1"
 		);

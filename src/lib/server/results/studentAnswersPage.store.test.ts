@@ -5,7 +5,8 @@ import { addDays } from '../../core/calendar';
 import { visibleAmong } from '../people';
 import { assignSet } from '../practice';
 import { beginPractice } from '../sitting';
-import { studentAnswersPage } from './studentAnswersPage';
+import { resultFile, type ResultFile } from './resultFiles';
+import { studentAnswersPage, studentAnswersTakenOut } from './studentAnswersPage';
 
 let small: SmallSchool;
 const specialist = staffAs('specialist');
@@ -89,5 +90,20 @@ describe('the answers of a student', () => {
 		expect((await page('', 5)).answers).toEqual([]);
 		const [mine, theirs] = [await page(), await page('', 2)];
 		expect(mine.answers.some(({ id }) => theirs.answers.some((other) => other.id === id))).toBe(false);
+	});
+
+	it('are taken out all at once, narrowed as the page is', async () => {
+		const [student] = await visibleAmong(small.database, specialist, [1], TODAY);
+		const url = new URL('http://school.test/answers?judged=not+right');
+		const taken = await studentAnswersTakenOut(small.database, student, url);
+		const send = (file: ResultFile) =>
+			resultFile(small.database, specialist, small.school, file, taken, { origin: url.origin, at: NOW });
+		const lines = (await (await send('answers.jsonl'))!.text()).trimEnd().split('\n');
+		const shown = await page('judged=not+right');
+		expect(lines.map((line) => JSON.parse(line).id)).toEqual(shown.answers.map(({ id }) => id));
+		expect(await send('results.csv')).toBeNull();
+		const names = (await (await send('columns.csv'))!.text()).split('\r\n').slice(1, -1);
+		expect(names.every((line) => line.startsWith('answers,'))).toBe(true);
+		expect((await send('results.xlsx'))!.headers.get('Content-Disposition')).toContain('.xlsx');
 	});
 });

@@ -1,15 +1,44 @@
 import { misconceptionById } from '../../core/items';
 import { SITTING_KINDS } from '../../core/measurement';
+import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { itemsAsked, skillList } from '../library';
 import type { RosterStudent } from '../people';
 import { idIn, numberIn, oneIn, type Staff, undoesAll } from '../request';
 import type { School } from '../school';
 import { answerHtml, mathHtml } from '../sitting';
+import type { TakenOut } from './resultFiles';
 import { answeredSkills, responsesOf } from './store/responses';
 
 /** Answers that are shown at once. */
 const AT_ONCE = 50;
+
+/** What is asked for of a student's answers by an address. */
+function askedFrom(url: URL) {
+	const judged = oneIn(url, 'judged', ['right', 'not right']);
+	return {
+		judged,
+		skillId: idIn(url, 'skill'),
+		isRight: judged === null ? null : judged === 'right',
+		kind: oneIn(url, 'kind', SITTING_KINDS)
+	};
+}
+
+/** More answers of one student are not taken out at once: years of work. */
+const MOST_TAKEN = 50_000;
+
+/** What of a student's answers is taken out: all that are asked for by the address, the newest first. */
+export async function studentAnswersTakenOut(database: Database, student: RosterStudent, url: URL): Promise<TakenOut> {
+	const part = { from: 0, most: MOST_TAKEN };
+	const { responses } = await responsesOf(database, student.id, askedFrom(url), part);
+	return {
+		title: `Answers of ${fullName(student)}`,
+		of: { student: student.id },
+		studentIds: [student.id],
+		results: null,
+		answers: responses.map((response) => ({ ...response, studentId: student.id }))
+	};
+}
 
 /** What one student has answered, the newest first, narrowed by skill, by right or not, and by kind of work. */
 export async function studentAnswersPage(
@@ -19,12 +48,7 @@ export async function studentAnswersPage(
 	student: RosterStudent,
 	url: URL
 ) {
-	const judged = oneIn(url, 'judged', ['right', 'not right']);
-	const asked = {
-		skillId: idIn(url, 'skill'),
-		isRight: judged === null ? null : judged === 'right',
-		kind: oneIn(url, 'kind', SITTING_KINDS)
-	};
+	const asked = askedFrom(url);
 	const part = { from: numberIn(url, 'answers'), most: AT_ONCE };
 	const [{ responses, total }, skills, answered] = await Promise.all([
 		responsesOf(database, student.id, asked, part),
@@ -33,7 +57,7 @@ export async function studentAnswersPage(
 	]);
 	const skillOf = new Map(skills.map((skill) => [skill.id, skill]));
 	return {
-		asked: { ...asked, judged },
+		asked,
 		part: { ...part, total },
 		/** Whether the person may accept another answer for all. */
 		mayAccept: undoesAll(staff.role),

@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { NOW, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
@@ -5,6 +6,8 @@ import { addDays } from '../../core/calendar';
 import { assignSet } from '../practice';
 import { beginPractice } from '../sitting';
 import { findScope, type Scope } from '../shell/store/scope';
+import { resultFile, type ResultFile } from './resultFiles';
+import { throughTimeTakenOut } from './throughTimeFilesPage';
 import { throughTimePage } from './throughTimePage';
 
 let small: SmallSchool;
@@ -106,5 +109,49 @@ describe('results through time', () => {
 		expect((await page('period=nonsense')).period).toBe('cycle');
 		const own = (await findScope(small.database, teacher, 'class:1', TODAY))!;
 		expect((await page('', own)).rows.some(({ id }) => id === 5)).toBe(false);
+	});
+});
+
+describe('results through time, taken out', () => {
+	const origin = { origin: 'http://school.test', at: NOW };
+	const taken = (query: string, of = scope) =>
+		throughTimeTakenOut(small.database, small.school, of, new URL(`http://school.test/results?${query}`));
+	const rowsOf = async (file: ResultFile, query = '', staff = specialist, of = scope) => {
+		const sent = await resultFile(small.database, staff, small.school, file, await taken(query, of), origin);
+		return Papa.parse<string[]>((await sent!.text()).replace('\ufeff', ''), { skipEmptyLines: true }).data;
+	};
+
+	it('have the table as the page shows it, by skill or by set', async () => {
+		const bySkill = await page('period=120');
+		const [heads, ...lines] = await rowsOf('results.csv', 'period=120');
+		expect(heads.slice(3)).toEqual(bySkill.skills.map(({ code }) => code));
+		expect(lines.map(([, name]) => name)).toEqual(bySkill.rows.map(({ name }) => name));
+		const said = (id: number) => lines[bySkill.rows.findIndex((row) => row.id === id)].slice(3);
+		expect(said(1)).toEqual(['1 of 5, then 2 of 5, under the line', '5 of 5']);
+		expect(said(5)).toEqual(['2 of 5, then 4 of 5', '']);
+		const bySet = await page('by=date&period=120');
+		const [setHeads, ...setLines] = await rowsOf('results.csv', 'by=date&period=120');
+		expect(setHeads).toHaveLength(3 + bySet.sets.length);
+		for (const [i, row] of bySet.rows.entries())
+			expect(setLines[i].slice(3)).toEqual(
+				row.sets.map((run) => (run ? `${run.right} of ${run.answered}${run.isUnder ? ', under the line' : ''}` : ''))
+			);
+	});
+
+	it('have a row an answer of those who are shown, as the database has them', async () => {
+		const [heads, ...lines] = await rowsOf('answers.csv', 'period=120');
+		const kept = await small.database.rows<{ name: string; setId: number; correct: boolean }>(
+			`SELECT CONCAT(given_name, ' ', family_name) AS name, sitting.set_id AS setId, answer.correct
+			FROM answer JOIN sitting ON sitting.id = answer.sitting_id JOIN student ON student.id = answer.student_id
+			WHERE sitting.set_id IS NOT NULL
+			ORDER BY answer.student_id, sitting.started_at, sitting.id, answer.position`
+		);
+		const column = (name: string) => heads.indexOf(name);
+		expect(lines.map((line) => ['name', 'set', 'right', 'work'].map((name) => line[column(name)]))).toEqual(
+			kept.map(({ name, setId, correct }) => [name, String(setId), correct ? 'yes' : 'no', 'practice'])
+		);
+		const own = (await findScope(small.database, teacher, 'school', TODAY))!;
+		const [, ...theirs] = await rowsOf('answers.csv', 'period=120', teacher, own);
+		expect(theirs.length).toBeLessThan(lines.length);
 	});
 });

@@ -82,6 +82,8 @@ export async function throughTimePage(database: Database, school: School, scope:
 	};
 }
 
+export type ThroughTimePage = Awaited<ReturnType<typeof throughTimePage>>;
+
 /** What the set of a run is called, as everywhere: by its name, or by those of its skills that were worked on. */
 function titleOf(
 	{ setId, setName: name, isOwnStep }: StudentRun,

@@ -2,6 +2,7 @@
 	import { sayDate } from '$lib/core/calendar';
 	import PracticeViews from '$lib/ui/practice/PracticeViews.svelte';
 	import FailedOften from '$lib/ui/results/FailedOften.svelte';
+	import TakeOut from '$lib/ui/results/TakeOut.svelte';
 	import ThroughGrid from '$lib/ui/results/ThroughGrid.svelte';
 	import { setState } from '$lib/ui/shell/address';
 	import Pager from '$lib/ui/table/Pager.svelte';
@@ -55,5 +56,13 @@
 	<p>None of these {rows.length} students has begun a set since {sayDate(results.from)}.</p>
 {:else}
 	<ThroughGrid says={isBySkill ? 'Students by skills' : 'Students by sets'} {columns} {rows} />
+{/if}
+{#if columns.length}
+	<TakeOut
+		path="/practice/results"
+		state={{ by: results.by, period: results.period, students: results.part.from || null }}
+		hasTable
+		whose={results.part.total > rows.length ? ` of these ${rows.length} students` : ''}
+	/>
 {/if}
 <Pager from={results.part.from} most={results.part.most} total={results.part.total} name="students" />

@@ -4,6 +4,7 @@
 	import AnswersGiven from '$lib/ui/results/AnswersGiven.svelte';
 	import MissedQuestions from '$lib/ui/results/MissedQuestions.svelte';
 	import ScoreSpread from '$lib/ui/results/ScoreSpread.svelte';
+	import TakeOut from '$lib/ui/results/TakeOut.svelte';
 	import TideGrid from '$lib/ui/results/TideGrid.svelte';
 	import WrongIdeas from '$lib/ui/results/WrongIdeas.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
@@ -22,13 +23,6 @@
 	let hasGrounds = $state(true);
 	/** Whether it is told how many were right; else only counts that it is done. */
 	const isScored = $derived(!results.set.how.doneOnly);
-	const FILES = [
-		{ file: 'results.csv', says: 'this table (CSV)' },
-		{ file: 'answers.csv', says: 'a row an answer (CSV)' },
-		{ file: 'columns.csv', says: 'what the columns mean (CSV)' },
-		{ file: 'results.xlsx', says: 'all three (XLSX)' },
-		{ file: 'answers.jsonl', says: 'answers as xAPI statements (JSON lines)' }
-	];
 
 	/** Who is not done, each as far as they are. */
 	const open = $derived(
@@ -131,17 +125,11 @@
 </div>
 
 <Notice outcome={form} />
-<p class="no-print soft">
-	Take out:
-	{#each FILES as { file, says }, i (file)}{i ? ', ' : ''}<a
-			href={keepingScope(`/practice/${results.set.id}/results/${file}`, {
-				student: null,
-				sort: results.sort,
-				show: results.show
-			})}
-			data-sveltekit-reload>{says}</a
-		>{/each}
-</p>
+<TakeOut
+	path="/practice/{results.set.id}/results"
+	state={{ student: null, sort: results.sort, show: results.show }}
+	hasTable
+/>
 
 <style>
 	.filters {

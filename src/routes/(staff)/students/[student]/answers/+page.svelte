@@ -2,6 +2,7 @@
 	import { sayInstant } from '$lib/core/calendar';
 	import { fullName, plural } from '$lib/core/words';
 	import AcceptAnswer from '$lib/ui/results/AcceptAnswer.svelte';
+	import TakeOut from '$lib/ui/results/TakeOut.svelte';
 	import { KIND_WORDS } from '$lib/ui/results/sayOutcome';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
@@ -123,6 +124,14 @@
 	{/snippet}
 </Table>
 <Notice outcome={form} />
+{#if part.total}
+	<TakeOut
+		path="/students/{student.id}/answers"
+		state={{ student: null, skill: asked.skillId, judged: asked.judged, kind: asked.kind }}
+		hasTable={false}
+		whose={part.total > history.answers.length ? `, all ${part.total}` : ''}
+	/>
+{/if}
 <Pager from={part.from} most={part.most} total={part.total} name="answers" />
 
 <style>
