@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs } from '../tests/smallSchool';
 import { shippedFramework } from '../framework/shipped';
-import { daysBetween, schoolDateOf } from '../src/lib/core/calendar';
+import { addDays, beginningOf, daysBetween, schoolDateOf } from '../src/lib/core/calendar';
 import { itemFrom } from '../src/lib/core/items/bank';
 import { estimateField, isOwn, skillField, type FieldAnswer } from '../src/lib/core/mastery';
 import { expectedTheta } from '../src/lib/core/measurement';
@@ -11,7 +11,9 @@ import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { groupingFor } from '../src/lib/server/groups/grouping';
 import { setResultsPage } from '../src/lib/server/results/setResultsPage';
+import { throughTimePage } from '../src/lib/server/results/throughTimePage';
 import { findSchool } from '../src/lib/server/school/store/school';
+import { findScope } from '../src/lib/server/shell/store/scope';
 import { readCells, readStandings } from '../src/lib/server/standing/standings';
 import { SCHOOL_ID, STUDENT_IDS, TIME_ZONE } from './people';
 import { seedDemoSchool } from './seed';
@@ -270,5 +272,98 @@ describe('results of the demo’s sets', () => {
 		}
 		expect(seen.cells).toBeGreaterThan(3_000);
 		for (const count of [seen.ideas, seen.missed, seen.bins]) expect(count).toBeGreaterThan(100);
+	});
+});
+
+describe('results of the demo through time', () => {
+	const since = beginningOf(addDays(schoolDateOf(NOW, TIME_ZONE), -120), TIME_ZONE);
+	/** Runs on one of the skills of a set each, numbered by student and skill. */
+	const RUN = `WITH run AS (
+		SELECT sitting.student_id AS student, answer.skill_id AS skill, sitting.set_id AS work, sitting.id AS sitting,
+			COUNT(*) AS answered, SUM(answer.correct) AS hits, practice_set.line,
+			ROW_NUMBER() OVER (PARTITION BY sitting.student_id, answer.skill_id ORDER BY sitting.started_at, sitting.id) AS seq
+		FROM answer JOIN sitting ON sitting.id = answer.sitting_id
+		JOIN practice_set ON practice_set.id = sitting.set_id AND NOT practice_set.done_only
+		WHERE answer.attempt = 1 AND sitting.started_at >= ? AND sitting.set_aside_at IS NULL
+			AND answer.skill_id IN (SELECT skill_id FROM practice_set_skill WHERE set_id = sitting.set_id)
+		GROUP BY sitting.id, answer.skill_id)`;
+	const pages = async (by: string) => {
+		const school = await findSchool(database, SCHOOL_ID, NOW);
+		const scope = (await findScope(database, staffAs('specialist'), 'school', school.today))!;
+		const all = [];
+		for (let from = 0; ; from += 40) {
+			const url = new URL(`http://school.test/results?by=${by}&period=120&students=${from}`);
+			const page = await throughTimePage(database, school, scope, url);
+			all.push(page);
+			if (from + page.part.most >= page.part.total) return all;
+		}
+	};
+	const textOf = (run: { right: number; answered: number }) => `${run.right} of ${run.answered}`;
+
+	it('are by skill what the first and the last run have, and who is under the line again and again', async () => {
+		const told = new Map<string, string>();
+		const failed = new Map<string, string>();
+		let students = 0;
+		for (const page of await pages('skill')) {
+			students += page.rows.length;
+			for (const row of page.rows)
+				for (const [i, cell] of row.skills.entries())
+					if (cell)
+						told.set(`${row.id} ${page.skills[i].id}`, `${cell.runs}: ${textOf(cell.first)}, ${textOf(cell.last)}`);
+			for (const { skill, students: who } of page.failed)
+				for (const { id, why, times } of who) failed.set(`${id} ${skill.id}`, `${why}, ${times}`);
+		}
+		expect(students).toBe(STUDENT_IDS.length);
+		const ends = await database.rows<Record<'student' | 'skill' | 'runs' | 'a' | 'b' | 'c' | 'd', number>>(
+			`${RUN} SELECT student, skill, MAX(seq) AS runs, SUM(IF(seq = 1, hits, 0)) AS a, SUM(IF(seq = 1, answered, 0)) AS b,
+				SUM(IF(seq = most, hits, 0)) AS c, SUM(IF(seq = most, answered, 0)) AS d
+			FROM (SELECT run.*, MAX(seq) OVER (PARTITION BY student, skill) AS most FROM run) AS numbered
+			GROUP BY student, skill`,
+			[since]
+		);
+		expect(told).toEqual(
+			new Map(
+				ends.map(({ student, skill, runs, a, b, c, d }) => [
+					`${student} ${skill}`,
+					`${runs}: ${a} of ${b}, ${c} of ${d}`
+				])
+			)
+		);
+		expect(told.size).toBeGreaterThan(300);
+		expect(failed.size).toBeGreaterThan(0);
+		const again = await database.rows<Record<'student' | 'skill' | 'sets' | 'most', number>>(
+			`${RUN} SELECT student, skill, COUNT(*) AS sets, MAX(runs) AS most FROM (
+				SELECT student, skill, work, COUNT(*) AS runs FROM (
+					SELECT run.*, MAX(IF(100 * hits >= line * answered, seq, 0)) OVER (PARTITION BY student, skill) AS reached FROM run
+				) AS since WHERE seq > reached GROUP BY student, skill, work
+			) AS per_set GROUP BY student, skill HAVING sets >= 3 OR most >= 3`,
+			[since]
+		);
+		expect(failed).toEqual(
+			new Map(
+				again.map(({ student, skill, sets, most }) => [
+					`${student} ${skill}`,
+					Number(sets) >= 3 ? `several sets, ${sets}` : `one set, ${most}`
+				])
+			)
+		);
+	});
+
+	it('are by set what the last run through it has', async () => {
+		const told = new Map<string, string>();
+		for (const page of await pages('date'))
+			for (const row of page.rows)
+				for (const [i, run] of row.sets.entries()) if (run) told.set(`${row.id} ${page.sets[i].id}`, textOf(run));
+		const kept = await database.rows<Record<'student' | 'work' | 'hits' | 'answered', number>>(
+			`${RUN} SELECT student, work, SUM(hits) AS hits, SUM(answered) AS answered
+			FROM run WHERE sitting = (SELECT MAX(other.sitting) FROM run AS other
+				WHERE other.student = run.student AND other.work = run.work)
+			GROUP BY student, work`,
+			[since]
+		);
+		expect(told).toEqual(
+			new Map(kept.map(({ student, work, hits, answered }) => [`${student} ${work}`, `${hits} of ${answered}`]))
+		);
+		expect(told.size).toBeGreaterThan(300);
 	});
 });
