@@ -198,7 +198,7 @@ describe('results of the demo’s sets', () => {
 				[setId]
 			);
 			const told = page.rows
-				.flatMap((row) => row.cells.map((cell) => ({ student: row.id, ...cell })))
+				.flatMap((row) => row.cells.map((cell, position) => ({ student: row.id, position, ...cell })))
 				.sort((one, other) => one.student - other.student || one.position - other.position);
 			expect(told, `set ${setId}`).toEqual(
 				cells.map(({ student, position, first, ever, tries, hints, ms }) => ({
@@ -309,7 +309,10 @@ describe('results of the demo through time', () => {
 			for (const row of page.rows)
 				for (const [i, cell] of row.skills.entries())
 					if (cell)
-						told.set(`${row.id} ${page.skills[i].id}`, `${cell.runs}: ${textOf(cell.first)}, ${textOf(cell.last)}`);
+						told.set(
+							`${row.id} ${page.skills[i].id}`,
+							`${cell.before?.runs ?? 1}: ${textOf(cell.before ?? cell)}, ${textOf(cell)}`
+						);
 			for (const { skill, students: who } of page.failed)
 				for (const { id, why, times } of who) failed.set(`${id} ${skill.id}`, `${why}, ${times}`);
 		}

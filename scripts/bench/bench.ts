@@ -31,6 +31,7 @@ import { benchNeedleMap } from './needleMap';
 import { benchPages } from './pages';
 import { benchPractice } from './practice';
 import { benchRebuild } from './rebuild';
+import { benchResults } from './results';
 
 const TODAY = '2026-11-23';
 const at = new Date('2026-11-23T15:00:00Z');
@@ -39,6 +40,8 @@ const ROUNDS = 3;
 const SET_ITEMS = 40;
 
 const database = openDatabase(process.env.DEMO_DATABASE!);
+/** May make tables. */
+const owner = openDatabase(process.env.DEMO_OWNER!);
 const skills = await skillList(database, SCHOOL_ID);
 const median = (values: number[]) => [...values].sort((a, b) => a - b)[values.length >> 1];
 
@@ -246,12 +249,14 @@ const parts: Record<string, () => void | Promise<void>> = {
 	grouping: benchGrouping,
 	items: benchItems,
 	measurement: () => benchMeasurement(skills),
-	practice: () => benchPractice(DEMO_ADDRESS!, openDatabase(process.env.DEMO_OWNER!), skills),
+	practice: () => benchPractice(DEMO_ADDRESS!, owner, skills),
 	rebuild: () => benchRebuild(database),
 	pages: () => benchPages(DEMO_ADDRESS!, DEMO_DATABASE!),
+	results: () => benchResults(DEMO_ADDRESS!, database, skills),
 	// Last, since it adds skills.
 	browser: () => benchNeedleMap(DEMO_ADDRESS!, DEMO_DATABASE!)
 };
 const wanted = process.argv.slice(2);
 for (const [name, part] of Object.entries(parts)) if (!wanted.length || wanted.includes(name)) await part();
 await database.close();
+await owner.close();

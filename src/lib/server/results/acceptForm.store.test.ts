@@ -182,8 +182,12 @@ describe('another answer that is accepted for all', () => {
 		const { id: answer } = (await answersIn(sittings[1]))[0];
 		const regraded: Promise<unknown>[] = [];
 		await small.database.transaction(async (transaction) => {
-			// As an answer is stored: the sitting is locked, and what is accepted is read.
-			await transaction.row('SELECT id FROM sitting WHERE id = ? FOR UPDATE', [sittings[5]]);
+			// As an answer is stored: question and sitting are locked, and what is accepted is read.
+			await transaction.row(
+				`SELECT sitting.id FROM sitting_item AS item JOIN sitting ON sitting.id = item.sitting_id
+				WHERE item.sitting_id = ? AND item.position = 0 FOR UPDATE`,
+				[sittings[5]]
+			);
 			const accepted = await acceptedAnswers(transaction, [item]);
 			expect(accepted({ ...item, schoolId: 1 })).toEqual([]);
 			await act('accept', { answer, why: WHY });

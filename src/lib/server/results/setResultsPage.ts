@@ -96,8 +96,8 @@ function rowOf(student: StudentOnPage, questions: AskedQuestion[], hardness: Har
 		score: scoreOf(questions),
 		/** Of their questions, by a student who gets 70% of the usual ones. */
 		expected: expectedRight(questions.flatMap((question) => hardness.get(keyOf(question)) ?? [])),
-		cells: questions.map(({ position, tries }) => ({
-			position,
+		/** By the place of their question. */
+		cells: questions.map(({ tries }) => ({
 			outcome: outcomeOf(tries),
 			tries: tries.length,
 			hints: Math.max(0, ...tries.map(({ hints }) => hints)),

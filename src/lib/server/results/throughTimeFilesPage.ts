@@ -14,20 +14,22 @@ const COLUMNS = {
 };
 
 type Row = ThroughTimePage['rows'][number];
-type Told = { right: number; answered: number; isUnder: boolean };
+type Count = { right: number; answered: number };
 
-const sayRun = ({ right, answered }: Told) => `${right} of ${answered}`;
+const sayRun = ({ right, answered }: Count) => `${right} of ${answered}`;
 /** `3 of 5, then 4 of 5, under the line`. */
-const sayEnds = (first: Told, last: Told, runs: number): string =>
-	[sayRun(first), runs > 1 && `then ${sayRun(last)}`, last.isUnder && 'under the line'].filter(Boolean).join(', ');
+const sayEnds = (first: Count | undefined, last: Count & { isUnder?: boolean }): string =>
+	[first ? `${sayRun(first)}, then ${sayRun(last)}` : sayRun(last), last.isUnder && 'under the line']
+		.filter(Boolean)
+		.join(', ');
 
 /** Students by skills, or by sets, as the page shows them. */
 function gridTable({ by, skills, sets, rows }: ThroughTimePage, numberOf: Map<number, string>): Table {
 	const heads = by === 'skill' ? skills.map(({ code }) => code) : sets.map(({ name, on }) => `${name}, ${sayDate(on)}`);
 	const cellsOf = (row: Row): Cell[] =>
 		by === 'skill'
-			? row.skills.map((cell) => cell && sayEnds(cell.first, cell.last, cell.runs))
-			: row.sets.map((run) => run && sayEnds(run, run, 1));
+			? row.skills.map((cell) => cell && sayEnds(cell.before, cell))
+			: row.sets.map((run) => run && sayEnds(undefined, run));
 	return [
 		['student', 'name', 'class', ...heads],
 		...rows.map((row) => [numberOf.get(row.id)!, row.name, row.className, ...cellsOf(row)])

@@ -58,13 +58,12 @@ describe('results through time', () => {
 		const row = (id: number) => rows.find((one) => one.id === id)!.skills;
 		expect(row(1)).toMatchObject([
 			{
-				runs: 3,
-				first: { setId: sets[0], right: 1, isUnder: true },
-				last: { setId: sets[2], right: 2, isUnder: true }
+				before: { runs: 3, right: 1, answered: 5, from: addDays(TODAY, -3), to: addDays(TODAY, -1) },
+				...{ setId: sets[2], right: 2, isUnder: true }
 			},
-			{ runs: 1, last: { right: 5, answered: 5, isUnder: false, on: addDays(TODAY, -1) } }
+			{ right: 5, answered: 5, setId: sets[3] }
 		]);
-		expect(row(5)).toMatchObject([{ first: { right: 2 }, last: { right: 4, isUnder: false } }, null]);
+		expect(row(5)).toMatchObject([{ before: { right: 2 }, right: 4 }, null]);
 		expect(row(3)).toEqual([null, null]);
 	});
 
@@ -78,12 +77,9 @@ describe('results through time', () => {
 		]);
 		// Called as everywhere.
 		expect(columns.map(({ name }) => name)).toEqual([1, 1, 1, 2].map((skill) => small.skills[skill].shortName));
-		expect(rows.find(({ id }) => id === 2)!.sets.map((run) => run && [run.right, run.answered, run.isUnder])).toEqual([
-			[5, 5, false],
-			[2, 5, true],
-			[3, 5, true],
-			null
-		]);
+		expect(
+			rows.find(({ id }) => id === 2)!.sets.map((run) => run && [run.right, run.answered, run.isUnder ?? false])
+		).toEqual([[5, 5, false], [2, 5, true], [3, 5, true], null]);
 	});
 
 	it('name who is under the line in three sets, and of what comes before what they have least', async () => {

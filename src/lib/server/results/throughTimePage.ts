@@ -40,13 +40,15 @@ export async function throughTimePage(database: Database, school: School, scope:
 	const nameOf = (skillId: number) => skillOf.get(skillId)?.shortName ?? 'a skill that is not taught here any more';
 	const dayOf = ({ begunAt }: StudentRun) => schoolDateOf(begunAt, school.timeZone);
 	const used = skills.filter(({ id }) => runs.some(({ skillId }) => skillId === id));
-	const sets = [...new Map(runs.map((run) => [run.setId, run])).values()];
+	const columns = by === 'skill' ? used : [];
+	const sets = by === 'date' ? [...new Map(runs.map((run) => [run.setId, run])).values()] : [];
 	return {
 		by,
 		period,
 		from,
 		part: { ...part, total: all.length },
-		skills: used.map(({ id, code, shortName }) => ({ id, code, name: shortName })),
+		/** The columns: skills or sets, the others empty. */
+		skills: columns.map(({ id, code, shortName }) => ({ id, code, name: shortName })),
 		sets: sets.map((run) => ({ id: run.setId, name: titleOf(run, runs, nameOf), on: dayOf(run) })),
 		rows: students.map((student) => {
 			const own = runs.filter(({ studentId }) => studentId === student.id);
@@ -54,14 +56,18 @@ export async function throughTimePage(database: Database, school: School, scope:
 				id: student.id as number,
 				name: fullName(student),
 				className: student.className,
-				skills: used.map(({ id }) => {
+				skills: columns.map(({ id }) => {
 					const of = own.filter(({ skillId }) => skillId === id);
 					const ends = firstToLast(of);
-					return ends && { runs: of.length, first: tellRun(ends.first, dayOf), last: tellRun(ends.last, dayOf) };
+					if (!ends) return null;
+					const { right, answered } = ends.first;
+					const span = { from: dayOf(ends.first), to: dayOf(ends.last) };
+					const before = { runs: of.length, right, answered, ...span };
+					return { ...tellCount(ends.last), ...(of.length > 1 && { before }), setId: ends.last.setId };
 				}),
 				sets: sets.map(({ setId }) => {
 					const last = lastRun(own.filter((run) => run.setId === setId));
-					return last && tellRun(last, dayOf);
+					return last && tellCount(last);
 				})
 			};
 		}),
@@ -95,12 +101,11 @@ function titleOf(
 	return setTitle({ name, isOwnStep, skillIds }, nameOf);
 }
 
-const tellRun = (run: StudentRun, dayOf: (run: StudentRun) => SchoolDate) => ({
-	...{ setId: run.setId, attempt: run.attempt, right: run.right, answered: run.answered },
-	isUnder: isUnder(run),
-	on: dayOf(run)
+/** What is so of few is left out of the others: a class has a thousand cells. */
+const tellCount = (run: StudentRun) => ({
+	...{ right: run.right, answered: run.answered },
+	...(isUnder(run) && { isUnder: true })
 });
-
 /** The last run through a set, all of its skills together; null for none. @param runs of one student through one set */
 function lastRun(runs: StudentRun[]): StudentRun | null {
 	const last = runs.at(-1);

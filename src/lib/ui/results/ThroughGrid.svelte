@@ -1,45 +1,45 @@
 <!--
 	Students by the sets of a period: what was right at the first try, as counts; under the line hangs a mark, in words and
-	shape. <ThroughGrid {rows} {columns} says="Students by skills" />
+	shape. A cell leads to the set where its column is a skill; where it is a set, its head does: there may be dozens.
+	<ThroughGrid {rows} {columns} says="Students by skills" />
 -->
 <script lang="ts">
 	import { sayDate } from '$lib/core/calendar';
 	import { keepingScope } from '../shell/address';
 	import StudentGrid from './StudentGrid.svelte';
 
-	interface Told {
-		setId: number;
+	interface Count {
 		right: number;
 		answered: number;
-		isUnder: boolean;
-		on: string;
+		isUnder?: boolean;
 	}
+	/** The first of several runs, and when the first and the last were begun. */
+	type First = Omit<Count, 'isUnder'> & { runs: number; from: string; to: string };
 	interface Props {
 		says: string;
-		/** A skill or a set each. */
-		columns: { key: number; name: string; more: string }[];
+		/** A skill or a set each; a set has where it leads. */
+		columns: { key: number; name: string; more: string; path?: string }[];
 		rows: {
 			id: number;
 			name: string;
 			className: string;
-			/** By column: from the first run to the last, the same where there is one; null for none. */
-			cells: ({ runs: number; first: Told; last: Told } | null)[];
+			/** What came of the last run; by skill also of the first, where there are several. Null for none. */
+			cells: (Count | (Count & { setId: number; before?: First }) | null)[];
 		}[];
 	}
 	let { says, columns, rows }: Props = $props();
 	type Row = Props['rows'][number];
-	const share = ({ right, answered }: Told) => `${right}/${answered}`;
-	const sayRun = (run: Told) =>
-		`${run.right} of ${run.answered}${run.isUnder ? ', under the line' : ''}, ${sayDate(run.on)}`;
-	const sayCell = ({ runs, first, last }: NonNullable<Props['rows'][number]['cells'][number]>) =>
-		runs > 1 ? `${runs} runs, first ${sayRun(first)}; last ${sayRun(last)}` : sayRun(last);
+	/** `3/5 ▾`, with the mark of what is under the line. */
+	const share = ({ right, answered, isUnder }: Count) => `${right}/${answered}${isUnder ? ' ▾' : ''}`;
 </script>
 
 <StudentGrid {says} {rows} {head} {name} {cells} />
 
 {#snippet head()}
-	{#each columns as { key, name, more } (key)}<th scope="col" class="column" title="{name}, {more}"
-			>{name}<br /><span class="soft">{more}</span></th
+	{#each columns as { key, name, more, path } (key)}<th scope="col" class="column" title="{name}, {more}"
+			>{#if path}<a href={keepingScope(path, { student: null })}>{name}</a>{:else}{name}{/if}<br /><span class="soft"
+				>{more}</span
+			></th
 		>{/each}
 {/snippet}
 
@@ -48,19 +48,19 @@
 	<span class="soft">{className}</span>
 {/snippet}
 
-{#snippet cells({ id, name: called, cells: own }: Row)}
+{#snippet cells({ id, cells: own }: Row)}
 	{#each own as cell, i (columns[i].key)}
-		<td class="run" class:under={cell?.last.isUnder}>
-			{#if cell}
-				<a
-					href={keepingScope(`/practice/${cell.last.setId}/results`, { student: id })}
-					title={sayCell(cell)}
-					aria-label="{called}, {columns[i].name}: {sayCell(cell)}"
-					>{#if cell.runs > 1}<span class="soft">{share(cell.first)} →</span>
-					{/if}{share(cell.last)}{#if cell.last.isUnder}<span aria-hidden="true">▾</span>{/if}</a
-				>
-			{/if}
-		</td>
+		{#if cell === null}<td></td>
+		{:else if 'setId' in cell}
+			{@const { before, setId } = cell}
+			<td class="run" class:under={cell.isUnder}
+				><a
+					href={keepingScope(`/practice/${setId}/results`, { student: id })}
+					title={before && `${before.runs} runs, ${sayDate(before.from)} to ${sayDate(before.to)}`}
+					>{before ? `${before.right}/${before.answered} → ` : ''}{share(cell)}</a
+				></td
+			>
+		{:else}<td class="run" class:under={cell.isUnder}>{share(cell)}</td>{/if}
 	{/each}
 {/snippet}
 
@@ -69,6 +69,9 @@
 		max-width: 150px;
 		overflow: hidden;
 		text-overflow: ellipsis;
+	}
+	.column a {
+		color: inherit;
 	}
 	.run {
 		padding-block: 3px;
@@ -88,8 +91,5 @@
 	.under {
 		background: var(--gap-ground);
 		color: var(--gap-ink);
-	}
-	.under .soft {
-		color: inherit;
 	}
 </style>

@@ -5,6 +5,7 @@
 <script lang="ts">
 	import type { Outcome, Score } from '$lib/core/results';
 	import { number } from '$lib/core/words';
+	import { page } from '$app/state';
 	import { keepingScope, withState } from '../shell/address';
 	import { sayCell, sayTime } from './sayOutcome';
 	import StudentGrid from './StudentGrid.svelte';
@@ -20,7 +21,8 @@
 			hasRushed: boolean;
 			score: Score;
 			expected: number;
-			cells: { position: number; outcome: Outcome; tries: number; hints: number; seconds: number }[];
+			/** By the place of their question. */
+			cells: { outcome: Outcome; tries: number; hints: number; seconds: number }[];
 		}[];
 		chosen: { position: number; student: { id: number } | null } | null;
 		/** Whether cells have a ground by how they went. */
@@ -30,6 +32,8 @@
 	}
 	let { columns, rows, chosen, hasGrounds, isScored }: Props = $props();
 	type Row = Props['rows'][number];
+	/** This page with other state, without its path: it stands in every cell. */
+	const here = (state: Parameters<typeof withState>[0]) => withState(state).slice(page.url.pathname.length);
 	const isChosen = (studentId: number | null, position: number) =>
 		chosen?.position === position && (chosen.student?.id ?? null) === studentId;
 	/** Whether some had harder or easier questions than others. */
@@ -38,7 +42,8 @@
 	);
 </script>
 
-<div class:grounds={hasGrounds}>
+<!-- Choosing a mark stays where one is. -->
+<div class:grounds={hasGrounds} data-sveltekit-noscroll>
 	<StudentGrid says="Students by questions" {rows} {head} {name} {cells} {foot} />
 </div>
 
@@ -47,9 +52,8 @@
 		<th scope="col" class="place">
 			{#if stem !== null && answered}
 				<a
-					href={withState({ question: position, student: null })}
+					href={here({ question: position, student: null })}
 					aria-current={isChosen(null, position) ? 'true' : undefined}
-					data-sveltekit-noscroll
 					title={stem}
 					aria-label="Question {position + 1}, right at the first try for {right} of {answered}: {stem}"
 					>{position + 1}</a
@@ -67,7 +71,7 @@
 {/snippet}
 
 {#snippet name(row: Row)}
-	<a href={keepingScope(`/students/${row.id}`)}>{row.name}</a>
+	<a href={keepingScope(`/students/${row.id}`)} data-sveltekit-noscroll="off">{row.name}</a>
 	{#if row.state !== 'finished'}<span class="soft">{row.state}</span>{/if}{#if row.isLate}<strong>, late</strong>{/if}
 	{#if row.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
 			>rushed</span
@@ -80,11 +84,9 @@
 		<td class="cell" class:missed={cell?.outcome === 'missed'} class:right={cell?.outcome === 'first try'}>
 			{#if cell && cell.outcome !== 'unanswered'}
 				<a
-					href={withState({ student: row.id, question: position })}
+					href={here({ student: row.id, question: position })}
 					aria-current={isChosen(row.id, position) ? 'true' : undefined}
-					data-sveltekit-noscroll
-					title={sayCell(cell)}
-					aria-label="{row.name}, question {position + 1}: {sayCell(cell)}"><TideMark outcome={cell.outcome} /></a
+					title="{row.name}, question {position + 1}: {sayCell(cell)}"><TideMark outcome={cell.outcome} /></a
 				>
 			{:else if cell}
 				<TideMark outcome="unanswered" />

@@ -13,12 +13,12 @@
 	const columns = $derived(
 		isBySkill
 			? results.skills.map(({ id, name, code }) => ({ key: id, name, more: code }))
-			: results.sets.map(({ id, name, on }) => ({ key: id, name, more: sayDate(on) }))
+			: results.sets.map(({ id, name, on }) => ({ key: id, name, more: sayDate(on), path: `/practice/${id}/results` }))
 	);
 	const rows = $derived(
 		results.rows.map(({ id, name, className, skills, sets }) => ({
 			...{ id, name, className },
-			cells: isBySkill ? skills : sets.map((run) => run && { runs: 1, first: run, last: run })
+			cells: isBySkill ? skills : sets
 		}))
 	);
 </script>
