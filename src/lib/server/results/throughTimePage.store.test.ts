@@ -82,6 +82,19 @@ describe('results through time', () => {
 		).toEqual([[5, 5, false], [2, 5, true], [3, 5, true], null]);
 	});
 
+	it('go by the day on which the first began a set, whoever comes later', async () => {
+		const late = await give(3, -2, { 1: 5 });
+		const sitting = await beginPractice(small.database, seenOne(1), { id: late }, small.skills, at(-2));
+		await small.database.run('UPDATE sitting SET started_at = ? WHERE id = ?', [at(-6), sitting]);
+		await small.database.run('INSERT INTO practice_set_student (set_id, student_id) VALUES (?, 5)', [late]);
+		const other = await beginPractice(small.database, seenOne(5), { id: late }, small.skills, at(-1));
+		await small.answerAll(5, other, () => true, 9_000, at(-1));
+		const { sets: columns } = await page('by=date');
+		expect(columns[0]).toMatchObject({ id: late, on: addDays(TODAY, -6) });
+		await small.database.run('UPDATE sitting SET set_aside_at = ? WHERE set_id = ?', [NOW, late]);
+		expect((await page('by=date')).sets.map(({ id }) => id)).toEqual(sets);
+	});
+
 	it('name who is under the line in three sets, and of what comes before what they have least', async () => {
 		const { failed } = await page();
 		expect(failed.map(({ skill }) => skill.id)).toEqual([small.skills[1].id]);
@@ -139,7 +152,7 @@ describe('results through time, taken out', () => {
 		const kept = await small.database.rows<{ name: string; setId: number; correct: boolean }>(
 			`SELECT CONCAT(given_name, ' ', family_name) AS name, sitting.set_id AS setId, answer.correct
 			FROM answer JOIN sitting ON sitting.id = answer.sitting_id JOIN student ON student.id = answer.student_id
-			WHERE sitting.set_id IS NOT NULL
+			WHERE sitting.set_id IS NOT NULL AND sitting.set_aside_at IS NULL
 			ORDER BY answer.student_id, sitting.started_at, sitting.id, answer.position`
 		);
 		const column = (name: string) => heads.indexOf(name);

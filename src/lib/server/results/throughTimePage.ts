@@ -41,7 +41,9 @@ export async function throughTimePage(database: Database, school: School, scope:
 	const dayOf = ({ begunAt }: StudentRun) => schoolDateOf(begunAt, school.timeZone);
 	const used = skills.filter(({ id }) => runs.some(({ skillId }) => skillId === id));
 	const columns = by === 'skill' ? used : [];
-	const sets = by === 'date' ? [...new Map(runs.map((run) => [run.setId, run])).values()] : [];
+	const firstRuns = new Map<number, StudentRun>();
+	for (const run of runs) if (!firstRuns.has(run.setId)) firstRuns.set(run.setId, run);
+	const sets = by === 'date' ? [...firstRuns.values()] : [];
 	return {
 		by,
 		period,

@@ -93,11 +93,14 @@
 		<form method="POST" action="?/anew" class="one-line" use:enhance={thenNobody}>
 			{@render ids(begun)}
 			{#if isOver}<input type="hidden" name="dueOn" value={until} />{/if}
-			<button title="What they answered is kept aside and counts for nothing"
-				>Let {plural(begun.length, 'student')} begin anew{isOver ? `, due ${sayDate(until)}` : ''}</button
-			>
+			<button>Let {plural(begun.length, 'student')} begin anew{isOver ? `, due ${sayDate(until)}` : ''}</button>
 			{@render questions('Questions when they begin anew')}
 		</form>
+		<span class="soft"
+			>Anew: what they answered is kept aside and counts for nothing{finished.length
+				? '; once more: it counts'
+				: ''}.</span
+		>
 	{/if}
 	{@render forThese('goOn', left, `Let ${plural(left.length, 'student')} go on`)}
 	{@render forThese('turnIn', underWay, `Turn in for ${plural(underWay.length, 'student')}`)}

@@ -59,6 +59,9 @@
 	table :global(.number) {
 		text-align: right;
 	}
+	tbody tr {
+		height: 29px;
+	}
 	tbody th {
 		position: sticky;
 		left: 0;
