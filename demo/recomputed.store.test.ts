@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { emptyDatabase, migrations, NOW, staffAs } from '../tests/smallSchool';
 import { shippedFramework } from '../framework/shipped';
@@ -10,6 +11,8 @@ import { itemParameters } from '../src/lib/core/screening';
 import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { groupingFor } from '../src/lib/server/groups/grouping';
+import { resultFile } from '../src/lib/server/results/resultFiles';
+import { setTakenOut } from '../src/lib/server/results/setFilesPage';
 import { setResultsPage } from '../src/lib/server/results/setResultsPage';
 import { throughTimePage } from '../src/lib/server/results/throughTimePage';
 import { findSchool } from '../src/lib/server/school/store/school';
@@ -208,6 +211,24 @@ describe('results of the demo’s sets', () => {
 				}))
 			);
 			seen.cells += cells.length;
+			const taken = (await setTakenOut(database, specialist, school, setId, url(), NOW))!;
+			const file = (await resultFile(database, specialist, school, 'results.csv', taken, {
+				origin: url().origin,
+				at: NOW
+			}))!;
+			const lines = Papa.parse<string[]>((await file.text()).replace('\ufeff', ''), { skipEmptyLines: true }).data;
+			expect(
+				lines.slice(1).map((line) => line.slice(4, 4 + page.columns.length)),
+				`file of set ${setId}`
+			).toEqual(
+				page.rows.map(({ id }) =>
+					page.columns.map(({ position }) => {
+						const cell = cells.find((one) => one.student === id && one.position === position);
+						if (!cell || !Number(cell.tries)) return '';
+						return cell.first ? 'first try' : cell.ever ? 'later' : 'missed';
+					})
+				)
+			);
 			const totals = await database.rows<Record<string, number | string>>(
 				`SELECT given.student_id AS student, SUM(answer.attempt = 1) AS answered,
 					SUM(answer.attempt = 1 AND answer.correct) AS \`right\`, SUM(LEAST(answer.milliseconds, 60000)) AS ms,

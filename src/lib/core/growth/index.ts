@@ -1,4 +1,5 @@
 export * from './regression';
 export * from './forecast';
+export * from './growthPosterior';
 export * from './advise';
 export * from './probe';

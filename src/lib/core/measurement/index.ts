@@ -3,6 +3,7 @@ export * from './ability';
 export * from './profile';
 export * from './adaptive';
 export * from './calibration';
+export * from './countsRight';
 export * from './normal';
 export * from './norms';
 export * from './reliability';

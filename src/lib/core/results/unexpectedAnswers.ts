@@ -1,4 +1,4 @@
-import { estimateEap, type ItemParameters, probabilityCorrect, type ScoredResponse } from '../measurement';
+import { countsRight, estimateEap, type ItemParameters, probabilityCorrect, type ScoredResponse } from '../measurement';
 
 /** A first try at a question, with how the same student's other first tries in the same work went. */
 export interface TryInWork {
@@ -78,12 +78,7 @@ export function unexpectedAnswers(
 }
 
 /** The chance that at most so many of some events happen, each with a chance of its own. */
-export function chanceOfAtMost(most: number, chances: number[]): number {
-	let exactly = [1];
-	for (const chance of chances)
-		exactly = Array.from(
-			{ length: exactly.length + 1 },
-			(_, n) => (exactly[n] ?? 0) * (1 - chance) + (exactly[n - 1] ?? 0) * chance
-		);
-	return exactly.slice(0, most + 1).reduce((sum, part) => sum + part, 0);
-}
+export const chanceOfAtMost = (most: number, chances: number[]): number =>
+	countsRight(chances)
+		.slice(0, most + 1)
+		.reduce((sum, part) => sum + part, 0);

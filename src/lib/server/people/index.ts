@@ -11,6 +11,7 @@ export {
 	staffInSetup
 } from './store/accounts';
 export { seesAll } from './seesAll';
+export { visibleStudent } from './visibleStudent';
 export { type Accommodation, accommodations, NO_ACCOMMODATION, setAccommodations } from './store/accommodations';
 export { attributeChoices, type SaidOf, saidOf, sayOf, studentsWith } from './store/attributes';
 export {

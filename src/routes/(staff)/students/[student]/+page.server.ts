@@ -1,14 +1,12 @@
 import { error } from '@sveltejs/kit';
 import { noteAction, removeNoteAction, restoreNoteAction } from '$lib/server/people/noteForm';
-import { idOf } from '$lib/server/request';
 import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
-import { placeInRoster, visibleAmong } from '$lib/server/people';
+import { placeInRoster, visibleStudent } from '$lib/server/people';
 import { studentPage } from '$lib/server/people/studentPage';
 
 export async function load({ locals, params, url }) {
 	const { staff, school } = await staffContext(locals);
-	const id = idOf(params.student);
-	const [student] = id === null ? [] : await visibleAmong(locals.database, staff, [id], school.today);
+	const student = await visibleStudent(locals.database, staff, params.student, school.today);
 	if (!student) error(404, 'No such student for you.');
 	const { roster } = await scopeOf(locals, url, staff, school);
 	const walk = await placeInRoster(locals.database, roster, student.id);

@@ -1,6 +1,5 @@
 import { error } from '@sveltejs/kit';
-import { visibleAmong } from '$lib/server/people';
-import { idOf } from '$lib/server/request';
+import { visibleStudent } from '$lib/server/people';
 import { NO_SUCH_FILE, resultFile, resultFileNamed } from '$lib/server/results';
 import { studentAnswersTakenOut } from '$lib/server/results/studentAnswersPage';
 import { staffContext } from '$lib/server/shell/staffPage';
@@ -9,8 +8,7 @@ import { staffContext } from '$lib/server/shell/staffPage';
 export async function GET({ locals, params, url }) {
 	const { staff, school } = await staffContext(locals);
 	const { database, at } = locals;
-	const id = idOf(params.student);
-	const [student] = id === null ? [] : await visibleAmong(database, staff, [id], school.today);
+	const student = await visibleStudent(database, staff, params.student, school.today);
 	const file = resultFileNamed(params.file);
 	if (!student || !file) error(404, student ? NO_SUCH_FILE : 'No such student for you.');
 	const taken = await studentAnswersTakenOut(database, student, url);
