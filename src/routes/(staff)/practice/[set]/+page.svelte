@@ -55,6 +55,9 @@
 			...(count(['excused']) ? [`${count(['excused'])} excused`] : [])
 		].join(', ')
 	);
+	/** The run before: `before 3 of 5`. */
+	const sayBefore = ({ right, answered, isAside }: NonNullable<(typeof data.students)[number]['before']>) =>
+		`${isAside ? 'kept aside' : 'before'} ${right} of ${answered}`;
 	/** Help that a student has everywhere, where the set says nothing else. */
 	function helpOf({ help, variation }: (typeof data.students)[number]): string {
 		const parts = [
@@ -206,10 +209,7 @@
 		>
 		{#if !set.how.doneOnly}<td
 				>{student.answered ? `${student.right} of ${student.answered}` : ''}
-				{#if student.before}<span class="soft"
-						>{student.before.isAside ? 'kept aside' : 'before'}
-						{student.before.right} of {student.before.answered}</span
-					>{/if}
+				{#if student.before}<span class="soft">{sayBefore(student.before)}</span>{/if}
 				{#if student.hasRushed}<span class="soft" title="Three answers in a row within two seconds each, not all right"
 						>rushed</span
 					>{/if}
