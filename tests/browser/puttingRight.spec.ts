@@ -68,7 +68,7 @@ test('another answer is accepted for all: scores and standings follow it, and it
 	const student = await numberIn(grid.getByRole('link', { name: first[0], exact: true }), 'students/');
 	const was = await standing(page, student, skill);
 
-	await question.getByText('right, too').click();
+	await question.getByText(/^Accept (this answer|one of these answers) for all$/).click();
 	const which = question.getByRole('radio', { name: answer, exact: true });
 	if (await which.count()) await which.check();
 	await question.getByLabel('Why it is right').fill('The question allows both');

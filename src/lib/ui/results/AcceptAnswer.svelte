@@ -26,7 +26,7 @@
 </script>
 
 <details class="no-print" bind:open={isOpen}>
-	<summary>{answers.length > 1 ? 'One of these answers is right, too' : 'This answer is right, too'}</summary>
+	<summary>{answers.length > 1 ? 'Accept one of these answers for all' : 'Accept this answer for all'}</summary>
 	<form method="POST" action="?/accept" use:enhance={thenClosed}>
 		<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 		{#if answers.length > 1}
