@@ -35,7 +35,6 @@ async function rightInAll(page: Page): Promise<number> {
 }
 
 const notice = (page: Page) => page.locator('[data-notice]');
-const undo = (page: Page) => notice(page).getByRole('button', { name: 'Undo' }).click();
 
 /** What the answers say of a student on a skill: the standing in words, and the newest answers it rests on. */
 async function standing(page: Page, studentId: string, skillId: string): Promise<{ says: string; newest: string }> {
@@ -47,6 +46,19 @@ async function standing(page: Page, studentId: string, skillId: string): Promise
 	const newest = await evidence.getByRole('region', { name: 'Answers, newest first' }).innerText();
 	await other.close();
 	return { says, newest };
+}
+
+/** The number of a skill that a student has answered questions of, by its code. */
+async function skillId(page: Page, studentId: string, code: string): Promise<string> {
+	const other = await page.context().newPage();
+	await other.goto(`${address()}/students/${studentId}/answers`);
+	const option = other
+		.getByLabel('Skill')
+		.locator('option')
+		.filter({ hasText: new RegExp(`^${code} `) });
+	const id = (await option.getAttribute('value'))!;
+	await other.close();
+	return id;
 }
 
 const numberIn = async (link: Locator, before: string) =>
@@ -140,11 +152,14 @@ test('a set is turned in for a student, or a student excused, and results say so
 		.getByRole('row')
 		.filter({ hasText: /\d+ of \d+ answered/ })
 		.first();
+	const skills = page.getByRole('main').getByRole('link', { name: /^[A-Z]\d\d$/ });
 	for (const href of hrefs) {
 		await page.goto(address() + href.replace('/results', ''));
-		if (await row.count()) break;
+		if ((await row.count()) && (await skills.count())) break;
 	}
 	const student = (await row.getAttribute('data-student'))!;
+	const skill = await skillId(page, student, await skills.first().innerText());
+	const was = await standing(page, student, skill);
 	const own = page.locator(`tr[data-student="${student}"]`);
 	const [, answered, of] = /(\d+) of (\d+) answered/.exec(await own.innerText())!;
 	const head = page.locator('.page-head');
@@ -158,6 +173,9 @@ test('a set is turned in for a student, or a student excused, and results say so
 	expect(await finished()).toBe(wasFinished + 1);
 	await turnTo(page, 'Results');
 	expect(await finished()).toBe(wasFinished + 1);
+	// What was answered counts, turned in or not.
+	const right = await rightInAll(page);
+	expect(await standing(page, student, skill)).toEqual(was);
 	await turnTo(page, 'The set');
 	await own.getByRole('checkbox').check();
 	await page.getByRole('button', { name: 'Open again for 1 student' }).click();
@@ -169,7 +187,13 @@ test('a set is turned in for a student, or a student excused, and results say so
 	await page.getByRole('button', { name: 'Excuse 1 student' }).click();
 	await expect(own).toContainText('excused');
 	expect([await finished(), await needed()]).toEqual([wasFinished, wasNeeded - 1]);
-	await undo(page);
+	await turnTo(page, 'Results');
+	expect(await rightInAll(page)).toBe(right);
+	expect(await standing(page, student, skill)).toEqual(was);
+	await turnTo(page, 'The set');
+	await expect(own).toContainText('excused');
+	await page.getByRole('button', { name: /^Undo: .* excused/ }).click();
 	await expect(own).toContainText(`${answered} of ${of} answered`);
 	expect(await needed()).toBe(wasNeeded);
+	expect(await standing(page, student, skill)).toEqual(was);
 });
