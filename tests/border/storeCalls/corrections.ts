@@ -41,6 +41,7 @@ export const correctionCalls: [object, Record<string, Call>][] = [
 		{
 			nextCorrection: all,
 			openAllCorrections: all,
+			openCorrections: given(({ database, me }) => regrading.openCorrections(database, me.school.id)),
 			noteRegraded: given(({ database, me }) => regrading.noteRegraded(database, me.correction, 0)),
 			sittingsWith: given(({ database, me }) =>
 				regrading.sittingsWith(database, me.school.id, { ...question, regradedTo: 0 })

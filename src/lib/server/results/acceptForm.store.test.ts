@@ -24,6 +24,7 @@ import { fill } from '../database/seeding';
 import { rebuildEverything } from '../standing/rebuild';
 import { studentFields } from '../standing/store/studentFields';
 import { acceptActions } from './acceptForm';
+import { toldCorrections } from './corrections';
 import { setResultsPage } from './setResultsPage';
 
 let small: SmallSchool;
@@ -104,6 +105,9 @@ describe('another answer that is accepted for all', () => {
 		await work();
 		const chosen = (await page(set, 'question=0')).chosen!;
 		expect(chosen.accepted).toMatchObject([{ answers: 2, progress: null }]);
+		// Of a page that began to read before: what it read may be of before, so that it looks again.
+		const seen = await toldCorrections(small.database, specialist, { ...item, item }, new Set([chosen.accepted[0].id]));
+		expect(seen).toMatchObject([{ progress: { done: 3, of: 3 } }]);
 		expect(chosen.tries.map(({ correct, shows }) => [correct, shows])).toEqual([
 			[true, null],
 			[true, null]

@@ -19,7 +19,7 @@ import { itemsAsked, type Skill, skillList, staffItem } from '../library';
 import { setPage } from '../practice/setPage';
 import { numberIn, oneIn, type Staff, type VisibleId } from '../request';
 import type { School } from '../school';
-import { answerHtml, mathHtml } from '../sitting';
+import { answerHtml, mathHtml, openCorrections } from '../sitting';
 import { toldCorrections } from './corrections';
 import { setAnswers, setRuns } from './store/setRuns';
 
@@ -45,6 +45,8 @@ export async function setResultsPage(
 	const page = await setPage(database, staff, school, setId, at);
 	if (!page || page.students.length === 0) return null;
 	const ids = page.students.map(({ id }) => id as VisibleId);
+	// Before the answers: a correction that is through by then has been gone through in all of them.
+	const open = await openCorrections(database, school.id);
 	const [runs, skills] = await Promise.all([setRuns(database, setId, ids), skillList(database, school.id)]);
 	const items = await questionsOf(database, runs);
 	const hardness = hardnessOf(items, skills);
@@ -81,7 +83,7 @@ export async function setResultsPage(
 		ideas: ideas.slice(0, MOST_TOLD).map((idea) => tellIdea(idea, known)),
 		missedInAll: missed.length,
 		missed: missed.slice(0, MOST_TOLD).map((question) => tellMissed(question, known)),
-		chosen: await chosenQuestion(database, staff, page.set, url, ids, { runs, nameOf: known.nameOf })
+		chosen: await chosenQuestion(database, staff, page.set, url, ids, { runs, nameOf: known.nameOf, open })
 	};
 }
 
@@ -196,7 +198,7 @@ async function chosenQuestion(
 	set: { id: number; isTheirs: boolean },
 	url: URL,
 	ids: VisibleId[],
-	{ runs, nameOf }: { runs: Run[]; nameOf: Map<number, string> }
+	{ runs, nameOf, open }: { runs: Run[]; nameOf: Map<number, string>; open: Set<number> }
 ) {
 	if (!url.searchParams.has('question')) return null;
 	const position = numberIn(url, 'question');
@@ -218,7 +220,7 @@ async function chosenQuestion(
 		stemHtml: mathHtml(item.stem),
 		/** Whether the person may accept another answer for all. */
 		mayAccept: set.isTheirs,
-		accepted: await toldCorrections(database, staff, question),
+		accepted: await toldCorrections(database, staff, question, open),
 		tries: tries.map((one) => ({
 			student: { id: one.studentId, name: nameOf.get(one.studentId)! },
 			id: one.id,

@@ -11,7 +11,7 @@ export {
 	givenAnswer,
 	undoCorrection
 } from './store/corrections';
-export { sittingsWith } from './store/regrading';
+export { openCorrections, sittingsWith } from './store/regrading';
 export { helpsOf, practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';

@@ -29,6 +29,15 @@ export async function nextCorrection(transaction: Database): Promise<OpenCorrect
 	return row && open(row);
 }
 
+/** Corrections of a school of which answers may still have to be judged anew. */
+export async function openCorrections(database: Database, schoolId: number): Promise<Set<number>> {
+	const rows = await database.rows<{ id: number }>(
+		'SELECT id FROM correction FORCE INDEX (by_progress) WHERE regraded_to IS NOT NULL AND school_id = ?',
+		[schoolId]
+	);
+	return new Set(rows.map(({ id }) => id));
+}
+
 /** Has all corrections gone through once more. */
 export async function openAllCorrections(database: Database): Promise<void> {
 	await database.run('UPDATE correction SET regraded_to = 0 WHERE regraded_to IS NULL');
