@@ -1,9 +1,8 @@
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { addDays, daysBetween, weekday, type SchoolDate } from '../src/lib/core/calendar';
 import { importanceBy, problemFromStandings, solveGrouping } from '../src/lib/core/grouping';
-import { PROBE_ITEMS } from '../src/lib/core/growth';
-import { probeSeed } from '../src/lib/core/items';
-import { itemsForSkill } from '../src/lib/core/items/bank';
+import { probeForm } from '../src/lib/core/growth';
+import { probePlaces, probeQuestions } from '../src/lib/core/items/probeQuestions';
 import { fromPoints } from '../src/lib/core/measurement';
 import type { FollowRule } from '../src/lib/core/practice';
 import type { RootDatabase } from '../src/lib/server/database/pool';
@@ -21,6 +20,8 @@ import type { DemoYear } from './timetable';
 
 /** Weeks of probes before the cycle begins, for the baseline. */
 const EARLY_WEEKS = 2;
+/** Probes are given on Tuesdays. */
+const PROBE_DAY = 2;
 /** A session teaches as much as so many practiced questions. */
 const TAUGHT_A_SESSION = 3;
 /** The cycle's weeks up to the demo's today. */
@@ -35,22 +36,24 @@ interface DemoGroup {
 	id: number;
 	slot: ReleasingSlot;
 	skill: Skill;
+	/** Codes of what comes before the focus. */
+	prerequisites: string[];
 	tier: 2 | 3;
 	students: DemoStudent[];
 }
 
 /** Students whose weeks are told, so that a review meeting has each kind to talk about. */
 interface Story {
-	/** Probe results week by week; the last is taken only if this week's probe day has come. */
+	/** Questions right of sixteen week by week; the last is taken only if this week's probe day has come. */
 	probes: number[];
 	attends: number;
 	/** Of first tries on the focus elsewhere. */
 	share: number;
 }
 const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
-	readyToExit: { probes: [3, 4, 5, 7, 8, 8, 8], attends: 1, share: 0.95 },
-	needsMore: { probes: [1, 2, 1, 1, 2, 1, 1], attends: 1, share: 0.15 },
-	missedSessions: { probes: [2, 1, 2, 2, 1, 2, 2], attends: 0.2, share: 0.2 }
+	readyToExit: { probes: [5, 7, 9, 13, 16, 16, 15], attends: 1, share: 0.95 },
+	needsMore: { probes: [2, 3, 2, 3, 2, 3, 2], attends: 1, share: 0.15 },
+	missedSessions: { probes: [4, 3, 4, 4, 3, 4, 4], attends: 0.2, share: 0.2 }
 };
 
 /** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
@@ -114,6 +117,7 @@ export async function formGroups(
 			id: g + 1,
 			slot: slots.find(({ id }) => id === Number(group.slotId))!,
 			skill: skills.find(({ id }) => id === Number(group.focusId))!,
+			prerequisites: graph.prerequisites.get(Number(group.focusId))!.map((id) => levels.get(id)!.code),
 			tier: tiers.get(members[0].id)!,
 			students: members
 		};
@@ -176,7 +180,8 @@ export async function liveCycle(
 			group_id: group.id,
 			starts_on: probesFrom,
 			goal_on: year.cycleEnd,
-			goal_correct: 7,
+			...ofForm(probeForm(student.grade)),
+			on_day: PROBE_DAY,
 			created_by: SPECIALIST
 		}))
 	);
@@ -187,7 +192,7 @@ export async function liveCycle(
 		student.hidden.learning = 0;
 	}
 
-	const lived = { year, today, stories, plans, attendance: [] as Record<string, unknown>[] };
+	const lived: Lived = { year, today, stories, plans, met: new Map(), attendance: [], notHeld: [] };
 	for (let week = 0; week < EARLY_WEEKS + WEEKS; week++) {
 		const monday = addDays(probesFrom, 7 * week);
 		for (const group of groups) {
@@ -208,6 +213,8 @@ export async function liveCycle(
 		}
 	}
 	await fill(database, 'attendance', lived.attendance);
+	await fill(database, 'group_meeting', lived.notHeld);
+	await adjustedOnce(database, members, stories, today);
 	await fill(
 		database,
 		'review',
@@ -226,35 +233,64 @@ interface Lived {
 	stories: Map<number, Story>;
 	/** Probe plan by student. */
 	plans: Map<number, number>;
+	/** What each student was asked in probes. */
+	met: Map<number, Set<string>>;
 	attendance: Record<string, unknown>[];
+	notHeld: Record<string, unknown>[];
 }
+
+/** A plan's form, and a goal of seven in eight. */
+const ofForm = ({ questions, ofFocus, aWeek }: ReturnType<typeof probeForm>) => ({
+	questions,
+	of_focus: ofFocus,
+	a_week: aWeek,
+	goal_correct: (7 * questions) / 8
+});
 
 /** The probes of a group in a week; some students miss theirs, more of them in the last week, which is not over. */
 function takeProbes(
 	group: DemoGroup,
 	week: number,
 	monday: SchoolDate,
-	{ stories, plans }: Lived,
+	{ stories, plans, met }: Lived,
 	log: AnswerLog
 ): void {
 	for (const student of group.students) {
 		const story = stories.get(student.id);
 		if (!story && student.draw.chance(week === LAST_WEEK ? 0.55 : 0.05)) continue;
 		const plan = plans.get(student.id)!;
-		log.sit(student, {
-			kind: 'probe',
-			origin: { plan_id: plan, week: week + 1 },
-			items: itemsForSkill(group.skill.code, PROBE_ITEMS, probeSeed(plan, week + 1)),
-			from: atHour(addDays(monday, 1), 10),
-			right: story?.probes[week]
-		});
+		const form = probeForm(student.grade);
+		const places = probePlaces(group.skill.code, group.prerequisites, form);
+		for (let nth = 0; nth < form.aWeek; nth++) {
+			const number = week * form.aWeek + nth + 1;
+			log.sit(student, {
+				kind: 'probe',
+				origin: { plan_id: plan, probe_number: number },
+				items: probeQuestions(places, plan, number, metBy(met, student.id)).questions,
+				from: atHour(addDays(monday, 1 + 2 * nth), 10),
+				right: story && form.aWeek === 1 ? story.probes[week] : undefined
+			});
+		}
 	}
 }
 
+/** What a student was asked in probes so far. */
+function metBy(met: Map<number, Set<string>>, studentId: number): Set<string> {
+	let own = met.get(studentId);
+	if (!own) met.set(studentId, (own = new Set()));
+	return own;
+}
+
 /** The sessions of a group in a week, up to today: who was there, and what they learned. */
-function meet(group: DemoGroup, monday: SchoolDate, { year, today, stories, attendance }: Lived): void {
+function meet(group: DemoGroup, monday: SchoolDate, { year, today, stories, attendance, notHeld }: Lived): void {
 	for (let day = monday; day < addDays(monday, 7) && day < today; day = addDays(day, 1)) {
 		if (!group.slot.days.includes(weekday(day))) continue;
+		const why = group.students.some(({ id }) => stories.has(id)) ? null : whyNotHeld(group, day);
+		if (why) {
+			const recorded = { recorded_by: group.slot.staffId, recorded_at: atHour(day, 15) };
+			notHeld.push({ group_id: group.id, on_date: day, held: false, why_not: why, ...recorded });
+			continue;
+		}
 		for (const student of group.students) {
 			const present = student.draw.chance(stories.get(student.id)?.attends ?? 0.92);
 			attendance.push({ group_id: group.id, student_id: student.id, on_date: day, present });
@@ -265,8 +301,31 @@ function meet(group: DemoGroup, monday: SchoolDate, { year, today, stories, atte
 	}
 }
 
+/** One adult is away for some days, and one group loses sessions to what the school does; those of the stories meet. */
+function whyNotHeld({ id }: DemoGroup, day: SchoolDate): string | null {
+	if (id % 5 === 3) return weekday(day) >= 4 ? 'event' : null;
+	return id % 5 === 4 && weekday(day) <= 2 && day.slice(-2) > '08' ? 'adult away' : null;
+}
+
+/** Whoever needs more has had one change of the plan, two weeks ago. */
+async function adjustedOnce(
+	database: RootDatabase,
+	members: { group: DemoGroup; student: DemoStudent }[],
+	stories: Map<number, Story>,
+	today: SchoolDate
+): Promise<void> {
+	const on = addDays(today, -14);
+	const { group, student } = members.find((one) => stories.get(one.student.id) === STORIES.needsMore)!;
+	await database.run(
+		`INSERT INTO review (student_id, group_id, due_on, verdict, advice, reasons, note, effective_on, new_tier, decided_by,
+			decided_at)
+		VALUES (?, ?, ?, 'adjust', 'not enough yet', '[]', 'Smaller steps, and said aloud before it is written.', ?, 2, ?, ?)`,
+		[student.id, group.id, on, on, SPECIALIST, atHour(on, 14)]
+	);
+}
+
 /** Gives the stories to students of different tier 2 groups. */
 function castStories(groups: DemoGroup[]): Map<number, Story> {
-	const tier2 = groups.filter(({ tier }) => tier === 2);
+	const tier2 = groups.filter(({ tier, students }) => tier === 2 && students.every(({ grade }) => grade > 2));
 	return new Map(Object.values(STORIES).map((story, i) => [tier2[i % tier2.length].students[i % 3].id, story]));
 }

@@ -113,8 +113,18 @@ async function openPages(): Promise<void> {
 	await groupsOn(watched, staff, TODAY, TODAY);
 	await findGroup(watched, staff, 1, TODAY);
 	await setPage(watched, staff, school, 1, NOW);
-	await responsesOf(watched, student, { skillId: 1, isRight: false, kind: 'practice' }, { from: 0, most: 50 });
-	await responsesOf(watched, student, { skillId: null, isRight: null, kind: null }, { from: 0, most: 50 });
+	await responsesOf(
+		watched,
+		student,
+		{ skillId: 1, isRight: false, kind: 'practice', sittingId: 1 },
+		{ from: 0, most: 50 }
+	);
+	await responsesOf(
+		watched,
+		student,
+		{ skillId: null, isRight: null, kind: null, sittingId: null },
+		{ from: 0, most: 50 }
+	);
 	await skillRuns(watched, [student], new Date(0));
 	await setResultsPage(watched, staff, school, 1, new URL('http://school.test/?question=0'), NOW);
 	await queuedSets(watched, [student], TODAY);

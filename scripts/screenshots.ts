@@ -38,7 +38,9 @@ const series = await probeSeries(database, STUDENT_IDS, { today, timeZone: TIME_
 const sets = await queuedSets(database, STUDENT_IDS, today);
 await database.close();
 /** Whose growth is in the pictures: from half of it to nearly all. */
-const tracked = series.find(({ probes }) => probes.length > 5 && probes[0].y < 5 && probes.at(-1)!.y > 6)!.studentId;
+const tracked = series.find(
+	({ taken }) => taken.length > 5 && taken[0].right < 8 && taken.at(-1)!.right > 12
+)!.studentId;
 
 /** A student with a probe to take and a set begun, so that the pictures show both. */
 function busyStudent(): { id: number; name: string; classCode: string } {

@@ -253,3 +253,19 @@ export async function clearGroups({ database }: SmallSchool): Promise<void> {
 	])
 		await database.run(`DELETE FROM ${table}`);
 }
+
+/** Weekly probes of sixteen for students, as `startProbes` takes them. */
+export const newProbes = ({
+	studentIds,
+	...plan
+}: {
+	studentIds: number[];
+	skillId: number;
+	groupId: number | null;
+	startsOn: string;
+	goalOn: string;
+}) => ({
+	students: studentIds.map((id) => ({ id, goalCorrect: 14, questions: 16, ofFocus: 10, aWeek: 1 })),
+	onDay: null,
+	...plan
+});

@@ -2,16 +2,16 @@
  * npm run simulate:growth: seven weekly probes of 16, and what they say of the probe five weeks later, in worlds in which students
  * grow otherwise than the model thinks; beside the regression of before.
  */
-import { forecast, growthPosterior, GROWTH_PRIOR_LOGITS } from '../../src/lib/core/growth';
+import { growthPosterior } from '../../src/lib/core/growth';
 import { normalCdf } from '../../src/lib/core/measurement';
 import { seededRandom } from '../../src/lib/core/random';
 import { countOf, GROWTH_WORLDS, probeItems, sitProbe } from './growthWorlds';
+import { regressionOfBefore } from './regressionOfBefore';
 
 const STUDENTS = Number(process.argv[2] ?? 500);
 const PROBES = 7;
 const ITEMS = 16;
 const GOAL = { week: 11, right: 14 };
-const PRIOR = { ...GROWTH_PRIOR_LOGITS, level: { mean: -0.5, sd: 1.2 } };
 
 /** A predictive distribution of the count, told before it was seen. */
 interface Told {
@@ -58,12 +58,9 @@ function summary(told: Told[]): string {
 
 /** The regression of before, on counts of 8, as chances of each count of 16. */
 function byRegression(counts: number[]): number[] {
-	const { expected, interval: band } = forecast(
-		counts.map((count, x) => ({ x, y: count / 2 })),
-		{ x: GOAL.week, y: GOAL.right / 2 }
-	);
-	const sd = (band[1] - band[0]) / 2 / 1.2815515655446004;
-	const under = (count: number) => normalCdf((count / 2 - expected) / sd);
+	const points = counts.map((count, x) => ({ x, y: count / 2 }));
+	const { mean, sd } = regressionOfBefore(points, GOAL.week);
+	const under = (count: number) => normalCdf((count / 2 - mean) / sd);
 	return Array.from({ length: ITEMS + 1 }, (_, n) =>
 		n === 0 ? under(0.5) : n === ITEMS ? 1 - under(n - 0.5) : under(n + 0.5) - under(n - 0.5)
 	);
@@ -82,7 +79,7 @@ for (const [name, world] of Object.entries(GROWTH_WORLDS)) {
 		const items = probeItems(random, ITEMS);
 		const series = Array.from({ length: PROBES }, (_, week) => sitProbe(random, levelIn, week, items));
 		const seen = countOf(sitProbe(random, levelIn, GOAL.week, items));
-		model.push({ chances: growthPosterior(series, PRIOR).predict(GOAL.week, items), seen });
+		model.push({ chances: growthPosterior(series).predict(GOAL.week, items), seen });
 		regression.push({ chances: byRegression(series.map(countOf)), seen });
 	}
 	console.log(`${name.padEnd(11)}model       ${summary(model)}`);

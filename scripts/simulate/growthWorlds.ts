@@ -47,3 +47,22 @@ export function sitProbe(
 }
 
 export const countOf = ({ answers }: ProbeAnswers) => answers.filter(({ correct }) => correct).length;
+
+/** How the share of right first tries goes that rules are tried on: from a start towards a goal over some weeks. */
+export type ShareCourse = (week: number) => number;
+
+/** Cases that rules are tried on, of a start, a goal's share and its week. */
+export const courses = (start: number, goal: number, weeks: number): Record<string, ShareCourse> => {
+	const asked = (goal - start) / weeks;
+	return {
+		flat: () => start,
+		half: (week) => start + (asked / 2) * week,
+		'on track': (week) => Math.min(goal, start + asked * week),
+		fast: (week) => Math.min(0.95, start + 1.6 * asked * week),
+		'sudden, in week 4': (week) => (week < 4 ? start : 0.95),
+		'lost again, in week 6': (week) => (week < 6 ? Math.min(goal, start + 2 * asked * week) : start)
+	};
+};
+
+/** The level at which a share of probe questions is right. */
+export const levelOf = (course: ShareCourse) => (week: number) => Math.log(course(week) / (1 - course(week)));

@@ -12,6 +12,7 @@ import { resultsCalls } from './storeCalls/results';
 import { rosterCalls } from './storeCalls/rosters';
 import { screeningCalls } from './storeCalls/screening';
 import { setupCalls } from './storeCalls/setup';
+import { trackCalls } from './storeCalls/track';
 import { workCalls } from './storeCalls/work';
 import { idsIn, twoSchools } from './twoSchools';
 import { followWays } from './ways';
@@ -27,6 +28,7 @@ const tried = new Map([
 	...practiceCalls,
 	...resultsCalls,
 	...correctionCalls,
+	...trackCalls,
 	...workCalls
 ]);
 const stores = import.meta.glob<Record<string, unknown>>(['../../src/lib/server/**/store/*.ts', '!**/*.test.ts'], {

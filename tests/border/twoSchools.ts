@@ -37,6 +37,7 @@ import { changeGroup } from '../../src/lib/server/groups/store/groupChanges';
 import { askForJob } from '../../src/lib/server/jobs/store/jobs';
 import { addMaterial, importStandards, shelve } from '../../src/lib/server/library/store/library';
 import { recordMeeting } from '../../src/lib/server/groups/store/meetings';
+import { watchSession } from '../../src/lib/server/groups/store/watches';
 import { writeNote } from '../../src/lib/server/people/store/notes';
 import { saveOutcomes } from '../../src/lib/server/screen/store/outcomes';
 import { applyParameters } from '../../src/lib/server/screen/store/parameters';
@@ -54,7 +55,8 @@ import { letFollow, noteFinishedRuns, waitingRuns } from '../../src/lib/server/p
 import { addCorrection } from '../../src/lib/server/sitting/store/corrections';
 import { noteCorrected } from '../../src/lib/server/sitting/store/regrading';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
-import { beginProbe, openItem } from '../../src/lib/server/sitting/store/sittings';
+import { beginProbe } from '../../src/lib/server/sitting/store/probeSittings';
+import { openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import { setEmphasis } from '../../src/lib/server/library/store/emphasis';
@@ -64,7 +66,7 @@ import { remakeFields } from '../../src/lib/server/standing/store/studentFields'
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
-import { emptyDatabase, migrations, NOW, seen, seenOne, TODAY, WEEKDAYS } from '../smallSchool';
+import { emptyDatabase, migrations, newProbes, NOW, seen, seenOne, TODAY, WEEKDAYS } from '../smallSchool';
 
 /** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */
 const RANGES = {
@@ -171,6 +173,8 @@ export interface FilledSchool {
 	students: number[];
 	/** A of students 1–3, B of 5–7, mixed of 4 and 8. */
 	groups: { a: number; b: number; mixed: number };
+	/** What the specialist saw of a session of group A. */
+	watch: number;
 	windows: { diagnostic: number; measure: number };
 	/** A file that students 1 and 5 were given. */
 	thing: number;
@@ -483,11 +487,15 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 				groupId,
 				on: TODAY,
 				held: true,
+				whyNot: null,
+				makesUp: null,
 				note: `${ids.at(-1)} was tired`,
-				students: ids.map((studentId) => ({ studentId, present: true, ticketRight: 1 }))
+				students: ids.map((studentId) => ({ studentId, present: true, whyAway: null, ticketRight: 1 }))
 			},
 			NOW
 		);
+	const seenAt = { groupId: a, on: TODAY, points: [true, false, true, true, true], note: '' };
+	const watch = await watchSession(database, specialist, seenAt, NOW);
 	const set = (ids: number[], groupId: number | null) =>
 		assignSet(
 			database,
@@ -513,9 +521,10 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	);
 	await giveMaterial(database, specialist, thing, { studentIds: [students[0], students[4]], groupId: b }, NOW);
 	const sets = { all: await set(students, null), b: await set(students.slice(4), b) };
-	const plan = { skillId: skills[0].id, startsOn: TODAY, goalOn: addDays(TODAY, 40), goalCorrect: 7 };
-	const [planA] = await startProbes(database, specialist, { ...plan, studentIds: [students[0]], groupId: a }, NOW);
-	const [planB] = await startProbes(database, specialist, { ...plan, studentIds: [students[4]], groupId: b }, NOW);
+	const plan = { skillId: skills[0].id, startsOn: TODAY, goalOn: addDays(TODAY, 40) };
+	const probes = (student: number, groupId: number) =>
+		startProbes(database, specialist, newProbes({ ...plan, studentIds: [student], groupId }), NOW);
+	const [[planA], [planB]] = [await probes(students[0], a), await probes(students[4], b)];
 	const check = async (n: number) => {
 		const given = await assignChecks(
 			database,
@@ -663,6 +672,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		await withdrawSets(database, specialist, [setId], NOW);
 		await answer(students[4], sittingId, 1, new Date(NOW.getTime() - 3_600_000));
 	};
+	const probed = { skillId: skills[0].id, skillCode: skills[0].code, questions: 16, ofFocus: 10 };
 	const sitting: number[] = [];
 	let noticed: number | null = null;
 	for (const studentId of [students[0], students[4]]) {
@@ -674,8 +684,11 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		await answer(studentId, practice, 3);
 		if (studentId === students[0]) noticed = practice;
 		const planId = studentId === students[0] ? planA : planB;
-		const probe = await beginProbe(database, { id: planId, studentId, skillCode: skills[0].code }, 1, skills, NOW);
+		const probe = await beginProbe(database, { id: planId, studentId, ...probed }, 1, skills, NOW);
 		await answer(studentId, probe);
+		await database.run(`INSERT INTO series_reading (plan_id, made_of, made_by, reading) VALUES (?, 0, '', '{}')`, [
+			planId
+		]);
 	}
 	for (const [n, id] of [
 		[1, checks.a],
@@ -757,6 +770,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		pastSupport: support.past[0],
 		students,
 		groups: { a, b, mixed },
+		watch,
 		windows,
 		sets,
 		thing,

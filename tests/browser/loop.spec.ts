@@ -71,6 +71,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 
 	// Track: start weekly probes for the new group.
 	await page.getByRole('link', { name: 'Track', exact: true }).click();
+	await page.getByRole('link', { name: 'Probes this week' }).click();
 	await page
 		.getByRole('button', { name: /^Start for/ })
 		.first()
@@ -94,11 +95,11 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await expect(student.getByRole('button', { name: `Start Check: ${skill}` })).toHaveCount(0);
 	await phone.close();
 
-	// Track again: the probe is there, and there is not enough for a trend.
+	// Track again: the probe is there, and it is too early for advice.
 	await page.goto(page.url().replace(/\/track.*/, '/track?scope=class:11'));
 	const row = page.locator('tbody tr').filter({ hasText: member }).filter({ hasText: skill }).first();
 	await row.getByRole('link', { name: skill }).click();
-	await expect(page.getByText(/Not enough yet for a trend: 5 more probes/)).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'Advice: not enough yet' })).toBeVisible();
 
 	// Decide: a review that is due, with the rule's advice; record, see it in the history, take it back.
 	await page.getByRole('link', { name: 'Decide', exact: true }).click();

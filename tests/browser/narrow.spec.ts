@@ -24,7 +24,7 @@ const PATHS = [
 		'/practice/1/results',
 		'/students/140/answers',
 		'/practice/1/print?versions=2&key=on',
-		'/track',
+		...['/track', '/track/charts?student=140', '/track/probes', '/track/sessions?group=1'],
 		'/decide',
 		'/library/F41'
 	],

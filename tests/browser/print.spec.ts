@@ -27,7 +27,13 @@ test('what people print holds no controls and fits its page: group, reviews, res
 	await signInStaff(page, 'specialist');
 	for (const path of [
 		...['/groups/1', '/groups', '/decide', '/screen?scope=class:4', '/practice', '/gaps/class?scope=class:4'],
-		...['/track?scope=class:8', '/library/F41', '/practice/1/print?versions=2&key=on', '/practice/1/results']
+		...[
+			'/track?scope=class:8',
+			'/track/charts?scope=class:8',
+			'/library/F41',
+			'/practice/1/print?versions=2&key=on',
+			'/practice/1/results'
+		]
 	]) {
 		await page.goto(`${address()}${path}`);
 		await test.step(path, () => expectOnPaper(page));

@@ -9,6 +9,7 @@ import * as handOver from '../../../src/lib/server/groups/store/handOver';
 import * as leaving from '../../../src/lib/server/groups/store/leaving';
 import * as moves from '../../../src/lib/server/groups/store/moves';
 import * as meetings from '../../../src/lib/server/groups/store/meetings';
+import * as carriedPlans from '../../../src/lib/server/groups/store/carriedPlans';
 import * as sessionCounts from '../../../src/lib/server/groups/store/sessionCounts';
 import * as timetable from '../../../src/lib/server/groups/timetable/store/timetable';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
@@ -95,7 +96,10 @@ export const groupCalls: [object, Record<string, Call>][] = [
 					await database.run(`DELETE FROM ${decided}`, [ids]);
 				}
 			),
-			adoptionGroups: checks(({ database, me, of }) => adoptions.adoptionGroups(database, me.base, of.adoption))
+			adoptionGroups: checks(({ database, me, of }) => adoptions.adoptionGroups(database, me.base, of.adoption)),
+			keepAdoptedPlans: checks(({ database, me, of }) =>
+				adoptions.keepAdoptedPlans(database, me.staff.specialist, of.adoption, [of.plans.a])
+			)
 		}
 	],
 	[
@@ -146,6 +150,26 @@ export const groupCalls: [object, Record<string, Call>][] = [
 						{ slotIds: of.slots.slice(0, 1), toId: of.staff.interventionist.id },
 						{ on: TODAY, at: NOW }
 					)
+			)
+		}
+	],
+	[
+		carriedPlans,
+		{
+			carryToFocus: given(({ database, me, skills }) =>
+				carriedPlans.carryToFocus(database, me.groups.a, skills[2].id, TODAY)
+			),
+			carryToJoining: given(({ database, me }) =>
+				carriedPlans.carryToJoining(database, me.groups.a, [me.students[3]], TODAY)
+			),
+			carryToEnd: given(({ database, me }) =>
+				carriedPlans.carryToEnd(database, me.groups.a, '2026-12-18', '2026-12-19')
+			),
+			isProbedSince: given(({ database, me }) =>
+				carriedPlans.isProbedSince(database, { ended: [], begun: [me.plans.a], goals: [] })
+			),
+			takeCarriedBack: given(({ database }) =>
+				carriedPlans.takeCarriedBack(database, { ended: [], begun: [], goals: [] })
 			)
 		}
 	],
@@ -249,7 +273,10 @@ export const groupCalls: [object, Record<string, Call>][] = [
 	[
 		sessionCounts,
 		{
-			sessionCounts: given(({ database, me }) => sessionCounts.sessionCounts(database, seen(...me.students), me.school))
+			sessionCounts: given(({ database, me }) =>
+				sessionCounts.sessionCounts(database, seen(...me.students), me.school)
+			),
+			sessionDaysOf: given(({ database, me }) => sessionCounts.sessionDaysOf(database, seen(...me.students), me.school))
 		}
 	],
 	[
@@ -270,8 +297,10 @@ export const groupCalls: [object, Record<string, Call>][] = [
 						groupId: of.groups.a,
 						on: TODAY,
 						held: true,
+						whyNot: null,
+						makesUp: null,
 						note: '',
-						students: [{ studentId: of.students[0], present: true, ticketRight: 2 }]
+						students: [{ studentId: of.students[0], present: true, whyAway: null, ticketRight: 2 }]
 					},
 					NOW
 				)

@@ -14,7 +14,7 @@ export const resultsCalls: [object, Record<string, Call>][] = [
 				responses.responsesOf(
 					database,
 					seenOne(me.students[0]),
-					{ skillId: null, isRight: null, kind: null },
+					{ skillId: null, isRight: null, kind: null, sittingId: null },
 					{ from: 0, most: 50 }
 				)
 			),

@@ -9,7 +9,6 @@ import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers'
 import * as emphasis from '../../../src/lib/server/library/store/emphasis';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
-import * as probes from '../../../src/lib/server/track/store/probes';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
 import * as practiceSittings from '../../../src/lib/server/sitting/store/practiceSittings';
@@ -39,15 +38,6 @@ const verdict: verdicts.Decision = {
 	advice: 'continue',
 	reasons: []
 };
-
-const newPlan = ({ of, ownSkillId }: Asking) => ({
-	studentIds: of.students,
-	skillId: ownSkillId,
-	groupId: of.groups.a,
-	startsOn: TODAY,
-	goalOn: SOON,
-	goalCorrect: 7
-});
 
 const answer = ({ of, me }: Asking) => ({
 	id: randomUUID(),
@@ -143,29 +133,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[
-		probes,
-		{
-			dueProbes: all,
-			runningPlans: given(({ database, me }) =>
-				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
-			),
-			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
-			startProbes: checks((asking) =>
-				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
-			),
-			undoStartProbes: checks(
-				({ database, me, of }) => probes.undoStartProbes(database, me.staff.specialist, Object.values(of.plans), NOW),
-				async ({ database, of }) => {
-					const ids = Object.values(of.plans);
-					const probed = 'SELECT id FROM sitting WHERE plan_id IN (?)';
-					await database.run(`DELETE FROM answer WHERE sitting_id IN (${probed})`, [ids]);
-					await database.run(`DELETE FROM sitting_item WHERE sitting_id IN (${probed})`, [ids]);
-					await database.run('DELETE FROM sitting WHERE plan_id IN (?)', [ids]);
-				}
-			)
-		}
-	],
-	[
 		studentSummaries,
 		{
 			refreshStudents: given(({ database, me }) => studentSummaries.refreshStudents(database, me.students)),
@@ -230,15 +197,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 				)
 			),
 			withSkillIds: given(({ skills }) => sittings.withSkillIds([], skills)),
-			beginProbe: given(({ database, me, skills }) =>
-				sittings.beginProbe(
-					database,
-					{ id: me.plans.a, studentId: me.students[0], skillCode: skills[0].code },
-					2,
-					skills,
-					NOW
-				)
-			),
 			sittingItems: given(({ database, me }) => sittings.sittingItems(database, me.sittings.a)),
 			openItem: given(({ database, me }) => sittings.openItem(database, me.sittings.a)),
 			windowSittings: given(({ database, me }) =>

@@ -1,116 +1,159 @@
-import { PROBE_ITEMS } from './probe';
-import { number, sayChance, plural } from '../words';
-import type { Standing } from '../mastery';
-import { aimAt, aimline, baseline, forecast, type Forecast } from './forecast';
-import { theilSen, type Point } from './regression';
+import { reliableChange } from '../measurement';
+import { canTell, errorRates, probesToTell, type DecisionCase, type ErrorRates } from './errorRates';
+import { growthSoFar, type Goal, type GrowthSoFar } from './growthSoFar';
+import type { ProbeAnswers } from './series';
+import { shareReached } from './shareReached';
 
 export type Verdict = 'continue' | 'adjust' | 'intensify' | 'fade' | 'exit';
-export type Advice = Verdict | 'not enough yet';
+export type Advice = Verdict | 'deliver first' | 'not enough yet';
 
-/** No advice before this many probes and this many weeks. */
-export const MINIMUM_PROBES = 6;
-export const MINIMUM_WEEKS = 4;
-/** Under this share of planned sessions, the plan has not been tried: deliver first. */
-const MINIMUM_DOSAGE = 0.6;
+/** The share on the focus's usual question with which a student can do without the group. */
+export const EXIT_SHARE = 0.85;
+/** How sure that must be after each of two probes in a row, to exit and to fade. */
+const SURE = { exit: 0.8, fade: 0.6 };
+/** Under this share of planned sessions the plan has not been tried; from the other on it has. */
+export const DELIVERED = { first: 0.6, tried: 0.8 };
+/** How sure it must be that growth is under half of what the goal asks. */
+const UNDER_HALF = { adjust: 0.5, intensify: 0.8 };
+/** While so many probes tell too little in general, a student whose own are so sure is told all the same. */
+export const SURELY = 0.9;
+/** Weeks with a probe below which nobody is told anything of growth. */
+const FEWEST = 4;
 
-/** All that a review looks at. Probes and goal in items right; x in weeks since the plan's start. */
-interface ReviewEvidence {
-	probes: Point[];
-	goal: Point;
-	/** Standing on each focus skill now. */
-	focusStandings: Standing[];
-	sessionsPlanned: number;
-	sessionsAttended: number;
+/** A score with its error, in any one unit. */
+interface LevelCheck {
+	score: number;
+	standardError: number;
 }
+
+/** What a review looks at beside the series. */
+export interface Circumstances {
+	sessions: { planned: number; attended: number };
+	/** Changes of the plan since the series began: of focus, minutes, group. */
+	adjustmentsTried: number;
+	/** Of the focus's domain, oldest first. */
+	levelChecks: LevelCheck[];
+}
+
+/** All that a review looks at. */
+export interface ReviewEvidence extends Circumstances {
+	/** In the order of its weeks. */
+	series: ProbeAnswers[];
+	goal: Goal;
+	/** Of the focus's usual question (logits). */
+	focusDifficulty: number;
+}
+
+/** A fact that advice rests on. Chances and shares of 1. */
+export type Reason =
+	| { is: 'share reached'; /** After the last two probes, the earlier first. */ chances: [number, number] }
+	| { is: 'level fell'; from: LevelCheck; to: LevelCheck }
+	| ({ is: 'growth' } & Pick<GrowthSoFar, 'risen' | 'asked' | 'underHalf'>)
+	| { is: 'delivered'; planned: number; attended: number }
+	| { is: 'adjusted'; times: number }
+	| { is: 'too early'; probes: number; /** Null where the goal comes before it can be told. */ needed: number | null };
 
 export interface Recommendation {
 	advice: Advice;
-	/** Plain sentences, the deciding one first. */
-	reasons: string[];
-	forecast: Forecast | null;
+	/** The deciding one first. */
+	reasons: Reason[];
+	/** Null before the first probe. */
+	errorRates: ErrorRates | null;
 }
 
-const one = (value: number) => number(value, 1);
-/** A forecast in words stays within what a probe can show. */
-const ofProbe = (value: number) => `${one(Math.min(PROBE_ITEMS, Math.max(0, value)))} of ${PROBE_ITEMS}`;
+/** What the rules look at in a series. */
+export interface SeriesLook {
+	soFar: GrowthSoFar;
+	/** After the last two probes, the earlier first, the chance that the share of the focus is enough to exit; 0 before the second. */
+	reached: [number, number];
+	about: DecisionCase;
+}
+
+/** What the rules look at in a series. @throws RangeError without probes */
+export function lookAtSeries(series: ProbeAnswers[], goal: Goal, focusDifficulty: number): SeriesLook {
+	const soFar = growthSoFar(series, goal);
+	const chances = shareReached(series, focusDifficulty, [EXIT_SHARE]).map(([chance]) => chance);
+	const weeks = new Set(series.map(({ week }) => Math.floor(week))).size;
+	const answers = series.reduce((sum, one) => sum + one.answers.length, 0);
+	return {
+		soFar,
+		reached: [chances[chances.length - 2] ?? 0, chances[chances.length - 1]],
+		about: {
+			probes: weeks,
+			questions: answers / weeks,
+			start: soFar.start.value,
+			weeks: goal.week - series[0].week
+		}
+	};
+}
 
 /**
- * What the numbers advise at a review. In this order:
- * 1. under 6 probes or 4 weeks: not enough yet;
- * 2. focus secure, the last three probes at or over the goal: exit; with the chance of holding it under 80%: fade;
- * 3. last four probes all under the aimline (four-point rule, after Stecker & Fuchs 2000): deliver first when under
- *    60% of sessions took place (adjust); intensify when the slope's 80% interval lies under half the needed growth
- *    and the goal is unlikely (chance under 20%); adjust otherwise;
- * 4. goal unlikely (chance under 20%): adjust; otherwise continue.
+ * What the numbers advise at a review: by the level now and by growth so far, never by a forecast. In this order:
+ * 1. *exit* when a share of 85% on the focus is 80% sure after each of two probes in a row, and no level check has reliably fallen;
+ *    *fade* when it is 60% sure, or when a level check has fallen;
+ * 2. *deliver first* when growth is more likely than not under half of what the goal asks, or cannot be told yet, and under 60%
+ *    of planned sessions were attended;
+ * 3. *not enough yet* while, with so many probes of so many questions, the next rules are wrong for more than one in ten, unless
+ *    four or more probes of their own are 90% sure that growth is under half, or that it is not;
+ * 4. *intensify* when growth is under half of what the goal asks with 80% certainty, at least 80% of sessions were attended
+ *    and one adjustment was tried; *adjust* when it is more likely than not under half;
+ * 5. *continue*.
+ *
+ * How often each is wrong is found by `npm run simulate:decisions`.
  */
-export function advise(evidence: ReviewEvidence): Recommendation {
-	const probes = [...evidence.probes].sort((a, b) => a.x - b.x);
-	const { goal } = evidence;
-	const weeks = probes.length ? probes[probes.length - 1].x - probes[0].x : 0;
-	if (probes.length < MINIMUM_PROBES || weeks < MINIMUM_WEEKS) {
-		const missing = [
-			probes.length < MINIMUM_PROBES && plural(MINIMUM_PROBES - probes.length, 'more probe'),
-			weeks < MINIMUM_WEEKS && `${one(MINIMUM_WEEKS - weeks)} more weeks`
-		].filter(Boolean);
-		return {
-			advice: 'not enough yet',
-			reasons: [
-				`${probes.length} probes over ${one(weeks)} weeks so far; still needed: ${missing.join(' and ')}, before the numbers say anything.`
-			],
-			forecast: null
-		};
-	}
-	const ahead = forecast(probes, goal);
-	const line = aimline(probes, goal)!;
-	const robust = theilSen(probes, 0.8);
-	const dosage = evidence.sessionsPlanned === 0 ? null : evidence.sessionsAttended / evidence.sessionsPlanned;
-	const trend = `Growth is ${one(robust.slope)} items a week (80% interval ${one(robust.interval[0])} to ${one(robust.interval[1])}); the aimline needs ${one(line.slope)}.`;
-	const outlook = `The forecast for the goal date is ${ofProbe(ahead.expected)} against a goal of ${one(goal.y)} (${sayChance(ahead.chanceOfGoal)} likely to be reached).`;
-	const delivered =
-		dosage === null
-			? 'No sessions were planned, so dosage is not known.'
-			: `${evidence.sessionsAttended} of ${evidence.sessionsPlanned} planned sessions were attended.`;
-	const answer = (advice: Advice, ...reasons: string[]): Recommendation => ({ advice, reasons, forecast: ahead });
+export function advise({ series, goal, focusDifficulty, ...circumstances }: ReviewEvidence): Recommendation {
+	return adviseFrom(series.length ? lookAtSeries(series, goal, focusDifficulty) : null, circumstances);
+}
 
-	const focusSecure = evidence.focusStandings.length > 0 && evidence.focusStandings.every((s) => s === 'secure');
-	const lastThree = probes.slice(-3);
-	const atGoal = lastThree.every((p) => p.y >= goal.y);
-	if (atGoal && focusSecure) {
-		const reached = `The last three probes are at or over the goal of ${one(goal.y)}, and the focus skill is secure.`;
-		if (ahead.chanceOfGoal >= 0.8) return answer('exit', reached, outlook, delivered);
-		return answer('fade', reached, `${outlook} That is not sure enough to stop at once.`, delivered);
+/** The advice of `advise`, from a series that was looked at before; null before its first probe. */
+export function adviseFrom(look: SeriesLook | null, circumstances: Circumstances): Recommendation {
+	const { sessions, adjustmentsTried, levelChecks } = circumstances;
+	const delivered: Reason = { is: 'delivered', ...sessions };
+	const dosage = sessions.planned ? sessions.attended / sessions.planned : null;
+	const isUndelivered = dosage !== null && dosage < DELIVERED.first;
+	if (!look) {
+		const none: Reason = { is: 'too early', probes: 0, needed: null };
+		return isUndelivered
+			? { advice: 'deliver first', reasons: [delivered, none], errorRates: null }
+			: { advice: 'not enough yet', reasons: [none, delivered], errorRates: null };
 	}
-	const lastFour = probes.slice(-4);
-	if (lastFour.every((p) => p.y < aimAt(line, p.x))) {
-		const under = 'The last four probes are all under the aimline.';
-		if (dosage !== null && dosage < MINIMUM_DOSAGE) {
-			return answer(
-				'adjust',
-				`${under} But under 60% of the sessions took place: deliver the plan before changing the tier.`,
-				delivered,
-				trend
-			);
-		}
-		if (robust.interval[1] < line.slope / 2 && ahead.chanceOfGoal < 0.2) {
-			return answer(
-				'intensify',
-				`${under} Even the favorable end of the trend grows less than half as fast as needed.`,
-				trend,
-				outlook,
-				delivered
-			);
-		}
-		return answer('adjust', under, trend, outlook, delivered);
+	const { soFar, reached, about } = look;
+	const rates = errorRates(about);
+	const answer = (advice: Advice, ...reasons: Reason[]): Recommendation => ({ advice, reasons, errorRates: rates });
+	const growth: Reason = { is: 'growth', risen: soFar.risen, asked: soFar.asked, underHalf: soFar.underHalf };
+
+	const holds: Reason = { is: 'share reached', chances: reached };
+	const sure = Math.min(...reached);
+	const fell = lastFall(levelChecks);
+	if (sure >= SURE.exit && !fell) return answer('exit', holds, delivered);
+	if (sure >= SURE.fade) return answer('fade', ...(fell ? [fell] : []), holds, delivered);
+
+	const { underHalf } = soFar;
+	const isSure = about.probes >= FEWEST && (underHalf >= SURELY || underHalf <= 1 - SURELY);
+	const tellsAll = canTell(rates);
+	const tells = tellsAll || isSure;
+	const isSlow = underHalf > UNDER_HALF.adjust;
+	if (isUndelivered && (isSlow || !tells)) return answer('deliver first', delivered, growth);
+	if (!tells) {
+		const early: Reason = { is: 'too early', probes: about.probes, needed: probesToTell(about) };
+		return answer('not enough yet', early, growth, delivered);
 	}
-	if (ahead.chanceOfGoal < 0.2)
-		return answer('adjust', 'The goal is unlikely at this pace.', outlook, trend, delivered);
-	return answer(
-		'continue',
-		baseline(probes)! >= goal.y
-			? 'The student is near the goal and keeps there.'
-			: 'Recent probes keep to the aimline.',
-		outlook,
-		trend,
-		delivered
-	);
+	// Of a rule that speaks early only where it is sure, how often that is wrong.
+	const told = (advice: Advice, ...reasons: Reason[]): Recommendation => ({
+		...answer(advice, ...reasons),
+		errorRates: tellsAll ? rates : errorRates(about, true)
+	});
+	const adjusted: Reason = { is: 'adjusted', times: adjustmentsTried };
+	const isTried = dosage !== null && dosage >= DELIVERED.tried && adjustmentsTried > 0;
+	if (underHalf >= UNDER_HALF.intensify && isTried) return told('intensify', growth, delivered, adjusted);
+	if (isSlow) return told('adjust', growth, delivered, adjusted);
+	return told('continue', growth, delivered);
+}
+
+/** The last level check, where it has reliably fallen from the one before (Jacobson & Truax 1991). */
+function lastFall(checks: LevelCheck[]): Reason | null {
+	if (checks.length < 2) return null;
+	const [from, to] = checks.slice(-2);
+	const { reliable } = reliableChange(from, to);
+	return reliable && to.score < from.score ? { is: 'level fell', from, to } : null;
 }

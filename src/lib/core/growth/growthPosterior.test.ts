@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { estimateEap, type ItemParameters, probabilityCorrect } from '../measurement';
 import { seededRandom } from '../random';
-import { growthPosterior, GROWTH_PRIOR_LOGITS, type GrowthPrior, type ProbeAnswers } from './growthPosterior';
+import { growthOutlook, growthPosterior, GROWTH_PRIOR, type GrowthPrior } from './growthPosterior';
+import type { ProbeAnswers } from './series';
 
-const prior: GrowthPrior = { ...GROWTH_PRIOR_LOGITS, level: { mean: 0, sd: 1 } };
+const prior: GrowthPrior = { ...GROWTH_PRIOR, level: { mean: 0, sd: 1 } };
 /** In which nothing ever changes: an estimate of one level from all answers. */
 const still: GrowthPrior = {
 	...{ level: { mean: 0, sd: 1 }, slope: { mean: 0, sd: 0.01 }, stray: 0, form: 0.02, newPace: 0 },
@@ -119,6 +120,7 @@ describe('level and growth from weekly probes', () => {
 		const soon = growthPosterior([probe(0, 6), probe(1, 10)], prior);
 		expect(missed.level.value).toBeGreaterThan(soon.level.value);
 		expect(() => growthPosterior([], prior)).toThrow(RangeError);
+		expect(() => growthPosterior([])).toThrow(RangeError);
 	});
 
 	it('tell the chance of a share as the level has it', () => {
@@ -127,5 +129,70 @@ describe('level and growth from weekly probes', () => {
 		expect(shareAtLeast(at(level.lower), 0)).toBeCloseTo(0.9, 1);
 		expect(shareAtLeast(at(level.upper), 0)).toBeCloseTo(0.1, 1);
 		expect(shareAtLeast(at(level.value), 0)).toBeCloseTo(0.5, 1);
+	});
+
+	it('after each probe are what the probes up to it say', () => {
+		const series = weekly([5, 9, 6]);
+		const { level, levels } = growthPosterior(series, prior);
+		expect(levels).toHaveLength(3);
+		expect(levels[2]).toEqual(level);
+		expect(levels[1]).toEqual(growthPosterior(series.slice(0, 2), prior).level);
+	});
+
+	it('take the usual question of a series to be as telling as its own', () => {
+		const telling = (discrimination: number) =>
+			growthPosterior(
+				weekly([8, 8]).map(({ week, answers }) => ({
+					week,
+					answers: answers.map(({ correct }) => ({ correct, item: { discrimination, difficulty: 0 } }))
+				})),
+				still
+			);
+		// A share of 0.8 is ln 4 over a question that is as telling as usual, and half as far over one twice as telling.
+		const [one, two] = [telling(1), telling(2)];
+		const over = (found: typeof one, line: number) => found.shareAtLeast(1 / (1 + Math.exp(-line)), 0);
+		expect(over(one, one.level.upper)).toBeCloseTo(0.1, 1);
+		expect(over(two, 2 * two.level.upper)).toBeCloseTo(0.1, 1);
+	});
+
+	it('are asked of nothing but the series itself where no prior is given', () => {
+		const harder = (by: number) =>
+			weekly([6, 7, 8]).map(({ week, answers }) => ({
+				week,
+				answers: answers.map(({ item, correct }) => ({
+					correct,
+					item: { ...item, difficulty: item.difficulty + by }
+				}))
+			}));
+		expect(growthPosterior(harder(2)).level.value).toBeCloseTo(growthPosterior(harder(0)).level.value + 2, 9);
+	});
+});
+
+describe('the outlook before the first probe', () => {
+	it('agrees with students drawn by chance who grow as is believed', () => {
+		const level = { mean: -0.8, sd: 0.5 };
+		const random = seededRandom(12);
+		const { slope, newPace, jump, stray, form } = GROWTH_PRIOR;
+		const weeks = 6;
+		const asked = items(16);
+		const seen = new Array<number>(17).fill(0);
+		for (let n = 0; n < 20_000; n++) {
+			let at = level.mean + level.sd * random.normal();
+			let pace = slope.mean + slope.sd * random.normal();
+			for (let week = 0; week < weeks; week++) {
+				if (random.chance(newPace)) pace = slope.mean + slope.sd * random.normal();
+				at +=
+					pace +
+					(random.chance(jump.chance) ? jump.size.mean + jump.size.sd * random.normal() : stray * random.normal());
+			}
+			const today = at + form * random.normal();
+			seen[asked.filter((item) => random.chance(probabilityCorrect(today, item))).length]++;
+		}
+		const chances = growthOutlook(level, weeks, asked);
+		for (const from of [4, 8, 12, 14]) {
+			const told = chances.slice(from).reduce((sum, chance) => sum + chance, 0);
+			const found = seen.slice(from).reduce((sum, count) => sum + count, 0) / 20_000;
+			expect(Math.abs(told - found)).toBeLessThan(0.02);
+		}
 	});
 });

@@ -1,5 +1,15 @@
 export * from './regression';
-export * from './forecast';
+export * from './aimline';
+export type { Band } from './weights';
+export type { ProbeAnswers } from './series';
 export * from './growthPosterior';
+export * from './growthSoFar';
+export * from './shareReached';
+export * from './errorRates';
 export * from './advise';
+export * from './readSeries';
+export * from './phases';
+export * from './atStake';
+export * from './whatWouldChange';
 export * from './probe';
+export * from './goals';

@@ -46,17 +46,21 @@ export function median(values: number[]): number {
 	return sorted.length % 2 ? sorted[middle] : (sorted[middle - 1] + sorted[middle]) / 2;
 }
 
+/** A robust line and the interval of its slope; null where ties would make that look certain. */
+export interface RobustLine {
+	slope: number;
+	intercept: number;
+	interval: [number, number] | null;
+}
+
 /**
  * Robust line: the median of all pairwise slopes, with the interval of Sen 1968 from Kendall's variance
- * n(n − 1)(2n + 5)/18. One wild point moves it little.
+ * n(n − 1)(2n + 5)/18: as many of the ordered slopes are left out at the bottom as at the top. One wild point moves it little.
  *
  * @param confidence of the slope interval
  * @throws RangeError under 2 different x
  */
-export function theilSen(
-	points: Point[],
-	confidence = 0.95
-): { slope: number; intercept: number; interval: [number, number] } {
+export function theilSen(points: Point[], confidence = 0.95): RobustLine {
 	const slopes: number[] = [];
 	for (let i = 0; i < points.length; i++)
 		for (let j = i + 1; j < points.length; j++)
@@ -67,7 +71,7 @@ export function theilSen(
 	const intercept = median(points.map((p) => p.y - slope * p.x));
 	const n = points.length;
 	const reach = normalQuantile((1 + confidence) / 2) * Math.sqrt((n * (n - 1) * (2 * n + 5)) / 18);
-	const low = Math.max(0, Math.floor((slopes.length - reach) / 2));
-	const high = Math.min(slopes.length - 1, Math.ceil((slopes.length + reach) / 2));
-	return { slope, intercept, interval: [slopes[low], slopes[high]] };
+	const out = Math.max(1, Math.round((slopes.length - reach) / 2));
+	const [lower, upper] = [slopes[out - 1], slopes[slopes.length - out]];
+	return { slope, intercept, interval: upper > lower ? [lower, upper] : null };
 }

@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PROBE_ITEMS } from '../growth';
 import {
 	adaptiveSeed,
 	CHECK_ITEMS,
@@ -8,7 +7,7 @@ import {
 	FIRST_PRACTICE_SEED,
 	formSeed,
 	ownSeed,
-	probeSeed,
+	probeSeeds,
 	SAMPLE_SEED,
 	SEED_RANGES,
 	warmUpSeed,
@@ -29,7 +28,7 @@ const asked: fc.Arbitrary<{ use: SeedUse; seeds: number[] }> = fc.oneof(
 		.map(([id, attempt, i]) => ({ use: 'form' as const, seeds: [formSeed(id, attempt) + i] })),
 	fc.tuple(anId, fc.integer({ min: 1, max: 60 })).map(([id, week]) => ({
 		use: 'probe' as const,
-		seeds: Array.from({ length: PROBE_ITEMS }, (_, i) => probeSeed(id, week) + i)
+		seeds: probeSeeds(id, week).slice(0, 40)
 	})),
 	anId.map((id) => ({
 		use: 'check' as const,
@@ -75,12 +74,21 @@ describe('seeds of questions', () => {
 
 	it('are others for each window, plan, check and sitting of a district’s years', () => {
 		const plans = Array.from({ length: 400 }, (_, i) => i * 1_249 + 1);
-		const seeds = plans.flatMap((id) =>
-			[1, 2, 30].flatMap((week) => Array.from({ length: PROBE_ITEMS }, (_, i) => probeSeed(id, week) + i))
-		);
+		const seeds = plans.flatMap((id) => probeSeeds(id, 1));
 		expect(new Set(seeds).size).toBe(seeds.length);
 		const sittings = Array.from({ length: 400 }, (_, i) => i * 99_991 + 1);
 		const own = sittings.flatMap((id) => Array.from({ length: 40 }, (_, i) => adaptiveSeed(id, i + 1)));
 		expect(new Set(own).size).toBe(own.length);
+	});
+
+	it('of a plan are the same for each of its probes, begun elsewhere', () => {
+		fc.assert(
+			fc.property(anId, fc.integer({ min: 1, max: 60 }), (id, number) => {
+				const [one, next] = [probeSeeds(id, number), probeSeeds(id, number + 1)];
+				expect(new Set([...one, ...next]).size).toBe(one.length);
+				expect(next[0]).not.toBe(one[0]);
+			}),
+			{ numRuns: 50 }
+		);
 	});
 });

@@ -1,5 +1,3 @@
-import { PROBE_ITEMS } from '../growth';
-
 /**
  * Which seeds questions are made from, by what they are asked in. The ranges cannot meet, so that no probe, sample or
  * practice shows a question that a diagnostic asks: the same family with the same seed is the same question, word for word.
@@ -46,8 +44,14 @@ export const warmUpSeed = (place: number): number => seedOf('warmUp', place);
 export const formSeed = (windowId: number, attempt: number): number =>
 	seedOf('form', windowId * 10_000 + attempt * 1_000);
 
-/** The first seed of a plan's probe of a week: no week shares a question with another. */
-export const probeSeed = (planId: number, week: number): number => seedOf('probe', planId * 1_000 + week * PROBE_ITEMS);
+/** Seeds that are a plan's own. */
+const SEEDS_OF_PLAN = 1_000;
+
+/** The seeds that a plan's probe can draw from, the first of them first: all of the plan's, each probe from another on. */
+export function probeSeeds(planId: number, number: number): number[] {
+	const first = seedOf('probe', planId * SEEDS_OF_PLAN);
+	return Array.from({ length: SEEDS_OF_PLAN }, (_, i) => first + ((number * 37 + i) % SEEDS_OF_PLAN));
+}
 
 /** The first seed of a check. */
 export const checkSeed = (checkId: number): number => seedOf('check', checkId * CHECK_ITEMS);

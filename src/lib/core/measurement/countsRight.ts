@@ -6,11 +6,11 @@
  * countsRight([0.5, 0.5]); // [0.25, 0.5, 0.25]
  */
 export function countsRight(chances: number[]): number[] {
-	let counts = [1];
-	for (const chance of chances)
-		counts = Array.from(
-			{ length: counts.length + 1 },
-			(_, n) => (counts[n] ?? 0) * (1 - chance) + (counts[n - 1] ?? 0) * chance
-		);
+	const counts = new Array<number>(chances.length + 1).fill(0);
+	counts[0] = 1;
+	chances.forEach((chance, asked) => {
+		for (let n = asked + 1; n > 0; n--) counts[n] = counts[n] * (1 - chance) + counts[n - 1] * chance;
+		counts[0] *= 1 - chance;
+	});
 	return counts;
 }

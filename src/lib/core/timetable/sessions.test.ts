@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { sessionsSoFar } from './sessions';
+import { countSessions, sessionDays } from './sessions';
+
+const sessionsSoFar = (...[memberships, time, pauses, records, today]: Parameters<typeof sessionDays>) =>
+	countSessions(sessionDays(memberships, time, pauses, records, today), today);
 
 /** Mondays and Wednesdays; 2026-11-02 is a Monday. */
 const time = { days: [1, 3] };
@@ -39,5 +42,15 @@ describe('sessions so far', () => {
 
 	it('of somebody who was never in the group are none', () => {
 		expect(sessionsSoFar([], time, [], [], '2026-11-20')).toEqual({ planned: 0, held: 0, attended: 0, emptyWeeks: [] });
+	});
+
+	it('are told day by day: attended, missed, or not held', () => {
+		const records = [...present('2026-11-02', '2026-11-05'), { on: '2026-11-04', present: false }];
+		expect(sessionDays(inIt, time, [], records, '2026-11-10')).toEqual([
+			{ on: '2026-11-02', is: 'attended' },
+			{ on: '2026-11-04', is: 'missed' },
+			{ on: '2026-11-05', is: 'attended' },
+			{ on: '2026-11-09', is: 'not held' }
+		]);
 	});
 });

@@ -48,6 +48,7 @@ const columns = {
 	],
 	group_membership: ['group_id', 'student_id', 'from_on', 'until_on'],
 	attendance: ['group_id', 'student_id', 'on_date', 'present'],
+	group_meeting: ['group_id', 'on_date', 'held', 'why_not', 'recorded_by', 'recorded_at'],
 	practice_set: [
 		'id',
 		'school_id',
@@ -77,7 +78,20 @@ const columns = {
 		'answered_at',
 		'received_at'
 	],
-	probe_plan: ['id', 'student_id', 'skill_id', 'group_id', 'starts_on', 'goal_on', 'goal_correct', 'created_by'],
+	probe_plan: [
+		'id',
+		'student_id',
+		'skill_id',
+		'group_id',
+		'starts_on',
+		'goal_on',
+		'goal_correct',
+		'questions',
+		'of_focus',
+		'a_week',
+		'on_day',
+		'created_by'
+	],
 	sitting: [
 		'id',
 		'student_id',
@@ -85,7 +99,7 @@ const columns = {
 		'window_id',
 		'set_id',
 		'plan_id',
-		'week',
+		'probe_number',
 		'own_day',
 		'own_number',
 		'attempt',

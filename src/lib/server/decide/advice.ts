@@ -1,39 +1,36 @@
-import { weeksBetween } from '../../core/calendar';
-import { advise, type Recommendation } from '../../core/growth';
+import { adviseFrom, type Recommendation } from '../../core/growth';
 import type { Database } from '../database';
 import { sessionCounts } from '../groups';
 import type { School } from '../school';
-import { readStandings } from '../standing';
-import { probeSeries } from '../track';
+import { circumstancesOf, probeSeries, readPlans } from '../track';
 import type { Review } from './store/reviews';
 
-/** The rule's advice for open reviews, from probes on the group's focus, standings and attendance. */
+/** The rules' advice for open reviews, from probes of the group's plan, its sessions, and what was changed so far. */
 export async function adviceFor(
 	database: Database,
 	school: School,
 	reviews: Review[]
 ): Promise<Map<number, Recommendation>> {
 	const ids = [...new Set(reviews.map(({ studentId }) => studentId))];
-	const [series, standings, attendance] = await Promise.all([
+	const [series, sessions] = await Promise.all([
 		probeSeries(database, ids, school),
-		readStandings(database, ids),
 		sessionCounts(database, ids, school)
 	]);
+	const plans = await readPlans(
+		database,
+		school,
+		series.filter((plan) =>
+			reviews.some(({ studentId, groupId }) => plan.studentId === studentId && plan.groupId === groupId)
+		)
+	);
 	return new Map(
-		reviews.map((review) => {
-			const plan = series.find((one) => one.studentId === review.studentId && one.groupId === review.groupId);
-			const sessions = attendance.get(`${review.studentId} ${review.groupId}`);
-			const now = plan && standings.get(review.studentId)!.get(plan.skillId);
-			return [
-				review.id,
-				advise({
-					probes: plan?.probes ?? [],
-					goal: plan ? { x: weeksBetween(plan.startsOn, plan.goalOn), y: plan.goalCorrect } : { x: 8, y: 7 },
-					focusStandings: now ? [now.standing] : [],
-					sessionsPlanned: sessions?.planned ?? 0,
-					sessionsAttended: sessions?.attended ?? 0
-				})
-			];
+		reviews.map(({ id, studentId, groupId }) => {
+			const plan = plans.find((one) => one.studentId === studentId && one.groupId === groupId);
+			const circumstances = circumstancesOf({
+				phases: plan?.phases ?? [],
+				sessions: sessions.get(`${studentId} ${groupId}`) ?? null
+			});
+			return [id, adviseFrom(plan?.reading?.look ?? null, circumstances)];
 		})
 	);
 }

@@ -4,6 +4,7 @@ import { addDays } from '../../core/calendar';
 import { formCheck, oneOf, idIn, idsIn, jsonCheck, jsonIn, longForm, schoolDate, type Staff } from '../request';
 import { groupingFor, judgeDraft, MOST_GROUPED } from './grouping';
 import { refuse, staffAction } from '../shell/staffPage';
+import { beginProbes } from './adoptedProbes';
 import { adoptGroups } from './store/adoptions';
 import type { School } from '../school';
 import { findDraft, saveDraft, type DraftChoices, type SavedDraft } from './store/drafts';
@@ -64,6 +65,8 @@ const adoptForm = formCheck(
 		startsOn: schoolDate,
 		endsOn: schoolDate,
 		reviewOn: schoolDate,
+		/** Questions of sixteen that weekly probes aim at; 0 for no probes. */
+		probeGoal: Type.Integer({ minimum: 0, maximum: 16, default: 0 }),
 		reason: Type.String({ maxLength: 500, default: '' })
 	}),
 	longForm(LONGEST_BOARD)
@@ -181,6 +184,7 @@ export const adoptAction = staffAction(
 			const { staffName, startsAt } = slots.get(String(adopted.takenSlotId))!;
 			return refuse(`${staffName} cannot hold the group at ${startsAt}: another has that time by now, or it has ended`);
 		}
+		if (form.probeGoal) await beginProbes(database, staff, school, adopted, drafted, slots, form.probeGoal, at);
 		return { adopted: adopted.id };
 	}
 );

@@ -208,8 +208,10 @@ describe('writing a meeting down', () => {
 			groupId,
 			on: TODAY,
 			held: true,
+			whyNot: null,
+			makesUp: null,
 			note: 'went well',
-			students: [{ studentId: 1, present: true, ticketRight: 2 }],
+			students: [{ studentId: 1, present: true, whyAway: null, ticketRight: 2 }],
 			...more
 		})
 	});
@@ -220,7 +222,7 @@ describe('writing a meeting down', () => {
 	it('keeps who was there, and undo puts the record before it back', async () => {
 		const first = await send();
 		expect(await kept()).toEqual([expect.objectContaining({ student_id: 1, ticket_right: 2 })]);
-		const second = await send({ students: [{ studentId: 1, present: false, ticketRight: null }] });
+		const second = await send({ students: [{ studentId: 1, present: false, whyAway: null, ticketRight: null }] });
 		expect(await kept()).toEqual([expect.objectContaining({ student_id: 1, ticket_right: null })]);
 		await back(second, staffAs('interventionist'));
 		expect(await kept()).toEqual([expect.objectContaining({ student_id: 1, ticket_right: 2 })]);
@@ -233,8 +235,11 @@ describe('writing a meeting down', () => {
 			[{ on: addDays(TODAY, 1) }, /^That day has not come yet/],
 			[{ on: addDays(TODAY, -30) }, /There is no such group|did not meet/],
 			[{ groupId: 9_999 }, /^There is no such group/],
-			[{ students: [{ studentId: 7, present: true, ticketRight: null }] }, /^Not all of them/],
-			[{ students: [{ studentId: 1, present: true, ticketRight: 99 }] }, /^The attendance cannot be read/]
+			[{ students: [{ studentId: 7, present: true, whyAway: null, ticketRight: null }] }, /^Not all of them/],
+			[
+				{ students: [{ studentId: 1, present: true, whyAway: null, ticketRight: 99 }] },
+				/^The attendance cannot be read/
+			]
 		];
 		for (const [more, says] of refused) expect((await send(more)).problem).toMatch(says);
 		expect((await post(small, staffAs('interventionist'), recordAction, { record: '{' })).status).toBe(400);

@@ -22,4 +22,5 @@ export {
 	type SmallGroup
 } from './store/groups';
 export { meetingRecords } from './store/meetings';
-export { sessionCounts } from './store/sessionCounts';
+export { sessionWatches, takeBackWatch, watchSession } from './store/watches';
+export { sessionCounts, sessionDaysOf } from './store/sessionCounts';

@@ -12,7 +12,7 @@ import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/roster';
 import { sectionsOf } from './store/sections';
 import { practicedSince, recentResults } from '../practice';
-import { probeSeries, readSeries } from '../track';
+import { chartedPlans } from '../track';
 import { adviceFor, decidedReviews, openReviews, pastSupport, tierHistory } from '../decide';
 import { scoreHistory, uncountedWindows } from '../screen';
 import { type Domain, domainList, itemsAsked, skillGraph, type Skill, skillList } from '../library';
@@ -99,7 +99,7 @@ export async function studentPage(database: Database, school: School, student: R
 		decidedReviews(database, ids),
 		tierHistory(database, student.id),
 		lateAnswers(database, student.id).then((answers) => itemsAsked(database, answers)),
-		probeSeries(database, ids, school),
+		chartedPlans(database, school, [student]),
 		sessionCounts(database, ids, school),
 		recentResults(database, student.id, RESULTS),
 		openReviews(database, ids),
@@ -158,12 +158,8 @@ export async function studentPage(database: Database, school: School, student: R
 			focus: nameOf(group.focusSkillId),
 			sessions: sessions.get(`${student.id} ${group.id}`) ?? null
 		})),
-		probes: series.map((plan, i) => ({
-			...readSeries(plan),
-			practiced: practiced[i],
-			skill: nameOf(plan.skillId),
-			sessions: sessions.get(`${student.id} ${plan.groupId}`) ?? null
-		})),
+		probes: series.map((plan, i) => ({ ...plan, practiced: practiced[i], skill: nameOf(plan.skillId) })),
+		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		results: results.map((result) => ({ ...result, title: setTitle(result, nameOf) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
 		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({

@@ -99,7 +99,7 @@ describe('a set that is begun anew', () => {
 		const history = await responsesOf(
 			small.database,
 			seenOne(STUDENT),
-			{ skillId: null, isRight: null, kind: null },
+			{ skillId: null, isRight: null, kind: null, sittingId: null },
 			{ from: 0, most: 50 }
 		);
 		const ofSet = history.responses.filter(({ setId }) => setId === set);

@@ -20,7 +20,8 @@ function askedFrom(url: URL) {
 		judged,
 		skillId: idIn(url, 'skill'),
 		isRight: judged === null ? null : judged === 'right',
-		kind: oneIn(url, 'kind', SITTING_KINDS)
+		kind: oneIn(url, 'kind', SITTING_KINDS),
+		sittingId: idIn(url, 'sitting')
 	};
 }
 

@@ -3,6 +3,7 @@ import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import {
 	adopt,
 	newGroup,
+	newProbes,
 	NOW,
 	smallSchool,
 	staffAs,
@@ -105,7 +106,7 @@ async function work() {
 	};
 	const setId = await assignSet(database, coordinator, oneSkillSet(set), NOW);
 	const plan = { studentIds: [1], skillId: skills[0].id, groupId: ids[0], startsOn: TODAY, goalOn: '2027-10-01' };
-	await startProbes(database, coordinator, { ...plan, goalCorrect: 7 }, NOW);
+	await startProbes(database, coordinator, newProbes(plan), NOW);
 	await assignChecks(database, coordinator, [{ studentId: 2, skillIds: [skills[1].id] }], addDays(TODAY, 7), NOW);
 	return { groupId: ids[0], setId };
 }

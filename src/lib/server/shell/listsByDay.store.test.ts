@@ -1,6 +1,15 @@
 import { oneSkillSet } from '../../../../tests/oneSkillSet';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { adopt, newGroup, NOW, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../tests/smallSchool';
+import {
+	adopt,
+	newGroup,
+	newProbes,
+	NOW,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../tests/smallSchool';
 import { addDays } from '../../core/calendar';
 import { fill } from '../database/seeding';
 import { decidePage } from '../decide/decidePage';
@@ -106,8 +115,8 @@ describe('the lists of every leg', () => {
 		const skillId = skills[0].id;
 		const set = { skillId, groupId: ids[0], itemCount: 5, opensOn: YESTERDAY, dueOn: addDays(TODAY, 7), studentIds };
 		await assignSet(database, specialist, oneSkillSet(set), NOW);
-		const goal = { groupId: ids[0], startsOn: '2026-10-26', goalOn: addDays(TODAY, 21), goalCorrect: 6 };
-		await startProbes(database, specialist, { studentIds: [id], skillId, ...goal }, NOW);
+		const goal = { groupId: ids[0], startsOn: '2026-10-26', goalOn: addDays(TODAY, 21) };
+		await startProbes(database, specialist, newProbes({ studentIds: [id], skillId, ...goal }), NOW);
 		await moveToClass(database, coordinator, [id], null, { from: TODAY, at: NOW });
 		for (const [day, isThere] of [
 			[YESTERDAY, true],

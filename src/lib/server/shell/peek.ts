@@ -80,10 +80,11 @@ export async function peekAt(database: Database, staff: Staff, school: School, s
 			itemCount: set.itemCount
 		})),
 		results: results.map((result) => ({ ...result, title: titleOf(result) })),
-		probes: series.map(({ id, skillId, probes, due }) => ({
+		probes: series.map(({ id, skillId, taken, questions, due }) => ({
 			id,
 			skill: nameOf.get(skillId)!,
-			counts: probes.map(({ y }) => y),
+			counts: taken.map(({ right }) => right),
+			questions,
 			due
 		})),
 		nextReview: reviews[0]?.dueOn ?? null,

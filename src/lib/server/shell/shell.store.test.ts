@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
 	adopt,
 	newGroup,
+	newProbes,
 	NOW,
 	seen,
 	smallSchool,
@@ -98,7 +99,7 @@ describe('the ribbon', () => {
 		await startProbes(
 			small.database,
 			specialist,
-			{ ...common, studentIds: [2], startsOn: TODAY, goalOn: addDays(TODAY, 28), goalCorrect: 7 },
+			newProbes({ ...common, studentIds: [2], startsOn: TODAY, goalOn: addDays(TODAY, 28) }),
 			NOW
 		);
 		expect(await waits()).toEqual({

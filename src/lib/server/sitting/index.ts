@@ -2,6 +2,7 @@
 export { AnswerDesk } from './answerDesk';
 export { askedSet, keepAskedSet, setLink } from './askedSet';
 export { regrade, regradeEverything, withAccepted } from './regrade';
+export { beginProbe } from './store/probeSittings';
 export {
 	acceptedAnswers,
 	addCorrection,
@@ -23,7 +24,6 @@ export { factTriesOf, findFactRun, storeFacts, type TimedFact } from './store/fa
 export { beginPractice } from './store/practiceSittings';
 export {
 	beginFixed,
-	beginProbe,
 	type BoardSitting,
 	findSitting,
 	hasSittingSince,

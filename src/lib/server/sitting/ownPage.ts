@@ -9,7 +9,6 @@ import {
 	schoolDateOf
 } from '../../core/calendar';
 import { CHECK_ITEMS } from '../../core/items';
-import { PROBE_ITEMS } from '../../core/growth';
 import { isPastDue, setTitle } from '../../core/practice';
 import { plural } from '../../core/words';
 import type { SittingKind } from '../../core/measurement';
@@ -93,8 +92,8 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 			kind: 'probe' as const,
 			id: plan.id,
 			title: `Check: ${plan.skill}`,
-			note: `${PROBE_ITEMS} short questions`,
-			why: 'this week',
+			note: `${plan.questions} short questions`,
+			why: plan.makeUp ? 'missed before' : 'this week',
 			isBegun: false,
 			isForTomorrow: false
 		})),

@@ -49,7 +49,10 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		school,
 		skills,
 		diagnostics,
-		probes: series.filter(({ due }) => due).map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
+		/** Of this week, and missed ones that may be made up, which come first. */
+		probes: series
+			.filter(({ due, makeUp }) => due || makeUp)
+			.map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
 		checks: checks.map((check) => ({ ...check, late: check.dueOn < school.today })),
 		// What has closed a moment ago is not noted everywhere yet.
 		sets: sets

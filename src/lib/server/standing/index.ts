@@ -16,5 +16,5 @@ export { applyConstants, fieldVersionInUse, withdrawConstants } from './store/fi
 export { refreshStudents } from './store/studentSummaries';
 export { evidenceFor, recallsOf } from './store/evidence';
 export { gapCounts, markStale } from './store/studentFields';
-export { schoolField } from './schoolField';
+export { fieldCode, schoolField, type SchoolField } from './schoolField';
 export { formatFrom, type StoredFormat } from './storedFormat';

@@ -1,3 +1,5 @@
-/** Progress between screenings: weekly probes. */
-export { readSeries } from './readSeries';
-export { dueProbes, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+/** Progress between screenings: weekly probes and what they say. */
+export { chartedPlans } from './chartedPlans';
+export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
+export { forgetReadings } from './store/readings';
+export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';

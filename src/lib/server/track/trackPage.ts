@@ -1,81 +1,126 @@
+import { goalWeek, type Stake } from '../../core/growth';
 import type { Database } from '../database';
-import { currentGroups, cycleDates, sessionCounts } from '../groups';
 import { skillList } from '../library';
-import { visibleAmong, type RosterStudent } from '../people';
-import { practicedSince } from '../practice';
-import { FIRST_ROWS, idIn, type Staff } from '../request';
-import { currentCycle, type School } from '../school';
+import { FIRST_ROWS, oneIn, type Staff } from '../request';
+import type { School } from '../school';
 import type { Scope } from '../shell';
-import { readSeries } from './readSeries';
-import { probeSeries, runningPlans } from './store/probes';
+import { caseload, type CasePlan, type CaseStudent } from './caseload';
 
-/**
- * Weekly probes of a scope: every student, those with probes first, the series that is looked at, and groups whose members
- * have none on their focus.
- */
+/** What a caseload can be sorted by; `stake` where nothing is asked for. */
+const SORTS = ['stake', 'name', 'tier', 'level', 'goal', 'sessions', 'probe'] as const;
+type Sort = (typeof SORTS)[number];
+
+/** What a caseload can be narrowed to. */
+const KINDS: Stake['is'][] = [
+	'slipping after exit',
+	'level fell',
+	'goal unlikely',
+	'not delivered',
+	'no group',
+	'two groups',
+	'at the ceiling',
+	'no probes',
+	'not measured'
+];
+
+/** The part of a student's right answers now; who has none comes last. */
+const levelOf = ({ plans }: CaseStudent): number => {
+	const reading = plans.find((plan) => plan.reading)?.reading;
+	if (!reading) return Infinity;
+	return reading.levels[reading.levels.length - 1].value / reading.probes[reading.probes.length - 1].of;
+};
+const dosageOf = ({ groups }: CaseStudent): number => {
+	const counted = groups.flatMap(({ sessions }) => (sessions?.planned ? sessions.attended / sessions.planned : []));
+	return counted.length ? Math.min(...counted) : Infinity;
+};
+
+/** What each sort goes by, the smallest first. */
+const BY: Record<Sort, ((student: CaseStudent) => number) | null> = {
+	stake: null,
+	name: null,
+	tier: ({ tier }) => -tier,
+	level: levelOf,
+	goal: ({ plans }) => plans.find((plan) => plan.reading)?.reading?.chanceOfGoal ?? Infinity,
+	sessions: dosageOf,
+	probe: ({ plans }) => -Math.max(...plans.map(({ lastDaysAgo }) => lastDaysAgo ?? 1_000), -1)
+};
+
+function sorted(students: CaseStudent[], sort: Sort, order: Map<number, number>): CaseStudent[] {
+	const by = sort === 'name' ? ({ id }: CaseStudent) => order.get(id)! : BY[sort];
+	if (!by) return students;
+	return students
+		.map((student, place) => ({ student, place, value: by(student) }))
+		.sort((a, b) => (a.value === b.value ? a.place - b.place : a.value - b.value))
+		.map(({ student }) => student);
+}
+
+/** The caseload of a scope, as the address sorts and narrows it: everybody in scope, the first rows in full. */
 export async function trackPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
-	const [students, plans, skills, groups, cycle] = await Promise.all([
+	const [all, inOrder, skills] = await Promise.all([
+		caseload(database, staff, school, scope),
 		scope.students(),
-		runningPlans(database, scope.roster),
-		skillList(database, school.id),
-		currentGroups(database, staff, school.today),
-		currentCycle(database, school.id, school.today)
+		skillList(database, school.id)
 	]);
-	const dueOnly = url.searchParams.get('show') === 'due';
-	const listed = new Set<number>(plans.filter(({ due }) => due || !dueOnly).map(({ studentId }) => studentId));
-	const planned = students.filter(({ id }) => listed.has(id));
-	const withPlans = new Set<number>(plans.map(({ studentId }) => studentId));
-	const shown = dueOnly ? planned : [...planned, ...students.filter(({ id }) => !withPlans.has(id))];
-	const has = new Set(plans.map(({ studentId, skillId }) => `${studentId} ${skillId}`));
-	const inScope = new Set<number>(students.map(({ id }) => id));
-	const [wantedStudent, wantedPlan] = [idIn(url, 'student'), idIn(url, 'plan')];
-	const chosen =
-		plans.find(({ id, studentId }) => id === wantedPlan && (!wantedStudent || studentId === wantedStudent)) ??
-		plans.find(({ studentId }) => studentId === wantedStudent) ??
-		(wantedStudent === null ? plans.find(({ studentId }) => studentId === planned[0]?.id) : undefined);
-	const seen = chosen ? await visibleAmong(database, staff, [chosen.studentId], school.today) : [];
-	const [looked] = await rowsOf(database, school, seen);
-	const plan = looked?.plans.find(({ id }) => id === chosen!.id);
-	const practiced = plan ? await practicedSince(database, seen[0].id, [plan.startsOn], school) : [];
+	const show = oneIn(url, 'show', [...KINDS, 'something', 'tiers', 'due']);
+	const sort = oneIn(url, 'sort', SORTS) ?? 'stake';
+	const counts = Object.fromEntries(
+		KINDS.map((kind) => [kind, all.filter(({ stakes }) => stakes.some(({ is }) => is === kind)).length])
+	) as Record<Stake['is'], number>;
+	const isDue = ({ plans }: CaseStudent) => plans.some(({ due }) => due);
+	const shown = all.filter((student) => {
+		if (show === null) return true;
+		if (show === 'something') return student.stakes.length > 0;
+		if (show === 'tiers') return student.tier > 1;
+		if (show === 'due') return isDue(student);
+		return student.stakes.some(({ is }) => is === show);
+	});
+	const order = new Map(inOrder.map(({ id }, place) => [id as number, place]));
+	const listed = sorted(shown, sort, order);
 	return {
-		running: plans.length,
-		due: plans.filter(({ due }) => due).length,
-		without: students.length - withPlans.size,
-		dueOnly,
-		chosen: plan && { ...looked, plan: { ...plan, practiced: practiced[0] } },
-		groups: groups
-			.map(({ id, name, focusSkillId, studentIds }) => ({
-				id,
-				name,
-				focusSkillId,
-				free: studentIds.filter((one) => inScope.has(one) && !has.has(`${one} ${focusSkillId}`))
-			}))
-			.filter(({ free }) => free.length),
+		show,
+		sort,
+		counts,
+		inTiers: all.filter(({ tier }) => tier > 1).length,
+		atStake: all.filter(({ stakes }) => stakes.length).length,
+		running: all.filter(({ plans }) => plans.length).length,
+		due: all.filter(isDue).length,
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
-		goalOn: cycleDates(cycle, school).endsOn,
-		ids: shown.map(({ id }) => id as number),
-		rows: await rowsOf(database, school, shown.slice(0, FIRST_ROWS))
+		ids: listed.map(({ id }) => id as number),
+		rows: listed.slice(0, FIRST_ROWS).map(rowOf)
 	};
 }
 
-/** Rows of some students, with their series in full. */
-export async function trackRows(database: Database, staff: Staff, school: School, ids: number[]) {
-	return rowsOf(database, school, await visibleAmong(database, staff, ids, school.today));
+/** Rows of some students of a scope, in the order they are asked for. */
+export async function trackRows(database: Database, staff: Staff, school: School, scope: Scope, ids: number[]) {
+	const found = new Map(
+		(await caseload(database, staff, school, scope)).map((student) => [student.id as number, student])
+	);
+	return ids.flatMap((id) => {
+		const student = found.get(id);
+		return student ? [rowOf(student)] : [];
+	});
 }
 
-async function rowsOf(database: Database, school: School, students: RosterStudent[]) {
-	const ids = students.map(({ id }) => id);
-	const [series, sessions] = await Promise.all([
-		probeSeries(database, ids, school),
-		sessionCounts(database, ids, school)
-	]);
-	return students.map(({ id, givenName, familyName, className }) => ({
-		id: id as number,
-		givenName,
-		familyName,
-		className,
-		plans: series
-			.filter(({ studentId }) => studentId === id)
-			.map((plan) => ({ ...readSeries(plan), sessions: sessions.get(`${id} ${plan.groupId}`) ?? null }))
-	}));
+/** What a row shows: of a reading, no more than a line draws. */
+function rowOf({ id, givenName, familyName, className, tier, plans, groups, stakes }: CaseStudent) {
+	return { id: id as number, givenName, familyName, className, tier, groups, stakes, plans: plans.map(lineOf) };
 }
+
+function lineOf(plan: CasePlan) {
+	const { id, skillId, goalOn, due, lastDaysAgo, reading } = plan;
+	return {
+		...{ id, skillId, goalOn, due, lastDaysAgo },
+		weeks: goalWeek(plan),
+		reading: reading && {
+			probes: reading.probes.map(({ week, right, of }) => ({ week, right, of })),
+			levels: reading.levels.map(({ value, lower, upper }) => ({
+				value: tenth(value),
+				lower: tenth(lower),
+				upper: tenth(upper)
+			})),
+			chanceOfGoal: reading.chanceOfGoal
+		}
+	};
+}
+
+const tenth = (value: number) => Math.round(10 * value) / 10;

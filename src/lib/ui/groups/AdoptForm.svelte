@@ -82,6 +82,14 @@
 		<label>From <input type="date" name="startsOn" defaultValue={dates.startsOn} required /></label>
 		<label>to <input type="date" name="endsOn" defaultValue={dates.endsOn} required /></label>
 		<label>first review <input type="date" name="reviewOn" defaultValue={dates.reviewOn} required /></label>
+		<label
+			>weekly probes <select name="probeGoal"
+				><option value="14">for all, goal 14 of 16</option>
+				{#each [10, 12, 15, 16] as goal (goal)}<option value={goal}>for all, goal {goal} of 16</option>{/each}<option
+					value="0">not now</option
+				></select
+			></label
+		>
 		{#if broken.length}
 			<label class="reason"
 				>{broken.length === 1 ? '1 limit is' : `${broken.length} limits are`} broken, because

@@ -18,7 +18,7 @@
 		sessions: { attended: number; planned: number } | null;
 		/** Minutes in the week before, and in this one. */
 		practiced: { before: number; now: number };
-		probes: { id: number; probes: { y: number }[] } | null;
+		probes: { id: number; taken: { right: number }[] } | null;
 		reviewOn: string | null;
 		notes: { on: string; text: string }[];
 	}
@@ -66,8 +66,8 @@
 		<td class="number">{student.sessions ? `${student.sessions.attended} of ${student.sessions.planned}` : '–'}</td>
 		<td>{student.practiced.before} min last week, {student.practiced.now} this</td>
 		<td
-			>{#if student.probes}<a href={keepingScope('/track', { student: student.id, plan: student.probes.id })}
-					>{student.probes.probes.map(({ y }) => y).join(' ') || 'none yet'}</a
+			>{#if student.probes}<a href={keepingScope('/track/charts', { student: student.id, plan: student.probes.id })}
+					>{student.probes.taken.map(({ right }) => right).join(' ') || 'none yet'}</a
 				>{:else}<span class="soft">none planned</span>{/if}</td
 		>
 		<td>{student.reviewOn ? sayDate(student.reviewOn) : '–'}</td>

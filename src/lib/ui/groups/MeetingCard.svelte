@@ -4,6 +4,7 @@
 -->
 <script lang="ts">
 	import { enhance } from '$app/forms';
+	import { AWAY, type Away, NOT_HELD, type NotHeld } from '$lib/core/timetable';
 	import { keepingScope } from '../shell/address';
 
 	interface Props {
@@ -13,8 +14,10 @@
 		/** What is on record of that day. */
 		record: {
 			held: boolean;
+			whyNot: NotHeld | null;
+			makesUp: string | null;
 			note: string;
-			students: { studentId: number; present: boolean; ticketRight: number | null }[];
+			students: { studentId: number; present: boolean; whyAway: Away | null; ticketRight: number | null }[];
 		} | null;
 		/** Questions of the exit ticket. */
 		ticket: number;
@@ -25,24 +28,32 @@
 	/** What was tapped and is not saved yet. */
 	let away = $state<Record<number, boolean>>({});
 	let right = $state<Record<number, number | null>>({});
+	let whyAway = $state<Record<number, Away | null>>({});
+	let whyNot = $state<NotHeld | ''>('');
 	let note = $state<string | null>(null);
 
 	const recordOf = (id: number) => record?.students.find(({ studentId }) => studentId === id);
 	const isHere = (id: number) => !(away[id] ?? (recordOf(id) ? !recordOf(id)!.present : record?.held === false));
 	const rightOf = (id: number) => (id in right ? right[id] : (recordOf(id)?.ticketRight ?? null));
+	const whyAwayOf = (id: number) => (id in whyAway ? whyAway[id] : (recordOf(id)?.whyAway ?? null));
 	const said = $derived(note ?? record?.note ?? '');
 	const isSaved = $derived(Boolean(record));
-	const isChanged = $derived(Object.keys(away).length > 0 || Object.keys(right).length > 0 || note !== null);
+	const isChanged = $derived(
+		Object.keys(away).length > 0 || Object.keys(right).length > 0 || Object.keys(whyAway).length > 0 || note !== null
+	);
 	const whole = (held: boolean) =>
 		JSON.stringify({
 			groupId,
 			on,
 			held,
+			whyNot: held ? null : whyNot || null,
+			makesUp: held ? (record?.makesUp ?? null) : null,
 			note: said.trim(),
 			students: held
 				? students.map(({ id }) => ({
 						studentId: id,
 						present: isHere(id),
+						whyAway: isHere(id) ? null : whyAwayOf(id),
 						ticketRight: isHere(id) ? rightOf(id) : null
 					}))
 				: []
@@ -57,7 +68,7 @@
 		() =>
 		async ({ update }: { update: (options?: { reset?: boolean }) => Promise<void> }) => {
 			await update({ reset: false });
-			[away, right, note] = [{}, {}, null];
+			[away, right, whyAway, note] = [{}, {}, {}, null];
 		};
 </script>
 
@@ -84,6 +95,17 @@
 						onclick={() => turnTicket(id)}>{rightOf(id) === null ? 'ticket –' : `${rightOf(id)} of ${ticket}`}</button
 					>
 				{/if}
+				{#if may && !isHere(id)}
+					<select
+						aria-label="Why {name} is not here"
+						value={whyAwayOf(id) ?? ''}
+						onchange={({ currentTarget: { value } }) =>
+							(whyAway = { ...whyAway, [id]: (value || null) as Away | null })}
+					>
+						<option value="">why not</option>
+						{#each AWAY as why (why)}<option>{why}</option>{/each}
+					</select>
+				{/if}
 				<a class="soft" href={keepingScope(`/students/${id}`)} aria-label="Page of {name}">page</a>
 			</li>
 		{/each}
@@ -103,7 +125,11 @@
 			</form>
 			<form method="POST" action="?/record" use:enhance={saved}>
 				<input type="hidden" name="record" value={whole(false)} />
-				<button class="plain" disabled={record?.held === false}
+				<select aria-label="Why it was not held" bind:value={whyNot}>
+					<option value="">{record?.whyNot ?? 'why not'}</option>
+					{#each NOT_HELD as why (why)}<option>{why}</option>{/each}
+				</select>
+				<button class="plain" disabled={record?.held === false && !whyNot}
 					>{record?.held === false ? 'Not held' : 'Was not held'}</button
 				>
 			</form>

@@ -1,7 +1,6 @@
 <!-- The selected student, the same on every leg. -->
 <script lang="ts">
 	import { sayDue } from '../practice/saySet';
-	import { PROBE_ITEMS } from '$lib/core/growth';
 	import { fullName, plural } from '$lib/core/words';
 	import X from '@lucide/svelte/icons/x';
 	import type { Snippet } from 'svelte';
@@ -122,9 +121,8 @@
 		<h3>Probes and reviews</h3>
 		{#each peek.probes as plan (plan.id)}
 			<p>
-				<a href={keepingScope('/track', { plan: plan.id })}>{plan.skill}</a>: {plan.counts.join(' ') || 'none yet'} of {PROBE_ITEMS}{plan.due
-					? ' · due this week'
-					: ''}
+				<a href={keepingScope('/track/charts', { plan: plan.id })}>{plan.skill}</a>: {plan.counts.join(' ') ||
+					'none yet'} of {plan.questions}{plan.due ? ' · due this week' : ''}
 			</p>
 		{:else}
 			<p class="soft">No probes planned.</p>

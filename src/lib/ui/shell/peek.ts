@@ -25,7 +25,7 @@ export interface PeekContent {
 		doneOnly: boolean;
 		finishedAt: Date | null;
 	}[];
-	probes: { id: number; skill: string; counts: number[]; due: boolean }[];
+	probes: { id: number; skill: string; counts: number[]; questions: number; due: boolean }[];
 	nextReview: string | null;
 	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string }[];
 	window: string | null;

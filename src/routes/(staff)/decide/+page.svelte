@@ -9,6 +9,7 @@
 	import VerdictForm from '$lib/ui/decide/VerdictForm.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Pager from '$lib/ui/table/Pager.svelte';
+	import { sayErrorRates, sayReason } from '$lib/ui/track/saySeries';
 
 	let { data, form } = $props();
 	const studentOf = $derived(new Map(data.students.map((student) => [student.id as number, student])));
@@ -33,6 +34,7 @@
 {#each data.due.reviews as review (review.id)}
 	{@const student = studentOf.get(review.studentId)!}
 	{@const { advice, reasons } = review.recommendation}
+	{@const rates = sayErrorRates(review.recommendation)}
 	<article data-student={review.studentId} class:open={open === review.id}>
 		<header>
 			<h2><a href={withState({ student: review.studentId })}>{name(review.studentId)}</a></h2>
@@ -44,10 +46,11 @@
 		</header>
 		<p class="advice">The rule advises: <strong>{advice}</strong></p>
 		<ul>
-			{#each reasons as reason (reason)}<li>{reason}</li>{/each}
+			{#each reasons as reason (reason.is)}<li>{sayReason(reason)}</li>{/each}
 		</ul>
+		{#if rates}<p class="soft">{rates}</p>{/if}
 		<p class="links no-print">
-			<a href={keepingScope('/track', { student: review.studentId })}>See the probes</a>
+			<a href={keepingScope('/track/charts', { student: review.studentId })}>See the probes</a>
 			<a href={keepingScope('/gaps', { student: review.studentId })}>See the gaps</a>
 			{#if data.can.practice}<a
 					href={keepingScope('/practice/new', {
@@ -66,7 +69,7 @@
 				{review}
 				student={{ name: name(review.studentId), tier: student.tier }}
 				choices={data.form}
-				advised={advice === 'not enough yet' ? 'continue' : advice}
+				advised={advice === 'not enough yet' || advice === 'deliver first' ? 'continue' : advice}
 			/>
 		{/if}
 	</article>

@@ -1,150 +1,161 @@
 <script lang="ts">
-	import { PROBE_ITEMS } from '$lib/core/growth';
-	import { fullName, number, plural, sayChance } from '$lib/core/words';
-	import type { Snippet } from 'svelte';
-	import { enhance } from '$app/forms';
-	import { page } from '$app/state';
-	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
-	import Spark from '$lib/ui/charts/Spark.svelte';
-	import { setState, withState } from '$lib/ui/shell/address';
+	import type { Stake } from '$lib/core/growth';
 	import { sayDay } from '$lib/core/calendar';
-	import Notice from '$lib/ui/shell/Notice.svelte';
+	import { number, plural, sayChance } from '$lib/core/words';
+	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
+	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
+	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import StudentTable from '$lib/ui/table/StudentTable.svelte';
+	import { STAKE_NAMES, sayStake } from '$lib/ui/track/sayStake';
+	import SeriesSpark from '$lib/ui/track/SeriesSpark.svelte';
+	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
-	let { data, form } = $props();
-	type Plan = (typeof data.track.rows)[number]['plans'][number];
+	let { data } = $props();
+	type Row = (typeof data.track.rows)[number];
 
-	const planId = $derived(Number(page.url.searchParams.get('plan')));
 	const { track } = $derived(data);
-	const { chosen, skillNames } = $derived(track);
 	const rows = new Rows(() => ({ ids: track.ids, first: track.rows }));
+	let selected = $state<number[]>([]);
+	const chosen = $derived.by(() => {
+		const there = new Set<number>(track.ids);
+		return selected.filter((id) => there.has(id));
+	});
+	const skillName = (id: number) => track.skillNames[id] ?? '';
 	const columns = [
-		{ label: 'Skill' },
-		{ label: `Probes, of ${PROBE_ITEMS}` },
-		{ label: 'A week', isNumber: true },
-		{ label: 'Goal' },
-		{ label: 'This week' }
+		{ label: 'Tier', sort: 'tier' },
+		{ label: 'What is at stake', sort: 'stake' },
+		{ label: 'Weekly probes' },
+		{ label: 'Right now', sort: 'level' },
+		{ label: 'Goal', sort: 'goal' },
+		{ label: 'Sessions', sort: 'sessions' },
+		{ label: 'Last probe', sort: 'probe' }
 	];
-	const one = (value: number) => number(value, 1);
+	const KINDS = Object.keys(STAKE_NAMES) as Stake['is'][];
+	const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`);
+	const groupName = (row: Row, planId: number) => {
+		const plan = row.plans.find(({ id }) => id === planId);
+		return plan ? skillName(plan.skillId) : '';
+	};
 </script>
 
-<svelte:head><title>Track · Orderly Compass</title></svelte:head>
+<svelte:head><title>Caseload · Track · Orderly Compass</title></svelte:head>
 
-<h1>Track {data.scope.inWords}</h1>
-<p class="soft">
-	{track.running} students’ weekly probes are running, {track.due} still to be taken this week; {plural(
-		track.without,
-		'student'
-	)} in scope {track.without === 1 ? 'has' : 'have'} none.
-</p>
-
-{#if chosen}
-	{@const { plan } = chosen}
-	<section class="chart">
-		<h2>{fullName(chosen)}: {skillNames[plan.skillId]}</h2>
-		<ProbesRead {plan} />
-	</section>
-{/if}
-
-<p class="show no-print">
+<div class="page-head">
+	<h1>Who needs somebody in {data.scope.inWords}</h1>
+	<span class="soft"
+		>{plural(track.inTiers, 'student')} in tiers 2 and 3; something is at stake for {track.atStake}. Weekly probes run
+		for
+		{track.running}, {track.due} still to take this week’s.</span
+	>
+</div>
+<TrackViews />
+<div class="one-line filters no-print">
 	<label
-		>Show <select onchange={(event) => setState({ show: event.currentTarget.value || null })}>
+		>Show <select
+			value={track.show ?? ''}
+			onchange={({ currentTarget: { value } }) => setState({ show: value || null })}
+		>
 			<option value="">everyone</option>
-			<option value="due" selected={track.dueOnly}>this week’s probe still to take</option>
+			<option value="something">whoever has something at stake ({track.atStake})</option>
+			{#each KINDS as kind (kind)}{#if track.counts[kind]}<option value={kind}
+						>{STAKE_NAMES[kind]} ({track.counts[kind]})</option
+					>{/if}{/each}
+			<option value="tiers">tiers 2 and 3 ({track.inTiers})</option>
+			<option value="due">this week’s probe still to take ({track.due})</option>
 		</select></label
 	>
-</p>
-<div class="two">
-	<StudentTable {rows} {columns} says="Weekly probes" height={31}>
-		{#snippet cells(row)}
-			{#if row.plans.length === 0}
-				<td colspan="5" class="soft">no probes planned</td>
-			{:else}
-				<td>{@render each(row.plans, skill)}</td>
-				<td>{@render each(row.plans, counts)}</td>
-				<td class="number">{@render each(row.plans, slope)}</td>
-				<td>{@render each(row.plans, goal)}</td>
-				<td>{@render each(row.plans, due)}</td>
-			{/if}
-		{/snippet}
-		{#snippet empty()}
-			No probe is still to be taken this week. <a href={withState({ show: null })}>Show everyone</a>
-		{/snippet}
-	</StudentTable>
-
-	{#if data.can.probe}
-		<section>
-			<h2>Start weekly probes</h2>
-			{#each track.groups as group (group.id)}
-				<form method="POST" action="?/start" use:enhance>
-					<h3>{group.name}</h3>
-					{#each group.free as id (id)}<input type="hidden" name="students" value={id} />{/each}
-					<input type="hidden" name="skill" value={group.focusSkillId} />
-					<input type="hidden" name="group" value={group.id} />
-					<label
-						>Goal <select name="goalCorrect"
-							>{#each [PROBE_ITEMS - 2, PROBE_ITEMS - 1, PROBE_ITEMS] as goal (goal)}<option
-									selected={goal === PROBE_ITEMS - 1}>{goal}</option
-								>{/each}</select
-						>
-						of {PROBE_ITEMS}</label
-					>
-					<label>by <input type="date" name="goalOn" defaultValue={track.goalOn} required /></label>
-					<button>Start for {plural(group.free.length, 'student')}</button>
-				</form>
-			{:else}
-				<p class="soft">Every group member in scope has weekly probes on the focus. New groups appear here.</p>
-			{/each}
-		</section>
-	{/if}
+	<span class="soft">A student without a tier, a group or probes stands at the end.</span>
 </div>
-{#snippet each(plans: Plan[], part: Snippet<[Plan]>)}
-	{#each plans as plan (plan.id)}<div>{@render part(plan)}</div>{/each}
-{/snippet}
-{#snippet skill(plan: Plan)}<a class="plan" href={withState({ student: plan.studentId, plan: plan.id })}
-		>{skillNames[plan.skillId]}</a
-	>{/snippet}
-{#snippet counts(plan: Plan)}<Spark values={plan.probes.map(({ y }) => y)} /><span class="visually-hidden"
-		>{plan.probes.map(({ y }) => y).join(', ')}</span
-	>{/snippet}
-{#snippet slope(plan: Plan)}{plan.trend ? one(plan.trend.slope) : 'not yet'}{/snippet}
-{#snippet goal(plan: Plan)}{plan.goal.y} by {sayDay(plan.goalOn)}{#if plan.forecast}<span class="soft"
-			>, {sayChance(plan.forecast.chanceOfGoal)}</span
-		>{/if}{/snippet}
-{#snippet due(plan: Plan)}{plan.due ? 'to take' : 'taken'}{/snippet}
-<Notice outcome={form} />
-{#if planId && !chosen}<p><button class="plain" onclick={() => setState({ plan: null })}>Show all</button></p>{/if}
+
+<StudentTable {rows} {columns} says="Caseload" height={46} sort={track.sort} bind:selected>
+	{#snippet cells(row)}
+		<td><TierBars tier={row.tier} /></td>
+		<td class="stake">
+			{#if row.stakes.length}
+				{sayStake(row.stakes[0], skillName)}
+				{#if row.stakes.length > 1}<span
+						class="soft"
+						title={row.stakes
+							.slice(1)
+							.map((stake) => sayStake(stake, skillName))
+							.join(' ')}>and {row.stakes.length - 1} more</span
+					>{/if}
+			{:else}<span class="soft">{row.plans.length || row.groups.length ? 'nothing now' : ''}</span>{/if}
+		</td>
+		{#if row.plans.length}
+			{@const plan = row.plans.find(({ reading }) => reading) ?? row.plans[0]}
+			<td>
+				<div class="probes">
+					{#if plan.reading}<SeriesSpark reading={plan.reading} weeks={plan.weeks} />{:else}<span class="soft"
+							>none taken</span
+						>{/if}
+					<a href={keepingScope('/track/charts', { student: row.id, plan: plan.id })}>{groupName(row, plan.id)}</a
+					>{#if row.plans.length > 1}<span class="soft"> and {row.plans.length - 1} more</span>{/if}
+				</div>
+			</td>
+			<td class="number"
+				>{#if plan.reading}{@const now = plan.reading.levels[plan.reading.levels.length - 1]}
+					{number(now.value)} of {plan.reading.probes[plan.reading.probes.length - 1].of}<br /><span class="soft"
+						>{number(now.lower)} to {number(now.upper)}</span
+					>{/if}</td
+			>
+			<td
+				>{#if plan.reading}{sayChance(plan.reading.chanceOfGoal)}<br />{/if}<span class="soft"
+					>by {sayDay(plan.goalOn)}</span
+				></td
+			>
+		{:else}
+			<td class="soft">no probes planned</td>
+			<td></td>
+			<td></td>
+		{/if}
+		<td
+			>{#each row.groups as group (group.id)}<div>
+					{#if group.sessions?.planned}{group.sessions.attended} of {group.sessions.planned}{:else}<span class="soft"
+							>none yet</span
+						>{/if}
+				</div>{:else}<span class="soft">{row.tier > 1 ? 'no group' : ''}</span>{/each}</td
+		>
+		<td
+			>{#each row.plans.slice(0, 1) as plan (plan.id)}{plan.lastDaysAgo === null
+					? 'none yet'
+					: ago(plan.lastDaysAgo)}{#if plan.due}<br /><span class="soft">this week’s to take</span>{/if}{/each}</td
+		>
+	{/snippet}
+	{#snippet empty()}
+		{#if track.show}
+			Nobody here. <a href={withState({ show: null })}>Show everyone</a>
+		{:else}Nobody is in this scope.{/if}
+	{/snippet}
+</StudentTable>
+
+{#if chosen.length}
+	<ActionBar says="{plural(chosen.length, 'student')} selected">
+		<a class="button" href={keepingScope('/track/charts', { scope: `list:${chosen.join(',')}`, student: null })}
+			>Charts side by side</a
+		>
+		{#if data.can.practice}<a
+				class="button"
+				href={keepingScope('/practice/new', { for: `list:${chosen.join(',')}`, own: 'yes', student: null })}
+				>Give each their next step</a
+			>{/if}
+		<button class="plain" onclick={() => (selected = [])}>Clear</button>
+	</ActionBar>
+{/if}
 
 <style>
-	.show {
+	.filters {
 		margin-bottom: 8px;
 	}
-	.chart {
-		background: var(--sheet);
-		border: 1px solid var(--rule);
-		padding: 12px 16px 4px;
-		margin: 12px 0;
+	.stake {
+		max-width: 300px;
+		white-space: normal;
 	}
-	.two {
-		display: grid;
-		grid-template-columns: 3fr 1fr;
-		gap: 28px;
-		align-items: start;
-	}
-	.plan {
-		color: var(--ink);
-	}
-	form {
-		display: grid;
-		gap: 6px;
-		justify-items: start;
-		border-top: 1px solid var(--rule);
-		padding: 8px 0 12px;
-	}
-	@media (max-width: 1100px) {
-		.two {
-			grid-template-columns: 1fr;
-		}
+	.probes {
+		display: flex;
+		align-items: center;
+		gap: 10px;
+		line-height: 1.15;
 	}
 </style>

@@ -51,7 +51,7 @@ export const actions = {
 		const set = form.value.kind === 'practice' && sets.find((one) => one.id === form.value.id);
 		let sitting: number | null = null;
 		if (diagnostic) sitting = await beginDiagnostic(database, student, diagnostic, skills, at);
-		else if (probe) sitting = await beginProbe(database, probe, probe.weekNow, skills, at);
+		else if (probe) sitting = await beginProbe(database, probe, probe.makeUp ?? probe.numberNow, skills, at);
 		else if (check) sitting = await beginCheck(database, check, skills, at);
 		else if (set) sitting = await beginPractice(database, student.id, set, skills, at);
 		else if (form.value.kind === 'review' || form.value.kind === 'free')

@@ -44,7 +44,7 @@ const decision = (change: Partial<Decision> = {}): Decision => ({
 	note: 'agreed',
 	nextReviewOn: null,
 	advice: 'exit',
-	reasons: ['because'],
+	reasons: [{ is: 'adjusted', times: 1 }],
 	...change
 });
 const reviewOf = async (studentId: number) => (await openReviews(small.database, seen(studentId)))[0];
@@ -69,7 +69,7 @@ describe('verdicts', () => {
 		expect(await isMember(1)).toBe(false);
 		expect(await isMember(1, addDays(TODAY, -1))).toBe(true);
 		expect(await decidedReviews(small.database, seen(1))).toMatchObject([
-			{ verdict: 'exit', advice: 'exit', reasons: ['because'], note: 'agreed', decidedBy: 'Staff 2' }
+			{ verdict: 'exit', advice: 'exit', reasons: [{ is: 'adjusted', times: 1 }], note: 'agreed', decidedBy: 'Staff 2' }
 		]);
 		expect(await undoDecision(small.database, { ...specialist, schoolId: 9 }, review.id, NOW)).toBe(false);
 		expect(await undoDecision(small.database, specialist, review.id, NOW)).toBe(true);

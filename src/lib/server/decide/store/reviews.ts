@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import type { Advice, Verdict } from '../../../core/growth';
+import type { Advice, Reason, Verdict } from '../../../core/growth';
 import type { Database } from '../../database';
 import type { Staff, VisibleId } from '../../request';
 import { rosterSql, type Roster, type RosterCount, seenBy, SUMMARY } from '../../people';
@@ -12,7 +12,8 @@ export interface Review {
 	dueOn: SchoolDate;
 	verdict: Verdict | null;
 	advice: Advice | null;
-	reasons: string[];
+	/** Of the advice when it was decided; sentences where that was before reasons were kept as facts. */
+	reasons: (Reason | string)[];
 	note: string;
 	effectiveOn: SchoolDate | null;
 	newTier: number | null;

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import type { Advice, Verdict } from '../../../core/growth';
+import type { Advice, Reason, Verdict } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { changeWithin, endGroupWork, type GroupDeed, restoreGroupWork, undoWithin } from '../../groups';
 import type { Staff } from '../../request';
@@ -19,7 +19,7 @@ export interface Decision {
 	/** When to look again; none after an exit. */
 	nextReviewOn: SchoolDate | null;
 	advice: Advice;
-	reasons: string[];
+	reasons: Reason[];
 }
 
 /** A verdict on a review that was open. */

@@ -223,14 +223,15 @@ export async function undoAdoption(
 	class NotPossible extends Error {}
 	try {
 		return await database.transaction(async (transaction) => {
-			const own = await transaction.row<{ made: string; changed: string }>(
-				`SELECT made, changed FROM adoption
+			const own = await transaction.row<{ made: string; changed: string; plans: string }>(
+				`SELECT made, changed, plans FROM adoption
 				WHERE id = ? AND school_id = ? AND undone_at IS NULL AND adopted_at > ? - INTERVAL 1 DAY FOR UPDATE`,
 				[adoptionId, staff.schoolId, at]
 			);
 			if (!own) return false;
-			const [made, changed]: [number[], number[]] = [JSON.parse(own.made), JSON.parse(own.changed)];
-			if (made.length && (await isBuiltOn(transaction, made))) return false;
+			const [made, changed, plans]: number[][] = [own.made, own.changed, own.plans].map((list) => JSON.parse(list));
+			await endUnbegun(transaction, plans);
+			if (made.length && (await isBuiltOn(transaction, made))) throw new NotPossible();
 			for (const changeId of changed.reverse()) {
 				if (!(await undoWithin(transaction, staff, changeId, at))) throw new NotPossible();
 			}
@@ -255,6 +256,34 @@ export async function undoAdoption(
 		if (error instanceof NotPossible) return false;
 		throw error;
 	}
+}
+
+/** Keeps which plans of weekly probes began with an adoption. */
+export async function keepAdoptedPlans(
+	database: Database,
+	staff: Staff,
+	adoptionId: number,
+	planIds: number[]
+): Promise<void> {
+	await database.run('UPDATE adoption SET plans = ? WHERE id = ? AND school_id = ?', [
+		JSON.stringify(planIds),
+		adoptionId,
+		staff.schoolId
+	]);
+}
+
+/** Takes away those of the plans of which no probe was begun. */
+async function endUnbegun(transaction: Database, planIds: number[]): Promise<void> {
+	if (planIds.length === 0) return;
+	const gone = await transaction.rows<{ studentId: number }>(
+		`DELETE FROM probe_plan WHERE id IN (?) AND NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.plan_id = probe_plan.id)
+		RETURNING student_id AS studentId`,
+		[planIds]
+	);
+	await refreshStudents(
+		transaction,
+		gone.map(({ studentId }) => studentId)
+	);
 }
 
 /** Whether practice, probes, verdicts, meetings, notes or changes rest on one of the groups. */

@@ -18,6 +18,7 @@ import type { GroupDeed } from './groupDeeds';
 import { groupHistory, groupPauses } from './groupHistory';
 import { findGroup, groupsOfStudent, groupsOn } from './groups';
 import { meetingRecords, recordMeeting } from './meetings';
+import { sessionDaysOf } from './sessionCounts';
 import { notesOn, removeNote, writeNote } from '../../people/store/notes';
 import { openReviews } from '../../decide/store/reviews';
 import { decide } from '../../decide/store/verdicts';
@@ -246,10 +247,12 @@ describe('a meeting', () => {
 		groupId,
 		on: TODAY,
 		held: true,
+		whyNot: null,
+		makesUp: null,
 		note: 'went well',
 		students: [
-			{ studentId: 1, present: true, ticketRight: 2 },
-			{ studentId: 2, present: false, ticketRight: null }
+			{ studentId: 1, present: true, whyAway: null, ticketRight: 2 },
+			{ studentId: 2, present: false, whyAway: null, ticketRight: null }
 		],
 		...change
 	});
@@ -262,6 +265,29 @@ describe('a meeting', () => {
 			})
 		)[0];
 
+	it('keeps why it was not held, and why somebody was not there', async () => {
+		const away = { studentId: 2, present: false, whyAway: 'kept by the class' as const, ticketRight: null };
+		const none = await recordMeeting(small.database, specialist, record({ students: [away] }), NOW);
+		expect((await read()).students).toEqual([away]);
+		await recordMeeting(small.database, specialist, record({ held: false, whyNot: 'testing', students: [] }), NOW);
+		expect(await read()).toMatchObject({ held: false, whyNot: 'testing' });
+		await recordMeeting(small.database, specialist, none!, NOW);
+	});
+
+	it('stands in place of a planned one that it makes up for', async () => {
+		const days = async () =>
+			(await sessionDaysOf(small.database, seen(1), { ...small.school, today: addDays(TODAY, 1) })).get(
+				`1 ${groupId}`
+			)!;
+		const before = await days();
+		const missed = before.findLast(({ is }) => is === 'not held')!;
+		const none = await recordMeeting(small.database, specialist, record({ makesUp: missed.on }), NOW);
+		const now = await days();
+		expect(now.find(({ on }) => on === missed.on)).toEqual({ on: missed.on, is: 'attended' });
+		expect(now.length).toBe(before.length);
+		await recordMeeting(small.database, specialist, none!, NOW);
+	});
+
 	it('is written down with who was there and how the exit ticket went, and put back as it was', async () => {
 		expect(await recordMeeting(small.database, elsewhere, record(), NOW)).toBeNull();
 		const none = await recordMeeting(small.database, specialist, record(), NOW);
@@ -270,7 +296,7 @@ describe('a meeting', () => {
 		const before = await recordMeeting(
 			small.database,
 			specialist,
-			record({ note: '', students: [{ studentId: 1, present: false, ticketRight: null }] }),
+			record({ note: '', students: [{ studentId: 1, present: false, whyAway: null, ticketRight: null }] }),
 			NOW
 		);
 		await recordMeeting(small.database, specialist, before!, NOW);

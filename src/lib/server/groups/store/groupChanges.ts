@@ -1,6 +1,7 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
+import { isProbedSince, takeCarriedBack } from './carriedPlans';
 import { carryOut, type ChangeDetail, type GroupDeed, type LockedGroup } from './groupDeeds';
 import { restoreGroupWork } from './leaving';
 
@@ -58,7 +59,8 @@ export function changeGroup(
 /**
  * Undoes a change within a transaction that is under way.
  *
- * @returns false when there is none, a later change of the group builds on it, or a review that it set has its verdict
+ * @returns false when there is none, a later change of the group builds on it, a review that it set has its verdict, or a probe
+ *   of a plan that it began was taken
  */
 export async function undoWithin(transaction: Database, staff: Staff, changeId: number, at: Date): Promise<boolean> {
 	const change = await transaction.row<{ groupId: number; kind: GroupDeed['kind']; detail: string }>(
@@ -75,8 +77,10 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 	if (later) return false;
 	const detail: ChangeDetail = JSON.parse(change.detail);
 	const { added, memberships, pause, focus, endsOn, name, slotId } = detail;
+	if (detail.carried && (await isProbedSince(transaction, detail.carried))) return false;
 	// Of a move, joining the other group first: where something rests on that, nothing is undone.
 	if (detail.joined && !(await undoWithin(transaction, staff, detail.joined, at))) return false;
+	if (detail.carried) await takeCarriedBack(transaction, detail.carried);
 	if (added?.reviews?.length) {
 		const decided = await transaction.row<{ id: number }>(
 			'SELECT id FROM review WHERE id IN (?) AND verdict IS NOT NULL LIMIT 1',

@@ -1,6 +1,7 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import { refreshStudents } from '../../standing';
+import { type CarriedPlans, carryToEnd, carryToFocus, carryToJoining } from './carriedPlans';
 import { endGroupWork, type EndedWork } from './leaving';
 
 /** What can be done to a group that is there. Days are those from which it holds. */
@@ -33,6 +34,8 @@ export interface ChangeDetail {
 	heldBy?: string;
 	/** What leaving ended of probes, practice and reviews. */
 	ended?: EndedWork;
+	/** What became of weekly probes with it. */
+	carried?: CarriedPlans;
 	/** Of a move: the change by which they joined the other group. */
 	joined?: number;
 	/** For the history: who joined or left, the skill that followed. */
@@ -85,16 +88,17 @@ async function changeFocus(transaction: Database, { id }: LockedGroup, deed: Dee
 		[id, deed.on]
 	);
 	if (sameDay?.skillId === deed.skillId) return null;
+	const carried = await carryToFocus(transaction, id, deed.skillId, deed.on);
 	if (sameDay) {
 		await transaction.run('UPDATE group_focus SET skill_id = ? WHERE id = ?', [deed.skillId, sameDay.id]);
-		return { focus: sameDay, skillId: deed.skillId };
+		return { focus: sameDay, skillId: deed.skillId, carried };
 	}
 	const { insertId } = await transaction.run('INSERT INTO group_focus (group_id, skill_id, from_on) VALUES (?, ?, ?)', [
 		id,
 		deed.skillId,
 		deed.on
 	]);
-	return { added: { focus: insertId }, skillId: deed.skillId };
+	return { added: { focus: insertId }, skillId: deed.skillId, carried };
 }
 
 /** Lets students in who are not members yet, with a first review for those who do not help. */
@@ -118,8 +122,9 @@ async function letIn(transaction: Database, group: LockedGroup, deed: Deed<'join
 		]);
 		reviews.push(review.insertId);
 	}
+	const carried = deed.helps ? undefined : await carryToJoining(transaction, group.id, fresh, deed.on);
 	await refreshStudents(transaction, fresh);
-	return { added: { memberships, reviews }, studentIds: fresh };
+	return { added: { memberships, reviews }, studentIds: fresh, carried };
 }
 
 /** Ends memberships, and what the group had waiting for those students. */
@@ -173,6 +178,7 @@ async function setEnd(transaction: Database, group: LockedGroup, deed: Deed<'end
 	await transaction.run('UPDATE small_group SET ends_on = ? WHERE id = ?', [deed.on, group.id]);
 	return {
 		endsOn: group.endsOn,
+		carried: await carryToEnd(transaction, group.id, group.endsOn, deed.on),
 		memberships: own.map(({ id: membership, untilOn }) => ({ id: membership, untilOn }))
 	};
 }

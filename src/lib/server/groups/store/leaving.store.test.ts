@@ -4,6 +4,7 @@ import {
 	adopt,
 	clearGroups,
 	newGroup,
+	newProbes,
 	NOW,
 	seen,
 	seenOne,
@@ -63,7 +64,7 @@ beforeEach(async () => {
 	await startProbes(
 		database,
 		specialist,
-		{ studentIds: [1, 2], skillId: skills[0].id, groupId: one, startsOn: TODAY, goalOn: END, goalCorrect: 7 },
+		newProbes({ studentIds: [1, 2], skillId: skills[0].id, groupId: one, startsOn: TODAY, goalOn: END }),
 		NOW
 	);
 	const set = { groupId: one, itemCount: 5, opensOn: TODAY, dueOn: addDays(TODAY, 4), studentIds: [1, 2] };

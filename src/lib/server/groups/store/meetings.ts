@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { Away, NotHeld } from '../../../core/timetable';
 import { audit, type Database, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { seenAmong } from '../../people';
@@ -9,9 +10,16 @@ export interface MeetingRecord {
 	on: SchoolDate;
 	/** Not held: nobody's attendance counts. */
 	held: boolean;
+	/** Why it was not; null where it was, or nobody said. */
+	whyNot: NotHeld | null;
+	/** The planned day in place of which it was held. */
+	makesUp: SchoolDate | null;
 	note: string;
-	students: { studentId: number; present: boolean; ticketRight: number | null }[];
+	students: { studentId: number; present: boolean; whyAway: Away | null; ticketRight: number | null }[];
 }
+
+/** What is on record where nothing is. */
+const NOTHING = { held: true, whyNot: null, makesUp: null, note: '', students: [] };
 
 /**
  * Meetings on record of some groups within some days, the latest first, with those students whom a staff member may see
@@ -43,20 +51,15 @@ async function recordsOf(
 ): Promise<MeetingRecord[]> {
 	if (groupIds.length === 0) return [];
 	const [meetings, attended] = await Promise.all([
-		database.rows<{ groupId: number; on: SchoolDate; held: boolean; note: string }>(
-			`SELECT group_id AS groupId, on_date AS \`on\`, held, note FROM group_meeting
+		database.rows<Omit<MeetingRecord, 'students'>>(
+			`SELECT group_id AS groupId, on_date AS \`on\`, held, why_not AS whyNot, makes_up AS makesUp, note FROM group_meeting
 			JOIN small_group ON small_group.id = group_meeting.group_id AND small_group.school_id = ?
 			WHERE group_id IN (?) AND on_date BETWEEN ? AND ?`,
 			[schoolId, groupIds, from, until]
 		),
-		database.rows<{
-			groupId: number;
-			on: SchoolDate;
-			studentId: number;
-			present: boolean;
-			ticketRight: number | null;
-		}>(
-			`SELECT group_id AS groupId, on_date AS \`on\`, student_id AS studentId, present, ticket_right AS ticketRight
+		database.rows<{ groupId: number; on: SchoolDate } & MeetingRecord['students'][number]>(
+			`SELECT group_id AS groupId, on_date AS \`on\`, student_id AS studentId, present, why_away AS whyAway,
+				ticket_right AS ticketRight
 			FROM attendance
 			JOIN small_group ON small_group.id = attendance.group_id AND small_group.school_id = ?
 			WHERE group_id IN (?) AND on_date BETWEEN ? AND ?
@@ -67,11 +70,11 @@ async function recordsOf(
 	const records = new Map<string, MeetingRecord>();
 	const recordOf = (groupId: number, on: SchoolDate) => {
 		const key = `${groupId} ${on}`;
-		const record = records.get(key) ?? { groupId, on, held: true, note: '', students: [] };
+		const record = records.get(key) ?? { groupId, on, ...NOTHING, students: [] };
 		records.set(key, record);
 		return record;
 	};
-	for (const { groupId, on, held, note } of meetings) Object.assign(recordOf(groupId, on), { held, note });
+	for (const { groupId, on, ...meeting } of meetings) Object.assign(recordOf(groupId, on), meeting);
 	for (const { groupId, on, ...student } of attended) recordOf(groupId, on).students.push(student);
 	return [...records.values()].sort((a, b) => (a.on < b.on ? 1 : a.on > b.on ? -1 : a.groupId - b.groupId));
 }
@@ -88,33 +91,30 @@ export async function recordMeeting(
 	at: Date
 ): Promise<MeetingRecord | null> {
 	return database.transaction(async (transaction) => {
-		const { groupId, on, held, note, students } = record;
+		const { groupId, on, held, whyNot, makesUp, note, students } = record;
 		const group = await transaction.row<{ id: number }>(
 			'SELECT id FROM small_group WHERE id = ? AND school_id = ? FOR UPDATE',
 			[groupId, staff.schoolId]
 		);
 		if (!group) return null;
-		const [before = { groupId, on, held: true, note: '', students: [] }] = await recordsOf(
-			transaction,
-			staff.schoolId,
-			[groupId],
-			on,
-			on
-		);
+		const [before = { groupId, on, ...NOTHING }] = await recordsOf(transaction, staff.schoolId, [groupId], on, on);
 		await transaction.run('DELETE FROM attendance WHERE group_id = ? AND on_date = ?', [groupId, on]);
 		await transaction.run('DELETE FROM group_meeting WHERE group_id = ? AND on_date = ?', [groupId, on]);
 		// A record of nothing is none.
 		if (students.length || note || !held) {
 			await transaction.run(
-				`INSERT INTO group_meeting (group_id, on_date, held, note, recorded_by, recorded_at)
-				VALUES (?, ?, ?, ?, ?, ?)`,
-				[groupId, on, held, note, staff.id, at]
+				`INSERT INTO group_meeting (group_id, on_date, held, why_not, makes_up, note, recorded_by, recorded_at)
+				VALUES (?, ?, ?, ?, ?, ?, ?, ?)`,
+				[groupId, on, held, held ? null : whyNot, held ? makesUp : null, note, staff.id, at]
 			);
 		}
 		if (held) {
 			await transaction.insertMany(
-				'INSERT INTO attendance (group_id, student_id, on_date, present, ticket_right) VALUES ?',
-				students.map(({ studentId, present, ticketRight }) => [groupId, studentId, on, present, ticketRight])
+				'INSERT INTO attendance (group_id, student_id, on_date, present, why_away, ticket_right) VALUES ?',
+				students.map(({ studentId, present, whyAway, ticketRight }) => [
+					...[groupId, studentId, on, present],
+					...[present ? null : whyAway, ticketRight]
+				])
 			);
 		}
 		await audit(transaction, staff, at, 'record a meeting', {

@@ -1,16 +1,26 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { daysOf, sessionsSoFar, type Sessions } from '../../../core/timetable';
+import { countSessions, daysOf, sessionDays, type SessionDay, type Sessions } from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { School } from '../../school';
 import { groupPauses } from './groupHistory';
 
-/** Sessions of students in each of their groups up to today, none planned on days off, by `student group`. */
+/** Sessions of students in each of their groups up to today, counted, by `student group`. */
 export async function sessionCounts(
 	database: Database,
 	studentIds: VisibleId[],
-	{ today, calendar }: Pick<School, 'today' | 'calendar'>
+	school: Pick<School, 'today' | 'calendar'>
 ): Promise<Map<string, Sessions>> {
+	const days = await sessionDaysOf(database, studentIds, school);
+	return new Map([...days].map(([key, own]) => [key, countSessions(own, school.today)]));
+}
+
+/** Sessions of students in each of their groups up to today, day by day, none planned on days off, by `student group`. */
+export async function sessionDaysOf(
+	database: Database,
+	studentIds: VisibleId[],
+	{ today, calendar }: Pick<School, 'today' | 'calendar'>
+): Promise<Map<string, SessionDay[]>> {
 	if (studentIds.length === 0) return new Map();
 	const [memberships, records] = await Promise.all([
 		database.rows<{
@@ -29,9 +39,13 @@ export async function sessionCounts(
 			[studentIds, today]
 		),
 		database.rows<{ studentId: number; groupId: number; on: SchoolDate; present: boolean }>(
-			`SELECT student_id AS studentId, group_id AS groupId, on_date AS \`on\`, present
+			// A session that makes up for another stands in its place.
+			`SELECT attendance.student_id AS studentId, attendance.group_id AS groupId,
+				COALESCE(meeting.makes_up, attendance.on_date) AS \`on\`, attendance.present
 			FROM attendance
-			WHERE student_id IN (?) AND on_date <= ?`,
+			LEFT JOIN group_meeting AS meeting
+				ON meeting.group_id = attendance.group_id AND meeting.on_date = attendance.on_date
+			WHERE attendance.student_id IN (?) AND attendance.on_date <= ?`,
 			[studentIds, today]
 		)
 	]);
@@ -43,7 +57,7 @@ export async function sessionCounts(
 			const paused = pauses.filter((pause) => pause.groupId === groupId);
 			return [
 				key,
-				sessionsSoFar(own, { days: daysOf(days) }, [...paused, ...calendar.off], recordsOf.get(key) ?? [], today)
+				sessionDays(own, { days: daysOf(days) }, [...paused, ...calendar.off], recordsOf.get(key) ?? [], today)
 			];
 		})
 	);

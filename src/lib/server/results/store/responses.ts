@@ -27,20 +27,23 @@ export interface ResponsesAsked {
 	skillId: number | null;
 	isRight: boolean | null;
 	kind: SittingKind | null;
+	/** Of one run through a diagnostic, a set, a probe or a check. */
+	sittingId: number | null;
 }
 
 /** What a student has answered, the newest first: a part of the list, and how many answers there are. */
 export async function responsesOf(
 	database: Database,
 	studentId: VisibleId,
-	{ skillId, isRight, kind }: ResponsesAsked,
+	{ skillId, isRight, kind, sittingId }: ResponsesAsked,
 	{ from, most }: { from: number; most: number }
 ): Promise<{ responses: Response[]; total: number }> {
 	const conditions = [
 		{ sql: 'answer.student_id = ?', value: studentId as number },
 		skillId !== null && { sql: 'answer.skill_id = ?', value: skillId },
 		isRight !== null && { sql: 'answer.correct = ?', value: isRight },
-		kind !== null && { sql: 'sitting.kind = ?', value: kind }
+		kind !== null && { sql: 'sitting.kind = ?', value: kind },
+		sittingId !== null && { sql: 'answer.sitting_id = ?', value: sittingId }
 	].filter((condition) => condition !== false);
 	const wanted = conditions.map(({ sql }) => sql).join(' AND ');
 	const values = conditions.map(({ value }) => value);

@@ -1,7 +1,16 @@
 import { oneSkillSet } from '../../../../../tests/oneSkillSet';
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { NOW, seen, seenOne, smallSchool, staffAs, TODAY, type SmallSchool } from '../../../../../tests/smallSchool';
+import {
+	newProbes,
+	NOW,
+	seen,
+	seenOne,
+	smallSchool,
+	staffAs,
+	TODAY,
+	type SmallSchool
+} from '../../../../../tests/smallSchool';
 import { remakeFields } from '../../standing/store/studentFields';
 import { keptOf } from '../../../../../tests/keptOf';
 import { addDays } from '../../../core/calendar';
@@ -15,7 +24,8 @@ import { assignSet } from '../../practice/store/assigning';
 import { queuedSets, withdrawSets } from '../../practice/store/practice';
 import { probeSeries, startProbes } from '../../track/store/probes';
 import { beginPractice } from './practiceSittings';
-import { beginProbe, findSitting, openItem } from './sittings';
+import { beginProbe } from './probeSittings';
+import { findSitting, openItem } from './sittings';
 import { assignChecks, beginCheck, openChecks, withdrawChecks } from '../../gaps/store/skillChecks';
 import { moveWindow, noteStudents } from '../../screen/store/windows';
 
@@ -149,7 +159,7 @@ describe('work outside its time', () => {
 		await expectClosed(5, sittingId, 'left the school', new Date('2026-11-25T05:00:00Z'));
 
 		const plan = { skillId: small.skills[0].id, groupId: null, startsOn: TODAY, goalOn: addDays(TODAY, 40) };
-		await startProbes(small.database, specialist, { ...plan, goalCorrect: 7, studentIds: [6] }, NOW);
+		await startProbes(small.database, specialist, newProbes({ ...plan, studentIds: [6] }), NOW);
 		const [series] = await probeSeries(small.database, seen(6), small.school);
 		const probe = await beginProbe(small.database, series, 1, small.skills, NOW);
 		await small.database.run(`UPDATE probe_plan SET ended_on = '2026-11-24' WHERE id = ?`, [series.id]);

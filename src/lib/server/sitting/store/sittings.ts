@@ -1,7 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { PROBE_ITEMS } from '../../../core/growth';
-import { probeSeed, type Answer, type ItemKey, type ItemSeed } from '../../../core/items';
-import { itemsForSkill } from '../../../core/items/bank';
+import type { Answer, ItemKey, ItemSeed } from '../../../core/items';
 import type { QuestionHelp } from '../../../core/practice';
 import type { Doubt } from '../../../core/measurement';
 import type { SittingKind } from '../../../core/measurement';
@@ -51,7 +49,7 @@ export async function hasSittingSince(database: Database, schoolId: number, sinc
 type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
 	| { setId: number; attempt: number }
-	| { planId: number; week: number }
+	| { planId: number; number: number }
 	| { checkId: number }
 	| { ownDay: SchoolDate; ownNumber: number };
 
@@ -79,7 +77,7 @@ export async function openSitting(
 		windowId: null,
 		setId: null,
 		planId: null,
-		week: null,
+		number: null,
 		checkId: null,
 		ownDay: null,
 		ownNumber: null,
@@ -89,7 +87,7 @@ export async function openSitting(
 		...origin
 	};
 	const { insertId, affected } = await transaction.run(
-		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, week, check_id, own_day, own_number, attempt, resits_id,
+		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, probe_number, check_id, own_day, own_number, attempt, resits_id,
 			domain_id, item_count, until_right, adaptive, parameters_id, started_at)
 		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
@@ -99,7 +97,7 @@ export async function openSitting(
 			columns.windowId,
 			columns.setId,
 			columns.planId,
-			columns.week,
+			columns.number,
 			columns.checkId,
 			columns.ownDay,
 			columns.ownNumber,
@@ -151,18 +149,6 @@ export async function beginFixed(
 export function withSkillIds<Seed extends ItemSeed>(seeds: Seed[], skills: Skill[]): (Seed & { skillId: number })[] {
 	const ids = new Map(skills.map(({ code, id }) => [code, id]));
 	return seeds.map((seed) => ({ ...seed, skillId: ids.get(seed.skillCode)! }));
-}
-
-export async function beginProbe(
-	database: RootDatabase,
-	plan: { id: number; studentId: number; skillCode: string },
-	week: number,
-	skills: Skill[],
-	at: Date
-): Promise<number> {
-	const items = withSkillIds(itemsForSkill(plan.skillCode, PROBE_ITEMS, probeSeed(plan.id, week)), skills);
-	const origin = { planId: plan.id, week };
-	return beginFixed(database, { studentId: plan.studentId, kind: 'probe', origin, at }, items);
 }
 
 export interface SittingItem extends ItemKey {

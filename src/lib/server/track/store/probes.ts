@@ -1,12 +1,13 @@
-import { cycleWeek, schoolDateOf, weeksBetween, type SchoolDate } from '../../../core/calendar';
-import type { Point } from '../../../core/growth';
+import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import { type ProbeForm, probeNumber, weekOfProbe } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
 import { rosterSql, type Roster, type RosterCount, SUMMARY } from '../../people';
 import type { School } from '../../school';
 import { refreshStudents } from '../../standing';
 
-interface ProbePlan {
+/** Weekly probes of one student on one skill, from a week to a goal date. */
+export interface ProbePlan extends ProbeForm {
 	id: number;
 	studentId: number;
 	skillId: number;
@@ -15,25 +16,40 @@ interface ProbePlan {
 	startsOn: SchoolDate;
 	goalOn: SchoolDate;
 	goalCorrect: number;
+	/** Weekday on which it is given (ISO); null: any. */
+	onDay: number | null;
+	/** A missed probe that may be made up, by its number. */
+	makeUp: number | null;
+}
+
+/** A probe that was taken. */
+export interface TakenProbe {
+	sittingId: number;
+	/** Within its plan, from 1. */
+	number: number;
+	/** That it belongs to, from 0. */
+	week: number;
+	on: SchoolDate;
+	right: number;
 }
 
 export interface ProbeSeries extends ProbePlan {
-	/** x: weeks since the plan's start; y: items right of 8. */
-	probes: (Point & { on: SchoolDate })[];
-	/** The week now, 1 in the first; probes after the goal date are none. */
-	weekNow: number;
-	/** Whether this week's probe is still to be taken. */
+	taken: TakenProbe[];
+	/** The probe of now, 1 in the first week; after the goal date there is none. */
+	numberNow: number;
+	/** Whether the probe of now is still to be taken. */
 	due: boolean;
 }
 
 const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, skill.code AS skillCode, plan.group_id AS groupId,
-	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect`;
+	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect, plan.questions, plan.of_focus AS ofFocus,
+	plan.a_week AS aWeek, plan.on_day AS onDay, plan.make_up AS makeUp`;
 
 /** Running plans of students with the probes taken so far. */
 export async function probeSeries(
 	database: Database,
 	studentIds: VisibleId[],
-	{ today, timeZone }: Pick<School, 'today' | 'timeZone'>
+	school: Pick<School, 'today' | 'timeZone'>
 ): Promise<ProbeSeries[]> {
 	if (studentIds.length === 0) return [];
 	const plans = await database.rows<ProbePlan>(
@@ -42,53 +58,96 @@ export async function probeSeries(
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[studentIds]
 	);
+	return withProbes(database, plans, school);
+}
+
+/** Plans of a school by their ids, ended or not, with the probes taken. */
+export async function seriesOfPlans(
+	database: Database,
+	school: Pick<School, 'id' | 'today' | 'timeZone'>,
+	planIds: number[]
+): Promise<ProbeSeries[]> {
+	if (planIds.length === 0) return [];
+	const plans = await database.rows<ProbePlan>(
+		`SELECT ${PLAN} FROM probe_plan AS plan
+		JOIN skill ON skill.id = plan.skill_id
+		JOIN student ON student.id = plan.student_id
+		WHERE plan.id IN (?) AND student.school_id = ?
+		ORDER BY plan.student_id, plan.starts_on, plan.id`,
+		[planIds, school.id]
+	);
+	return withProbes(database, plans, school);
+}
+
+async function withProbes(
+	database: Database,
+	plans: ProbePlan[],
+	{ today, timeZone }: Pick<School, 'today' | 'timeZone'>
+): Promise<ProbeSeries[]> {
 	if (plans.length === 0) return [];
 	const taken = await database.rows<{
 		planId: number;
-		week: number;
+		sittingId: number;
+		number: number;
 		startedAt: Date;
-		correct: number;
-		finishedAt: Date | null;
+		right: number;
 	}>(
-		`SELECT sitting.plan_id AS planId, sitting.week, sitting.started_at AS startedAt, sitting.finished_at AS finishedAt,
-			COALESCE(SUM(answer.correct), 0) AS correct
+		`SELECT sitting.plan_id AS planId, sitting.id AS sittingId, sitting.probe_number AS number, sitting.started_at AS startedAt,
+			COALESCE(SUM(answer.correct), 0) AS \`right\`
 		FROM sitting LEFT JOIN answer ON answer.sitting_id = sitting.id AND answer.attempt = 1
-		WHERE sitting.plan_id IN (?)
+		WHERE sitting.plan_id IN (?) AND sitting.finished_at IS NOT NULL
 		GROUP BY sitting.id
-		ORDER BY sitting.week`,
+		ORDER BY sitting.probe_number`,
 		[plans.map(({ id }) => id)]
 	);
 	return plans.map((plan) => {
-		const own = taken.filter((probe) => probe.planId === plan.id);
-		const done = own.filter((probe) => probe.finishedAt);
-		const weekNow = cycleWeek(plan.startsOn, today);
+		const numberNow = probeNumber(plan, today);
+		const own = taken.filter(({ planId }) => planId === plan.id);
+		const isTaken = (wanted: number | null) => own.some(({ number }) => number === wanted);
 		return {
 			...plan,
-			probes: done.map((probe) => {
-				const on = schoolDateOf(probe.startedAt, timeZone);
-				return { x: weeksBetween(plan.startsOn, on), y: Number(probe.correct), on };
-			}),
-			weekNow,
-			due: weekNow >= 1 && today <= plan.goalOn && !done.some((probe) => probe.week === weekNow)
+			makeUp: isTaken(plan.makeUp) ? null : plan.makeUp,
+			taken: own.map(({ sittingId, number, startedAt, right }) => ({
+				sittingId,
+				number,
+				week: weekOfProbe(plan, number),
+				on: schoolDateOf(startedAt, timeZone),
+				right: Number(right)
+			})),
+			numberNow,
+			due: numberNow >= 1 && today <= plan.goalOn && !isTaken(numberNow)
 		};
 	});
 }
 
 const isDue = `plan.starts_on <= ? AND plan.goal_on >= ? AND NOT EXISTS (
 	SELECT 1 FROM sitting
-	WHERE sitting.plan_id = plan.id AND sitting.week = DATEDIFF(?, plan.starts_on) DIV 7 + 1
+	WHERE sitting.plan_id = plan.id AND sitting.probe_number = DATEDIFF(?, plan.starts_on) * plan.a_week DIV 7 + 1
 		AND sitting.finished_at IS NOT NULL)`;
 
+/** A running plan, as far as lists of many need it. */
+export interface RunningPlan {
+	id: number;
+	studentId: VisibleId;
+	skillId: number;
+	groupId: number | null;
+	startsOn: SchoolDate;
+	goalOn: SchoolDate;
+	due: boolean;
+	/** When its last probe was begun; null before the first. */
+	lastAt: Date | null;
+}
+
 /** Running plans of a roster, by student, without their probes. */
-export async function runningPlans(
-	database: Database,
-	roster: Roster
-): Promise<{ id: number; studentId: VisibleId; skillId: number; due: boolean }[]> {
+export async function runningPlans(database: Database, roster: Roster): Promise<RunningPlan[]> {
 	const among = rosterSql(roster);
 	const { today } = roster;
-	const rows = await database.rows<{ id: number; studentId: VisibleId; skillId: number; due: number }>(
+	const rows = await database.rows<Omit<RunningPlan, 'due'> & { due: number }>(
 		// In this order: else the plans of a whole district may be read.
-		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, ${isDue} AS due
+		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, plan.group_id AS groupId,
+			plan.starts_on AS startsOn, plan.goal_on AS goalOn, ${isDue} AS due,
+			(SELECT MAX(sitting.started_at) FROM sitting
+				WHERE sitting.plan_id = plan.id AND sitting.finished_at IS NOT NULL) AS lastAt
 		FROM ${among.sql} AS roster STRAIGHT_JOIN probe_plan AS plan ON plan.student_id = roster.id
 		WHERE plan.ended_on IS NULL
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
@@ -106,37 +165,46 @@ export const dueProbes = (today: SchoolDate): RosterCount => ({
 });
 
 interface NewPlan {
-	studentIds: number[];
+	/** With the form of each one's probes, and how many of its questions are to be right. */
+	students: ({ id: number; goalCorrect: number } & ProbeForm)[];
 	skillId: number;
 	groupId: number | null;
 	startsOn: SchoolDate;
 	goalOn: SchoolDate;
-	goalCorrect: number;
+	/** Weekday on which probes are given (ISO); null: any. */
+	onDay: number | null;
 }
 
 /** Starts weekly probes; a student who already has a running plan on the skill keeps it. @returns ids of new plans */
 export async function startProbes(database: RootDatabase, staff: Staff, plan: NewPlan, at: Date): Promise<number[]> {
 	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: plan.studentIds, group: [plan.groupId], skill: [plan.skillId] });
+		const studentIds = plan.students.map(({ id }) => id);
+		await requireOwn(transaction, staff, { student: studentIds, group: [plan.groupId], skill: [plan.skillId] });
 		// The students are locked, so that the same request sent twice starts one plan.
-		await transaction.rows('SELECT id FROM student WHERE id IN (?) ORDER BY id FOR UPDATE', [plan.studentIds]);
+		await transaction.rows('SELECT id FROM student WHERE id IN (?) ORDER BY id FOR UPDATE', [studentIds]);
 		const running = await transaction.rows<{ studentId: number }>(
 			`SELECT student_id AS studentId FROM probe_plan
 			WHERE student_id IN (?) AND skill_id = ? AND ended_on IS NULL`,
-			[plan.studentIds, plan.skillId]
+			[studentIds, plan.skillId]
 		);
 		const has = new Set(running.map(({ studentId }) => studentId));
 		const ids: number[] = [];
-		for (const studentId of plan.studentIds.filter((id) => !has.has(id))) {
+		for (const { id, goalCorrect, questions, ofFocus, aWeek } of plan.students.filter(
+			(student) => !has.has(student.id)
+		)) {
 			const { insertId } = await transaction.run(
-				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, created_by)
-				VALUES (?, ?, ?, ?, ?, ?, ?)`,
-				[studentId, plan.skillId, plan.groupId, plan.startsOn, plan.goalOn, plan.goalCorrect, staff.id]
+				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus, a_week,
+					on_day, created_by)
+				VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+				[
+					...[id, plan.skillId, plan.groupId, plan.startsOn, plan.goalOn, goalCorrect],
+					...[questions, ofFocus, aWeek, plan.onDay, staff.id]
+				]
 			);
 			ids.push(insertId);
 		}
 		if (ids.length === 0) return ids;
-		await refreshStudents(transaction, plan.studentIds);
+		await refreshStudents(transaction, studentIds);
 		await audit(transaction, staff, at, 'start probes', { plans: ids });
 		return ids;
 	});
@@ -166,5 +234,30 @@ export async function undoStartProbes(
 		);
 		await audit(transaction, staff, at, 'undo start probes', { plans: free.length });
 		return free.length;
+	});
+}
+
+/** Lets a missed probe be made up, or takes that back (null). @returns whether there is such a plan */
+export async function letMakeUp(
+	database: RootDatabase,
+	staff: Staff,
+	planId: number,
+	number: number | null,
+	at: Date
+): Promise<boolean> {
+	return database.transaction(async (transaction) => {
+		const plan = await transaction.row<{ studentId: number }>(
+			`SELECT plan.student_id AS studentId FROM probe_plan AS plan
+			JOIN student ON student.id = plan.student_id
+			WHERE plan.id = ? AND student.school_id = ? AND plan.ended_on IS NULL FOR UPDATE`,
+			[planId, staff.schoolId]
+		);
+		if (!plan) return false;
+		await transaction.run('UPDATE probe_plan SET make_up = ? WHERE id = ?', [number, planId]);
+		await audit(transaction, staff, at, number ? 'let make up a probe' : 'take back making up a probe', {
+			plans: [planId],
+			students: [plan.studentId]
+		});
+		return true;
 	});
 }

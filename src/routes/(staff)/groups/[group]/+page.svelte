@@ -59,7 +59,7 @@
 		<a href={keepingScope('/gaps', { scope: `group:${group.id}` })}>Gaps</a>
 		{#if data.can.practice}<a href={keepingScope('/practice/new', { for: `group:${group.id}` })}>Assign practice</a
 			>{/if}
-		<a href={keepingScope('/track', { scope: `group:${group.id}` })}>Track</a>
+		<a href={keepingScope('/track/charts', { scope: `group:${group.id}` })}>Track</a>
 		<a href={keepingScope('/decide', { scope: `group:${group.id}` })}>Decide</a>
 	</p>
 </div>

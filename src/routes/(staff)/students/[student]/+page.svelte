@@ -2,7 +2,8 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { fullName, plural } from '$lib/core/words';
-	import ProbesRead from '$lib/ui/track/ProbesRead.svelte';
+	import { sayReason } from '$lib/ui/track/saySeries';
+	import SeriesRead from '$lib/ui/track/SeriesRead.svelte';
 	import { addDays, sayDate, sayDay, sayWholeDate } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
 	import DomainStandings from '$lib/ui/students/DomainStandings.svelte';
@@ -92,7 +93,12 @@
 		<h2>Weekly probes</h2>
 		{#each data.probes as plan (plan.id)}
 			<h3>{plan.skill}</h3>
-			<ProbesRead {plan} />
+			<SeriesRead
+				{plan}
+				sessions={plan.sessions}
+				practiced={plan.practiced}
+				skillName={(id) => data.skillNames[id] ?? ''}
+			/>
 		{/each}
 	</section>
 {/if}
@@ -108,7 +114,7 @@
 				<span class="soft">at the review of {review.groupName} on {sayDate(review.dueOn)}</span>
 			</p>
 			<ul>
-				{#each review.reasons as reason (reason)}<li>{reason}</li>{/each}
+				{#each review.reasons as reason (reason.is)}<li>{sayReason(reason)}</li>{/each}
 			</ul>
 		{:else}
 			<p class="soft">No review is planned, so nothing is advised.</p>

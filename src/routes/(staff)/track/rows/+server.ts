@@ -1,8 +1,8 @@
 import { json } from '@sveltejs/kit';
-import { rowsAsked, staffContext } from '$lib/server/shell/staffPage';
+import { rowsAsked, scopeOf, staffContext } from '$lib/server/shell/staffPage';
 import { trackRows } from '$lib/server/track/trackPage';
 
-/** More students with their series, as they are scrolled to. */
+/** More students of a caseload, as they are scrolled to. */
 export async function GET({ locals, url }) {
 	const { staff, school } = await staffContext(locals);
 	const students = await rowsAsked(locals, url, staff, school);
@@ -11,6 +11,7 @@ export async function GET({ locals, url }) {
 			locals.database,
 			staff,
 			school,
+			await scopeOf(locals, url, staff, school),
 			students.map(({ id }) => id)
 		)
 	});

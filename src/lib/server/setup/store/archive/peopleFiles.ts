@@ -128,13 +128,14 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 	{
 		name: 'attendance',
 		says: 'a session of a group at which it was noted whether a student was there',
-		sql: `SELECT student_id AS student, group_id AS small_group, on_date, present, ticket_right FROM attendance
+		sql: `SELECT student_id AS student, group_id AS small_group, on_date, present, why_away, ticket_right FROM attendance
 			WHERE student_id IN (?) ORDER BY student_id, on_date, group_id`,
 		columns: {
 			student: STUDENT,
 			small_group: 'number of the group here',
 			on_date: 'day of the session',
 			present: 'whether the student was there',
+			why_away: 'why not; empty where nobody said',
 			ticket_right: 'questions of the exit ticket that were right; empty where none was given'
 		}
 	},

@@ -173,8 +173,8 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 	{
 		name: 'sessions',
 		says: 'a session of a group, held or not',
-		sql: `SELECT meeting.group_id AS small_group, meeting.on_date, meeting.held, meeting.note,
-				account.display_name AS recorded_by
+		sql: `SELECT meeting.group_id AS small_group, meeting.on_date, meeting.held, meeting.why_not, meeting.makes_up,
+				meeting.note, account.display_name AS recorded_by
 			FROM group_meeting AS meeting
 			JOIN small_group ON small_group.id = meeting.group_id
 			JOIN account ON account.id = meeting.recorded_by
@@ -183,8 +183,28 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 			small_group: 'number of the group here',
 			on_date: 'day',
 			held: 'whether it was held',
+			why_not: 'why not; empty where nobody said',
+			makes_up: 'the planned day in place of which it was held',
 			note: 'what was noted',
 			recorded_by: BY
+		}
+	},
+	{
+		name: 'watched_sessions',
+		says: 'what a colleague saw of a session',
+		sql: `SELECT watch.group_id AS small_group, watch.on_date, watch.points, watch.note,
+				account.display_name AS watched_by, watch.watched_at
+			FROM session_watch AS watch
+			JOIN small_group ON small_group.id = watch.group_id
+			JOIN account ON account.id = watch.watched_by
+			WHERE small_group.school_id = ? ORDER BY watch.id`,
+		columns: {
+			small_group: 'number of the group here',
+			on_date: 'day',
+			points: 'which of the five points were so: 1 for the first, 2 for the second, 4, 8, 16, added up',
+			note: 'what was noted',
+			watched_by: BY,
+			watched_at: 'when'
 		}
 	},
 	...PRACTICE_FILES,

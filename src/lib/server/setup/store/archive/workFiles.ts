@@ -63,7 +63,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		name: 'sittings',
 		says: 'a run of a student through a diagnostic, a practice set, a probe or a check',
 		sql: `SELECT sitting.student_id AS student, sitting.id AS sitting, sitting.kind, sitting.window_id AS screening_window,
-				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.week, sitting.item_count, sitting.answered,
+				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.probe_number, sitting.item_count, sitting.answered,
 				sitting.started_at, sitting.finished_at, sitting.set_aside_at, sitting.trust
 			FROM sitting WHERE sitting.student_id IN (?) ORDER BY sitting.student_id, sitting.id`,
 		columns: {
@@ -73,7 +73,7 @@ export const WORK_FILES: ArchiveFile[] = [
 			screening_window: 'number of the window of a diagnostic',
 			practice_set: 'number of the practice set',
 			probe_plan: 'number of the plan of probes',
-			week: 'week of a probe, from 1',
+			probe_number: 'the how-manieth probe of its plan, from 1: with one a week, its week',
 			item_count: 'questions there were or could be',
 			answered: 'questions answered',
 			started_at: 'when it began',
@@ -218,7 +218,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		name: 'probe_plans',
 		says: 'weekly probes of a student on a skill',
 		sql: `SELECT plan.student_id AS student, plan.id AS probe_plan, skill.code AS skill, plan.group_id AS small_group,
-				plan.starts_on, plan.goal_on, plan.goal_correct, plan.ended_on, account.display_name AS created_by
+				plan.starts_on, plan.goal_on, plan.goal_correct, plan.questions, plan.of_focus, plan.a_week, plan.ended_on, account.display_name AS created_by
 			FROM probe_plan AS plan
 			JOIN skill ON skill.id = plan.skill_id
 			JOIN account ON account.id = plan.created_by
@@ -231,6 +231,9 @@ export const WORK_FILES: ArchiveFile[] = [
 			starts_on: 'first day of its first week',
 			goal_on: 'day of the goal',
 			goal_correct: 'questions of a probe that are to be right by then',
+			questions: 'questions of a probe',
+			of_focus: 'how many of them are on the skill; the others are on what comes before it',
+			a_week: 'probes a week',
 			ended_on: 'when it ended; empty while it goes on',
 			created_by: BY
 		}

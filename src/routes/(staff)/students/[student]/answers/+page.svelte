@@ -34,7 +34,9 @@
 		};
 	});
 	const narrow = (change: Record<string, string | null>) => setState({ ...change, answers: null });
-	const isNarrowed = $derived(asked.skillId !== null || asked.judged !== null || asked.kind !== null);
+	const isNarrowed = $derived(
+		asked.skillId !== null || asked.judged !== null || asked.kind !== null || asked.sittingId !== null
+	);
 </script>
 
 <svelte:head><title>Answers of {name} · Orderly Compass</title></svelte:head>
@@ -77,6 +79,9 @@
 			{#each Object.entries(KIND_WORDS) as [kind, words] (kind)}<option value={kind}>{words}</option>{/each}
 		</select></label
 	>
+	{#if asked.sittingId !== null}<span
+			>Of one run only. <button class="plain small" onclick={() => narrow({ sitting: null })}>All runs</button></span
+		>{/if}
 </p>
 
 <Table

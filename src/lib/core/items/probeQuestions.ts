@@ -1,0 +1,95 @@
+import type { ProbeForm } from '../growth';
+import { familiesFor, itemFrom } from './bank';
+import { describeAnswer } from './check';
+import type { Item, ItemSeed } from './item';
+import { probeSeeds } from './seeds';
+
+/** A place of a probe: which skill its question is on, and of which family. */
+export type ProbePlace = Pick<ItemSeed, 'skillCode' | 'familyId'>;
+
+/** What a student would take for the same question: the same words and picture, with the same answer. */
+export const sameWords = (item: Pick<Item, 'stem' | 'figure' | 'response' | 'key'>): string =>
+	JSON.stringify([item.stem, item.figure ?? null, describeAnswer(item, item.key)]);
+
+/** So many places, the families of skills in turn. */
+function placesOn(skillCodes: string[], count: number): ProbePlace[] {
+	const families = skillCodes.map(familiesFor);
+	return Array.from({ length: count }, (_, i) => {
+		const own = families[i % families.length];
+		const { id, skillCode } = own[Math.floor(i / families.length) % own.length];
+		return { familyId: id, skillCode };
+	});
+}
+
+/**
+ * The places of each probe of a plan, the same every week, so that probes are equivalent: the focus's families in turn, then
+ * those of its prerequisites. Where no prerequisite has questions, all are on the focus.
+ *
+ * @throws RangeError for a focus without questions
+ */
+export function probePlaces(
+	focus: string,
+	prerequisites: string[],
+	{ questions, ofFocus }: Pick<ProbeForm, 'questions' | 'ofFocus'>
+): ProbePlace[] {
+	if (familiesFor(focus).length === 0) throw new RangeError(`no item family for skill ${focus}`);
+	const before = prerequisites.filter((code) => familiesFor(code).length > 0);
+	if (before.length === 0) return placesOn([focus], questions);
+	return [...placesOn([focus], ofFocus), ...placesOn(before, questions - ofFocus)];
+}
+
+/**
+ * The questions of a probe: at each place one that the student has not met, in an order of their own each week.
+ *
+ * @param number of the probe within its plan, from 1
+ * @param met what they were asked before (`sameWords`); what is chosen is added
+ * @returns also how many had to be questions that were met, where a family has no others left
+ */
+export function probeQuestions(
+	places: ProbePlace[],
+	plan: number,
+	number: number,
+	met: Set<string>
+): { questions: ItemSeed[]; repeated: number } {
+	let repeated = 0;
+	const seeds = probeSeeds(plan, number);
+	const questions = places.map(({ familyId, skillCode }, place) => {
+		for (let i = 0; i < seeds.length; i++) {
+			const seed = seeds[(place * STRIDE + i) % seeds.length];
+			const words = sameWords(itemFrom(familyId, seed));
+			if (met.has(words)) continue;
+			met.add(words);
+			return { familyId, skillCode, seed };
+		}
+		repeated++;
+		return { familyId, skillCode, seed: seeds[(place * STRIDE) % seeds.length] };
+	});
+	// Turned by the probe's number: the same place is not met at the same point every week.
+	const turn = (number * TURN) % questions.length;
+	return { questions: [...questions.slice(turn), ...questions.slice(0, turn)], repeated };
+}
+
+/** Places of one family begin so many seeds apart, and a probe's order is turned by so many a week. */
+const [STRIDE, TURN] = [7, 5];
+
+/** Forms that are looked for at most: as many weeks as a plan has. */
+export const MOST_FORMS = 20;
+
+const carried = new Map<string, number>();
+
+/**
+ * How many equivalent probes a plan can have before its first question comes again word for word, for a student who has met
+ * none of them elsewhere.
+ *
+ * @returns at most `MOST_FORMS`
+ */
+export function formsCarried(places: ProbePlace[]): number {
+	const key = places.map(({ familyId }) => familyId).join(' ');
+	const known = carried.get(key);
+	if (known !== undefined) return known;
+	const met = new Set<string>();
+	let forms = 0;
+	while (forms < MOST_FORMS && probeQuestions(places, 1, forms + 1, met).repeated === 0) forms++;
+	carried.set(key, forms);
+	return forms;
+}

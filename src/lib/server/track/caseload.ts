@@ -1,0 +1,119 @@
+import { addDays, daysBetween, schoolDateOf } from '../../core/calendar';
+import { atStake, byStake, type PlanLook, type SeriesReading, type Stake } from '../../core/growth';
+import type { Sessions } from '../../core/timetable';
+import type { Database } from '../database';
+import { currentGroups, sessionCounts, type SmallGroup } from '../groups';
+import type { RosterStudent } from '../people';
+import type { Staff, VisibleId } from '../request';
+import type { School } from '../school';
+import type { Scope } from '../shell';
+import { readStandings } from '../standing';
+import { seriesReadings } from './readings';
+import { exitsSince } from './store/exits';
+import { type RunningPlan, runningPlans } from './store/probes';
+
+/** For so long after a group ended, a student is looked after still. */
+const WATCHED_DAYS = 56;
+
+/** A running plan with what it says, as far as a list shows it. */
+export interface CasePlan extends RunningPlan {
+	lastDaysAgo: number | null;
+	reading: SeriesReading | null;
+}
+
+/** A group a student is in now, with their sessions in it. */
+export interface CaseGroup {
+	id: number;
+	name: string;
+	skillId: number;
+	sessions: Sessions | null;
+}
+
+/** A student with all that a caseload says of them. */
+export interface CaseStudent extends RosterStudent {
+	plans: CasePlan[];
+	groups: CaseGroup[];
+	stakes: Stake[];
+}
+
+/**
+ * Everybody in a scope with what is at stake for them, most first: those in tier 2 or 3, in a group, with probes, or whose group
+ * ended in the last eight weeks, then all others.
+ */
+export async function caseload(database: Database, staff: Staff, school: School, scope: Scope): Promise<CaseStudent[]> {
+	const { today } = school;
+	const [students, plans, groups, exits] = await Promise.all([
+		scope.students(),
+		runningPlans(database, scope.roster),
+		currentGroups(database, staff, today),
+		exitsSince(database, scope.roster, addDays(today, -WATCHED_DAYS))
+	]);
+	const groupsOf = membersOf(groups);
+	const plansOf = new Map<number, RunningPlan[]>();
+	for (const plan of plans) plansOf.set(plan.studentId, [...(plansOf.get(plan.studentId) ?? []), plan]);
+	const exited = new Set(exits.map(({ studentId }) => studentId as number));
+	const looked = students.filter(({ id, tier }) => tier > 1 || groupsOf.has(id) || plansOf.has(id) || exited.has(id));
+	const ids = looked.map(({ id }) => id);
+	const [readings, sessions, standings] = await Promise.all([
+		seriesReadings(
+			database,
+			school,
+			plans.flatMap(({ id, lastAt }) => (lastAt ? id : []))
+		),
+		sessionCounts(database, ids, school),
+		exits.length ? readStandings(database, [...new Set(exits.map(({ studentId }) => studentId))]) : null
+	]);
+	const slipping = exits.filter(
+		({ studentId, skillId }) => standings?.get(studentId)?.get(skillId)?.standing === 'slipping'
+	);
+	const dayOf = (at: Date) => daysBetween(schoolDateOf(at, school.timeZone), today);
+	const whole = students.map((student): CaseStudent => {
+		const own = (plansOf.get(student.id) ?? []).map((plan) => ({
+			...plan,
+			lastDaysAgo: plan.lastAt && dayOf(plan.lastAt),
+			reading: readings.get(plan.id) ?? null
+		}));
+		const inGroups = (groupsOf.get(student.id) ?? []).map(({ id, name, focusSkillId }) => ({
+			id,
+			name,
+			skillId: focusSkillId,
+			sessions: sessions.get(`${student.id} ${id}`) ?? null
+		}));
+		const stakes = atStake({
+			tier: student.tier,
+			groups: inGroups.map(({ id, skillId, sessions: count }) => ({
+				groupId: id,
+				skillId,
+				planned: count?.planned ?? 0,
+				attended: count?.attended ?? 0
+			})),
+			plans: own.map((plan) => lookOf(plan, today)),
+			slippingAfterExit: slipping.filter(({ studentId }) => studentId === student.id).map(({ skillId }) => skillId),
+			levelFell: []
+		});
+		return { ...student, plans: own, groups: inGroups, stakes };
+	});
+	// Those who are looked after come before all others, whatever is at stake.
+	const isLooked = new Set<VisibleId>(ids);
+	return byStake(whole.sort((a, b) => Number(isLooked.has(b.id)) - Number(isLooked.has(a.id))));
+}
+
+/** Groups by the students in them. */
+function membersOf(groups: SmallGroup[]): Map<number, SmallGroup[]> {
+	const found = new Map<number, SmallGroup[]>();
+	for (const group of groups) for (const id of group.studentIds) found.set(id, [...(found.get(id) ?? []), group]);
+	return found;
+}
+
+function lookOf({ id, skillId, startsOn, goalOn, lastDaysAgo, reading }: CasePlan, today: string): PlanLook {
+	const lastTwo = reading?.probes.slice(-2) ?? [];
+	return {
+		planId: id,
+		skillId,
+		startedDaysAgo: daysBetween(startsOn, today),
+		lastProbeDaysAgo: lastDaysAgo,
+		lastTwo: lastTwo.length === 2 ? lastTwo : [],
+		chanceOfGoal: reading?.chanceOfGoal ?? null,
+		goalIsOver: goalOn < today
+	};
+}

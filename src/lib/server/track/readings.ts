@@ -1,0 +1,66 @@
+import { createHash } from 'node:crypto';
+import { goalWeek, phaseWeeks, readSeries, READING_RULE, type Goal, type SeriesReading } from '../../core/growth';
+import type { Database } from '../database';
+import type { School } from '../school';
+import { fieldCode, schoolField, type SchoolField } from '../standing';
+import { phasesOf } from './store/phases';
+import { type ProbePlan, type ProbeSeries, seriesOfPlans } from './store/probes';
+import { keepReadings, keptReadings, revisionsOf } from './store/readings';
+import { seriesAnswers } from './store/seriesAnswers';
+
+/** What a plan's probes are to come to. */
+export const goalOf = (plan: ProbePlan): Goal => ({
+	week: goalWeek(plan),
+	right: plan.goalCorrect,
+	of: plan.questions
+});
+
+/** Of the usual question of a skill (logits). */
+export function usualDifficulty({ field }: SchoolField, skillId: number): number {
+	const place = field.placeOf.get(fieldCode(skillId));
+	if (place === undefined) throw new RangeError(`the school does not teach skill ${skillId}`);
+	return field.skills[place].difficulty;
+}
+
+/** Plans whose answers are in memory at once. */
+const CHUNK = 50;
+
+/** What plans' probes say, as kept or made anew where that is stale; a plan without a probe says nothing. */
+export async function seriesReadings(
+	database: Database,
+	school: Pick<School, 'id' | 'today' | 'timeZone'>,
+	planIds: number[]
+): Promise<Map<number, SeriesReading>> {
+	if (planIds.length === 0) return new Map();
+	const field = await schoolField(database, school.id);
+	const madeBy = createHash('md5').update(field.madeBy).update(String(READING_RULE)).digest();
+	const found = await keptReadings(database, planIds, madeBy);
+	const stale = planIds.filter((id) => !found.has(id));
+	for (let from = 0; from < stale.length; from += CHUNK) {
+		const part = stale.slice(from, from + CHUNK);
+		// Before the answers are read: what comes meanwhile makes it stale again.
+		const revisions = await revisionsOf(database, part);
+		const made = await makeReadings(database, field, await seriesOfPlans(database, school, part));
+		const kept = [...made].map(([planId, reading]) => ({ planId, reading, revision: revisions.get(planId)! }));
+		await keepReadings(database, kept, madeBy);
+		for (const [id, reading] of made) found.set(id, reading);
+	}
+	return found;
+}
+
+async function makeReadings(
+	database: Database,
+	school: SchoolField,
+	plans: ProbeSeries[]
+): Promise<Map<number, SeriesReading>> {
+	const some = plans.filter(({ taken }) => taken.length);
+	const [answers, phases] = await Promise.all([seriesAnswers(database, school, some), phasesOf(database, some)]);
+	const made = new Map<number, SeriesReading>();
+	for (const plan of some) {
+		const series = answers.get(plan.id)!;
+		if (series.length === 0) continue;
+		const weeks = phaseWeeks(phases.get(plan.id)!, plan.taken);
+		made.set(plan.id, readSeries(series, goalOf(plan), usualDifficulty(school, plan.skillId), weeks));
+	}
+	return made;
+}

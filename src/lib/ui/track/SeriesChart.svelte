@@ -1,0 +1,82 @@
+<!--
+	A series of weekly probes: what was right with its own error, the level with its band, the aimline, what may come, phase lines
+	with their words, and sessions below the weeks. It is drawn once it comes into view, so that many on one page do not keep
+	anybody waiting; what it says stands in `says` and in a table beside it.
+	<SeriesChart {content} size="small" says="Probes: 3, 4, 6 of 16." />
+-->
+<script lang="ts">
+	import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
+	import { GridComponent } from 'echarts/components';
+	import { init, use } from 'echarts/core';
+	import { SVGRenderer } from 'echarts/renderers';
+	import { type ChartSize, type SeriesContent, seriesChartOptions } from './seriesChart';
+
+	use([LineChart, ScatterChart, CustomChart, GridComponent, SVGRenderer]);
+
+	let { content, size = 'large', says }: { content: SeriesContent; size?: ChartSize; says: string } = $props();
+	const options = $derived(seriesChartOptions(content, size));
+	let isSeen = $state(false);
+
+	/** As wide as a page, which is laid out only after a browser has asked for the chart. */
+	const ON_PAPER = { large: { width: 660, height: 260 }, small: { width: 220, height: 130 } };
+	let resize = (_: { width: number; height: number } | undefined) => {};
+
+	/** Says when the chart comes into view, and there is time to draw it. */
+	function watch(node: HTMLElement) {
+		const observer = new IntersectionObserver(([entry]) => {
+			if (!entry.isIntersecting) return;
+			observer.disconnect();
+			setTimeout(() => (isSeen = true));
+		});
+		observer.observe(node);
+		return () => observer.disconnect();
+	}
+
+	function chart(node: HTMLElement) {
+		const drawn = init(node, null, { renderer: 'svg' });
+		resize = (to) => {
+			drawn.resize(to ?? { width: 'auto', height: 'auto' });
+			// At once: paper does not wait for the next frame.
+			drawn.getZr().flush();
+		};
+		$effect(() => {
+			drawn.setOption(options, { notMerge: true });
+		});
+		const observer = new ResizeObserver(() => drawn.resize());
+		observer.observe(node);
+		return () => {
+			observer.disconnect();
+			drawn.dispose();
+		};
+	}
+</script>
+
+<svelte:window
+	onbeforeprint={() => {
+		isSeen = true;
+		resize(ON_PAPER[size]);
+	}}
+	onafterprint={() => resize(undefined)}
+/>
+
+<div class="chart {size}" role="img" aria-label={says} {@attach watch}>
+	{#if isSeen}<div class="drawn" {@attach chart}></div>{/if}
+</div>
+
+<style>
+	.chart {
+		width: 100%;
+		/* What is drawn for a wider place is drawn anew a moment later. */
+		overflow: hidden;
+	}
+	.large {
+		height: 320px;
+	}
+	.small {
+		height: 150px;
+	}
+	.drawn {
+		width: 100%;
+		height: 100%;
+	}
+</style>

@@ -1,0 +1,115 @@
+import { schoolField } from '../../../src/lib/server/standing/schoolField';
+import * as probeSittings from '../../../src/lib/server/sitting/store/probeSittings';
+import * as watches from '../../../src/lib/server/groups/store/watches';
+import * as exits from '../../../src/lib/server/track/store/exits';
+import * as phases from '../../../src/lib/server/track/store/phases';
+import * as probes from '../../../src/lib/server/track/store/probes';
+import * as readings from '../../../src/lib/server/track/store/readings';
+import * as seriesAnswers from '../../../src/lib/server/track/store/seriesAnswers';
+import { newProbes, NOW, seen, TODAY } from '../../smallSchool';
+import { all, checks, given, type Asking, type Call } from './asking';
+
+const SOON = '2026-12-18';
+
+const newPlan = ({ of, ownSkillId }: Asking) =>
+	newProbes({ studentIds: of.students, skillId: ownSkillId, groupId: of.groups.a, startsOn: TODAY, goalOn: SOON });
+
+const roster = ({ me }: Asking) => ({ staff: me.staff.specialist, today: TODAY });
+
+/** The stores of the Track leg. */
+export const trackCalls: [object, Record<string, Call>][] = [
+	[
+		probes,
+		{
+			dueProbes: all,
+			runningPlans: given(({ database, me }) =>
+				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
+			),
+			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
+			seriesOfPlans: given(({ database, me }) => probes.seriesOfPlans(database, me.school, Object.values(me.plans))),
+			letMakeUp: checks(({ database, me, of }) => probes.letMakeUp(database, me.staff.specialist, of.plans.b, 1, NOW)),
+			startProbes: checks((asking) =>
+				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
+			),
+			undoStartProbes: checks(
+				({ database, me, of }) => probes.undoStartProbes(database, me.staff.specialist, Object.values(of.plans), NOW),
+				async ({ database, of }) => {
+					const ids = Object.values(of.plans);
+					const probed = 'SELECT id FROM sitting WHERE plan_id IN (?)';
+					await database.run('DELETE FROM series_reading WHERE plan_id IN (?)', [ids]);
+					await database.run(`DELETE FROM answer WHERE sitting_id IN (${probed})`, [ids]);
+					await database.run(`DELETE FROM sitting_item WHERE sitting_id IN (${probed})`, [ids]);
+					await database.run('DELETE FROM sitting WHERE plan_id IN (?)', [ids]);
+				}
+			)
+		}
+	],
+	[
+		probeSittings,
+		{
+			beginProbe: given(({ database, me, skills }) =>
+				probeSittings.beginProbe(
+					database,
+					{
+						...{ id: me.plans.a, studentId: me.students[0], skillId: skills[0].id, skillCode: skills[0].code },
+						...{ questions: 16, ofFocus: 10 }
+					},
+					2,
+					skills,
+					NOW
+				)
+			)
+		}
+	],
+	[
+		watches,
+		{
+			sessionWatches: checks(({ database, me, of }) =>
+				watches.sessionWatches(database, me.staff.specialist, [of.groups.a], '2026-01-01')
+			),
+			watchSession: checks(({ database, me, of }) =>
+				watches.watchSession(
+					database,
+					me.staff.specialist,
+					{ groupId: of.groups.a, on: TODAY, points: [true, true, true, true, false], note: '' },
+					NOW
+				)
+			),
+			takeBackWatch: checks(({ database, me, of }) =>
+				watches.takeBackWatch(database, me.staff.specialist, of.watch, NOW)
+			)
+		}
+	],
+	[exits, { exitsSince: given((asking) => exits.exitsSince(asking.database, roster(asking), '2026-01-01')) }],
+	[
+		phases,
+		{
+			phasesOf: given(({ database, me }) =>
+				phases.phasesOf(database, [
+					{ id: me.plans.a, studentId: me.students[0], groupId: me.groups.a, startsOn: '2026-01-01' }
+				])
+			)
+		}
+	],
+	[
+		readings,
+		{
+			keptReadings: given(({ database, me }) =>
+				readings.keptReadings(database, Object.values(me.plans), Buffer.alloc(16))
+			),
+			revisionsOf: given(({ database, me }) => readings.revisionsOf(database, Object.values(me.plans))),
+			keepReadings: given(({ database, me }) =>
+				readings.keepReadings(database, [{ planId: me.plans.a, revision: 0, reading: {} as never }], Buffer.alloc(16))
+			),
+			forgetReadings: given(({ database, me }) => readings.forgetReadings(database, [me.plans.a]))
+		}
+	],
+	[
+		seriesAnswers,
+		{
+			seriesAnswers: given(async ({ database, me }) =>
+				seriesAnswers.seriesAnswers(database, await schoolField(database, me.base), [{ id: me.plans.a, aWeek: 1 }])
+			)
+		}
+	]
+];
