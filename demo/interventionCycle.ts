@@ -51,7 +51,7 @@ interface Story {
 	share: number;
 }
 const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
-	readyToExit: { probes: [5, 7, 9, 13, 16, 16, 15], attends: 1, share: 0.95 },
+	readyToExit: { probes: [5, 9, 14, 16, 16, 16, 16], attends: 1, share: 0.95 },
 	needsMore: { probes: [2, 3, 2, 3, 2, 3, 2], attends: 1, share: 0.15 },
 	missedSessions: { probes: [4, 3, 4, 4, 3, 4, 4], attends: 0.2, share: 0.2 }
 };

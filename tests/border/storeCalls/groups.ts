@@ -85,7 +85,7 @@ export const groupCalls: [object, Record<string, Call>][] = [
 					const ids = Object.values(of.groups);
 					for (const table of ['practice_set', 'probe_plan', 'student_note'])
 						await database.run(`UPDATE ${table} SET group_id = NULL WHERE group_id IN (?)`, [ids]);
-					for (const table of ['attendance', 'group_meeting', 'group_focus', 'group_pause'])
+					for (const table of ['attendance', 'group_meeting', 'session_watch', 'group_focus', 'group_pause'])
 						await database.run(`DELETE FROM ${table} WHERE group_id IN (?)`, [ids]);
 					await database.run(`UPDATE group_change SET undone_at = ? WHERE group_id IN (?) AND kind <> 'start'`, [
 						NOW,

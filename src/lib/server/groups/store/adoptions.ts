@@ -294,6 +294,7 @@ async function isBuiltOn(transaction: Database, groupIds: number[]): Promise<boo
 		'probe_plan',
 		'attendance',
 		'group_meeting',
+		'session_watch',
 		'student_note',
 		'group_focus',
 		'group_pause'
