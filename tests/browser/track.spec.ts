@@ -79,6 +79,7 @@ test('probes start for a group with who and how many, and are taken back in one 
 	);
 	await page.getByRole('button', { name: 'Suggest groups' }).click();
 	await expect(page.getByRole('button', { name: 'Suggest again' })).toBeVisible();
+	await page.getByLabel('weekly probes').selectOption('not now');
 	await page.getByRole('button', { name: /^Adopt/ }).click();
 	await expect(page.getByRole('status')).toContainText('adopted');
 	await page
@@ -87,10 +88,22 @@ test('probes start for a group with who and how many, and are taken back in one 
 		.click();
 	await page.getByRole('link', { name: 'Probes this week' }).click();
 	await expect(page.getByRole('heading', { name: /^Probes this week/ })).toBeVisible();
-	const waiting = page.getByRole('button', { name: /^Start for \d+/ });
+	const waiting = page.locator('.start a');
+	await expect(waiting.first()).toBeVisible();
 	const before = await waiting.count();
-	expect(before).toBeGreaterThan(0);
 	await waiting.first().click();
+	// Each way to set a goal says what it asks of each student, and how likely that is.
+	const goals = page.getByRole('table', { name: 'Goals' });
+	await expect(goals.locator('tbody tr').first()).toContainText(
+		/about \d+ of (8|16)\s*14: −?\d+\.\d more a week, (under 5|over 95|\d+)% likely/
+	);
+	await page.getByLabel('Right of 16').selectOption('12');
+	await expect(goals.locator('tbody tr').first()).toContainText(/12: −?\d+\.\d more a week/);
+	await expect(
+		page.getByText(/One probe alone tells members of a group apart with a reliability of 0\.\d+/)
+	).toBeVisible();
+	await page.getByLabel(/the growth of the .* norm/).check();
+	await page.getByRole('button', { name: /^Start for \d+/ }).click();
 	await expect(page.getByRole('status')).toContainText(/Weekly probes for \d+ students?/);
 	await expect(waiting).toHaveCount(before - 1);
 	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();

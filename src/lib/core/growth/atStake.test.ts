@@ -10,6 +10,8 @@ const plan: PlanLook = {
 		{ right: 8, of: 16 },
 		{ right: 9, of: 16 }
 	],
+	probes: 6,
+	sessionsPlanned: 20,
 	chanceOfGoal: 0.5,
 	goalIsOver: false
 };
@@ -28,6 +30,10 @@ describe('what is at stake for a student', () => {
 		expect(withPlan({ chanceOfGoal: 0.1 })).toEqual(['goal unlikely']);
 		expect(withPlan({ chanceOfGoal: 0.2 })).toEqual([]);
 		expect(withPlan({ chanceOfGoal: 0.1, goalIsOver: true })).toEqual([]);
+		// One or two probes, or a group that has hardly met, say nothing yet; outside a group there are no sessions to wait for.
+		expect(withPlan({ chanceOfGoal: 0.1, probes: 2 })).toEqual([]);
+		expect(withPlan({ chanceOfGoal: 0.1, sessionsPlanned: 3 })).toEqual([]);
+		expect(withPlan({ chanceOfGoal: 0.1, sessionsPlanned: null })).toEqual(['goal unlikely']);
 		const short = { groups: [{ ...group, attended: 11 }] };
 		expect(kinds({ ...short, plans: [{ ...plan, chanceOfGoal: 0.1 }] })).toEqual(['not delivered']);
 		expect(kinds({ groups: [{ ...group, attended: 12 }] })).toEqual([]);

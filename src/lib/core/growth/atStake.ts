@@ -43,6 +43,10 @@ export interface PlanLook {
 	lastProbeDaysAgo: number | null;
 	/** Questions right in the last two probes, of how many; empty under two. */
 	lastTwo: { right: number; of: number }[];
+	/** How many were taken. */
+	probes: number;
+	/** Of the group that it belongs to, since the student is in it; null outside one. */
+	sessionsPlanned: number | null;
 	/** Null before the first probe. */
 	chanceOfGoal: number | null;
 	goalIsOver: boolean;
@@ -63,6 +67,8 @@ export interface CaseLook {
 const UNLIKELY = 0.2;
 /** Sessions of a group from which its dosage says anything. */
 const SESSIONS = 4;
+/** Probes from which a chance is worth a look. */
+const PROBES = 3;
 /** After so many days without a probe a student is not measured. */
 const UNMEASURED_DAYS = 14;
 /** From this share of two probes in a row on, there is no room to grow. */
@@ -82,12 +88,12 @@ export function atStake({ tier, groups, plans, slippingAfterExit, levelFell }: C
 		...[...twice].map((skillId): Stake => ({ is: 'two groups', skillId }))
 	];
 	for (const plan of plans) {
-		const { planId, skillId, chanceOfGoal, lastTwo, lastProbeDaysAgo, startedDaysAgo } = plan;
+		const { planId, skillId, lastTwo, lastProbeDaysAgo, startedDaysAgo } = plan;
 		const of = { planId, skillId };
 		if (lastTwo.length === 2 && lastTwo.every(({ right, of: all }) => right >= CEILING * all))
 			found.push({ is: 'at the ceiling', ...of });
-		else if (chanceOfGoal !== null && chanceOfGoal < UNLIKELY && !plan.goalIsOver && short.length === 0)
-			found.push({ is: 'goal unlikely', ...of, chance: chanceOfGoal });
+		else if (isUnlikely(plan) && short.length === 0)
+			found.push({ is: 'goal unlikely', ...of, chance: plan.chanceOfGoal! });
 		if ((lastProbeDaysAgo ?? startedDaysAgo) >= UNMEASURED_DAYS)
 			found.push({ is: 'not measured', ...of, days: lastProbeDaysAgo });
 	}
@@ -95,6 +101,14 @@ export function atStake({ tier, groups, plans, slippingAfterExit, levelFell }: C
 	else if (tier > 1 && plans.length === 0) found.push({ is: 'no probes' });
 	return found.sort((a, b) => rankOf(a) - rankOf(b));
 }
+
+/** Whether a goal is unlikely by enough probes, though there were sessions to bring it nearer. */
+const isUnlikely = ({ chanceOfGoal, goalIsOver, probes, sessionsPlanned }: PlanLook): boolean =>
+	chanceOfGoal !== null &&
+	chanceOfGoal < UNLIKELY &&
+	!goalIsOver &&
+	probes >= PROBES &&
+	(sessionsPlanned === null || sessionsPlanned >= SESSIONS);
 
 /** Where a stake comes among all that students may need somebody for: the less likely the goal, or the less delivered, the earlier. */
 function rankOf(stake: Stake): number {

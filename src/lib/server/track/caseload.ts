@@ -87,7 +87,7 @@ export async function caseload(database: Database, staff: Staff, school: School,
 				planned: count?.planned ?? 0,
 				attended: count?.attended ?? 0
 			})),
-			plans: own.map((plan) => lookOf(plan, today)),
+			plans: own.map((plan) => lookOf(plan, inGroups, today)),
 			slippingAfterExit: slipping.filter(({ studentId }) => studentId === student.id).map(({ skillId }) => skillId),
 			levelFell: []
 		});
@@ -105,7 +105,8 @@ function membersOf(groups: SmallGroup[]): Map<number, SmallGroup[]> {
 	return found;
 }
 
-function lookOf({ id, skillId, startsOn, goalOn, lastDaysAgo, reading }: CasePlan, today: string): PlanLook {
+function lookOf(plan: CasePlan, groups: CaseGroup[], today: string): PlanLook {
+	const { id, skillId, groupId, startsOn, goalOn, lastDaysAgo, reading } = plan;
 	const lastTwo = reading?.probes.slice(-2) ?? [];
 	return {
 		planId: id,
@@ -113,6 +114,8 @@ function lookOf({ id, skillId, startsOn, goalOn, lastDaysAgo, reading }: CasePla
 		startedDaysAgo: daysBetween(startsOn, today),
 		lastProbeDaysAgo: lastDaysAgo,
 		lastTwo: lastTwo.length === 2 ? lastTwo : [],
+		probes: reading?.probes.length ?? 0,
+		sessionsPlanned: groups.find((group) => group.id === groupId)?.sessions?.planned ?? (groupId === null ? null : 0),
 		chanceOfGoal: reading?.chanceOfGoal ?? null,
 		goalIsOver: goalOn < today
 	};

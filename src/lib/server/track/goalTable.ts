@@ -20,9 +20,6 @@ import { type School, schoolYears } from '../school';
 import { cutScores } from '../screen';
 import { readStandings } from '../standing';
 
-/** Times the norm's growth that a goal may aim at. */
-export const AMBITIONS = [2, 4] as const;
-
 /** What is asked of goals: by what they are set, and by when. */
 export interface GoalsAsked {
 	source: GoalSource;

@@ -8,7 +8,7 @@ import { skillList } from '../library';
 import { visibleAmong } from '../people';
 import { formCheck, id, idList, oneOf, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
-import { AMBITIONS, goalTable } from './goalTable';
+import { goalTable } from './goalTable';
 import { letMakeUp, probeSeries, startProbes, undoStartProbes } from './store/probes';
 
 const startForm = formCheck(
@@ -19,7 +19,7 @@ const startForm = formCheck(
 		goalOn: schoolDate,
 		source: oneOf([...GOAL_SOURCES]),
 		goalCorrect: Type.Integer({ minimum: 1, maximum: GOAL_OF }),
-		ambition: oneOf([...AMBITIONS]),
+		ambition: Type.Integer({ minimum: 1, maximum: 8 }),
 		onDay: Type.Integer({ minimum: 0, maximum: 5 })
 	})
 );

@@ -33,10 +33,11 @@
 	];
 	const KINDS = Object.keys(STAKE_NAMES) as Stake['is'][];
 	const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`);
-	const groupName = (row: Row, planId: number) => {
-		const plan = row.plans.find(({ id }) => id === planId);
-		return plan ? skillName(plan.skillId) : '';
-	};
+	/** The plan that is shown of several: that which something is at stake in, else one with probes. */
+	const planOf = ({ plans, stakes }: Row) =>
+		plans.find(({ id }) => stakes.some((stake) => 'planId' in stake && stake.planId === id)) ??
+		plans.find(({ reading }) => reading) ??
+		plans[0];
 </script>
 
 <svelte:head><title>Caseload · Track · Orderly Compass</title></svelte:head>
@@ -84,14 +85,16 @@
 			{:else}<span class="soft">{row.plans.length || row.groups.length ? 'nothing now' : ''}</span>{/if}
 		</td>
 		{#if row.plans.length}
-			{@const plan = row.plans.find(({ reading }) => reading) ?? row.plans[0]}
+			{@const plan = planOf(row)}
 			<td>
 				<div class="probes">
 					{#if plan.reading}<SeriesSpark reading={plan.reading} weeks={plan.weeks} />{:else}<span class="soft"
 							>none taken</span
 						>{/if}
-					<a href={keepingScope('/track/charts', { student: row.id, plan: plan.id })}>{groupName(row, plan.id)}</a
-					>{#if row.plans.length > 1}<span class="soft"> and {row.plans.length - 1} more</span>{/if}
+					<a href={keepingScope('/track/charts', { student: row.id, plan: plan.id })}>{skillName(plan.skillId)}</a>
+					{#each row.plans.filter(({ id }) => id !== plan.id) as other (other.id)}<a
+							href={keepingScope('/track/charts', { student: row.id, plan: other.id })}>{skillName(other.skillId)}</a
+						>{/each}
 				</div>
 			</td>
 			<td class="number"
