@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { ItemParameters } from '../measurement';
+import { type ItemParameters, probabilityCorrect } from '../measurement';
+import { seededRandom } from '../random';
 import { advise, type ReviewEvidence } from './advise';
 import { canTell, errorRates, probesToTell } from './errorRates';
+import { growthSoFar } from './growthSoFar';
 import type { ProbeAnswers } from './series';
 import { whatWouldChange } from './whatWouldChange';
 
@@ -107,6 +109,42 @@ describe('error rates', () => {
 		expect(wrong({ start: 0.6 })).toBeGreaterThan(wrong({}));
 		expect(errorRates({ ...one, probes: 40 })).toEqual(errorRates({ ...one, probes: 13 }));
 	});
+
+	it('are found again, within chance, by students drawn elsewhere', () => {
+		const random = seededRandom(77);
+		const students = 150;
+		const goal = { week: 12, right: 14, of: 16 };
+		const wrongOf = (shareIn: (week: number) => number, isWrong: (underHalf: number) => boolean) => {
+			let wrong = 0;
+			for (let n = 0; n < students; n++) {
+				const asked = Array.from({ length: 16 }, () => ({ discrimination: 1, difficulty: 0.4 * random.normal() }));
+				const series = Array.from({ length: 9 }, (_, week) => {
+					const today = Math.log(shareIn(week) / (1 - shareIn(week))) + 0.25 * random.normal();
+					const answers = asked.map((item) => ({ item, correct: random.chance(probabilityCorrect(today, item)) }));
+					return { week, answers };
+				});
+				if (isWrong(growthSoFar(series, goal).underHalf)) wrong++;
+			}
+			return wrong / students;
+		};
+		const told = errorRates({ questions: 16, start: 0.3, weeks: 12, probes: 9 });
+		const near = (found: number, rate: number) =>
+			expect(Math.abs(found - rate)).toBeLessThan(3.5 * Math.sqrt((rate * (1 - rate)) / students + 0.00005));
+		near(
+			wrongOf(
+				(week) => 0.3 + (0.575 * week) / 12,
+				(under) => under > 0.5
+			),
+			told.onTrackToldToChange
+		);
+		near(
+			wrongOf(
+				() => 0.3,
+				(under) => under <= 0.5
+			),
+			told.flatToldToContinue
+		);
+	}, 30_000);
 
 	it('say how many probes it takes, and where that is never', () => {
 		const needed = probesToTell({ questions: 16, start: 0.3, weeks: 12 })!;
