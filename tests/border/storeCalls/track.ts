@@ -101,6 +101,9 @@ export const trackCalls: [object, Record<string, Call>][] = [
 			keepReadings: given(({ database, me }) =>
 				readings.keepReadings(database, [{ planId: me.plans.a, revision: 0, reading: {} as never }], Buffer.alloc(16))
 			),
+			keptText: given(() => readings.keptText({} as never)),
+			forgetReadingsOf: given(({ database, me }) => readings.forgetReadingsOf(database, me.students)),
+			plansWithReadings: given(({ database, me }) => readings.plansWithReadings(database, me.base)),
 			forgetReadings: given(({ database, me }) => readings.forgetReadings(database, [me.plans.a]))
 		}
 	],

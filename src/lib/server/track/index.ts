@@ -1,5 +1,6 @@
 /** Progress between screenings: weekly probes and what they say. */
 export { chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
-export { forgetReadings } from './store/readings';
+export { rebuildReadings } from './readings';
+export { forgetReadings, forgetReadingsOf } from './store/readings';
 export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';

@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto';
 import { goalWeek, phaseWeeks, readSeries, READING_RULE, type Goal, type SeriesReading } from '../../core/growth';
 import type { Database } from '../database';
+import { schoolTimeZones } from '../people';
 import type { School } from '../school';
 import { fieldCode, schoolField, type SchoolField } from '../standing';
 import { phasesOf } from './store/phases';
 import { type ProbePlan, type ProbeSeries, seriesOfPlans } from './store/probes';
-import { keepReadings, keptReadings, revisionsOf } from './store/readings';
+import { keepReadings, keptReadings, keptText, plansWithReadings, revisionsOf } from './store/readings';
 import { seriesAnswers } from './store/seriesAnswers';
 
 /** What a plan's probes are to come to. */
@@ -22,6 +23,10 @@ export function usualDifficulty({ field }: SchoolField, skillId: number): number
 	return field.skills[place].difficulty;
 }
 
+/** Of all that readings follow from but the answers. */
+const ruleOf = (field: SchoolField): Buffer =>
+	createHash('md5').update(field.madeBy).update(String(READING_RULE)).digest();
+
 /** Plans whose answers are in memory at once. */
 const CHUNK = 50;
 
@@ -33,7 +38,7 @@ export async function seriesReadings(
 ): Promise<Map<number, SeriesReading>> {
 	if (planIds.length === 0) return new Map();
 	const field = await schoolField(database, school.id);
-	const madeBy = createHash('md5').update(field.madeBy).update(String(READING_RULE)).digest();
+	const madeBy = ruleOf(field);
 	const found = await keptReadings(database, planIds, madeBy);
 	const stale = planIds.filter((id) => !found.has(id));
 	for (let from = 0; from < stale.length; from += CHUNK) {
@@ -46,6 +51,34 @@ export async function seriesReadings(
 		for (const [id, reading] of made) found.set(id, reading);
 	}
 	return found;
+}
+
+/**
+ * Works out anew what all series say of which something is kept.
+ *
+ * @returns of how many, and of how many what was kept as holding was different
+ */
+export async function rebuildReadings(database: Database): Promise<{ series: number; different: number }> {
+	let [series, different] = [0, 0];
+	for (const { schoolId, timeZone } of await schoolTimeZones(database)) {
+		const field = await schoolField(database, schoolId);
+		const madeBy = ruleOf(field);
+		const ids = await plansWithReadings(database, schoolId);
+		for (let from = 0; from < ids.length; from += CHUNK) {
+			const part = ids.slice(from, from + CHUNK);
+			const [kept, revisions] = [await keptReadings(database, part, madeBy), await revisionsOf(database, part)];
+			const school = { id: schoolId, today: '9999-12-31', timeZone };
+			const made = await makeReadings(database, field, await seriesOfPlans(database, school, part));
+			for (const [id, reading] of made) if (kept.has(id) && keptText(kept.get(id)!) !== keptText(reading)) different++;
+			await keepReadings(
+				database,
+				[...made].map(([planId, reading]) => ({ planId, reading, revision: revisions.get(planId)! })),
+				madeBy
+			);
+			series += made.size;
+		}
+	}
+	return { series, different };
 }
 
 async function makeReadings(

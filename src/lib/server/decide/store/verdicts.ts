@@ -4,6 +4,7 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { changeWithin, endGroupWork, type GroupDeed, restoreGroupWork, undoWithin } from '../../groups';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
+import { forgetReadingsOf } from '../../track';
 
 export interface Decision {
 	verdict: Verdict;
@@ -132,6 +133,7 @@ export async function decide(
 		await changeTier(transaction, decided);
 		if (decision.leavesGroup) await leaveGroup(transaction, decided);
 		await planNext(transaction, staff, decided, at);
+		await forgetReadingsOf(transaction, [studentId]);
 		await refreshStudents(transaction, [studentId]);
 		await audit(transaction, staff, at, 'decide', {
 			review: reviewId,
@@ -192,6 +194,7 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			WHERE id = ?`,
 			[reviewId]
 		);
+		await forgetReadingsOf(transaction, [review.studentId]);
 		await refreshStudents(transaction, [review.studentId]);
 		await audit(transaction, staff, at, 'undo decide', { review: reviewId, student: review.studentId });
 		return true;

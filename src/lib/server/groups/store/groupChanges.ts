@@ -1,6 +1,7 @@
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
+import { forgetReadingsOf } from '../../track';
 import { isProbedSince, takeCarriedBack } from './carriedPlans';
 import { carryOut, type ChangeDetail, type GroupDeed, type LockedGroup } from './groupDeeds';
 import { restoreGroupWork } from './leaving';
@@ -81,6 +82,7 @@ export async function undoWithin(transaction: Database, staff: Staff, changeId: 
 	// Of a move, joining the other group first: where something rests on that, nothing is undone.
 	if (detail.joined && !(await undoWithin(transaction, staff, detail.joined, at))) return false;
 	if (detail.carried) await takeCarriedBack(transaction, detail.carried);
+	await forgetReadingsOf(transaction, detail.studentIds ?? []);
 	if (added?.reviews?.length) {
 		const decided = await transaction.row<{ id: number }>(
 			'SELECT id FROM review WHERE id IN (?) AND verdict IS NOT NULL LIMIT 1',

@@ -1,6 +1,7 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import { refreshStudents } from '../../standing';
+import { forgetReadingsOf } from '../../track';
 import { type CarriedPlans, carryToEnd, carryToFocus, carryToJoining } from './carriedPlans';
 import { endGroupWork, type EndedWork } from './leaving';
 
@@ -122,6 +123,7 @@ async function letIn(transaction: Database, group: LockedGroup, deed: Deed<'join
 		]);
 		reviews.push(review.insertId);
 	}
+	await forgetReadingsOf(transaction, fresh);
 	const carried = deed.helps ? undefined : await carryToJoining(transaction, group.id, fresh, deed.on);
 	await refreshStudents(transaction, fresh);
 	return { added: { memberships, reviews }, studentIds: fresh, carried };
@@ -136,6 +138,7 @@ async function letOut(transaction: Database, { id }: LockedGroup, deed: Deed<'le
 		own.map((one) => one.id)
 	]);
 	const studentIds = own.map(({ studentId }) => studentId);
+	await forgetReadingsOf(transaction, studentIds);
 	return {
 		memberships: own.map(({ id: membership, untilOn }) => ({ id: membership, untilOn })),
 		ended: await endGroupWork(transaction, id, studentIds, deed.on, deed.to ?? null),

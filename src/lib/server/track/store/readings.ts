@@ -43,12 +43,35 @@ export async function keepReadings(
 			reading = IF(VALUES(made_of) >= made_of OR made_by <> VALUES(made_by), VALUES(reading), reading),
 			made_by = IF(VALUES(made_of) >= made_of OR made_by <> VALUES(made_by), VALUES(made_by), made_by),
 			made_of = GREATEST(VALUES(made_of), made_of)`,
-		made.map(({ planId, revision, reading }) => [planId, revision, madeBy, JSON.stringify(reading, rounded)])
+		made.map(({ planId, revision, reading }) => [planId, revision, madeBy, keptText(reading)])
 	);
 }
 
-/** Figures to six places: more than any page shows, and a third of the room. */
-const rounded = (_: string, value: unknown) => (typeof value === 'number' ? Number(value.toFixed(6)) : value);
+/** A reading as it is kept: figures to six places, more than any page shows, in a third of the room. */
+export const keptText = (reading: SeriesReading): string =>
+	JSON.stringify(reading, (_, value: unknown) => (typeof value === 'number' ? Number(value.toFixed(6)) : value));
+
+/** Forgets what the plans of students said, where what happened to the students themselves has changed. Belongs into the transaction. */
+export async function forgetReadingsOf(transaction: Database, studentIds: number[]): Promise<void> {
+	if (studentIds.length === 0) return;
+	await transaction.run(
+		`DELETE series_reading FROM series_reading JOIN probe_plan AS plan ON plan.id = series_reading.plan_id
+		WHERE plan.student_id IN (?)`,
+		[studentIds]
+	);
+}
+
+/** Plans of a school's students of which something is kept, by their ids. */
+export async function plansWithReadings(database: Database, schoolId: number): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		`SELECT plan.id FROM student
+		JOIN probe_plan AS plan ON plan.student_id = student.id
+		JOIN series_reading AS kept ON kept.plan_id = plan.id
+		WHERE student.school_id = ? ORDER BY plan.id`,
+		[schoolId]
+	);
+	return rows.map(({ id }) => id);
+}
 
 /** Forgets what plans said, where what is asked of them has changed. Belongs into the transaction of what changes it. */
 export async function forgetReadings(transaction: Database, planIds: number[]): Promise<void> {
