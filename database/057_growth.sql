@@ -5,13 +5,16 @@ ALTER TABLE probe_plan
 	-- Plans of before have eight questions on the focus, once a week, and end so.
 	ADD COLUMN questions TINYINT UNSIGNED NOT NULL DEFAULT 8,
 	ADD COLUMN of_focus TINYINT UNSIGNED NOT NULL DEFAULT 8,
-	ADD COLUMN a_week TINYINT UNSIGNED NOT NULL DEFAULT 1,
+	-- Probes in two weeks: 2 is one a week, 1 one every second week.
+	ADD COLUMN in_two_weeks TINYINT UNSIGNED NOT NULL DEFAULT 2,
 	-- Weekday on which it is given (ISO); null: any.
 	ADD COLUMN on_day TINYINT UNSIGNED NULL,
 	-- A missed probe that may be made up, by its number.
 	ADD COLUMN make_up TINYINT UNSIGNED NULL,
+	-- Whether it watches over a student whose group ended because they no longer needed it.
+	ADD COLUMN after_exit BOOLEAN NOT NULL DEFAULT FALSE,
 	ADD CONSTRAINT goal_within CHECK (goal_correct BETWEEN 1 AND questions),
-	ADD CONSTRAINT form_within CHECK (of_focus BETWEEN 1 AND questions AND a_week BETWEEN 1 AND 2 AND on_day BETWEEN 1 AND 5);
+	ADD CONSTRAINT form_within CHECK (of_focus BETWEEN 1 AND questions AND in_two_weeks IN (1, 2, 4) AND on_day BETWEEN 1 AND 5);
 
 -- The how-manieth probe of its plan a sitting is, from 1: with one a week, its week.
 ALTER TABLE sitting
@@ -56,3 +59,7 @@ CREATE TABLE session_watch (
 ALTER TABLE adoption
 	-- Plans of weekly probes that began with it, so that taking it back ends them.
 	ADD COLUMN plans JSON NOT NULL DEFAULT '[]';
+
+ALTER TABLE review
+	-- Plans of probes that watch over the student after an exit, so that taking it back ends them.
+	ADD COLUMN watch_plans JSON NOT NULL DEFAULT '[]';

@@ -252,7 +252,7 @@ describe('the ribbon over it', () => {
 		);
 		expect(waits.track).toBe(
 			await count(
-				'SELECT COUNT(*) AS n FROM probe_plan WHERE id NOT IN (SELECT plan_id FROM sitting WHERE probe_number = 6 * probe_plan.a_week + 1 AND plan_id IS NOT NULL AND finished_at IS NOT NULL)'
+				'SELECT COUNT(*) AS n FROM probe_plan WHERE id NOT IN (SELECT plan_id FROM sitting WHERE probe_number = 3 * probe_plan.in_two_weeks + 1 AND plan_id IS NOT NULL AND finished_at IS NOT NULL)'
 			)
 		);
 	});

@@ -243,7 +243,7 @@ interface Lived {
 const ofForm = ({ questions, ofFocus, aWeek }: ReturnType<typeof probeForm>) => ({
 	questions,
 	of_focus: ofFocus,
-	a_week: aWeek,
+	in_two_weeks: 2 * aWeek,
 	goal_correct: (7 * questions) / 8
 });
 

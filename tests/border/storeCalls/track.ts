@@ -27,6 +27,8 @@ export const trackCalls: [object, Record<string, Call>][] = [
 			),
 			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
 			seriesOfPlans: given(({ database, me }) => probes.seriesOfPlans(database, me.school, Object.values(me.plans))),
+			beginWatch: given(({ database, me }) => probes.beginWatch(database, me.staff.specialist, [me.plans.a], TODAY)),
+			endWatch: given(({ database }) => probes.endWatch(database, [], TODAY)),
 			letMakeUp: checks(({ database, me, of }) => probes.letMakeUp(database, me.staff.specialist, of.plans.b, 1, NOW)),
 			startProbes: checks((asking) =>
 				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)

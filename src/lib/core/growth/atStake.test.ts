@@ -13,7 +13,8 @@ const plan: PlanLook = {
 	probes: 6,
 	sessionsPlanned: 20,
 	chanceOfGoal: 0.5,
-	goalIsOver: false
+	goalIsOver: false,
+	kept: null
 };
 const group = { groupId: 2, skillId: 3, planned: 20, attended: 18 };
 const fine: CaseLook = { tier: 2, groups: [group], plans: [plan], slippingAfterExit: [], levelFell: [] };
@@ -60,6 +61,16 @@ describe('what is at stake for a student', () => {
 		expect(kinds({ plans: [] })).toEqual(['no probes']);
 		expect(kinds({ groups: [group, { ...group, groupId: 4 }] })).toEqual(['two groups']);
 		expect(kinds({ groups: [group, { ...group, groupId: 4, skillId: 9 }] })).toEqual([]);
+	});
+
+	it('is what was reached at an exit once two probes of the watch say that it is lost', () => {
+		const watched = (...kept: [number, number]) =>
+			kinds({ tier: 1, groups: [], plans: [{ ...plan, kept, chanceOfGoal: 0.05, lastProbeDaysAgo: 15 }] });
+		expect(watched(0.2, 0.1)).toEqual(['slipping after exit']);
+		expect(watched(0.6, 0.1)).toEqual([]);
+		expect(withPlan({ kept: [0.1, 0.1], probes: 1 })).toEqual([]);
+		// Said once, though standings say so as well.
+		expect(kinds({ slippingAfterExit: [3], plans: [{ ...plan, kept: [0, 0] }] })).toEqual(['slipping after exit']);
 	});
 
 	it('comes in the order of what it costs not to see it', () => {

@@ -2,7 +2,7 @@ import { DELIVERED } from './advise';
 
 /** Why a student needs somebody now. Chances are 0 to 1. */
 export type Stake =
-	/** Secure before, and not any more since the group ended. */
+	/** Secure when the group ended, and not any more by answers or by the watch's probes. */
 	| { is: 'slipping after exit'; skillId: number }
 	/** The level of a domain has fallen although the probes are secure. */
 	| { is: 'level fell'; skillId: number }
@@ -50,6 +50,8 @@ export interface PlanLook {
 	/** Null before the first probe. */
 	chanceOfGoal: number | null;
 	goalIsOver: boolean;
+	/** Of a watch after an exit, how sure the share to be kept is after the last two probes (0 to 1); else null. */
+	kept: [number, number] | null;
 }
 
 /** What is known of a student of a caseload. */
@@ -69,6 +71,8 @@ const UNLIKELY = 0.2;
 const SESSIONS = 4;
 /** Probes from which a chance is worth a look. */
 const PROBES = 3;
+/** Under this chance after two probes in a row, what was reached at an exit is lost. */
+const LOST = 0.3;
 /** After so many days without a probe a student is not measured. */
 const UNMEASURED_DAYS = 14;
 /** From this share of two probes in a row on, there is no room to grow. */
@@ -90,16 +94,21 @@ export function atStake({ tier, groups, plans, slippingAfterExit, levelFell }: C
 	for (const plan of plans) {
 		const { planId, skillId, lastTwo, lastProbeDaysAgo, startedDaysAgo } = plan;
 		const of = { planId, skillId };
-		if (lastTwo.length === 2 && lastTwo.every(({ right, of: all }) => right >= CEILING * all))
+		if (!plan.kept && lastTwo.length === 2 && lastTwo.every(({ right, of: all }) => right >= CEILING * all))
 			found.push({ is: 'at the ceiling', ...of });
-		else if (isUnlikely(plan) && short.length === 0)
+		else if (isUnlikely(plan) && short.length === 0 && !plan.kept)
 			found.push({ is: 'goal unlikely', ...of, chance: plan.chanceOfGoal! });
-		if ((lastProbeDaysAgo ?? startedDaysAgo) >= UNMEASURED_DAYS)
+		if (plan.kept && plan.probes >= 2 && Math.max(...plan.kept) < LOST)
+			found.push({ is: 'slipping after exit', skillId });
+		// A watch asks every second week only.
+		if ((lastProbeDaysAgo ?? startedDaysAgo) >= UNMEASURED_DAYS * (plan.kept ? 2 : 1))
 			found.push({ is: 'not measured', ...of, days: lastProbeDaysAgo });
 	}
 	if (tier > 1 && groups.length === 0) found.push({ is: 'no group' });
 	else if (tier > 1 && plans.length === 0) found.push({ is: 'no probes' });
-	return found.sort((a, b) => rankOf(a) - rankOf(b));
+	const isTwice = (one: Stake, i: number) =>
+		found.findIndex((other) => JSON.stringify(other) === JSON.stringify(one)) < i;
+	return found.filter((one, i) => !isTwice(one, i)).sort((a, b) => rankOf(a) - rankOf(b));
 }
 
 /** Whether a goal is unlikely by enough probes, though there were sessions to bring it nearer. */

@@ -5,7 +5,7 @@ import { type ItemParameters, itemInformation } from '../measurement';
 export interface ProbeForm {
 	questions: number;
 	ofFocus: number;
-	/** Probes a week. */
+	/** Probes a week; a half is one every second week. */
 	aWeek: number;
 }
 

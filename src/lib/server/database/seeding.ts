@@ -88,7 +88,7 @@ const columns = {
 		'goal_correct',
 		'questions',
 		'of_focus',
-		'a_week',
+		'in_two_weeks',
 		'on_day',
 		'created_by'
 	],

@@ -117,6 +117,7 @@ function lookOf(plan: CasePlan, groups: CaseGroup[], today: string): PlanLook {
 		probes: reading?.probes.length ?? 0,
 		sessionsPlanned: groups.find((group) => group.id === groupId)?.sessions?.planned ?? (groupId === null ? null : 0),
 		chanceOfGoal: reading?.chanceOfGoal ?? null,
-		goalIsOver: goalOn < today
+		goalIsOver: goalOn < today,
+		kept: plan.afterExit ? (reading?.look.reached ?? [1, 1]) : null
 	};
 }

@@ -48,7 +48,11 @@
 
 {#each says as sentence (sentence)}<p>{sentence}</p>{/each}
 <p class="soft">
-	{aWeek === 2 ? 'Two probes a week' : 'A probe a week'} of {questions} questions{rest
+	{aWeek === 2
+		? 'Two probes a week'
+		: aWeek === 1
+			? 'A probe a week'
+			: 'Watched after an exit: a probe every second week'} of {questions} questions{rest
 		? `, ${ofFocus} of the focus and ${rest} of what comes before it`
 		: ''}.
 	{plan.baseline === null

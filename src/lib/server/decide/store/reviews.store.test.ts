@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
 	adopt,
 	newGroup,
+	newProbes,
 	NOW,
 	smallSchool,
 	staffAs,
@@ -13,6 +14,8 @@ import {
 import { addDays } from '../../../core/calendar';
 import { fill } from '../../database/seeding';
 import { currentGroups } from '../../groups/store/groups';
+import { beginProbe } from '../../sitting';
+import { probeSeries, startProbes } from '../../track';
 import { decidedReviews, openReview, openReviews, tierHistory } from './reviews';
 import { decide, undoDecision, type Decision } from './verdicts';
 
@@ -81,6 +84,27 @@ describe('verdicts', () => {
 			`SELECT action FROM audit_entry WHERE action LIKE '%decide' ORDER BY id`
 		);
 		expect(log.map(({ action }) => action)).toEqual(['decide', 'undo decide']);
+	});
+
+	it('to exit leave a watch of eight weeks behind, with a probe every second week, until they are taken back', async () => {
+		const goal = { skillId: small.skills[0].id, groupId, startsOn: '2026-10-26', goalOn: '2026-12-20' };
+		const [plan] = await startProbes(small.database, specialist, newProbes({ ...goal, studentIds: [4] }), NOW);
+		const on = async (day: string) => probeSeries(small.database, seen(4), { ...small.school, today: day });
+		const review = await reviewOf(4);
+		await decide(small.database, specialist, review.id, decision(), NOW);
+		const [watch, ...others] = await on(TODAY);
+		expect(others).toEqual([]);
+		expect(watch).toMatchObject({
+			...{ afterExit: true, groupId: null, skillId: goal.skillId, aWeek: 0.5, goalCorrect: 14 },
+			...{ startsOn: TODAY, goalOn: addDays(TODAY, 56), numberNow: 1, due: true }
+		});
+		expect((await on(addDays(TODAY, 13)))[0].numberNow).toBe(1);
+		expect((await on(addDays(TODAY, 14)))[0].numberNow).toBe(2);
+		expect((await on(addDays(TODAY, 57)))[0].due).toBe(false);
+		await small.answerAll(4, await beginProbe(small.database, watch, 1, small.skills, NOW), () => true);
+		expect((await on(TODAY))[0]).toMatchObject({ taken: [{ number: 1, week: 0, right: 16 }], due: false });
+		expect(await undoDecision(small.database, specialist, review.id, NOW)).toBe(true);
+		expect((await on(TODAY)).map(({ id, afterExit }) => [id, afterExit])).toEqual([[plan, false]]);
 	});
 
 	it('take effect from their date, not before', async () => {

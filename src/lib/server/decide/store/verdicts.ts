@@ -4,7 +4,7 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { changeWithin, endGroupWork, type GroupDeed, restoreGroupWork, undoWithin } from '../../groups';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
-import { forgetReadingsOf } from '../../track';
+import { beginWatch, endWatch, forgetReadingsOf } from '../../track';
 
 export interface Decision {
 	verdict: Verdict;
@@ -54,7 +54,7 @@ async function changeTier(transaction: Database, review: Decided): Promise<void>
 }
 
 /** Ends the membership in the group of the review, and what that group had waiting for the student. */
-async function leaveGroup(transaction: Database, review: Decided): Promise<void> {
+async function leaveGroup(transaction: Database, staff: Staff, review: Decided): Promise<void> {
 	const membership = await transaction.row<{ id: number; untilOn: SchoolDate | null }>(
 		`SELECT id, until_on AS untilOn FROM group_membership
 		WHERE group_id = ? AND student_id = ? AND (until_on IS NULL OR until_on > ?) FOR UPDATE`,
@@ -67,9 +67,11 @@ async function leaveGroup(transaction: Database, review: Decided): Promise<void>
 	]);
 	const { effectiveOn, movesTo } = review;
 	const ended = await endGroupWork(transaction, review.groupId, [review.studentId], effectiveOn, movesTo ?? null);
+	const plans = ended.plans.filter(({ wentOn }) => !wentOn).map(({ id }) => id);
+	const watch = review.verdict === 'exit' ? await beginWatch(transaction, staff, plans, effectiveOn) : [];
 	await transaction.run(
-		'UPDATE review SET ended_membership_id = ?, membership_until_on = ?, ended_waiting = ? WHERE id = ?',
-		[membership.id, membership.untilOn, JSON.stringify(ended), review.id]
+		`UPDATE review SET ended_membership_id = ?, membership_until_on = ?, ended_waiting = ?, watch_plans = ? WHERE id = ?`,
+		[membership.id, membership.untilOn, JSON.stringify(ended), JSON.stringify(watch), review.id]
 	);
 }
 
@@ -131,7 +133,7 @@ export async function decide(
 		);
 		const decided = { ...decision, id: reviewId, studentId, groupId };
 		await changeTier(transaction, decided);
-		if (decision.leavesGroup) await leaveGroup(transaction, decided);
+		if (decision.leavesGroup) await leaveGroup(transaction, staff, decided);
 		await planNext(transaction, staff, decided, at);
 		await forgetReadingsOf(transaction, [studentId]);
 		await refreshStudents(transaction, [studentId]);
@@ -159,10 +161,13 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			membershipUntilOn: SchoolDate | null;
 			endedWaiting: string | null;
 			joinedChangeId: number | null;
+			watchPlans: string;
+			effectiveOn: SchoolDate;
 		}>(
 			`SELECT review.student_id AS studentId, review.ended_tier_id AS endedTierId,
 				review.ended_membership_id AS endedMembershipId, review.membership_until_on AS membershipUntilOn,
-				review.ended_waiting AS endedWaiting, review.joined_change_id AS joinedChangeId
+				review.ended_waiting AS endedWaiting, review.joined_change_id AS joinedChangeId,
+				review.watch_plans AS watchPlans, review.effective_on AS effectiveOn
 			FROM review JOIN student ON student.id = review.student_id
 			WHERE review.id = ? AND student.school_id = ? AND review.verdict IS NOT NULL FOR UPDATE`,
 			[reviewId, staff.schoolId]
@@ -185,12 +190,13 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 				review.endedMembershipId
 			]);
 		}
+		await endWatch(transaction, JSON.parse(review.watchPlans), review.effectiveOn);
 		if (review.endedWaiting) await restoreGroupWork(transaction, JSON.parse(review.endedWaiting), [review.studentId]);
 		await transaction.run('DELETE FROM review WHERE follows_id = ?', [reviewId]);
 		await transaction.run(
 			`UPDATE review SET verdict = NULL, advice = NULL, reasons = NULL, note = '', effective_on = NULL, new_tier = NULL,
 				decided_by = NULL, decided_at = NULL, ended_tier_id = NULL, ended_membership_id = NULL, membership_until_on = NULL,
-				ended_waiting = NULL, joined_change_id = NULL
+				ended_waiting = NULL, joined_change_id = NULL, watch_plans = '[]'
 			WHERE id = ?`,
 			[reviewId]
 		);

@@ -13,8 +13,8 @@ export interface CarriedPlans {
 
 /** SQL: a plan like another, from a day on. */
 const LIKE = `INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus,
-		a_week, on_day, created_by)
-	SELECT ?, ?, group_id, ?, goal_on, goal_correct, questions, of_focus, a_week, on_day, created_by
+		in_two_weeks, on_day, created_by)
+	SELECT ?, ?, group_id, ?, goal_on, goal_correct, questions, of_focus, in_two_weeks, on_day, created_by
 	FROM probe_plan WHERE id = ? AND goal_on > ?`;
 
 /** Begins a plan like another for a student; null where they have one on the skill, or the goal's day has come. */

@@ -20,6 +20,8 @@ export interface ProbePlan extends ProbeForm {
 	onDay: number | null;
 	/** A missed probe that may be made up, by its number. */
 	makeUp: number | null;
+	/** Whether it watches over a student whose group ended because they no longer needed it. */
+	afterExit: boolean;
 }
 
 /** A probe that was taken. */
@@ -43,7 +45,15 @@ export interface ProbeSeries extends ProbePlan {
 
 const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, skill.code AS skillCode, plan.group_id AS groupId,
 	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect, plan.questions, plan.of_focus AS ofFocus,
-	plan.a_week AS aWeek, plan.on_day AS onDay, plan.make_up AS makeUp`;
+	plan.in_two_weeks AS inTwoWeeks, plan.on_day AS onDay, plan.make_up AS makeUp, plan.after_exit AS afterExit`;
+
+/** As it is stored: how often in whole numbers. */
+type PlanRow = Omit<ProbePlan, 'aWeek' | 'afterExit'> & { inTwoWeeks: number; afterExit: number };
+const toPlan = ({ inTwoWeeks, afterExit, ...plan }: PlanRow): ProbePlan => ({
+	...plan,
+	aWeek: inTwoWeeks / 2,
+	afterExit: Boolean(afterExit)
+});
 
 /** Running plans of students with the probes taken so far. */
 export async function probeSeries(
@@ -52,13 +62,13 @@ export async function probeSeries(
 	school: Pick<School, 'today' | 'timeZone'>
 ): Promise<ProbeSeries[]> {
 	if (studentIds.length === 0) return [];
-	const plans = await database.rows<ProbePlan>(
+	const plans = await database.rows<PlanRow>(
 		`SELECT ${PLAN} FROM probe_plan AS plan JOIN skill ON skill.id = plan.skill_id
 		WHERE plan.student_id IN (?) AND plan.ended_on IS NULL
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[studentIds]
 	);
-	return withProbes(database, plans, school);
+	return withProbes(database, plans.map(toPlan), school);
 }
 
 /** Plans of a school by their ids, ended or not, with the probes taken. */
@@ -68,7 +78,7 @@ export async function seriesOfPlans(
 	planIds: number[]
 ): Promise<ProbeSeries[]> {
 	if (planIds.length === 0) return [];
-	const plans = await database.rows<ProbePlan>(
+	const plans = await database.rows<PlanRow>(
 		`SELECT ${PLAN} FROM probe_plan AS plan
 		JOIN skill ON skill.id = plan.skill_id
 		JOIN student ON student.id = plan.student_id
@@ -76,7 +86,7 @@ export async function seriesOfPlans(
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[planIds, school.id]
 	);
-	return withProbes(database, plans, school);
+	return withProbes(database, plans.map(toPlan), school);
 }
 
 async function withProbes(
@@ -122,7 +132,7 @@ async function withProbes(
 
 const isDue = `plan.starts_on <= ? AND plan.goal_on >= ? AND NOT EXISTS (
 	SELECT 1 FROM sitting
-	WHERE sitting.plan_id = plan.id AND sitting.probe_number = DATEDIFF(?, plan.starts_on) * plan.a_week DIV 7 + 1
+	WHERE sitting.plan_id = plan.id AND sitting.probe_number = DATEDIFF(?, plan.starts_on) * plan.in_two_weeks DIV 14 + 1
 		AND sitting.finished_at IS NOT NULL)`;
 
 /** A running plan, as far as lists of many need it. */
@@ -134,6 +144,8 @@ export interface RunningPlan {
 	startsOn: SchoolDate;
 	goalOn: SchoolDate;
 	due: boolean;
+	/** Whether it watches over a student after an exit. */
+	afterExit: boolean;
 	/** When its last probe was begun; null before the first. */
 	lastAt: Date | null;
 }
@@ -142,10 +154,10 @@ export interface RunningPlan {
 export async function runningPlans(database: Database, roster: Roster): Promise<RunningPlan[]> {
 	const among = rosterSql(roster);
 	const { today } = roster;
-	const rows = await database.rows<Omit<RunningPlan, 'due'> & { due: number }>(
+	const rows = await database.rows<Omit<RunningPlan, 'due' | 'afterExit'> & { due: number; afterExit: number }>(
 		// In this order: else the plans of a whole district may be read.
 		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, plan.group_id AS groupId,
-			plan.starts_on AS startsOn, plan.goal_on AS goalOn, ${isDue} AS due,
+			plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.after_exit AS afterExit, ${isDue} AS due,
 			(SELECT MAX(sitting.started_at) FROM sitting
 				WHERE sitting.plan_id = plan.id AND sitting.finished_at IS NOT NULL) AS lastAt
 		FROM ${among.sql} AS roster STRAIGHT_JOIN probe_plan AS plan ON plan.student_id = roster.id
@@ -153,7 +165,7 @@ export async function runningPlans(database: Database, roster: Roster): Promise<
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[today, today, today, ...among.values]
 	);
-	return rows.map((row) => ({ ...row, due: Boolean(row.due) }));
+	return rows.map((row) => ({ ...row, due: Boolean(row.due), afterExit: Boolean(row.afterExit) }));
 }
 
 /** Students with a probe of the week, of a running plan, that is still to be taken: those that `probeSeries` calls due. */
@@ -193,12 +205,12 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 			(student) => !has.has(student.id)
 		)) {
 			const { insertId } = await transaction.run(
-				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus, a_week,
+				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus, in_two_weeks,
 					on_day, created_by)
 				VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 				[
 					...[id, plan.skillId, plan.groupId, plan.startsOn, plan.goalOn, goalCorrect],
-					...[questions, ofFocus, aWeek, plan.onDay, staff.id]
+					...[questions, ofFocus, 2 * aWeek, plan.onDay, staff.id]
 				]
 			);
 			ids.push(insertId);
@@ -260,4 +272,56 @@ export async function letMakeUp(
 		});
 		return true;
 	});
+}
+
+/** Weeks for which a student is watched over after an exit, with a probe every second week. */
+const WATCHED_WEEKS = 8;
+/** The share that a student is to keep after an exit. */
+const KEPT_SHARE = 0.85;
+
+/**
+ * Watches over a student after an exit: for each plan that ended with their group, a probe every second week on the same skill.
+ * Belongs into the transaction of the verdict.
+ *
+ * @returns ids of the plans
+ */
+export async function beginWatch(
+	transaction: Database,
+	staff: Staff,
+	endedPlans: number[],
+	on: SchoolDate
+): Promise<number[]> {
+	const begun: number[] = [];
+	for (const id of endedPlans) {
+		const { insertId, affected } = await transaction.run(
+			`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus,
+				in_two_weeks, on_day, after_exit, created_by)
+			SELECT student_id, skill_id, NULL, ?, ? + INTERVAL ? WEEK, CEIL(? * questions), questions, of_focus, 1, on_day, TRUE, ?
+			FROM probe_plan WHERE id = ?`,
+			[on, on, WATCHED_WEEKS, KEPT_SHARE, staff.id, id]
+		);
+		if (affected) begun.push(insertId);
+	}
+	if (begun.length) {
+		const students = await transaction.rows<{ studentId: number }>(
+			'SELECT DISTINCT student_id AS studentId FROM probe_plan WHERE id IN (?)',
+			[begun]
+		);
+		await refreshStudents(
+			transaction,
+			students.map(({ studentId }) => studentId)
+		);
+	}
+	return begun;
+}
+
+/** Ends a watch that an exit began, where that is taken back; plans of which no probe was begun are gone. */
+export async function endWatch(transaction: Database, planIds: number[], on: SchoolDate): Promise<void> {
+	if (planIds.length === 0) return;
+	await transaction.run(
+		`DELETE FROM probe_plan
+		WHERE id IN (?) AND NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.plan_id = probe_plan.id)`,
+		[planIds]
+	);
+	await transaction.run('UPDATE probe_plan SET ended_on = GREATEST(?, starts_on) WHERE id IN (?)', [on, planIds]);
 }

@@ -218,7 +218,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		name: 'probe_plans',
 		says: 'weekly probes of a student on a skill',
 		sql: `SELECT plan.student_id AS student, plan.id AS probe_plan, skill.code AS skill, plan.group_id AS small_group,
-				plan.starts_on, plan.goal_on, plan.goal_correct, plan.questions, plan.of_focus, plan.a_week, plan.ended_on, account.display_name AS created_by
+				plan.starts_on, plan.goal_on, plan.goal_correct, plan.questions, plan.of_focus, plan.in_two_weeks, plan.after_exit, plan.ended_on, account.display_name AS created_by
 			FROM probe_plan AS plan
 			JOIN skill ON skill.id = plan.skill_id
 			JOIN account ON account.id = plan.created_by
@@ -233,7 +233,8 @@ export const WORK_FILES: ArchiveFile[] = [
 			goal_correct: 'questions of a probe that are to be right by then',
 			questions: 'questions of a probe',
 			of_focus: 'how many of them are on the skill; the others are on what comes before it',
-			a_week: 'probes a week',
+			in_two_weeks: 'probes in two weeks',
+			after_exit: 'whether it watches over a student after an exit',
 			ended_on: 'when it ended; empty while it goes on',
 			created_by: BY
 		}
