@@ -14,7 +14,6 @@ import { openDatabase } from '../src/lib/server/database/pool';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { probeSeries } from '../src/lib/server/track/store/probes';
 import { answerRightly, layOutSitting, ONE_OF_EACH } from '../tests/browser/answering';
-import { filesIn, packageOf, rowOf } from '../tests/rosterPackage';
 import { itemFrom } from '../src/lib/core/items/bank';
 import { chromiumLaunch } from './chromium.mjs';
 import { DEMO_CLOCK } from './demoServer.mjs';
@@ -41,6 +40,9 @@ await database.close();
 const tracked = series.find(
 	({ taken }) => taken.length > 5 && taken[0].right < 8 && taken.at(-1)!.right > 12
 )!.studentId;
+
+/** Whose plan was adjusted once and who grew all the same little. */
+const adjusted = series.find(({ taken }) => taken.length > 5 && taken.every(({ right }) => right < 5))!.studentId;
 
 /** A student with a probe to take and a set begun, so that the pictures show both. */
 function busyStudent(): { id: number; name: string; classCode: string } {
@@ -92,11 +94,12 @@ const set = await finished.locator('a[href^="/practice/"]').evaluateAll((links) 
 	return ids.sort((one, other) => ids.filter((id) => id === other).length - ids.filter((id) => id === one).length)[0];
 });
 await take(staff, 'results', `/practice/${set}/results?scope=class:6`);
-await take(staff, 'results-through-time', '/practice/results?scope=class:7');
 await take(staff, 'answers', '/students/140/answers?scope=class:7');
 await take(staff, 'practice-calendar', '/practice/calendar');
 await take(staff, 'assign', '/practice/new?for=group:6');
-await take(staff, 'track', `/track?student=${tracked}&scope=school`);
+await take(staff, 'track', '/track');
+await take(staff, 'growth', `/track/charts?student=${adjusted}`);
+await take(staff, 'sessions', '/track/sessions?group=3');
 await take(staff, 'decide', '/decide');
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
 
@@ -107,54 +110,6 @@ await coordinator.getByLabel('Password').fill(DEMO_PASSWORD);
 await coordinator.getByRole('button', { name: 'Sign in' }).click();
 await coordinator.waitForURL(/screen/);
 await take(coordinator, 'setup', '/setup');
-await coordinator.goto(`${base}/setup/roster`);
-await coordinator.getByLabel(/^A OneRoster/).setInputFiles({
-	name: 'harbor-office.zip',
-	mimeType: 'application/zip',
-	buffer: await aTermLater(coordinator)
-});
-await coordinator.getByRole('button', { name: 'Look at it' }).click();
-await coordinator.getByRole('link', { name: /records change/ }).click();
-await coordinator.getByText('Marsh-Vale').waitFor();
-await take(coordinator, 'roster-plan');
-
-/** The school's roster as it is after a term: some have joined, moved, married. */
-async function aTermLater(page: Page): Promise<Buffer> {
-	const packed = await (await page.request.get(`${base}/setup/roster/school.zip`)).body();
-	const files = filesIn(packed);
-	files.manifest.find(([name]) => name === 'source.systemName')![1] = 'Harbor Office';
-	const students = files.users.filter((row, i) => i > 0 && row[files.users[0].indexOf('grades')] !== '');
-	const place = (column: string) => files.users[0].indexOf(column);
-	for (const [i, name] of [
-		[3, 'Marsh-Vale'],
-		[41, 'Okonjo'],
-		[77, 'Castellane']
-	] as const)
-		students[i][place('familyName')] = name;
-	students[12][place('grades')] = students[12][place('grades')] === '05' ? '06' : '05';
-	students[30][place('identifier')] = 'S20031';
-	const [{ length: classes }] = [files.classes];
-	for (const i of [20, 90, 130]) {
-		const row = files.enrollments.find((one) => one.includes(students[i][0]))!;
-		const column = files.enrollments[0].indexOf('classSourcedId');
-		const next = (files.classes.findIndex(([id]) => id === row[column]) % (classes - 1)) + 1;
-		row[column] = files.classes[next][0];
-	}
-	for (const [i, [givenName, familyName]] of [
-		['Noor', 'Ahl'],
-		['Wren', 'Brandt']
-	].entries()) {
-		const [org, into] = [files.orgs[1][0], files.classes[5 + i][0]];
-		const sourcedId = `new-${i}`;
-		const grades = files.classes[5 + i][files.classes[0].indexOf('grades')];
-		files.users.push(rowOf(files.users, { sourcedId, enabledUser: 'true', givenName, familyName, grades }));
-		files.roles.push(rowOf(files.roles, { sourcedId, userSourcedId: sourcedId, role: 'student', orgSourcedId: org }));
-		files.enrollments.push(
-			rowOf(files.enrollments, { sourcedId, classSourcedId: into, userSourcedId: sourcedId, role: 'student' })
-		);
-	}
-	return Buffer.from(packageOf(files));
-}
 
 const student = busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();

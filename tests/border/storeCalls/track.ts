@@ -5,6 +5,7 @@ import * as exits from '../../../src/lib/server/track/store/exits';
 import * as phases from '../../../src/lib/server/track/store/phases';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as readings from '../../../src/lib/server/track/store/readings';
+import * as watch from '../../../src/lib/server/track/store/watch';
 import * as seriesAnswers from '../../../src/lib/server/track/store/seriesAnswers';
 import { newProbes, NOW, seen, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
@@ -27,8 +28,6 @@ export const trackCalls: [object, Record<string, Call>][] = [
 			),
 			probeSeries: given(({ database, me }) => probes.probeSeries(database, seen(...me.students), me.school)),
 			seriesOfPlans: given(({ database, me }) => probes.seriesOfPlans(database, me.school, Object.values(me.plans))),
-			beginWatch: given(({ database, me }) => probes.beginWatch(database, me.staff.specialist, [me.plans.a], TODAY)),
-			endWatch: given(({ database }) => probes.endWatch(database, [], TODAY)),
 			letMakeUp: checks(({ database, me, of }) => probes.letMakeUp(database, me.staff.specialist, of.plans.b, 1, NOW)),
 			startProbes: checks((asking) =>
 				probes.startProbes(asking.database, asking.me.staff.specialist, newPlan(asking), NOW)
@@ -80,6 +79,13 @@ export const trackCalls: [object, Record<string, Call>][] = [
 			takeBackWatch: checks(({ database, me, of }) =>
 				watches.takeBackWatch(database, me.staff.specialist, of.watch, NOW)
 			)
+		}
+	],
+	[
+		watch,
+		{
+			beginWatch: given(({ database, me }) => watch.beginWatch(database, me.staff.specialist, [me.plans.a], TODAY)),
+			endWatch: given(({ database }) => watch.endWatch(database, [], TODAY))
 		}
 	],
 	[exits, { exitsSince: given((asking) => exits.exitsSince(asking.database, roster(asking), '2026-01-01')) }],

@@ -3,13 +3,5 @@ export { chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
 export { rebuildReadings } from './readings';
 export { forgetReadings, forgetReadingsOf } from './store/readings';
-export {
-	beginWatch,
-	dueProbes,
-	endWatch,
-	letMakeUp,
-	probeSeries,
-	type ProbeSeries,
-	startProbes,
-	undoStartProbes
-} from './store/probes';
+export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export { beginWatch, endWatch } from './store/watch';

@@ -81,10 +81,12 @@ export function sayReason(reason: Reason): string {
 const points = (share: number) => `${number(100 * share)} in 100`;
 
 /** How often the rules are wrong in a case like this one. */
-export function sayErrorRates({ errorRates }: Pick<Recommendation, 'errorRates'>): string | null {
+export function sayErrorRates({ advice, errorRates }: Pick<Recommendation, 'advice' | 'errorRates'>): string | null {
 	if (!errorRates) return null;
 	const { onTrackToldToChange, flatToldToContinue, exitUnder75 } = errorRates;
-	return `By simulation, with so many probes: of those exactly on track ${atMost(onTrackToldToChange)} are told to change, of those who do not grow ${atMost(flatToldToContinue)} to continue, of those with a share of 75% ${atMost(exitUnder75)} to exit.`;
+	if (advice === 'exit' || advice === 'fade')
+		return `By simulation, with so many probes: of those with a share of 75% ${atMost(exitUnder75)} are told to exit.`;
+	return `By simulation, with so many probes: of those exactly on track ${atMost(onTrackToldToChange)} are told to change, of those who do not grow ${atMost(flatToldToContinue)} to continue.`;
 }
 
 const atMost = (share: number) => (share < 0.005 ? 'under 1%' : percent(share));

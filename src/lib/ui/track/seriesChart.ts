@@ -37,7 +37,7 @@ export function seriesChartOptions(content: SeriesContent, size: ChartSize) {
 	return {
 		animation: false,
 		textStyle: { fontFamily: 'Atkinson Hyperlegible Next Variable' },
-		grid: isLarge ? { left: 40, right: 150, top: 30, bottom: 62 } : { left: 26, right: 14, top: 10, bottom: 38 },
+		grid: isLarge ? { left: 40, right: 150, top: 44, bottom: 62 } : { left: 26, right: 14, top: 10, bottom: 38 },
 		xAxis: weekAxis(weeks, isLarge),
 		yAxis: {
 			type: 'value' as const,
@@ -226,10 +226,8 @@ function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number,
 					show: isLarge,
 					formatter: says,
 					color: INK,
-					position: 'right' as const,
-					fontSize: 12,
-					backgroundColor: SHEET,
-					padding: [0, 3]
+					position: [4, -18],
+					fontSize: 12
 				}
 			}
 		]
