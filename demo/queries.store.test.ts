@@ -25,13 +25,17 @@ import { peekAt } from '../src/lib/server/shell/peek';
 import { ribbon } from '../src/lib/server/shell/ribbon';
 import { findScope } from '../src/lib/server/shell/store/scope';
 import { ownPage } from '../src/lib/server/sitting/ownPage';
-import { trackPage } from '../src/lib/server/track/trackPage';
+import { chartsPage } from '../src/lib/server/track/chartsPage';
+import { probesPage } from '../src/lib/server/track/probesPage';
+import { sessionsPage } from '../src/lib/server/track/sessionsPage';
+import { trackPage, trackRows } from '../src/lib/server/track/trackPage';
 import { SCHOOL_ID } from './people';
 import { seedDemoSchool } from './seed';
 
 /** Tables that grow with the years; no page may read one of them from end to end. */
 const GROWING = [
 	...['answer', 'sitting', 'sitting_item', 'late_answer', 'score', 'student_field', 'attendance', 'group_meeting'],
+	...['series_reading', 'session_watch'],
 	...[
 		'practice_set',
 		'practice_set_skill',
@@ -93,6 +97,10 @@ async function openPages(): Promise<void> {
 		await resultsPage(watched, school, scope, windows, window!, url());
 		await sittingsBoard(watched, school, scope, window!, url());
 		await trackPage(watched, staff, school, scope, url());
+		await trackRows(watched, staff, school, [student, student + 1]);
+		await chartsPage(watched, staff, school, scope, url(`student=${student}`));
+		await probesPage(watched, staff, school, scope, url('group=1'));
+		await sessionsPage(watched, staff, school, scope, url());
 		await decidePage(watched, staff, school, scope, url());
 		await placeInRoster(watched, scope.roster, student);
 		await studentsNamed(watched, scope.roster, 'ma', 8);

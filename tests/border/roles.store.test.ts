@@ -32,7 +32,8 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 	const range = (id: number) => Math.floor((id - school.base) / 1_000);
 	if (viewer?.kind === 'staff' && viewer.role !== 'teacher') return { id: () => true, code: () => true };
 	if (viewer?.kind === 'staff') {
-		for (const id of [...students.slice(0, 4), groups.a, groups.mixed, sets.all, plans.a, checks.a]) own.add(id);
+		for (const id of [...students.slice(0, 4), groups.a, groups.mixed, sets.all, plans.a, school.carriedPlan, checks.a])
+			own.add(id);
 		for (const id of [sittings.a, notes.a, reviews.a]) own.add(id);
 		// The school, colleagues, classes, cycles, windows, meeting times, blocks, absences, standards, materials and skills.
 		const shared = new Set([0, 1, 2, 4, 5, 6, 21, 22, 23, 24, 29, 30, 31]);
@@ -54,7 +55,8 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 		};
 	}
 	if (viewer) {
-		for (const id of [students[0], sets.all, plans.a, checks.a, school.windows.diagnostic]) own.add(id);
+		for (const id of [students[0], sets.all, plans.a, school.carriedPlan, checks.a, school.windows.diagnostic])
+			own.add(id);
 		return { id: (id: number) => own.has(id) || range(id) === 14 || range(id) === 0, code: () => false };
 	}
 	return { id: () => false, code: () => false };

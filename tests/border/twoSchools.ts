@@ -181,6 +181,8 @@ export interface FilledSchool {
 	/** For all, and for class B alone. */
 	sets: { all: number; b: number };
 	plans: { a: number; b: number };
+	/** That plan A went over to when its group got another focus. */
+	carriedPlan: number;
 	checks: { a: number; b: number };
 	/** Diagnostics of students 1 and 5. */
 	sittings: { a: number; b: number };
@@ -740,6 +742,10 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	await leaveSignIns(database, staff.specialist, students[0], classes.a);
 	const rosterRun = await setUp(database, staff, students);
 	await changeGroup(database, specialist, a, { kind: 'focus', skillId: skills[2].id, on: addDays(TODAY, 1) }, '', NOW);
+	const carried = await database.row<{ id: number }>(
+		'SELECT id FROM probe_plan WHERE student_id = ? AND ended_on IS NULL',
+		[students[0]]
+	);
 	await changeGroup(database, specialist, b, { kind: 'pause', untilOn: null, on: addDays(TODAY, 1) }, '', NOW);
 	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);
 	const reviewOf = async (n: number) => (await openReviews(database, seen(students[n])))[0].id;
@@ -775,6 +781,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		sets,
 		thing,
 		plans: { a: planA, b: planB },
+		carriedPlan: carried!.id,
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
 		noticed: noticed!,

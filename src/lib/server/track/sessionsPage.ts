@@ -4,7 +4,7 @@ import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups, meetingRecords, sessionDaysOf, sessionWatches } from '../groups';
 import { slotList } from '../groups/timetable';
-import { visibleAmong } from '../people';
+import type { RosterStudent } from '../people';
 import { oneIn, type Staff } from '../request';
 import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
@@ -14,100 +14,111 @@ const BY = ['group', 'student', 'adult'] as const;
 /** Weeks that are shown at most, the last of them this one. */
 const MOST_WEEKS = 10;
 
-/** Sessions of the cycle: planned, held and attended, by group, student or adult, week by week. */
-export async function sessionsPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
+/** All sessions of a scope since a day, and what was noted of them. */
+async function sessionsOf(
+	database: Database,
+	staff: Staff,
+	school: School,
+	inScope: RosterStudent[],
+	since: SchoolDate
+) {
 	const { today } = school;
-	const [groups, slots, cycle, inScope] = await Promise.all([
-		currentGroups(database, staff, today),
-		slotList(database, school.id),
-		currentCycle(database, school.id, today),
-		scope.students()
-	]);
-	const scoped = new Set<number>(inScope.map(({ id }) => id));
-	const own = groups.filter(({ studentIds }) => studentIds.some((id) => scoped.has(id)));
-	const students = await visibleAmong(
-		database,
-		staff,
-		[...new Set(own.flatMap(({ studentIds }) => studentIds))].filter((id) => scoped.has(id)),
-		today
-	);
-	const since = cycle ? cycle.startsOn : addDays(mondayOf(today), -7 * (MOST_WEEKS - 1));
-	const ids = students.map(({ id }) => id);
-	const groupIds = own.map(({ id }) => id);
+	const [all, slots] = await Promise.all([currentGroups(database, staff, today), slotList(database, school.id)]);
+	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
+	const scoped = new Map<number, RosterStudent>(inScope.map((student) => [student.id, student]));
+	const groups = all
+		.map((group) => ({
+			...group,
+			slot: slotOf.get(group.slotId)!,
+			members: group.studentIds.flatMap((id) => scoped.get(id) ?? [])
+		}))
+		.filter(({ members }) => members.length);
+	const students = inScope.filter(({ id }) => groups.some(({ studentIds }) => studentIds.includes(id)));
+	const groupIds = groups.map(({ id }) => id);
 	const [days, records, watches] = await Promise.all([
-		sessionDaysOf(database, ids, school),
+		sessionDaysOf(
+			database,
+			students.map(({ id }) => id),
+			school
+		),
 		meetingRecords(database, staff, groupIds, { from: since, until: today, today }),
 		sessionWatches(database, staff, groupIds, since)
 	]);
-	const slotOf = new Map(slots.map((slot) => [slot.id, slot]));
-	const sessions = own.flatMap((group) => {
-		const { minutes } = slotOf.get(group.slotId)!;
-		return students.flatMap(({ id }): StudentSession[] =>
-			(days.get(`${id} ${group.id}`) ?? [])
+	const sessions = groups.flatMap(({ id: groupId, slot, members }) =>
+		members.flatMap(({ id: studentId }): StudentSession[] =>
+			(days.get(`${studentId} ${groupId}`) ?? [])
 				.filter(({ on }) => on >= since)
-				.map((day) => ({ ...day, groupId: group.id, studentId: id, minutes }))
-		);
-	});
-	const mondays = mondaysOf(since, today);
-	const row = (key: number, name: string, more: string, some: StudentSession[]) => ({
+				.map((day) => ({ ...day, groupId, studentId, minutes: slot.minutes }))
+		)
+	);
+	return { groups, students, sessions, records, watches };
+}
+
+/** A line of the page: what was planned, held and attended, in all and week by week. */
+function lineOf(key: number, name: string, more: string, sessions: StudentSession[], mondays: SchoolDate[]) {
+	return {
 		...{ key, name, more },
-		whole: dosageOf(some),
-		weeks: dosageByWeek(some, mondays),
-		minutes: minutesAWeek(some, mondays.length)
-	});
-	const by = oneIn(url, 'by', BY) ?? 'group';
-	const ofGroup = (groupId: number) => sessions.filter((session) => session.groupId === groupId);
-	const rows = {
-		group: () =>
-			own.map(({ id, name, slotId }) => ({
-				...row(id, name, slotOf.get(slotId)!.staffName, ofGroup(id)),
-				...lookInto(
-					ofGroup(id),
-					records.filter(({ groupId }) => groupId === id),
-					today
-				),
-				members: students.flatMap(({ id: student }) =>
-					own.find((group) => group.id === id)!.studentIds.includes(student) ? student : []
-				),
-				watched: watches.filter(({ groupId }) => groupId === id)
-			})),
-		student: () =>
-			students.map((student) =>
-				row(
-					student.id,
-					fullName(student),
-					student.className,
-					sessions.filter(({ studentId }) => studentId === student.id)
-				)
-			),
-		adult: () =>
-			[...new Map(own.map(({ slotId }) => slotOf.get(slotId)!).map((slot) => [slot.staffId, slot.staffName]))].map(
-				([staffId, name]) =>
-					row(
-						staffId,
-						name,
-						'',
-						own.filter(({ slotId }) => slotOf.get(slotId)!.staffId === staffId).flatMap(({ id }) => ofGroup(id))
-					)
-			)
+		whole: dosageOf(sessions),
+		weeks: dosageByWeek(sessions, mondays),
+		minutes: minutesAWeek(sessions, mondays.length)
 	};
+}
+
+/** Sessions of the cycle: planned, held and attended, by group, student or adult, week by week. */
+export async function sessionsPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
+	const { today } = school;
+	const [cycle, inScope] = await Promise.all([currentCycle(database, school.id, today), scope.students()]);
+	const since = cycle ? cycle.startsOn : addDays(mondayOf(today), -7 * (MOST_WEEKS - 1));
+	const { groups, students, sessions, records, watches } = await sessionsOf(database, staff, school, inScope, since);
+	const mondays = mondaysOf(since, today);
+	const by = oneIn(url, 'by', BY) ?? 'group';
+	const ofGroup = (id: number) => sessions.filter(({ groupId }) => groupId === id);
+	const byGroup = () =>
+		groups.map(({ id, name, slot, members }) => ({
+			...lineOf(id, name, slot.staffName, ofGroup(id), mondays),
+			notHeld: daysNotHeld(
+				ofGroup(id),
+				records.filter(({ groupId }) => groupId === id),
+				today
+			),
+			members: members.map((student) => student.id as number),
+			watched: watches.filter(({ groupId }) => groupId === id)
+		}));
+	const byStudent = () =>
+		students.map((student) => {
+			const own = sessions.filter(({ studentId }) => studentId === student.id);
+			return lineOf(student.id, fullName(student), student.className, own, mondays);
+		});
+	const byAdult = () => {
+		const adults = new Map(groups.map(({ slot }) => [slot.staffId, slot.staffName]));
+		return [...adults].map(([id, name]) => {
+			const own = groups.filter(({ slot }) => slot.staffId === id);
+			return lineOf(
+				id,
+				name,
+				'',
+				own.flatMap((group) => ofGroup(group.id)),
+				mondays
+			);
+		});
+	};
+	const scoped = new Set<number>(students.map(({ id }) => id));
+	const absences = records.flatMap(({ students: there }) =>
+		there.filter(({ present, studentId }) => !present && scoped.has(studentId))
+	);
 	return {
 		...{ by, since, mondays, today },
 		whole: dosageOf(sessions),
-		groups: by === 'group' ? rows.group() : null,
-		others: by === 'group' ? null : rows[by](),
-		/** Absences by their reason, of those that have one or not. */
-		away: count(
-			records.flatMap(({ students: there }) =>
-				there.filter(({ present, studentId }) => !present && scoped.has(studentId)).map(({ whyAway }) => whyAway)
-			)
-		),
+		groups: by === 'group' ? byGroup() : null,
+		others: by === 'group' ? null : by === 'student' ? byStudent() : byAdult(),
+		/** Absences by their reason; null where nobody said. */
+		away: count(absences.map(({ whyAway }) => whyAway)),
 		without: inScope.length - students.length
 	};
 }
 
 /** Planned days of a group on which it did not meet and that nothing made up for, the latest first, and why. */
-function lookInto(
+function daysNotHeld(
 	sessions: StudentSession[],
 	records: { on: SchoolDate; held: boolean; whyNot: NotHeld | null }[],
 	today: SchoolDate
@@ -115,7 +126,7 @@ function lookInto(
 	const held = new Set(sessions.filter(({ is }) => is !== 'not held').map(({ on }) => on));
 	const notHeld = [...new Set(sessions.map(({ on }) => on))].filter((on) => !held.has(on) && on < today).sort();
 	const whyOf = new Map(records.map(({ on, whyNot }) => [on, whyNot]));
-	return { notHeld: notHeld.reverse().map((on) => ({ on, why: whyOf.get(on) ?? null })) };
+	return notHeld.reverse().map((on) => ({ on, why: whyOf.get(on) ?? null }));
 }
 
 /** How often each value comes, the most frequent first. */

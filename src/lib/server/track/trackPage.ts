@@ -3,7 +3,7 @@ import type { Database } from '../database';
 import { skillList } from '../library';
 import { FIRST_ROWS, oneIn, type Staff } from '../request';
 import type { School } from '../school';
-import type { Scope } from '../shell';
+import { findScope, type Scope } from '../shell';
 import { caseload, type CasePlan, type CaseStudent } from './caseload';
 
 /** What a caseload can be sorted by; `stake` where nothing is asked for. */
@@ -90,8 +90,10 @@ export async function trackPage(database: Database, staff: Staff, school: School
 	};
 }
 
-/** Rows of some students of a scope, in the order they are asked for. */
-export async function trackRows(database: Database, staff: Staff, school: School, scope: Scope, ids: number[]) {
+/** Rows of some students, in the order they are asked for: no more is read than of them. */
+export async function trackRows(database: Database, staff: Staff, school: School, ids: number[]) {
+	const scope = await findScope(database, staff, `list:${ids.join(',')}`, school.today);
+	if (!scope) return [];
 	const found = new Map(
 		(await caseload(database, staff, school, scope)).map((student) => [student.id as number, student])
 	);

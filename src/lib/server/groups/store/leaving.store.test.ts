@@ -197,7 +197,8 @@ describe('a verdict', () => {
 		const [review] = await openReviews(small.database, seen(2));
 		const exit = { ...decision, verdict: 'exit', newTier: 1, nextReviewOn: null } as const;
 		expect(await decide(small.database, specialist, review.id, exit, NOW)).toBe(true);
-		expect(await waiting(2)).toEqual({ probes: [], sets: [], reviews: [], groups: [] });
+		// What watches over them after the exit belongs to no group.
+		expect(await waiting(2)).toEqual({ probes: [[skill(0), null]], sets: [], reviews: [], groups: [] });
 		expect(await undoDecision(small.database, specialist, review.id, NOW)).toBe(true);
 		expect(await waiting(2)).toEqual(before);
 	});

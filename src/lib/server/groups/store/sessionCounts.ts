@@ -42,7 +42,7 @@ export async function sessionDaysOf(
 			// A session that makes up for another stands in its place.
 			`SELECT attendance.student_id AS studentId, attendance.group_id AS groupId,
 				COALESCE(meeting.makes_up, attendance.on_date) AS \`on\`, attendance.present
-			FROM attendance
+			FROM attendance FORCE INDEX (PRIMARY)
 			LEFT JOIN group_meeting AS meeting
 				ON meeting.group_id = attendance.group_id AND meeting.on_date = attendance.on_date
 			WHERE attendance.student_id IN (?) AND attendance.on_date <= ?`,

@@ -26,11 +26,13 @@ export async function phasesOf(
 				)
 			: [],
 		database.rows<{ studentId: number; tier: 1 | 2 | 3; on: SchoolDate }>(
-			'SELECT student_id AS studentId, tier, from_on AS `on` FROM tier_interval WHERE student_id IN (?)',
+			`SELECT tier.student_id AS studentId, tier.tier, tier.from_on AS \`on\`
+			FROM student FORCE INDEX (PRIMARY) STRAIGHT_JOIN tier_interval AS tier ON tier.student_id = student.id
+			WHERE student.id IN (?)`,
 			[students]
 		),
 		database.rows<{ studentId: number; verdict: 'adjust' | 'intensify' | 'fade'; on: SchoolDate }>(
-			`SELECT student_id AS studentId, verdict, effective_on AS \`on\` FROM review
+			`SELECT student_id AS studentId, verdict, effective_on AS \`on\` FROM review FORCE INDEX (by_student)
 			WHERE student_id IN (?) AND verdict IN ('adjust', 'intensify', 'fade')`,
 			[students]
 		)

@@ -63,7 +63,7 @@ export async function probeSeries(
 ): Promise<ProbeSeries[]> {
 	if (studentIds.length === 0) return [];
 	const plans = await database.rows<PlanRow>(
-		`SELECT ${PLAN} FROM probe_plan AS plan JOIN skill ON skill.id = plan.skill_id
+		`SELECT ${PLAN} FROM probe_plan AS plan FORCE INDEX (by_student) JOIN skill ON skill.id = plan.skill_id
 		WHERE plan.student_id IN (?) AND plan.ended_on IS NULL
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[studentIds]
@@ -79,7 +79,7 @@ export async function seriesOfPlans(
 ): Promise<ProbeSeries[]> {
 	if (planIds.length === 0) return [];
 	const plans = await database.rows<PlanRow>(
-		`SELECT ${PLAN} FROM probe_plan AS plan
+		`SELECT ${PLAN} FROM probe_plan AS plan FORCE INDEX (PRIMARY)
 		JOIN skill ON skill.id = plan.skill_id
 		JOIN student ON student.id = plan.student_id
 		WHERE plan.id IN (?) AND student.school_id = ?

@@ -10,8 +10,8 @@ export async function keptReadings(
 	if (planIds.length === 0) return new Map();
 	const rows = await database.rows<{ planId: number; reading: string }>(
 		`SELECT kept.plan_id AS planId, kept.reading
-		FROM series_reading AS kept
-		JOIN probe_plan AS plan ON plan.id = kept.plan_id
+		FROM series_reading AS kept FORCE INDEX (PRIMARY)
+		STRAIGHT_JOIN probe_plan AS plan ON plan.id = kept.plan_id
 		LEFT JOIN student_field AS field ON field.student_id = plan.student_id
 		WHERE kept.plan_id IN (?) AND kept.made_by = ? AND kept.made_of = COALESCE(field.revision, 0)`,
 		[planIds, madeBy]
@@ -24,7 +24,8 @@ export async function revisionsOf(database: Database, planIds: number[]): Promis
 	if (planIds.length === 0) return new Map();
 	const rows = await database.rows<{ planId: number; revision: number }>(
 		`SELECT plan.id AS planId, COALESCE(field.revision, 0) AS revision
-		FROM probe_plan AS plan LEFT JOIN student_field AS field ON field.student_id = plan.student_id
+		FROM probe_plan AS plan FORCE INDEX (PRIMARY)
+		LEFT JOIN student_field AS field ON field.student_id = plan.student_id
 		WHERE plan.id IN (?)`,
 		[planIds]
 	);

@@ -1,5 +1,5 @@
 import { json } from '@sveltejs/kit';
-import { rowsAsked, scopeOf, staffContext } from '$lib/server/shell/staffPage';
+import { rowsAsked, staffContext } from '$lib/server/shell/staffPage';
 import { trackRows } from '$lib/server/track/trackPage';
 
 /** More students of a caseload, as they are scrolled to. */
@@ -11,7 +11,6 @@ export async function GET({ locals, url }) {
 			locals.database,
 			staff,
 			school,
-			await scopeOf(locals, url, staff, school),
 			students.map(({ id }) => id)
 		)
 	});
