@@ -13,7 +13,7 @@ test('a school with nobody in it opens on every leg, and each says why it is emp
 			['gaps', /Nobody is in this scope/],
 			['groups', /No group meets in this scope/],
 			['practice', /No set was assigned to anyone here yet/],
-			['track', /0 students in scope have none/],
+			['track', /0 students in tiers 2 and 3/],
 			['decide', /No review is due today/]
 		];
 		for (const [leg, text] of says) {

@@ -71,6 +71,9 @@
 		text-overflow: ellipsis;
 	}
 	.column a {
+		display: inline-block;
+		min-width: 24px;
+		min-height: 24px;
 		color: inherit;
 	}
 	.run {
