@@ -23,7 +23,9 @@ test('each review shows the advice with its reasons, and a verdict without a nex
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/decide?scope=school`);
 	for (const review of await page.locator('article').all()) {
-		await expect(review).toContainText(/The rule advises: (exit|fade|continue|adjust|intensify|deliver first|not enough yet)/);
+		await expect(review).toContainText(
+			/The rule advises: (exit|fade|continue|adjust|intensify|deliver first|not enough yet)/
+		);
 		expect(await review.locator('li').count()).toBeGreaterThan(0);
 	}
 	const review = page.locator('article').first();
