@@ -21,8 +21,8 @@ export type Stake =
 	/** In tier 2 or 3, without a group. */
 	| { is: 'no group' };
 
-/** How much is at stake: what costs a child most when it is not seen comes first. */
-const ORDER: Stake['is'][] = [
+/** All that can be at stake: what costs a child most when it is not seen comes first. */
+export const STAKES: Stake['is'][] = [
 	'slipping after exit',
 	'level fell',
 	'goal unlikely',
@@ -123,12 +123,12 @@ const isUnlikely = ({ chanceOfGoal, goalIsOver, probes, sessionsPlanned }: PlanL
 function rankOf(stake: Stake): number {
 	const within =
 		stake.is === 'goal unlikely' ? stake.chance : stake.is === 'not delivered' ? stake.attended / stake.planned : 0;
-	return ORDER.indexOf(stake.is) + within / 2;
+	return STAKES.indexOf(stake.is) + within / 2;
 }
 
 /** Students with what is at stake for them, most first; those with nothing come last, in the order they came. */
 export function byStake<Student extends { stakes: Stake[] }>(students: Student[]): Student[] {
-	const rank = ({ stakes }: Student) => (stakes.length ? rankOf(stakes[0]) : ORDER.length);
+	const rank = ({ stakes }: Student) => (stakes.length ? rankOf(stakes[0]) : STAKES.length);
 	return students
 		.map((student, place) => ({ student, place }))
 		.sort((a, b) => rank(a.student) - rank(b.student) || a.place - b.place)

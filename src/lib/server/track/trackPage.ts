@@ -1,4 +1,4 @@
-import { goalWeek, type Stake } from '../../core/growth';
+import { goalWeek, type Stake, STAKES } from '../../core/growth';
 import type { Database } from '../database';
 import { skillList } from '../library';
 import { FIRST_ROWS, oneIn, type Staff } from '../request';
@@ -9,19 +9,6 @@ import { caseload, type CasePlan, type CaseStudent } from './caseload';
 /** What a caseload can be sorted by; `stake` where nothing is asked for. */
 const SORTS = ['stake', 'name', 'tier', 'level', 'goal', 'sessions', 'probe'] as const;
 type Sort = (typeof SORTS)[number];
-
-/** What a caseload can be narrowed to. */
-const KINDS: Stake['is'][] = [
-	'slipping after exit',
-	'level fell',
-	'goal unlikely',
-	'not delivered',
-	'no group',
-	'two groups',
-	'at the ceiling',
-	'no probes',
-	'not measured'
-];
 
 /** The part of a student's right answers now; who has none comes last. */
 const levelOf = ({ plans }: CaseStudent): number => {
@@ -61,10 +48,10 @@ export async function trackPage(database: Database, staff: Staff, school: School
 		scope.students(),
 		skillList(database, school.id)
 	]);
-	const show = oneIn(url, 'show', [...KINDS, 'something', 'tiers', 'due']);
+	const show = oneIn(url, 'show', [...STAKES, 'something', 'tiers', 'due']);
 	const sort = oneIn(url, 'sort', SORTS) ?? 'stake';
 	const counts = Object.fromEntries(
-		KINDS.map((kind) => [kind, all.filter(({ stakes }) => stakes.some(({ is }) => is === kind)).length])
+		STAKES.map((kind) => [kind, all.filter(({ stakes }) => stakes.some(({ is }) => is === kind)).length])
 	) as Record<Stake['is'], number>;
 	const isDue = ({ plans }: CaseStudent) => plans.some(({ due }) => due);
 	const shown = all.filter((student) => {

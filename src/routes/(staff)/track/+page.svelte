@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Stake } from '$lib/core/growth';
+	import { STAKES } from '$lib/core/growth';
 	import { sayDay } from '$lib/core/calendar';
 	import { number, plural, sayChance } from '$lib/core/words';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -31,7 +31,6 @@
 		{ label: 'Sessions', sort: 'sessions' },
 		{ label: 'Last probe', sort: 'probe' }
 	];
-	const KINDS = Object.keys(STAKE_NAMES) as Stake['is'][];
 	const ago = (days: number) => (days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`);
 	/** The plan that is shown of several: that which something is at stake in, else one with probes. */
 	const planOf = ({ plans, stakes }: Row) =>
@@ -59,7 +58,7 @@
 		>
 			<option value="">everyone</option>
 			<option value="something">whoever has something at stake ({track.atStake})</option>
-			{#each KINDS as kind (kind)}{#if track.counts[kind]}<option value={kind}
+			{#each STAKES as kind (kind)}{#if track.counts[kind]}<option value={kind}
 						>{STAKE_NAMES[kind]} ({track.counts[kind]})</option
 					>{/if}{/each}
 			<option value="tiers">tiers 2 and 3 ({track.inTiers})</option>
