@@ -11,7 +11,7 @@ export default defineConfig({
 		rolldownOptions: {
 			input: {
 				jobs: 'src/lib/server/jobs/worker.ts',
-				pdf: 'src/lib/server/reports/pdf/renderReports.ts',
+				pdf: 'src/lib/server/reports/pdf/renderPdf.ts',
 				files: 'src/lib/server/request/files/read.ts'
 			},
 			output: { entryFileNames: '[name].js' }

@@ -15,6 +15,7 @@ import type { VisibleId } from '../src/lib/server/request/viewer';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
 import type { PracticeLog } from './practiceLog';
+import { holdMeetings } from './reviewMeetings';
 import { simulateLearning, tellShare } from './simulatedStudent';
 import type { DemoYear } from './timetable';
 
@@ -56,10 +57,10 @@ const STORIES: Record<'readyToExit' | 'needsMore' | 'missedSessions', Story> = {
 	missedSessions: { probes: [4, 3, 4, 4, 3, 4, 4], attends: 0.2, share: 0.2 }
 };
 
-/** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
 /** What follows a group's sets: staff do it differently. */
 const RULES: Partial<FollowRule>[] = [{}, { below: 'half' }, { above: 'next skill' }, { below: 'again' }];
 
+/** Puts students below the line into tiers, and forms groups from the autumn window by the product's own solver. */
 export async function formGroups(
 	database: RootDatabase,
 	students: DemoStudent[],
@@ -161,6 +162,7 @@ async function writeGroups(database: RootDatabase, groups: DemoGroup[], year: De
 export async function liveCycle(
 	database: RootDatabase,
 	groups: DemoGroup[],
+	others: DemoStudent[],
 	year: DemoYear,
 	today: SchoolDate,
 	log: AnswerLog,
@@ -214,16 +216,14 @@ export async function liveCycle(
 	}
 	await fill(database, 'attendance', lived.attendance);
 	await fill(database, 'group_meeting', lived.notHeld);
-	await adjustedOnce(database, members, stories, today);
-	await fill(
-		database,
-		'review',
-		members.map(({ group, student }, i) => ({
-			student_id: student.id,
-			group_id: group.id,
-			due_on: stories.has(student.id) || i % 9 === 4 ? today : addDays(year.cycleEnd, -4 + (i % 3))
-		}))
-	);
+	await holdMeetings(database, {
+		members: members.map(({ group, student }) => ({ groupId: group.id, student })),
+		others: others.filter(({ id }) => !members.some(({ student }) => student.id === id)),
+		needsMore: [...stories].find(([, story]) => story === STORIES.needsMore)![0],
+		toldOf: new Set(stories.keys()),
+		year,
+		today
+	});
 }
 
 /** The cycle as it is being lived. */
@@ -305,23 +305,6 @@ function meet(group: DemoGroup, monday: SchoolDate, { year, today, stories, atte
 function whyNotHeld({ id }: DemoGroup, day: SchoolDate): string | null {
 	if (id % 5 === 3) return weekday(day) >= 4 ? 'event' : null;
 	return id % 5 === 4 && weekday(day) <= 2 && day.slice(-2) > '08' ? 'adult away' : null;
-}
-
-/** Whoever needs more has had one change of the plan, two weeks ago. */
-async function adjustedOnce(
-	database: RootDatabase,
-	members: { group: DemoGroup; student: DemoStudent }[],
-	stories: Map<number, Story>,
-	today: SchoolDate
-): Promise<void> {
-	const on = addDays(today, -14);
-	const { group, student } = members.find((one) => stories.get(one.student.id) === STORIES.needsMore)!;
-	await database.run(
-		`INSERT INTO review (student_id, group_id, due_on, verdict, advice, reasons, note, effective_on, new_tier, decided_by,
-			decided_at)
-		VALUES (?, ?, ?, 'adjust', 'not enough yet', '[]', 'Smaller steps, and said aloud before it is written.', ?, 2, ?, ?)`,
-		[student.id, group.id, on, on, SPECIALIST, atHour(on, 14)]
-	);
 }
 
 /** Gives the stories to students of different tier 2 groups. */

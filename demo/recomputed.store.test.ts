@@ -18,6 +18,17 @@ import { throughTimePage } from '../src/lib/server/results/throughTimePage';
 import { findSchool } from '../src/lib/server/school/store/school';
 import { findScope } from '../src/lib/server/shell/store/scope';
 import { readCells, readStandings } from '../src/lib/server/standing/standings';
+import { textOf } from '../src/lib/core/sheets';
+import { fullName } from '../src/lib/core/words';
+import { decisionsPage } from '../src/lib/server/decide/decisionsPage';
+import { reviewStep } from '../src/lib/server/decide/reviewStep';
+import { agendaOf } from '../src/lib/server/decide/store/reviewMeetings';
+import { findReview } from '../src/lib/server/decide/store/reviews';
+import { tiersPage } from '../src/lib/server/decide/tiersPage';
+import { visibleAmong } from '../src/lib/server/people/store/roster';
+import { meetingSheetPage } from '../src/lib/server/reports/meetingSheetPage';
+import { studentSheet } from '../src/lib/server/reports/studentSheet';
+import { stepFromTheLog } from './meetingFromTheLog';
 import { SCHOOL_ID, STUDENT_IDS, TIME_ZONE } from './people';
 import { seedDemoSchool } from './seed';
 
@@ -389,5 +400,82 @@ describe('results of the demo through time', () => {
 			new Map(kept.map(({ student, work, hits, answered }) => [`${student} ${work}`, `${hits} of ${answered}`]))
 		);
 		expect(told.size).toBeGreaterThan(300);
+	});
+});
+
+describe('the review meeting of the demo', () => {
+	it('shows in each step, and on its sheets, what raw tables and formulas of their own say', async () => {
+		const [staff, school] = [staffAs('specialist'), (await findSchool(database, SCHOOL_ID, NOW))!];
+		const steps = await agendaOf(database, staff, 3, school.today);
+		expect(steps.length).toBeGreaterThan(6);
+		const students = await visibleAmong(
+			database,
+			staff,
+			steps.map(({ studentId }) => studentId),
+			school.today
+		);
+		const rows: string[][] = [];
+		for (const { reviewId, studentId, groupId } of steps) {
+			const student = students.find(({ id }) => id === studentId)!;
+			const review = (await findReview(database, staff, reviewId, school.today))!;
+			const step = await reviewStep(database, staff, school, review, student);
+			const raw = await stepFromTheLog(database, { studentId, groupId: groupId!, today: school.today });
+			expect(step.sessions).toMatchObject(raw.sessions);
+			expect(step.group!.minutes).toBe(raw.minutes);
+			const { plan, practiced } = step.asked!;
+			expect(plan.reading!.probes.map(({ right }) => right)).toEqual(raw.probes);
+			expect(plan.rate?.slope ?? null, fullName(student)).toBeCloseTo(raw.slope ?? NaN, 9);
+			expect(practiced).toBe(raw.practiced);
+			expect(step.level).toMatchObject(raw.level!);
+			// Where the student stands: from the log of answers.
+			const { now } = step.around!;
+			const told = (await fromTheLog(studentId)).get(step.focus!.code)!;
+			expect(now!.answers).toBe(told.own.length);
+			expect(Math.abs(now!.level.mean - told.mean)).toBeLessThan(1e-5);
+			// The evidence sheet says the same in words, and the goal is that of the plan.
+			const evidence = textOf(
+				await studentSheet(database, staff, school, student, { kind: 'evidence', language: 'en', parts: [] })
+			);
+			const { planned, held, attended } = raw.sessions;
+			expect(evidence).toContain(`${attended} of ${planned} planned sessions attended`);
+			if (held < planned) expect(evidence).toContain(`${held} took place`);
+			expect(evidence).toContain(`${raw.practiced} minute`);
+			expect(evidence).toContain(`${raw.level!.points}, give or take ${raw.level!.error}`);
+			const family = textOf(
+				await studentSheet(database, staff, school, student, { kind: 'family', language: 'en', parts: [] })
+			);
+			if (attended) expect(family).toContain(`came to ${attended} of ${planned} small group lessons`);
+			const growth = family.match(/In the first one, (\d+) of \d+ .* In the last one, (\d+) of/);
+			if (growth) expect([Number(growth[1]), Number(growth[2])]).toEqual([raw.probes[0], raw.probes.at(-1)]);
+			rows.push([fullName(student), `${attended} of ${planned}`]);
+		}
+		const viewer = { ...staff, kind: 'staff' as const };
+		const { sheet } = await meetingSheetPage({ database, viewer, at: NOW } as never, { meeting: '3' });
+		expect(sheet.parts[0].table!.rows.map(([who, , , , sessions]) => [who.split(',')[0], sessions])).toEqual(rows);
+	});
+
+	it('has tiers through time that a count day by day finds, and decisions as the table has them', async () => {
+		const [staff, school] = [staffAs('specialist'), (await findSchool(database, SCHOOL_ID, NOW))!];
+		const scope = (await findScope(database, staff, 'school', school.today))!;
+		const page = await tiersPage(database, school, scope, new URL('http://here/decide/tiers'));
+		for (const { day, counts } of page.through) {
+			const rows = await database.rows<{ tier: number; n: number }>(
+				`SELECT COALESCE((SELECT MAX(tier.tier) FROM tier_interval AS tier
+					WHERE tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)), 1) AS tier,
+					COUNT(*) AS n FROM student GROUP BY 1`,
+				[day, day]
+			);
+			expect(counts).toEqual({ 1: 0, 2: 0, 3: 0, ...Object.fromEntries(rows.map(({ tier, n }) => [tier, Number(n)])) });
+		}
+		const decisions = await decisionsPage(database, staff, school, scope, new URL('http://here/decide/decisions'));
+		const kept = await database.rows<{ advice: string; followed: number; n: number }>(
+			`SELECT advice, verdict = CASE advice WHEN 'deliver first' THEN 'continue' WHEN 'not enough yet' THEN 'continue'
+				ELSE advice END AS followed, COUNT(*) AS n
+			FROM review WHERE verdict IS NOT NULL GROUP BY 1, 2`
+		);
+		expect(new Map(decisions.lines.map((line) => [`${line.advice} ${line.asAdvised}`, line.verdicts]))).toEqual(
+			new Map(kept.map(({ advice, followed, n }) => [`${advice} ${Boolean(followed)}`, Number(n)]))
+		);
+		expect(decisions.part.total).toBe(kept.reduce((sum, { n }) => sum + Number(n), 0));
 	});
 });

@@ -92,7 +92,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	const groups = await formGroups(database, students, skills, year);
 
 	say('sessions, practice and probes of the cycle');
-	await liveCycle(database, groups, year, today, log, practice);
+	await liveCycle(database, groups, students, year, today, log, practice);
 
 	await writeOutcomes(database, students, levels, { yearStart: year.startsOn, takenOn: addDays(today, -6) });
 	await writeReadingAloud(database, students, year.reading, now);

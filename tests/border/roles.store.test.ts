@@ -34,7 +34,7 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 	if (viewer?.kind === 'staff') {
 		for (const id of [...students.slice(0, 4), groups.a, groups.mixed, sets.all, plans.a, school.carriedPlan, checks.a])
 			own.add(id);
-		for (const id of [sittings.a, notes.a, reviews.a]) own.add(id);
+		for (const id of [sittings.a, notes.a, reviews.a, school.meeting, school.task, school.letter]) own.add(id);
 		// The school, colleagues, classes, cycles, windows, meeting times, blocks, absences, standards, materials and skills.
 		const shared = new Set([0, 1, 2, 4, 5, 6, 21, 22, 23, 24, 29, 30, 31]);
 		// Rows without a page of their own are told apart by whom they are about.
@@ -84,7 +84,8 @@ function queries({ one, other, skills }: typeof schools): string[] {
 			domain: '',
 			all: 'yes',
 			whose: 'all',
-			key: 'on'
+			key: 'on',
+			step: 1
 		};
 		const scopes = [`class:${school.classes[part]}`, `group:${school.groups[part]}`, `list:${ids.join()}`, 'school'];
 		const asked: Record<string, string | number>[] = [
@@ -118,6 +119,8 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		run: [one.factRuns.a, one.factRuns.b, other.factRuns.a],
 		token: ['nobody'],
 		code: [skills[0].code],
+		review: [one.reviews.a, one.reviews.b, other.reviews.a],
+		meeting: [one.meeting, other.meeting],
 		kind: ['csv', 'xlsx']
 	};
 	const names = [...path.matchAll(/\[(\w+)\]/g)].map(([, name]) => name);

@@ -3,6 +3,7 @@ import type { Database, RootDatabase } from '../../src/lib/server/database/pool'
 import { refreshSummaries, storedSummaries } from '../../src/lib/server/standing/summaries';
 import { skillList } from '../../src/lib/server/library/store/skills';
 import type { Asking, Call } from './storeCalls/asking';
+import { decideCalls } from './storeCalls/decide';
 import { deedCalls, groupCalls } from './storeCalls/groups';
 import { materialCalls } from './storeCalls/materials';
 import { peopleCalls } from './storeCalls/people';
@@ -29,6 +30,7 @@ const tried = new Map([
 	...resultsCalls,
 	...correctionCalls,
 	...trackCalls,
+	...decideCalls,
 	...workCalls
 ]);
 const stores = import.meta.glob<Record<string, unknown>>(['../../src/lib/server/**/store/*.ts', '!**/*.test.ts'], {

@@ -47,8 +47,11 @@ import { giveMaterial } from '../../src/lib/server/materials/store/given';
 import { insertMaterial } from '../../src/lib/server/materials/store/materials';
 import { withdrawSets } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
+import { planReviewMeeting } from '../../src/lib/server/decide/store/reviewMeetings';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
-import { decide } from '../../src/lib/server/decide/store/verdicts';
+import { ownTasks } from '../../src/lib/server/decide/store/tasks';
+import { noteLetter, writeWords } from '../../src/lib/server/reports/store/sheets';
+import { decide, NOTHING_MORE } from '../../src/lib/server/decide/store/verdicts';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
 import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
 import { letFollow, noteFinishedRuns, waitingRuns } from '../../src/lib/server/practice/store/followOns';
@@ -99,7 +102,10 @@ const RANGES = {
 	notice: 35,
 	year_begun: 36,
 	section_membership: 37,
-	past_intervention: 38
+	past_intervention: 38,
+	review_meeting: 39,
+	review_task: 40,
+	family_letter: 41
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -195,6 +201,12 @@ export interface FilledSchool {
 	corrected: string;
 	notes: { a: number; b: number };
 	reviews: { a: number; b: number };
+	/** With both of them on its agenda; the first teacher is invited. */
+	meeting: number;
+	/** Of that teacher, from a verdict on student 2. */
+	task: number;
+	/** To the family of student 1, who have own words on their sheet, too. */
+	letter: number;
 	draft: number;
 	adoption: number;
 	material: number;
@@ -223,11 +235,12 @@ export async function twoSchools(name: string) {
 	return { database, skills: await skillList(database, one.base), one, other };
 }
 
-const UUID = /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}/gi;
+/** UUIDs, and the salts and hashes that prove a right answer. */
+const NO_IDS = /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}|\b[0-9a-f]{24,}\b/gi;
 
-/** Ids of the two schools that stand in a text, as numbers or in names; what looks like one inside a UUID is none. */
+/** Ids of the two schools that stand in a text, as numbers or in names; what looks like one inside a UUID or a hash is none. */
 export function idsIn(text: string): number[] {
-	const found = text.replace(UUID, '').matchAll(/(?<!\d)7[12]\d{5}(?!\d)/g);
+	const found = text.replace(NO_IDS, '').matchAll(/(?<!\d)7[12]\d{5}(?!\d)/g);
 	return [...new Set([...found].map(([id]) => Number(id)))];
 }
 
@@ -750,6 +763,17 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	await setCutScores(database, staff.coordinator, { measure: null, term: 2 }, new Map([[4, 470]]), NOW);
 	const reviewOf = async (n: number) => (await openReviews(database, seen(students[n])))[0].id;
 	const reviews = { a: await reviewOf(0), b: await reviewOf(4) };
+	const meeting = await planReviewMeeting(
+		database,
+		specialist,
+		{
+			on: TODAY,
+			note: 'about both classes',
+			adults: [staff.coordinator.id, staff.teacher.id],
+			reviews: [{ reviewId: reviews.a }, { reviewId: reviews.b }]
+		},
+		NOW
+	);
 	for (const n of [1, 5])
 		await decide(
 			database,
@@ -763,10 +787,34 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 				note: `agreed about ${students[n]}`,
 				nextReviewOn: addDays(TODAY, 20),
 				advice: 'continue',
-				reasons: []
+				reasons: [],
+				decidedOn: TODAY,
+				...NOTHING_MORE,
+				tasks: [
+					{
+						accountId: (n < 4 ? staff.teacher : staff.otherTeacher).id,
+						what: `for ${students[n]}`,
+						dueOn: addDays(TODAY, 5)
+					}
+				]
 			},
 			NOW
 		);
+	const letter = await noteLetter(
+		database,
+		specialist,
+		{ studentId: students[0], language: 'es', way: 'paper', sentOn: TODAY, asksConsent: true },
+		NOW
+	);
+	await writeWords(
+		database,
+		specialist,
+		students[0],
+		{ sheet: 'family', language: 'es', part: 'said' },
+		`Sobre ${students[0]}`,
+		NOW
+	);
+	const [task] = await ownTasks(database, staff.teacher, TODAY);
 	return {
 		base,
 		school,
@@ -789,6 +837,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },
 		notes,
 		reviews,
+		meeting,
+		task: task.id,
+		letter,
 		draft,
 		adoption: adopted.id,
 		material,

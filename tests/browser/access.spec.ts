@@ -82,7 +82,10 @@ test('roles that may not form groups or decide are told so, and nothing is chang
 		['/groups/timetable?/endSlot', { slot: '3' }],
 		['/groups/timetable?/addAbsence', { staff: '3', fromOn: '2026-11-24', lastOn: '2026-11-24' }],
 		['/groups/drafts?/discard', { draft: '1' }],
-		['/decide?/verdict', { review: '1', verdict: 'exit', effectiveOn: '2026-11-23', newTier: '1', note: '' }],
+		[
+			'/decide/reviews/30?/verdict',
+			{ review: '1', verdict: 'exit', effectiveOn: '2026-11-23', newTier: '1', note: '' }
+		],
 		['/screen/windows?/plan', { name: 'x', term: '1', opensOn: '2026-11-24', closesOn: '2026-11-25' }],
 		['/screen/sittings?/trust', { sitting: '1', decision: 'kept' }],
 		['/screen/sittings?/accommodate', { students: '1', timeFactor: '1' }]

@@ -106,18 +106,30 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	await page.getByRole('combobox', { name: /Find a grade/ }).fill('Whole');
 	await page.keyboard.press('Enter');
 	await expect(page.getByRole('button', { name: /^Whole school/ })).toBeVisible();
-	const review = page.locator('article').first();
-	const name = await review.getByRole('heading').innerText();
-	await expect(review).toContainText('The rule advises');
-	await review.getByRole('link', { name: 'Record a verdict' }).click();
-	await page.getByRole('radio', { name: /^exit/ }).check();
-	await page.getByLabel(/what was agreed/).fill('Met with the family.');
-	await page.getByRole('button', { name: `Record exit for ${name}` }).click();
-	await expect(page.getByRole('status')).toContainText(`${name}: exit, tier 1`);
+	const due = page.getByRole('table', { name: 'Reviews due' }).locator('tbody tr');
+	await due
+		.first()
+		.getByRole('link', { name: /^Review / })
+		.click();
+	await expect(page.getByRole('heading', { name: /^Advice: / })).toBeVisible();
+	const name = await page.getByRole('heading', { level: 1 }).innerText();
+	const panel = page.getByRole('form', { name: 'Decision' });
+	await panel.getByRole('radio', { name: /^exit/ }).check();
+	const why = panel.getByLabel('Why not as advised');
+	if (await why.isVisible()) await why.fill('Met with the family.');
+	await panel.getByRole('button', { name: 'More' }).click();
+	await panel.getByLabel('Note').fill('Met with the family.');
+	await panel.getByRole('button', { name: 'Record' }).click();
+	const status = page.getByRole('status');
+	await expect(status).toContainText('moves to tier 1');
+	await page.getByRole('link', { name: 'Decisions' }).click();
 	const decided = page.getByRole('row').filter({ hasText: name }).filter({ hasText: 'Met with the family.' });
 	await expect(decided).toContainText('exit, tier 1');
-	await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByRole('status')).toContainText('Taken back');
+	await decided.getByRole('link').nth(1).click();
+	await page.getByRole('button', { name: `Undo exit for ${name}` }).click();
+	await expect(status).toContainText('Taken back');
+	await page.getByRole('link', { name: 'Decisions' }).click();
 	await expect(decided).toHaveCount(0);
-	await expect(page.locator('article').filter({ hasText: name })).toBeVisible();
+	await page.getByRole('link', { name: 'Reviews', exact: true }).click();
+	await expect(due.filter({ hasText: name })).toBeVisible();
 });

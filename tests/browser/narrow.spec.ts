@@ -25,7 +25,8 @@ const PATHS = [
 		'/students/140/answers',
 		'/practice/1/print?versions=2&key=on',
 		...['/track', '/track/charts?student=140', '/track/probes', '/track/sessions?group=1'],
-		'/decide',
+		...['/decide', '/decide/reviews/30', '/decide/meetings', '/decide/meetings/3', '/decide/meetings/3?step=2'],
+		...['/decide/decisions', '/decide/tiers?by=language', '/decide/meetings/3/sheet', '/students/140/sheet?for=family'],
 		'/library/F41'
 	],
 	...['/students/101', '/account'],

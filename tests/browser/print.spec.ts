@@ -26,7 +26,17 @@ test('what people print holds no controls and fits its page: group, reviews, res
 }) => {
 	await signInStaff(page, 'specialist');
 	for (const path of [
-		...['/groups/1', '/groups', '/decide', '/screen?scope=class:4', '/practice', '/gaps/class?scope=class:4'],
+		...[
+			'/groups/1',
+			'/groups',
+			'/decide',
+			'/decide/meetings/3?step=1',
+			'/decide/decisions',
+			'/decide/tiers',
+			'/screen?scope=class:4',
+			'/practice',
+			'/gaps/class?scope=class:4'
+		],
 		...[
 			'/track?scope=class:8',
 			'/track/charts?scope=class:8',
@@ -43,7 +53,7 @@ test('what people print holds no controls and fits its page: group, reviews, res
 test('a student’s sheet for a meeting holds probes, sessions, practice and advice on one page', async ({ page }) => {
 	await signInStaff(page, 'specialist');
 	await page.goto(`${address()}/decide?scope=school`);
-	await page.locator('article').first().getByRole('heading').getByRole('link').click();
+	await page.getByRole('table', { name: 'Reviews due' }).locator('tbody th a').first().click();
 	await page.getByRole('complementary', { name: 'Selected student' }).getByRole('link').first().click();
 	await expect(page.getByRole('heading', { name: 'Weekly probes' })).toBeVisible();
 	await expect(page.locator('main')).toContainText(/\d+ of \d+ planned sessions attended/);

@@ -151,6 +151,9 @@ export const peopleCalls: [object, Record<string, Call>][] = [
 			classByCode: all,
 			studentPin: all,
 			staffList: given(({ database, me }) => people.staffList(database, me.base, ['specialist', 'teacher'])),
+			adultsWhoSee: given(({ database, me }) =>
+				people.adultsWhoSee(database, me.staff.specialist, seenOne(me.students[0]), TODAY)
+			),
 			schoolTimeZones: all,
 			lockStudents: given(({ database, me }) => people.lockStudents(database, me.students)),
 			allStudentIds: given(({ database, me }) => people.allStudentIds(database, me.base))

@@ -23,6 +23,9 @@ export const trackCalls: [object, Record<string, Call>][] = [
 		probes,
 		{
 			dueProbes: all,
+			changeGoal: checks(({ database, me, of }) =>
+				probes.changeGoal(database, me.staff.specialist, { planId: of.plans.b, goalCorrect: 5, goalOn: '2027-02-01' })
+			),
 			runningPlans: given(({ database, me }) =>
 				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
 			),

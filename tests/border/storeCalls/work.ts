@@ -9,8 +9,6 @@ import * as lateAnswers from '../../../src/lib/server/sitting/store/lateAnswers'
 import * as emphasis from '../../../src/lib/server/library/store/emphasis';
 import * as library from '../../../src/lib/server/library/store/library';
 import * as studentSummaries from '../../../src/lib/server/standing/store/studentSummaries';
-import * as reviews from '../../../src/lib/server/decide/store/reviews';
-import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
 import * as practiceSittings from '../../../src/lib/server/sitting/store/practiceSittings';
 import * as factRuns from '../../../src/lib/server/sitting/store/factRuns';
 import * as ownSittings from '../../../src/lib/server/sitting/store/ownSittings';
@@ -28,16 +26,6 @@ import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
 const SOON = addDays(TODAY, 3);
-const verdict: verdicts.Decision = {
-	verdict: 'continue',
-	effectiveOn: TODAY,
-	newTier: 2,
-	leavesGroup: false,
-	note: '',
-	nextReviewOn: SOON,
-	advice: 'continue',
-	reasons: []
-};
 
 const answer = ({ of, me }: Asking) => ({
 	id: randomUUID(),
@@ -51,12 +39,6 @@ const answer = ({ of, me }: Asking) => ({
 	timeZone: me.school.timeZone,
 	receivedAt: NOW
 });
-
-/** A review that was decided when the school was filled. */
-async function decidedReview({ database, of }: Asking): Promise<number> {
-	const [review] = await reviews.decidedReviews(database, seen(...of.students));
-	return review.id;
-}
 
 export const workCalls: [object, Record<string, Call>][] = [
 	[
@@ -137,32 +119,6 @@ export const workCalls: [object, Record<string, Call>][] = [
 		{
 			refreshStudents: given(({ database, me }) => studentSummaries.refreshStudents(database, me.students)),
 			storedStudents: given(({ database, me }) => studentSummaries.storedStudents(database, me.students))
-		}
-	],
-	[
-		reviews,
-		{
-			dueReviews: all,
-			reviewList: given(({ database, me }) =>
-				reviews.reviewList(database, { staff: me.staff.specialist, today: TODAY }, 'due', { from: 0, most: 10 })
-			),
-			openReviews: given(({ database, me }) => reviews.openReviews(database, seen(...me.students))),
-			openReview: checks(({ database, me, of }) =>
-				reviews.openReview(database, me.staff.specialist, of.reviews.a, TODAY)
-			),
-			decidedReviews: given(({ database, me }) => reviews.decidedReviews(database, seen(...me.students))),
-			tierHistory: given(({ database, me }) => reviews.tierHistory(database, seenOne(me.students[0])))
-		}
-	],
-	[
-		verdicts,
-		{
-			decide: checks(({ database, me, of }) =>
-				verdicts.decide(database, me.staff.specialist, of.reviews.a, verdict, NOW)
-			),
-			undoDecision: checks(async (asking) =>
-				verdicts.undoDecision(asking.database, asking.me.staff.specialist, await decidedReview(asking), NOW)
-			)
 		}
 	],
 	[

@@ -1,4 +1,4 @@
-import table from './errorRates.json';
+import table from './errorRates.json' with { type: 'json' };
 
 /** How often the rules are wrong in a case like the one at hand, by simulation (shares of 1). */
 export interface ErrorRates {

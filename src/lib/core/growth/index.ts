@@ -13,3 +13,8 @@ export * from './atStake';
 export * from './whatWouldChange';
 export * from './probe';
 export * from './goals';
+export * from './verdict';
+export * from './sayDecision';
+export * from './tiers';
+export * from './saySeries';
+export * from './sayStake';

@@ -22,9 +22,9 @@ describe('phases', () => {
 		const phases: Phase[] = [
 			{ is: 'group', on: '2026-10-05', name: 'Mornings' },
 			{ is: 'tier', on: '2026-10-05', tier: 2 },
-			{ is: 'verdict', on: '2026-10-20', verdict: 'adjust' },
+			{ is: 'verdict', on: '2026-10-20', verdict: 'adjust', change: '' },
 			{ is: 'focus', on: '2026-10-20', skillId: 4 },
-			{ is: 'verdict', on: '2026-11-01', verdict: 'fade' }
+			{ is: 'verdict', on: '2026-11-01', verdict: 'fade', change: '' }
 		];
 		expect(adjustmentsTried(phases)).toBe(1);
 		expect(adjustmentsTried([...phases, { is: 'focus', on: '2026-11-03', skillId: 5 }])).toBe(2);

@@ -6,7 +6,8 @@ export type Phase = { on: SchoolDate } & (
 	| { is: 'group'; name: string }
 	| { is: 'focus'; skillId: number }
 	| { is: 'tier'; tier: 1 | 2 | 3 }
-	| { is: 'verdict'; verdict: Verdict }
+	/** `change` says what is done in another way; empty where nobody said. */
+	| { is: 'verdict'; verdict: Verdict; change: string }
 );
 
 /**

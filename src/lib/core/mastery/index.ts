@@ -19,3 +19,4 @@ export * from './skillGraph';
 export * from './rootCause';
 export * from './placeIn';
 export * from './change';
+export * from './sayStanding';

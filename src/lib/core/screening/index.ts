@@ -16,3 +16,4 @@ export * from './status';
 export * from './summary';
 export * from './warmUp';
 export * from './shareInterval';
+export * from './sayAccommodation';

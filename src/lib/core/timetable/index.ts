@@ -114,3 +114,4 @@ export function openTimes<Time extends WeeklyTime>(inUse: Time[], own: WeeklyTim
 
 export * from './sessions';
 export * from './dosage';
+export * from './saySessions';

@@ -137,14 +137,21 @@ const columns = {
 		'answered_at',
 		'received_at'
 	],
-	review: ['id', 'student_id', 'group_id', 'due_on']
+	review_meeting: ['id', 'school_id', 'on_date', 'note', 'planned_by', 'planned_at'],
+	review_meeting_adult: ['meeting_id', 'account_id', 'was_there'],
+	review: [
+		...['id', 'student_id', 'group_id', 'due_on', 'meeting_id', 'place', 'verdict', 'advice', 'reasons'],
+		...['against', 'plan_change', 'note', 'family_told', 'effective_on', 'new_tier', 'decided_by', 'decided_at']
+	],
+	review_task: ['review_id', 'account_id', 'what', 'due_on', 'done_at']
 } as const;
 
 type BulkTable = keyof typeof columns;
 
-/** Fills a table with rows given by column name; columns left out are NULL. */
+/** Fills a table with rows given by column name. A column that no row has is as the table says; left out by some it is NULL there. */
 export async function fill(database: Database, table: BulkTable, rows: Record<string, unknown>[]): Promise<void> {
-	const names = columns[table];
+	const names = columns[table].filter((name) => rows.some((row) => name in row));
+	if (rows.length === 0) return;
 	await database.insertMany(
 		`INSERT INTO ${table} (${names.join(', ')}) VALUES ?`,
 		rows.map((row) => names.map((name) => row[name] ?? null))

@@ -3,6 +3,7 @@ export { adviceFor } from './advice';
 export {
 	dueReviews,
 	decidedReviews,
+	findReview,
 	openReview,
 	openReviews,
 	reviewList,
@@ -17,5 +18,8 @@ export {
 	takeBackSupport,
 	tierSpans
 } from './store/pastSupport';
+export { countTasks } from './store/tasks';
 export { decide, undoDecision } from './store/verdicts';
+export { agendaOf, findReviewMeeting, invitedTo } from './store/reviewMeetings';
+export { studentLook } from './studentLook';
 export { whereTo } from './whereTo';

@@ -77,7 +77,7 @@ export interface GroupChoice {
 export function groupChoices(
 	{ groups, slots }: { groups: SmallGroup[]; slots: Slot[] },
 	skills: Skill[],
-	from: number,
+	from: number | null,
 	on: string
 ): GroupChoice[] {
 	return groups
@@ -101,9 +101,9 @@ export function fittingGroups(
 	now: GroupsNow,
 	skills: Skill[],
 	student: RosterStudent,
-	from: { id: number; focusSkillId: number | null },
+	from: { id: number | null; focusSkillId: number | null },
 	on: string
-): GroupChoice[] {
+): (GroupChoice & { /** That are free. */ places: number })[] {
 	const byId = new Map(now.groups.map((group) => [group.id, group]));
 	return groupChoices(now, skills, from.id, on)
 		.filter(({ id }) => {
@@ -114,5 +114,6 @@ export function fittingGroups(
 			(a, b) =>
 				Number(b.focusSkillId === from.focusSkillId) - Number(a.focusSkillId === from.focusSkillId) ||
 				a.members - b.members
-		);
+		)
+		.map((choice) => ({ ...choice, places: now.plans[choice.tier].size.maximum - choice.members }));
 }

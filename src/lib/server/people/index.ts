@@ -50,6 +50,7 @@ export { joinByInvitation, type OtherSchool, otherSchools } from './store/otherS
 export { notesOn } from './store/notes';
 export {
 	accountByUserName,
+	adultsWhoSee,
 	allStudentIds,
 	classByCode,
 	classCodes,

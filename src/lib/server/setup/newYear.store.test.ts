@@ -79,7 +79,7 @@ async function everything() {
 		['probe_plan', 'student_id, ended_on'],
 		['practice_set_student', 'set_id, student_id'],
 		['skill_check', 'student_id, withdrawn_at'],
-		['student_summary', 'student_id, plans', 'plans > 0']
+		['student_summary', 'student_id, probes_until', 'probes_until >= CURDATE()']
 	];
 	return Object.fromEntries(
 		await Promise.all(

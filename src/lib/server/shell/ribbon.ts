@@ -1,7 +1,7 @@
 import { plural } from '../../core/words';
 import { cycleWeek } from '../../core/calendar';
 import type { Database } from '../database';
-import { dueReviews } from '../decide';
+import { countTasks, dueReviews } from '../decide';
 import { countGroups } from '../groups';
 import { countRoster, type Roster, type RosterCount } from '../people';
 import { withWork } from '../practice';
@@ -33,10 +33,11 @@ const NONE: RosterCount = { sql: '0', values: [] };
 export async function ribbon(database: Database, staff: Staff, school: School, scope: Pick<Scope, 'key' | 'roster'>) {
 	const { roster } = scope;
 	const { today } = school;
-	const [{ unfinished, below, waiting, probes, reviews }, cycle, groups] = await Promise.all([
+	const [{ unfinished, below, waiting, probes, reviews }, cycle, groups, tasks] = await Promise.all([
 		countWaiting(database, school, roster),
 		currentCycle(database, school.id, today),
-		countGroups(database, staff, scope.key === 'school' ? null : roster, today)
+		countGroups(database, staff, scope.key === 'school' ? null : roster, today),
+		countTasks(database, staff, today)
 	]);
 	// Each count opens just the list that it counts.
 	const legs: { leg: Leg; name: string; waits: string; list: string }[] = [
@@ -60,7 +61,12 @@ export async function ribbon(database: Database, staff: Staff, school: School, s
 			waits: `${probes} with probes to take`,
 			list: '/track?show=due'
 		},
-		{ leg: 'decide', name: 'Decide', waits: `${reviews} to review`, list: '/decide' }
+		{
+			leg: 'decide',
+			name: 'Decide',
+			waits: `${reviews} to review${tasks ? `, ${plural(tasks, 'task')}` : ''}`,
+			list: '/decide'
+		}
 	];
 	return { legs, cycle: cycle && { ...cycle, week: cycleWeek(cycle.startsOn, today) } };
 }

@@ -1,7 +1,18 @@
 /** Progress between screenings: weekly probes and what they say. */
-export { chartedPlans } from './chartedPlans';
+export { askAbout, type AskedPlan } from './askAbout';
+export { caseload, type CaseStudent } from './caseload';
+export { type ChartedPlan, chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
 export { rebuildReadings } from './readings';
 export { forgetReadings, forgetReadingsOf } from './store/readings';
-export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export {
+	changeGoal,
+	dueProbes,
+	letMakeUp,
+	type NewGoal,
+	probeSeries,
+	type ProbeSeries,
+	startProbes,
+	undoStartProbes
+} from './store/probes';
 export { beginWatch, endWatch } from './store/watch';

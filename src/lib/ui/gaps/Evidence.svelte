@@ -1,12 +1,12 @@
 <!-- Why a cell of the needle map shows what it shows: the standing, what comes before the skill, and the answers. -->
 <script lang="ts" module>
 	import type { StandingNow } from '$lib/core/mastery';
-	import type { NeedleState } from '../glyphs/standings';
+	import type { Standing } from '$lib/core/mastery';
 
 	interface NamedSkill {
 		id: number;
 		name: string;
-		state: NeedleState;
+		state: Standing;
 		inferred: boolean;
 	}
 
@@ -44,7 +44,7 @@
 	import { sayLevel, sayShare } from '$lib/core/words';
 	import Needle from '../glyphs/Needle.svelte';
 	import { page } from '$app/state';
-	import { sayStanding } from '../glyphs/standings';
+	import { sayStanding } from '$lib/core/mastery';
 	import { withState } from '../shell/address';
 	import { sayDay } from '$lib/core/calendar';
 

@@ -1,7 +1,7 @@
 <!-- What the needles of a map mean. -->
 <script lang="ts">
 	import Needle from '../glyphs/Needle.svelte';
-	import { standingWords } from '../glyphs/standings';
+	import { standingWords } from '$lib/core/mastery';
 
 	let { ground }: { ground: boolean } = $props();
 

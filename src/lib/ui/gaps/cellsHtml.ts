@@ -1,7 +1,6 @@
 import { plural } from '$lib/core/words';
-import { readCell, type Cell } from '$lib/core/mastery';
+import { readCell, type Cell, describeCell } from '$lib/core/mastery';
 import { spritePlace } from '../glyphs/needleShape';
-import { describeCell } from '../glyphs/standings';
 import type { MapColumn } from './columns';
 import { foldDomain } from './map';
 

@@ -5,10 +5,10 @@
 -->
 <script lang="ts">
 	import { QUIET } from './needleShape';
-	import type { NeedleState } from './standings';
+	import type { Standing } from '$lib/core/mastery';
 
 	interface Props {
-		state: NeedleState;
+		state: Standing;
 		inferred?: boolean;
 		ready?: boolean;
 		quiet?: boolean;

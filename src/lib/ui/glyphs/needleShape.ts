@@ -1,5 +1,4 @@
-import type { Cell } from '$lib/core/mastery';
-import type { NeedleState } from './standings';
+import type { Cell, Standing } from '$lib/core/mastery';
 
 /** Degrees that the needle turns from straight up. Unseen is a dot. */
 export const TURNS = { secure: 0, forming: 90, slipping: 135, gap: 180 } as const;
@@ -11,7 +10,7 @@ export const HEAD = 'M10 3.6 13 9.6H7Z';
 export const QUIET = 0.45;
 
 /** The order of needles in the sheet of pictures, from left to right. */
-export const SPRITE_COLUMNS: NeedleState[] = ['gap', 'forming', 'secure', 'slipping', 'unseen'];
+export const SPRITE_COLUMNS: Standing[] = ['gap', 'forming', 'secure', 'slipping', 'unseen'];
 const KINDS = ['ground', 'bare', 'hollow'] as const;
 /** Its rows: with a ground, without, hollow; the same quiet; and all of them with the ring of what is ready next. */
 export const SPRITE_ROWS = 4 * KINDS.length;
@@ -52,7 +51,7 @@ export function needleSprite(color: (token: string) => string): string {
 	return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}">${parts.join('\n')}</svg>\n`;
 }
 
-function oneNeedle(state: NeedleState, kind: (typeof KINDS)[number], color: (token: string) => string): string {
+function oneNeedle(state: Standing, kind: (typeof KINDS)[number], color: (token: string) => string): string {
 	if (state === 'unseen') return `<circle cx="10" cy="10" r="1.6" fill="${color('unseen-ink')}"/>`;
 	const ink = color(`${state}-ink`);
 	const hollow = kind === 'hollow';

@@ -1,9 +1,8 @@
 <!-- The members of a group: where they stand on its focus, sessions, practice, probes, the next review, and the last note. -->
 <script lang="ts">
 	import { sayDate, sayDay } from '$lib/core/calendar';
-	import type { StandingNow } from '$lib/core/mastery';
+	import { type StandingNow, describeStanding } from '$lib/core/mastery';
 	import Needle from '../glyphs/Needle.svelte';
-	import { describeStanding } from '../glyphs/standings';
 	import { keepingScope, withState } from '../shell/address';
 	import Table from '../table/Table.svelte';
 

@@ -1,7 +1,7 @@
 <!-- Each student's own next step: which skill, why, where they stand, how the last set on it went; each can be changed. -->
 <script lang="ts">
 	import Needle from '../glyphs/Needle.svelte';
-	import { describeStanding } from '../glyphs/standings';
+	import { describeStanding } from '$lib/core/mastery';
 	import Table from '../table/Table.svelte';
 	import type { NewSet, SkillChoice, StudentChoice } from './newSet.svelte';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mostDoubtfulDomain, sayAccommodation, sayPlace, type SittingRow } from './sittingRows';
+import { mostDoubtfulDomain, sayPlace, type SittingRow } from './sittingRows';
 
 const row = (id: number, change: Partial<SittingRow> = {}): SittingRow => ({
 	id,
@@ -46,12 +46,5 @@ describe('a row of the board', () => {
 		expect(mostDoubtfulDomain([about(), about(2, 3)])).toBe(2);
 		expect(mostDoubtfulDomain([about()])).toBeUndefined();
 		expect(mostDoubtfulDomain([])).toBeUndefined();
-	});
-
-	it('lists accommodations in few words', () => {
-		expect(sayAccommodation(row(1).accommodation)).toBe('');
-		expect(sayAccommodation({ readAloud: true, largerType: true, timeFactor: 1.5, itemsADay: 10 })).toBe(
-			'read aloud, larger type, time × 1.5, 10 a day'
-		);
 	});
 });

@@ -35,23 +35,6 @@ export function sayPlace({ status, sitting, given, note }: SittingRow): string {
 	return parts.join(' · ');
 }
 
-/** Accommodations in few words; empty for none. */
-export function sayAccommodation({
-	readAloud,
-	largerType,
-	timeFactor,
-	itemsADay
-}: SittingRow['accommodation']): string {
-	return [
-		readAloud && 'read aloud',
-		largerType && 'larger type',
-		timeFactor !== 1 && `time × ${timeFactor}`,
-		itemsADay !== null && `${itemsADay} a day`
-	]
-		.filter(Boolean)
-		.join(', ');
-}
-
 /** The domain that most doubts are about, the first named of several; undefined when none is about a domain. */
 export function mostDoubtfulDomain(doubts: { domainIds: number[] }[]): number | undefined {
 	const counts = new Map<number, number>();

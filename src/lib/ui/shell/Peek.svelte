@@ -129,7 +129,9 @@
 		{/each}
 		{#if peek.nextReview}<p><a href={keepingScope('/decide')}>Review</a> on {sayDate(peek.nextReview)}</p>{/if}
 		{#each peek.verdicts as verdict (verdict.id)}
-			<p class="soft">{verdict.verdict} from {sayDate(verdict.effectiveOn ?? '')}, {verdict.groupName}</p>
+			<p class="soft">
+				{verdict.verdict} from {sayDate(verdict.effectiveOn ?? '')}, {verdict.groupName ?? 'in no group'}
+			</p>
 		{/each}
 	</section>
 

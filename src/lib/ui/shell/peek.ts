@@ -27,7 +27,7 @@ export interface PeekContent {
 	}[];
 	probes: { id: number; skill: string; counts: number[]; questions: number; due: boolean }[];
 	nextReview: string | null;
-	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string }[];
+	verdicts: { id: number; verdict: string; effectiveOn: string | null; groupName: string | null }[];
 	window: string | null;
 	scores: { domainId: number; theta: number; standardError: number; source: string; takenOn: string }[];
 	sitting: { answered: number; itemCount: number; flags: { flag: TrustFlag; reason: string }[] } | null;

@@ -6,11 +6,10 @@
 <script lang="ts">
 	import { sayLevel } from '$lib/core/words';
 	import { sayDay } from '$lib/core/calendar';
-	import type { StandingNow } from '$lib/core/mastery';
+	import { type StandingNow, describeStanding } from '$lib/core/mastery';
 	import type { GradeTerm } from '$lib/core/measurement';
 	import NeedleKey from '../gaps/NeedleKey.svelte';
 	import Needle from '../glyphs/Needle.svelte';
-	import { describeStanding } from '../glyphs/standings';
 	import { keepingScope } from '../shell/address';
 
 	interface Props {

@@ -18,7 +18,11 @@
 	let isSeen = $state(false);
 
 	/** As wide as a page, which is laid out only after a browser has asked for the chart. */
-	const ON_PAPER = { large: { width: 660, height: 260 }, small: { width: 220, height: 130 } };
+	const ON_PAPER = {
+		large: { width: 660, height: 260 },
+		medium: { width: 660, height: 220 },
+		small: { width: 220, height: 130 }
+	};
 	let resize = (_: { width: number; height: number } | undefined) => {};
 
 	/** Says when the chart comes into view, and there is time to draw it. */
@@ -71,6 +75,9 @@
 	}
 	.large {
 		height: 320px;
+	}
+	.medium {
+		height: 240px;
 	}
 	.small {
 		height: 150px;

@@ -5,13 +5,18 @@
 -->
 <script lang="ts">
 	import { sayDate } from '$lib/core/calendar';
-	import type { AdviceFrom, Recommendation, RobustLine } from '$lib/core/growth';
-	import type { Sessions } from '$lib/core/timetable';
+	import {
+		type AdviceFrom,
+		type Recommendation,
+		type RobustLine,
+		sayErrorRates,
+		sayReason,
+		saySeries
+	} from '$lib/core/growth';
+	import { type Sessions, saySessions } from '$lib/core/timetable';
 	import { number, plural } from '$lib/core/words';
-	import { saySessions } from '../groups/sessions';
 	import { keepingScope } from '../shell/address';
 	import Table from '../table/Table.svelte';
-	import { sayErrorRates, sayReason, saySeries } from './saySeries';
 	import SeriesChart from './SeriesChart.svelte';
 	import { sayChart, seriesContent, type ShownSeries } from './seriesContent';
 

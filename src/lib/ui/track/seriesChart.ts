@@ -21,7 +21,7 @@ export interface SeriesContent {
 }
 
 /** Whether it stands by itself, with words at its lines, or among many. */
-export type ChartSize = 'large' | 'small';
+export type ChartSize = 'large' | 'medium' | 'small';
 
 /** What a custom series draws a shape from: places of values in pixels. */
 interface Drawing {
@@ -32,7 +32,7 @@ interface Drawing {
 /** What ECharts draws of a series of probes. */
 export function seriesChartOptions(content: SeriesContent, size: ChartSize) {
 	const { questions, goal, reading, aimline, phases, sessions } = content;
-	const isLarge = size === 'large';
+	const isLarge = size !== 'small';
 	const weeks = Math.max(goal.week, reading ? reading.probes[reading.probes.length - 1].week : 0);
 	return {
 		animation: false,

@@ -1,7 +1,6 @@
 import { sayDay, weeksBetween, type SchoolDate } from '$lib/core/calendar';
-import type { Aimline, Goal, Phase, SeriesReading } from '$lib/core/growth';
+import { type Aimline, type Goal, type Phase, sayPhase, type SeriesReading } from '$lib/core/growth';
 import type { SessionDay } from '$lib/core/timetable';
-import { phaseMarks } from './saySeries';
 import type { SeriesContent } from './seriesChart';
 
 /** A plan of probes with what it says, as pages have it. */
@@ -33,4 +32,18 @@ export function seriesContent(plan: ShownSeries, skillName: (id: number) => stri
 export function sayChart({ reading, questions, goal, goalOn }: ShownSeries): string {
 	if (!reading) return 'No probe was taken yet.';
 	return `Probes: ${reading.probes.map(({ right }) => right).join(', ')} of ${questions}; goal ${goal.right} by ${sayDay(goalOn)}.`;
+}
+
+/** Phases of one day with their words, each where it stands among a series' weeks. */
+export function phaseMarks(
+	phases: Phase[],
+	startsOn: SchoolDate,
+	skillName: (id: number) => string
+): SeriesContent['phases'] {
+	const byDay = new Map<SchoolDate, string[]>();
+	for (const phase of phases) byDay.set(phase.on, [...(byDay.get(phase.on) ?? []), sayPhase(phase, skillName)]);
+	return [...byDay].map(([on, says]) => ({
+		at: weeksBetween(startsOn, on),
+		says: `${[...new Set(says)].join(', ')}, ${sayDay(on)}`
+	}));
 }

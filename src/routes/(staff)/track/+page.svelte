@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { STAKES } from '$lib/core/growth';
+	import { STAKES, STAKE_NAMES, sayStake } from '$lib/core/growth';
 	import { sayDay } from '$lib/core/calendar';
 	import { number, plural, sayChance } from '$lib/core/words';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
@@ -7,7 +7,6 @@
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import StudentTable from '$lib/ui/table/StudentTable.svelte';
-	import { STAKE_NAMES, sayStake } from '$lib/ui/track/sayStake';
 	import SeriesSpark from '$lib/ui/track/SeriesSpark.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
@@ -136,6 +135,14 @@
 	<ActionBar says="{plural(chosen.length, 'student')} selected">
 		<a class="button" href={keepingScope('/track/charts', { scope: `list:${chosen.join(',')}`, student: null })}
 			>Charts side by side</a
+		>
+		{#if data.can.decide}<a
+				class="button"
+				href={keepingScope('/decide/meetings', { scope: `list:${chosen.join(',')}`, chosen: 'all', student: null })}
+				>Talk about them at a meeting</a
+			>{/if}
+		<a class="button" href={keepingScope('/groups', { scope: `list:${chosen.join(',')}`, student: null })}
+			>Their groups: focus and times</a
 		>
 		{#if data.can.practice}<a
 				class="button"

@@ -17,7 +17,7 @@ import { currentGroups } from '../../groups/store/groups';
 import { beginProbe } from '../../sitting';
 import { probeSeries, startProbes } from '../../track';
 import { decidedReviews, openReview, openReviews, tierHistory } from './reviews';
-import { decide, undoDecision, type Decision } from './verdicts';
+import { decide, NOTHING_MORE, undoDecision, type Decision } from './verdicts';
 
 let small: SmallSchool;
 let groupId: number;
@@ -48,6 +48,8 @@ const decision = (change: Partial<Decision> = {}): Decision => ({
 	nextReviewOn: null,
 	advice: 'exit',
 	reasons: [{ is: 'adjusted', times: 1 }],
+	decidedOn: TODAY,
+	...NOTHING_MORE,
 	...change
 });
 const reviewOf = async (studentId: number) => (await openReviews(small.database, seen(studentId)))[0];

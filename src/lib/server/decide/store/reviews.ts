@@ -7,29 +7,40 @@ import { rosterSql, type Roster, type RosterCount, seenBy, SUMMARY } from '../..
 export interface Review {
 	id: number;
 	studentId: VisibleId;
-	groupId: number;
-	groupName: string;
+	/** Null where the student was in no group. */
+	groupId: number | null;
+	groupName: string | null;
+	/** The meeting on whose agenda it stands. */
+	meetingId: number | null;
 	dueOn: SchoolDate;
 	verdict: Verdict | null;
 	advice: Advice | null;
 	/** Of the advice when it was decided; sentences where that was before reasons were kept as facts. */
 	reasons: (Reason | string)[];
 	note: string;
+	/** Why the verdict is not as advised; empty where it is. */
+	against: string;
+	/** What is done in another way from then on. */
+	change: string;
+	familyTold: string;
 	effectiveOn: SchoolDate | null;
 	newTier: number | null;
 	decidedAt: Date | null;
 	decidedBy: string | null;
 }
 
-const REVIEW = `SELECT review.id, review.student_id AS studentId, review.group_id AS groupId, small_group.name AS groupName,
+/** SQL of reviews, for `toReview`. */
+export const REVIEW = `SELECT review.id, review.student_id AS studentId, review.group_id AS groupId, small_group.name AS groupName,
 	review.due_on AS dueOn, review.verdict, review.advice, review.reasons, review.note, review.effective_on AS effectiveOn,
-	review.new_tier AS newTier, review.decided_at AS decidedAt, account.display_name AS decidedBy
+	review.new_tier AS newTier, review.meeting_id AS meetingId, review.against, review.plan_change AS \`change\`,
+	review.family_told AS familyTold, review.decided_at AS decidedAt, account.display_name AS decidedBy
 	FROM review
-	JOIN small_group ON small_group.id = review.group_id
+	LEFT JOIN small_group ON small_group.id = review.group_id
 	LEFT JOIN account ON account.id = review.decided_by`;
 
-type ReviewRow = Omit<Review, 'reasons'> & { reasons: string | null };
-const toReview = (row: ReviewRow): Review => ({ ...row, reasons: JSON.parse(row.reasons ?? '[]') });
+/** As it is stored: reasons as text. */
+export type ReviewRow = Omit<Review, 'reasons'> & { reasons: string | null };
+export const toReview = (row: ReviewRow): Review => ({ ...row, reasons: JSON.parse(row.reasons ?? '[]') });
 
 /** Open reviews of students, the earliest due first; those whose day has not come are included. */
 export async function openReviews(database: Database, studentIds: VisibleId[]): Promise<Review[]> {
@@ -49,11 +60,10 @@ export interface Part {
 
 const LISTS = {
 	due: { where: 'review.verdict IS NULL AND review.due_on <= ?', order: 'review.due_on, review.id' },
-	later: { where: 'review.verdict IS NULL AND review.due_on > ?', order: 'review.due_on, review.id' },
-	decided: { where: 'review.verdict IS NOT NULL AND ? IS NOT NULL', order: 'review.decided_at DESC, review.id DESC' }
+	later: { where: 'review.verdict IS NULL AND review.due_on > ?', order: 'review.due_on, review.id' }
 };
 
-/** Reviews of a roster: due, planned for later, or decided (newest first); a part of the list, and how many there are. */
+/** Open reviews of a roster, due or planned for later; a part of the list, and how many there are. */
 export async function reviewList(
 	database: Database,
 	roster: Roster,
@@ -87,6 +97,18 @@ export const dueReviews = (today: SchoolDate): RosterCount => ({
 	join: SUMMARY
 });
 
+/** A review of a student whom a staff member may see, decided or not, or null. */
+export async function findReview(
+	database: Database,
+	staff: Staff,
+	id: number,
+	today: SchoolDate
+): Promise<Review | null> {
+	const seen = seenBy(staff, today, 'review.student_id');
+	const row = await database.row<ReviewRow>(`${REVIEW} WHERE review.id = ? AND ${seen.sql}`, [id, ...seen.values]);
+	return row && toReview(row);
+}
+
 /** An open review of a student whom a staff member may see, or null. */
 export async function openReview(
 	database: Database,
@@ -94,12 +116,8 @@ export async function openReview(
 	id: number,
 	today: SchoolDate
 ): Promise<Review | null> {
-	const seen = seenBy(staff, today, 'review.student_id');
-	const row = await database.row<ReviewRow>(
-		`${REVIEW} WHERE review.id = ? AND review.verdict IS NULL AND ${seen.sql}`,
-		[id, ...seen.values]
-	);
-	return row && toReview(row);
+	const review = await findReview(database, staff, id, today);
+	return review?.verdict === null ? review : null;
 }
 
 /** Reviews with a verdict that stands, newest first. */

@@ -4,9 +4,34 @@ import { audit, type Database, requireOwn, type RootDatabase } from '../../datab
 import { changeWithin, endGroupWork, type GroupDeed, restoreGroupWork, undoWithin } from '../../groups';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
-import { beginWatch, endWatch, forgetReadingsOf } from '../../track';
+import { beginWatch, changeGoal, endWatch, forgetReadingsOf, type NewGoal } from '../../track';
 
-export interface Decision {
+/** What is agreed beside tier and group. */
+export interface Agreement {
+	/** Why it is not as advised; empty where it is. */
+	against: string;
+	/** What is done in another way from then on, in a few words; empty for nothing. */
+	change: string;
+	/** What the group that the student stays in works on from then on, for all its members; null where that stays. */
+	focusSkillId: number | null;
+	/** Another goal of weekly probes; null where it stays. */
+	goal: NewGoal | null;
+	tasks: { accountId: number; what: string; dueOn: SchoolDate }[];
+	/** What the family is told; empty where nobody said. */
+	familyTold: string;
+}
+
+/** Nothing of it. */
+export const NOTHING_MORE: Agreement = {
+	against: '',
+	change: '',
+	focusSkillId: null,
+	goal: null,
+	tasks: [],
+	familyTold: ''
+};
+
+export interface Decision extends Agreement {
 	verdict: Verdict;
 	/** From when tier and membership change. */
 	effectiveOn: SchoolDate;
@@ -17,6 +42,8 @@ export interface Decision {
 	/** The group that the student moves to then, with the skill it works on. */
 	movesTo?: { groupId: number; skillId: number } | null;
 	note: string;
+	/** The day on which it is decided: what is due from then on up to the day it takes effect stays. */
+	decidedOn: SchoolDate;
 	/** When to look again; none after an exit. */
 	nextReviewOn: SchoolDate | null;
 	advice: Advice;
@@ -27,7 +54,8 @@ export interface Decision {
 interface Decided extends Decision {
 	id: number;
 	studentId: number;
-	groupId: number;
+	/** Null where the student was in none. */
+	groupId: number | null;
 }
 
 /** Begins the tier of a verdict, where it is another than the student's. */
@@ -55,18 +83,20 @@ async function changeTier(transaction: Database, review: Decided): Promise<void>
 
 /** Ends the membership in the group of the review, and what that group had waiting for the student. */
 async function leaveGroup(transaction: Database, staff: Staff, review: Decided): Promise<void> {
+	const { groupId, effectiveOn, movesTo, decidedOn } = review;
+	if (groupId === null) return;
 	const membership = await transaction.row<{ id: number; untilOn: SchoolDate | null }>(
 		`SELECT id, until_on AS untilOn FROM group_membership
 		WHERE group_id = ? AND student_id = ? AND (until_on IS NULL OR until_on > ?) FOR UPDATE`,
-		[review.groupId, review.studentId, review.effectiveOn]
+		[groupId, review.studentId, effectiveOn]
 	);
 	if (!membership) return;
 	await transaction.run('UPDATE group_membership SET until_on = GREATEST(?, from_on) WHERE id = ?', [
-		review.effectiveOn,
+		effectiveOn,
 		membership.id
 	]);
-	const { effectiveOn, movesTo } = review;
-	const ended = await endGroupWork(transaction, review.groupId, [review.studentId], effectiveOn, movesTo ?? null);
+	const { studentId } = review;
+	const ended = await endGroupWork(transaction, groupId, [studentId], effectiveOn, movesTo ?? null, decidedOn);
 	const plans = ended.plans.filter(({ wentOn }) => !wentOn).map(({ id }) => id);
 	const watch = review.verdict === 'exit' ? await beginWatch(transaction, staff, plans, effectiveOn) : [];
 	await transaction.run(
@@ -94,8 +124,26 @@ async function planNext(transaction: Database, staff: Staff, review: Decided, at
 	}
 }
 
+/** What was agreed beside tier and group: the group's focus, the goal of the probes, and who does what. */
+async function agreeOn(transaction: Database, staff: Staff, review: Decided, at: Date): Promise<void> {
+	const { id, groupId, focusSkillId, goal, tasks, effectiveOn } = review;
+	if (focusSkillId && groupId) {
+		const deed: GroupDeed = { kind: 'focus', skillId: focusSkillId, on: effectiveOn };
+		const changed = await changeWithin(transaction, staff, groupId, deed, review.note.slice(0, 500), at);
+		await transaction.run('UPDATE review SET focus_change_id = ? WHERE id = ?', [changed, id]);
+	}
+	if (goal) {
+		const before = await changeGoal(transaction, staff, goal);
+		await transaction.run('UPDATE review SET goal_before = ? WHERE id = ?', [before && JSON.stringify(before), id]);
+	}
+	await transaction.insertMany(
+		'INSERT INTO review_task (review_id, account_id, what, due_on) VALUES ?',
+		tasks.map(({ accountId, what, dueOn }) => [id, accountId, what, dueOn])
+	);
+}
+
 /**
- * Records a verdict and what follows from it in one step: tier interval, membership, next review.
+ * Records a verdict and what follows from it in one step: tier interval, membership, focus, goal, tasks, next review.
  *
  * @returns false when the review is not open any more, or not in this school
  */
@@ -107,7 +155,7 @@ export async function decide(
 	at: Date
 ): Promise<boolean> {
 	return database.transaction(async (transaction) => {
-		const review = await transaction.row<{ studentId: number; groupId: number }>(
+		const review = await transaction.row<{ studentId: number; groupId: number | null }>(
 			`SELECT review.student_id AS studentId, review.group_id AS groupId
 			FROM review JOIN student ON student.id = review.student_id
 			WHERE review.id = ? AND student.school_id = ? AND review.verdict IS NULL FOR UPDATE`,
@@ -115,9 +163,14 @@ export async function decide(
 		);
 		if (!review) return false;
 		const { studentId, groupId } = review;
-		if (decision.movesTo) await requireOwn(transaction, staff, { group: [decision.movesTo.groupId] });
+		await requireOwn(transaction, staff, {
+			group: [decision.movesTo?.groupId],
+			skill: [decision.focusSkillId],
+			staff: decision.tasks.map(({ accountId }) => accountId)
+		});
 		await transaction.run(
-			`UPDATE review SET verdict = ?, advice = ?, reasons = ?, note = ?, effective_on = ?, new_tier = ?, decided_by = ?, decided_at = ?
+			`UPDATE review SET verdict = ?, advice = ?, reasons = ?, note = ?, effective_on = ?, new_tier = ?, decided_by = ?, decided_at = ?,
+				against = ?, plan_change = ?, family_told = ?
 			WHERE id = ?`,
 			[
 				decision.verdict,
@@ -128,12 +181,14 @@ export async function decide(
 				decision.newTier,
 				staff.id,
 				at,
+				...[decision.against, decision.change, decision.familyTold],
 				reviewId
 			]
 		);
 		const decided = { ...decision, id: reviewId, studentId, groupId };
 		await changeTier(transaction, decided);
 		if (decision.leavesGroup) await leaveGroup(transaction, staff, decided);
+		await agreeOn(transaction, staff, decided, at);
 		await planNext(transaction, staff, decided, at);
 		await forgetReadingsOf(transaction, [studentId]);
 		await refreshStudents(transaction, [studentId]);
@@ -162,12 +217,15 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			endedWaiting: string | null;
 			joinedChangeId: number | null;
 			watchPlans: string;
+			focusChangeId: number | null;
+			goalBefore: string | null;
 			effectiveOn: SchoolDate;
 		}>(
 			`SELECT review.student_id AS studentId, review.ended_tier_id AS endedTierId,
 				review.ended_membership_id AS endedMembershipId, review.membership_until_on AS membershipUntilOn,
 				review.ended_waiting AS endedWaiting, review.joined_change_id AS joinedChangeId,
-				review.watch_plans AS watchPlans, review.effective_on AS effectiveOn
+				review.watch_plans AS watchPlans, review.effective_on AS effectiveOn,
+				review.focus_change_id AS focusChangeId, review.goal_before AS goalBefore
 			FROM review JOIN student ON student.id = review.student_id
 			WHERE review.id = ? AND student.school_id = ? AND review.verdict IS NOT NULL FOR UPDATE`,
 			[reviewId, staff.schoolId]
@@ -179,8 +237,11 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 			[reviewId]
 		);
 		if (later) return false;
-		// Where something rests on the student's being in the new group, nothing is taken back.
-		if (review.joinedChangeId && !(await undoWithin(transaction, staff, review.joinedChangeId, at))) return false;
+		// Where something rests on the student's being in the new group, or on its focus, nothing is taken back.
+		for (const change of [review.joinedChangeId, review.focusChangeId])
+			if (change && !(await undoWithin(transaction, staff, change, at))) return false;
+		if (review.goalBefore) await changeGoal(transaction, staff, JSON.parse(review.goalBefore));
+		await transaction.run('DELETE FROM review_task WHERE review_id = ?', [reviewId]);
 		await transaction.run('DELETE FROM tier_interval WHERE review_id = ?', [reviewId]);
 		if (review.endedTierId)
 			await transaction.run('UPDATE tier_interval SET until_on = NULL WHERE id = ?', [review.endedTierId]);
@@ -196,7 +257,8 @@ export async function undoDecision(database: RootDatabase, staff: Staff, reviewI
 		await transaction.run(
 			`UPDATE review SET verdict = NULL, advice = NULL, reasons = NULL, note = '', effective_on = NULL, new_tier = NULL,
 				decided_by = NULL, decided_at = NULL, ended_tier_id = NULL, ended_membership_id = NULL, membership_until_on = NULL,
-				ended_waiting = NULL, joined_change_id = NULL, watch_plans = '[]'
+				ended_waiting = NULL, joined_change_id = NULL, watch_plans = '[]', against = '', plan_change = '', family_told = '',
+				focus_change_id = NULL, goal_before = NULL
 			WHERE id = ?`,
 			[reviewId]
 		);

@@ -53,19 +53,21 @@ beforeEach(async () => {
 const change = async (deed: GroupDeed) =>
 	(await changeGroup(small.database, specialist, adopted.ids[0], deed, '', NOW))!;
 const undo = (changeId: number) => undoChange(small.database, specialist, changeId, NOW);
-const running = async (...students: number[]) =>
-	(await probeSeries(small.database, seen(...students), small.school)).map(({ studentId, skillId, goalOn }) => ({
-		studentId,
-		skillId,
-		goalOn
-	}));
+const runningOn = async (today: string, ...students: number[]) =>
+	(await probeSeries(small.database, seen(...students), { ...small.school, today })).map(
+		({ studentId, skillId, goalOn }) => ({ studentId, skillId, goalOn })
+	);
+const running = (...students: number[]) => runningOn(TODAY, ...students);
 
 describe('weekly probes of a group', () => {
 	it('go over to another focus with it, and come back when that is undone', async () => {
 		const before = await running(1, 2);
 		const focus = small.skills[3].id;
-		const changeId = await change({ kind: 'focus', skillId: focus, on: addDays(TODAY, 1) });
-		expect(await running(1, 2)).toEqual(before.map((plan) => ({ ...plan, skillId: focus })));
+		const tomorrow = addDays(TODAY, 1);
+		const changeId = await change({ kind: 'focus', skillId: focus, on: tomorrow });
+		expect(await runningOn(tomorrow, 1, 2)).toEqual(before.map((plan) => ({ ...plan, skillId: focus })));
+		// Until then the ones of before run on.
+		expect((await running(1)).map(({ skillId }) => skillId)).toEqual([small.skills[0].id, focus]);
 		expect(await undo(changeId)).toBe(true);
 		expect(await running(1, 2)).toEqual(before);
 	});

@@ -21,7 +21,7 @@ import { meetingRecords, recordMeeting } from './meetings';
 import { sessionDaysOf } from './sessionCounts';
 import { notesOn, removeNote, writeNote } from '../../people/store/notes';
 import { openReviews } from '../../decide/store/reviews';
-import { decide } from '../../decide/store/verdicts';
+import { decide, NOTHING_MORE } from '../../decide/store/verdicts';
 
 let small: SmallSchool;
 let groupId: number;
@@ -154,7 +154,9 @@ describe('a group through time', () => {
 				note: '',
 				nextReviewOn: null,
 				advice: 'continue',
-				reasons: []
+				reasons: [],
+				decidedOn: TODAY,
+				...NOTHING_MORE
 			},
 			NOW
 		);

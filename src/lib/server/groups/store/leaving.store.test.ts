@@ -15,7 +15,7 @@ import {
 } from '../../../../../tests/smallSchool';
 import { addDays } from '../../../core/calendar';
 import { openReviews } from '../../decide/store/reviews';
-import { decide, undoDecision, type Decision } from '../../decide/store/verdicts';
+import { decide, NOTHING_MORE, undoDecision, type Decision } from '../../decide/store/verdicts';
 import { assignSet } from '../../practice/store/assigning';
 import { queuedSets } from '../../practice/store/practice';
 import { beginPractice } from '../../sitting/store/practiceSittings';
@@ -174,7 +174,9 @@ describe('a verdict', () => {
 		note: '',
 		nextReviewOn: addDays(TODAY, 7),
 		advice: 'intensify',
-		reasons: []
+		reasons: [],
+		decidedOn: TODAY,
+		...NOTHING_MORE
 	};
 
 	it('that moves a student to another group says when to look again there, and is taken back whole', async () => {

@@ -14,7 +14,17 @@ export interface EndedWork {
 		/** What was their own within it; absent where it was ended before that was kept. */
 		own?: (string | number | boolean | null)[];
 	}[];
-	reviews: { id: number; studentId: number; groupId: number; dueOn: SchoolDate; followsId: number | null }[];
+	reviews: {
+		id: number;
+		studentId: number;
+		groupId: number | null;
+		dueOn: SchoolDate;
+		followsId: number | null;
+		/** Where it stood on an agenda; absent where it was ended before there were any. */
+		meetingId?: number | null;
+		place?: number;
+		raisedBy?: string | null;
+	}[];
 }
 
 /** What is a student's own within a set. */
@@ -26,7 +36,8 @@ const NOT_BEGUN = `excused_at IS NULL AND NOT EXISTS (
 	WHERE sitting.set_id = practice_set_student.set_id AND sitting.student_id = practice_set_student.student_id)`;
 
 /** SQL: an open review, as it is put back. */
-const REVIEW = 'id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId';
+const REVIEW = `id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId,
+	meeting_id AS meetingId, place, raised_by AS raisedBy`;
 
 const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
 	database.rows<{ id: number; studentId: number; skillId: number }>(
@@ -83,19 +94,27 @@ export async function groupWork(
 	);
 }
 
-/** Takes sets that students have not begun away from them. @param which SQL about `practice_set` */
+/** From today until a day. */
+interface TimeLeft {
+	today: SchoolDate;
+	on: SchoolDate;
+}
+
+/** Takes sets that students have not begun away from them, but for those due in a time that is left. @param which SQL about `practice_set` */
 async function endSets(
 	transaction: Database,
 	studentIds: number[],
 	which: 'group_id = ?' | 'school_id = ?',
-	id: number
+	id: number,
+	left: TimeLeft
 ): Promise<EndedWork['sets']> {
 	const rows = await transaction.rows<Record<string, string | number | boolean | null>>(
 		`DELETE FROM practice_set_student
 		WHERE student_id IN (?) AND set_id IN (SELECT id FROM practice_set WHERE ${which} AND withdrawn_at IS NULL)
 			AND ${NOT_BEGUN}
+			AND NOT COALESCE(COALESCE(due_on, (SELECT due_on FROM practice_set WHERE id = set_id)) BETWEEN ? AND ? - INTERVAL 1 DAY, FALSE)
 		RETURNING set_id, student_id, ${OWN.join(', ')}`,
-		[studentIds, id]
+		[studentIds, id, left.today, left.on]
 	);
 	return rows.map((row) => ({
 		setId: Number(row.set_id),
@@ -109,13 +128,15 @@ async function endSets(
  * that is begun can be finished.
  *
  * @param to the group they move to, with the skill it works on: probes on it go on there; null for none
+ * @param today where they leave later: what is due until then stays
  */
 export async function endGroupWork(
 	transaction: Database,
 	groupId: number,
 	studentIds: number[],
 	on: SchoolDate,
-	to: { groupId: number; skillId: number } | null
+	to: { groupId: number; skillId: number } | null,
+	today = on
 ): Promise<EndedWork> {
 	const plans = await readPlans(transaction, groupId, studentIds);
 	const goOn = plans.filter(({ skillId }) => skillId === to?.skillId);
@@ -128,7 +149,7 @@ export async function endGroupWork(
 			end.map(({ id }) => id)
 		]);
 	// What is taken away is told by the statement that does it: a set begun, or a verdict given, a moment before stays.
-	const sets = await endSets(transaction, studentIds, 'group_id = ?', groupId);
+	const sets = await endSets(transaction, studentIds, 'group_id = ?', groupId, { today, on });
 	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
 		`DELETE FROM review WHERE student_id IN (?) AND group_id = ? AND verdict IS NULL
 		RETURNING ${REVIEW}`,
@@ -162,7 +183,7 @@ export async function endSchoolWork(
 			on,
 			plans.map(({ id }) => id)
 		]);
-	const sets = await endSets(transaction, studentIds, 'school_id = ?', schoolId);
+	const sets = await endSets(transaction, studentIds, 'school_id = ?', schoolId, { today: on, on });
 	const reviews = await transaction.rows<EndedWork['reviews'][number]>(
 		`DELETE FROM review WHERE student_id IN (?) AND verdict IS NULL RETURNING ${REVIEW}`,
 		[studentIds]
@@ -189,8 +210,11 @@ export async function restoreGroupWork(
 		sets.map(({ setId, studentId, own = [null, 0, null, null, null, null, null, null] }) => [setId, studentId, ...own])
 	);
 	await transaction.insertMany(
-		'INSERT INTO review (id, student_id, group_id, due_on, follows_id) VALUES ?',
-		reviews.map(({ id, studentId, groupId, dueOn, followsId }) => [id, studentId, groupId, dueOn, followsId])
+		'INSERT INTO review (id, student_id, group_id, due_on, follows_id, meeting_id, place, raised_by) VALUES ?',
+		reviews.map(({ id, studentId, groupId, dueOn, followsId, meetingId = null, place = 0, raisedBy = null }) => [
+			...[id, studentId, groupId, dueOn, followsId],
+			...[meetingId, place, raisedBy]
+		])
 	);
 	await refreshStudents(transaction, studentIds);
 }

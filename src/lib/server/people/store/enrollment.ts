@@ -190,6 +190,8 @@ const TRACES = [
 	'review',
 	'tier_interval',
 	'past_intervention',
+	'sheet_words',
+	'family_letter',
 	'outcome',
 	'accommodation'
 ] as const;

@@ -1,6 +1,6 @@
 import { type SchoolHours, schoolDateOf, type SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
-import type { Role, Staff } from '../../request';
+import type { Role, Staff, VisibleId } from '../../request';
 import type { ClassKind } from './classes';
 import { ownClassesOnly } from './roster';
 import { inSections } from './sections';
@@ -138,6 +138,27 @@ export async function staffList(database: Database, schoolId: number, roles: Rol
 		WHERE school_id = ? AND role IN (?) AND deactivated_at IS NULL
 		ORDER BY role, display_name`,
 		[schoolId, roles]
+	);
+}
+
+/** Accounts of adults who may see a student on a day: a class teacher only those of the own classes and sections. */
+export async function adultsWhoSee(
+	database: Database,
+	{ schoolId }: { schoolId: number },
+	studentId: VisibleId,
+	today: SchoolDate
+): Promise<{ id: number; displayName: string }[]> {
+	const taught = (membership: string) => `SELECT adult.account_id FROM ${membership} AS membership
+		JOIN class_adult AS adult ON adult.class_id = membership.class_id
+			AND adult.from_on <= ? AND (adult.until_on IS NULL OR adult.until_on > ?)
+		WHERE membership.student_id = ? AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)`;
+	const values = [today, today, studentId, today, today];
+	return database.rows<{ id: number; displayName: string }>(
+		`SELECT id, display_name AS displayName FROM account
+		WHERE school_id = ? AND deactivated_at IS NULL
+			AND (role <> 'teacher' OR id IN (${taught('class_membership')}) OR id IN (${taught('section_membership')}))
+		ORDER BY role, display_name`,
+		[schoolId, ...values, ...values]
 	);
 }
 

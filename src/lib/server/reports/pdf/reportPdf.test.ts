@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { reportText, type ReportFacts } from '../../../core/screening';
 import { reportDocument } from './reportPdf';
-import renderReports from './renderReports';
+import renderPdf from './renderPdf';
 
 const facts = (givenName: string, points: number | null): ReportFacts => ({
 	givenName,
@@ -60,7 +60,7 @@ describe('student reports as a PDF', () => {
 
 	it('are bytes of a PDF with a page for each student', async () => {
 		const reports = ['Ada', 'Bo', 'Cy'].map((name, i) => text(name, 480 + 10 * i));
-		const bytes = await renderReports({ reports, school: 'School', printed: 'today' });
+		const bytes = await renderPdf({ reports, school: 'School', printed: 'today' });
 		const file = Buffer.from(bytes).toString('latin1');
 		expect(file.startsWith('%PDF-')).toBe(true);
 		expect(file.match(/\/Type \/Page\n/g)).toHaveLength(3);

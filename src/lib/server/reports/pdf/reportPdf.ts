@@ -1,9 +1,6 @@
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { ReportText } from '../../../core/screening';
-
-/** Names of the fonts, of text and of headings. */
-export const TEXT = 'Atkinson Hyperlegible Next';
-export const HEAD = 'Literata';
+import { HEAD, TEXT } from './fonts';
 
 const INK = '#1b2733';
 const SOFT = '#54606c';

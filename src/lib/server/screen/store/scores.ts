@@ -60,9 +60,10 @@ export async function scoreHistory(database: Database, studentId: VisibleId) {
 		standardError: number;
 		takenOn: SchoolDate;
 		window: string;
+		term: number;
 	}>(
 		`SELECT score.window_id AS windowId, score.domain_id AS domainId, score.theta, score.standard_error AS standardError,
-			score.taken_on AS takenOn, screening_window.name AS \`window\`
+			score.taken_on AS takenOn, screening_window.name AS \`window\`, screening_window.term
 		FROM score JOIN screening_window ON screening_window.id = score.window_id
 		WHERE score.student_id = ? AND screening_window.measure IS NULL
 		ORDER BY score.source = 'diagnostic', score.taken_on, score.id`,

@@ -95,6 +95,8 @@ const TAKE_OUT = [
 	...[
 		'given_measure',
 		'past_intervention',
+		'sheet_words',
+		'family_letter',
 		'group_membership',
 		'attendance',
 		'student_note',

@@ -31,8 +31,8 @@ export async function phasesOf(
 			WHERE student.id IN (?)`,
 			[students]
 		),
-		database.rows<{ studentId: number; verdict: 'adjust' | 'intensify' | 'fade'; on: SchoolDate }>(
-			`SELECT student_id AS studentId, verdict, effective_on AS \`on\` FROM review FORCE INDEX (by_student)
+		database.rows<{ studentId: number; verdict: 'adjust' | 'intensify' | 'fade'; change: string; on: SchoolDate }>(
+			`SELECT student_id AS studentId, verdict, plan_change AS \`change\`, effective_on AS \`on\` FROM review FORCE INDEX (by_student)
 			WHERE student_id IN (?) AND verdict IN ('adjust', 'intensify', 'fade')`,
 			[students]
 		)
@@ -54,7 +54,7 @@ export async function phasesOf(
 					skillId
 				})),
 				...since(tiers, own).map(({ on, tier }): Phase => ({ is: 'tier', on, tier })),
-				...since(verdicts, own).map(({ on, verdict }): Phase => ({ is: 'verdict', on, verdict }))
+				...since(verdicts, own).map(({ on, verdict, change }): Phase => ({ is: 'verdict', on, verdict, change }))
 			];
 			return [plan.id, phases.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))];
 		})

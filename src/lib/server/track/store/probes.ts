@@ -47,6 +47,9 @@ const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, s
 	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect, plan.questions, plan.of_focus AS ofFocus,
 	plan.in_two_weeks AS inTwoWeeks, plan.on_day AS onDay, plan.make_up AS makeUp, plan.after_exit AS afterExit`;
 
+/** SQL: what ends on a day that is to come runs until then. */
+const isRunning = '(plan.ended_on IS NULL OR plan.ended_on > ?)';
+
 /** As it is stored: how often in whole numbers. */
 type PlanRow = Omit<ProbePlan, 'aWeek' | 'afterExit'> & { inTwoWeeks: number; afterExit: number };
 const toPlan = ({ inTwoWeeks, afterExit, ...plan }: PlanRow): ProbePlan => ({
@@ -64,9 +67,9 @@ export async function probeSeries(
 	if (studentIds.length === 0) return [];
 	const plans = await database.rows<PlanRow>(
 		`SELECT ${PLAN} FROM probe_plan AS plan FORCE INDEX (by_student) JOIN skill ON skill.id = plan.skill_id
-		WHERE plan.student_id IN (?) AND plan.ended_on IS NULL
+		WHERE plan.student_id IN (?) AND ${isRunning}
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
-		[studentIds]
+		[studentIds, school.today]
 	);
 	return withProbes(database, plans.map(toPlan), school);
 }
@@ -161,18 +164,18 @@ export async function runningPlans(database: Database, roster: Roster): Promise<
 			(SELECT MAX(sitting.started_at) FROM sitting
 				WHERE sitting.plan_id = plan.id AND sitting.finished_at IS NOT NULL) AS lastAt
 		FROM ${among.sql} AS roster STRAIGHT_JOIN probe_plan AS plan ON plan.student_id = roster.id
-		WHERE plan.ended_on IS NULL
+		WHERE ${isRunning}
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
-		[today, today, today, ...among.values]
+		[today, today, today, ...among.values, today]
 	);
 	return rows.map((row) => ({ ...row, due: Boolean(row.due), afterExit: Boolean(row.afterExit) }));
 }
 
 /** Students with a probe of the week, of a running plan, that is still to be taken: those that `probeSeries` calls due. */
 export const dueProbes = (today: SchoolDate): RosterCount => ({
-	sql: `IF(summary.plans > 0, EXISTS (SELECT 1 FROM probe_plan AS plan
-		WHERE plan.student_id = roster.id AND plan.ended_on IS NULL AND ${isDue}), 0)`,
-	values: [today, today, today],
+	sql: `IF(summary.probes_until >= ?, EXISTS (SELECT 1 FROM probe_plan AS plan
+		WHERE plan.student_id = roster.id AND ${isRunning} AND ${isDue}), 0)`,
+	values: [today, today, today, today, today],
 	join: SUMMARY
 });
 
@@ -272,4 +275,34 @@ export async function letMakeUp(
 		});
 		return true;
 	});
+}
+
+/** A goal of weekly probes. */
+export interface NewGoal {
+	planId: number;
+	goalCorrect: number;
+	goalOn: SchoolDate;
+}
+
+/**
+ * Gives a plan of the school another goal; belongs into the transaction of what was decided.
+ *
+ * @returns the goal before; null where there is no such plan, or the goal does not fit it
+ */
+export async function changeGoal(transaction: Database, staff: Staff, goal: NewGoal): Promise<NewGoal | null> {
+	const plan = await transaction.row<NewGoal & { studentId: number; questions: number; startsOn: SchoolDate }>(
+		`SELECT plan.id AS planId, plan.goal_correct AS goalCorrect, plan.goal_on AS goalOn, plan.questions,
+			plan.starts_on AS startsOn, plan.student_id AS studentId
+		FROM probe_plan AS plan JOIN student ON student.id = plan.student_id
+		WHERE plan.id = ? AND student.school_id = ? FOR UPDATE`,
+		[goal.planId, staff.schoolId]
+	);
+	if (!plan || goal.goalCorrect < 1 || goal.goalCorrect > plan.questions || goal.goalOn <= plan.startsOn) return null;
+	await transaction.run('UPDATE probe_plan SET goal_correct = ?, goal_on = ? WHERE id = ?', [
+		goal.goalCorrect,
+		goal.goalOn,
+		goal.planId
+	]);
+	await refreshStudents(transaction, [plan.studentId]);
+	return { planId: plan.planId, goalCorrect: plan.goalCorrect, goalOn: plan.goalOn };
 }

@@ -2,7 +2,7 @@
 	import { number, plural, signed } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';
-	import { standingWords } from '$lib/ui/glyphs/standings';
+	import { standingWords } from '$lib/core/mastery';
 	import JobUnderWay from '$lib/ui/shell/JobUnderWay.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Table from '$lib/ui/table/Table.svelte';

@@ -3,7 +3,7 @@
 	import { plural } from '$lib/core/words';
 	import { addDays, sayDate, sayDay } from '$lib/core/calendar';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
-	import { standingWords } from '$lib/ui/glyphs/standings';
+	import { standingWords } from '$lib/core/mastery';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import GapViews from '$lib/ui/gaps/GapViews.svelte';

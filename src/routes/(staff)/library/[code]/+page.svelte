@@ -2,7 +2,7 @@
 	import { plural, sayLevel } from '$lib/core/words';
 	import { enhance } from '$app/forms';
 	import Needle from '$lib/ui/glyphs/Needle.svelte';
-	import { describeStanding, standingWords } from '$lib/ui/glyphs/standings';
+	import { describeStanding, standingWords } from '$lib/core/mastery';
 	import SampleItems from '$lib/ui/items/SampleItems.svelte';
 	import Materials from '$lib/ui/library/Materials.svelte';
 	import Progression from '$lib/ui/library/Progression.svelte';

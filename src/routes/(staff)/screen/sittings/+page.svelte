@@ -10,7 +10,8 @@
 	import FlaggedSittings from '$lib/ui/screen/FlaggedSittings.svelte';
 	import NoteForm from '$lib/ui/screen/NoteForm.svelte';
 	import ScreenHead from '$lib/ui/screen/ScreenHead.svelte';
-	import { sayAccommodation, sayPlace } from '$lib/ui/screen/sittingRows';
+	import { sayPlace } from '$lib/ui/screen/sittingRows';
+	import { sayAccommodation } from '$lib/core/screening';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import { Rows } from '$lib/ui/table/rows.svelte';

@@ -2,12 +2,12 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { enhance } from '$app/forms';
 	import { fullName, plural } from '$lib/core/words';
-	import { sayReason } from '$lib/ui/track/saySeries';
+	import { sayReason } from '$lib/core/growth';
 	import SeriesRead from '$lib/ui/track/SeriesRead.svelte';
 	import { addDays, sayDate, sayDay, sayWholeDate } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
 	import DomainStandings from '$lib/ui/students/DomainStandings.svelte';
-	import { sayStanding } from '$lib/ui/glyphs/standings';
+	import { sayStanding } from '$lib/core/mastery';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
@@ -54,6 +54,7 @@
 			<a href={pageOf(data.walk.after)} aria-label="The next student">→</a>
 		{/if}
 		<a href={keepingScope(`/students/${student.id}/answers`, { student: null })}>Answers</a>
+		<a href={keepingScope(`/students/${student.id}/sheet`, { student: null })}>Sheets</a>
 		<a href={keepingScope('/screen/report', { scope: `list:${student.id}`, for: 'family' })}>Report for the family</a>
 		{#if data.can.setUp}<a href="/students/{student.id}/file.zip" data-sveltekit-reload>Everything kept (ZIP)</a>{/if}
 		<button onclick={() => window.print()}>Print</button>
@@ -111,7 +112,9 @@
 		{#each data.reviews as review (review.id)}
 			<p>
 				<strong>{review.advice}</strong>
-				<span class="soft">at the review of {review.groupName} on {sayDate(review.dueOn)}</span>
+				<span class="soft"
+					>at the review {review.groupName ? `of ${review.groupName} ` : ''}on {sayDate(review.dueOn)}</span
+				>
 			</p>
 			<ul>
 				{#each review.reasons as reason (reason.is)}<li>{sayReason(reason)}</li>{/each}
@@ -168,7 +171,8 @@
 			{/each}
 			{#each data.verdicts as verdict (verdict.id)}
 				<li>
-					{verdict.effectiveOn ? sayPast(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName}
+					{verdict.effectiveOn ? sayPast(verdict.effectiveOn) : ''}: {verdict.verdict}, {verdict.groupName ??
+						'in no group'}
 					{#if verdict.note}<span class="soft">{verdict.note}</span>{/if}
 				</li>
 			{/each}

@@ -207,7 +207,7 @@
 <style>
 	.two {
 		display: grid;
-		grid-template-columns: 3fr 1fr;
+		grid-template-columns: minmax(0, 3fr) minmax(0, 1fr);
 		gap: 28px;
 		align-items: start;
 	}
@@ -230,7 +230,7 @@
 	}
 	@media (max-width: 1100px) {
 		.two {
-			grid-template-columns: 1fr;
+			grid-template-columns: minmax(0, 1fr);
 		}
 	}
 </style>

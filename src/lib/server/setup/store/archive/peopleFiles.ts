@@ -143,24 +143,80 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 		name: 'reviews',
 		says: 'a review, with what was decided',
 		sql: `SELECT review.student_id AS student, review.group_id AS small_group, review.due_on, review.verdict, review.advice,
-				review.reasons, review.note, review.effective_on, review.new_tier, account.display_name AS decided_by,
-				review.decided_at
+				review.reasons, review.against, review.note, review.plan_change, review.family_told, review.effective_on,
+				review.new_tier, review.meeting_id AS meeting, account.display_name AS decided_by, review.decided_at
 			FROM review LEFT JOIN account ON account.id = review.decided_by
 			WHERE review.student_id IN (?) ORDER BY review.student_id, review.due_on, review.id`,
 		columns: {
 			student: STUDENT,
-			small_group: 'number of the group here',
+			small_group: 'number of the group here; empty for none',
 			due_on: 'day for which it was planned',
 			verdict: 'what was decided; empty while it is open',
 			advice: 'what the rule advised then',
 			reasons: 'why it did',
+			against: 'why the verdict is not as advised; empty where it is',
 			note: 'what was agreed',
+			plan_change: 'what is done in another way from then on',
+			family_told: 'what the family is told',
 			effective_on: 'day from which the verdict holds',
 			new_tier: 'tier from then on',
+			meeting: 'number of the meeting it was decided at, or is to be; empty for none',
 			decided_by: BY,
 			decided_at: 'when'
 		},
 		json: ['reasons']
+	},
+	{
+		name: 'family_letters',
+		says: 'what a family was sent or told',
+		sql: `SELECT letter.student_id AS student, letter.language, letter.way, letter.sent_on, account.display_name AS sent_by,
+				letter.asks_consent, letter.answered_on, letter.answer, letter.taken_back_at
+			FROM family_letter AS letter JOIN account ON account.id = letter.sent_by
+			WHERE letter.student_id IN (?) ORDER BY letter.student_id, letter.id`,
+		columns: {
+			student: STUDENT,
+			language: 'language of it',
+			way: 'on paper, by mail, or in a talk',
+			sent_on: 'day',
+			sent_by: BY,
+			asks_consent: 'whether it asks the family to agree',
+			answered_on: 'day of the answer; empty while there is none',
+			answer: 'how the family answered',
+			taken_back_at: 'when the note was taken back; empty while it stands'
+		}
+	},
+	{
+		name: 'sheet_words',
+		says: 'words that an adult put in place of a part of a sheet',
+		sql: `SELECT words.student_id AS student, words.sheet, words.language, words.part, words.words,
+				account.display_name AS written_by, words.written_at
+			FROM sheet_words AS words JOIN account ON account.id = words.written_by
+			WHERE words.student_id IN (?) ORDER BY words.student_id, words.sheet, words.language, words.part`,
+		columns: {
+			student: STUDENT,
+			sheet: 'plan or family',
+			language: 'language of it',
+			part: 'part of the sheet',
+			words: 'the words',
+			written_by: BY,
+			written_at: 'when'
+		}
+	},
+	{
+		name: 'review_tasks',
+		says: 'what somebody does for a student, as a verdict says',
+		sql: `SELECT review.student_id AS student, review.effective_on AS verdict_of, account.display_name AS adult, task.what,
+				task.due_on, task.done_at
+			FROM review JOIN review_task AS task ON task.review_id = review.id JOIN account ON account.id = task.account_id
+			WHERE review.student_id IN (?) ORDER BY review.student_id, task.id`,
+		columns: {
+			student: STUDENT,
+			verdict_of: 'day from which the verdict holds that it belongs to',
+			adult: 'who does it',
+			what: 'what is to be done',
+			due_on: 'until when',
+			done_at: 'when it was done; empty while it is not'
+		}
 	},
 	{
 		name: 'notes',

@@ -207,6 +207,27 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 			watched_at: 'when'
 		}
 	},
+	{
+		name: 'review_meetings',
+		says: 'a conference on students, with one line for each adult who was invited or came',
+		sql: `SELECT meeting.id AS number, meeting.on_date, meeting.note, planner.display_name AS planned_by, meeting.planned_at,
+				meeting.called_off_at, account.display_name AS adult, adult.was_there
+			FROM review_meeting AS meeting
+			JOIN account AS planner ON planner.id = meeting.planned_by
+			LEFT JOIN review_meeting_adult AS adult ON adult.meeting_id = meeting.id
+			LEFT JOIN account ON account.id = adult.account_id
+			WHERE meeting.school_id = ? ORDER BY meeting.id, account.id`,
+		columns: {
+			number: 'number of the meeting here',
+			on_date: 'day',
+			note: 'where, and what it is about',
+			planned_by: BY,
+			planned_at: 'when it was planned',
+			called_off_at: 'when it was called off; empty while it takes place',
+			adult: 'who is invited, or came',
+			was_there: 'whether they were there'
+		}
+	},
 	...PRACTICE_FILES,
 	{
 		name: 'materials',

@@ -1,0 +1,43 @@
+import { schoolDayFrom } from '../../core/calendar';
+import type { Database } from '../database';
+import { nextReview } from '../groups';
+import { adultsWhoSee, type RosterStudent } from '../people';
+import type { Staff } from '../request';
+import type { School } from '../school';
+import { decidedReviews, type Review } from './store/reviews';
+import { tasksFor } from './store/tasks';
+import { studentLook } from './studentLook';
+import { whereTo } from './whereTo';
+
+/** All that is looked at when one review is decided, and what can be decided. */
+export async function reviewStep(
+	database: Database,
+	staff: Staff,
+	school: School,
+	review: Review,
+	student: RosterStudent
+) {
+	const effectiveOn = schoolDayFrom(school.today, school.calendar);
+	const [look, decided, tasks, place, adults] = await Promise.all([
+		studentLook(database, staff, school, student, review.groupId),
+		decidedReviews(database, [student.id]),
+		tasksFor(database, [student.id]),
+		whereTo(database, staff, school, review, student, effectiveOn),
+		adultsWhoSee(database, staff, student.id, school.today)
+	]);
+	const { group, focus, asked, sessions, recommendation, around, levels, notes, skills } = look;
+	const last = decided.find(({ id }) => id !== review.id) ?? null;
+	return {
+		...{ review, student, focus, asked, sessions, recommendation, around, notes, last },
+		group: group && { ...group, minutes: group.time?.minutes ?? null },
+		level: levels.find(({ domainId }) => domainId === focus?.domainId) ?? null,
+		/** Of the last verdict, and of this one. */
+		tasks: tasks.filter(({ reviewId }) => reviewId === last?.id || reviewId === review.id),
+		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
+		form: {
+			...place,
+			dates: { effectiveOn, nextReviewOn: nextReview(place.own?.endsOn ?? null, school) },
+			adults
+		}
+	};
+}

@@ -1,0 +1,83 @@
+import type { SchoolDate } from '../../../core/calendar';
+import { audit, type Database, type RootDatabase } from '../../database';
+import { type Staff, undoesAll, type VisibleId } from '../../request';
+import { seenBy } from '../../people';
+
+/** What somebody does for a student until a day. */
+export interface Task {
+	id: number;
+	reviewId: number;
+	studentId: VisibleId;
+	/** The student's. */
+	givenName: string;
+	familyName: string;
+	/** Who does it. */
+	accountId: number;
+	who: string;
+	what: string;
+	dueOn: SchoolDate;
+	doneAt: Date | null;
+}
+
+const TASK = `SELECT task.id, task.review_id AS reviewId, review.student_id AS studentId, student.given_name AS givenName,
+		student.family_name AS familyName, task.account_id AS accountId, account.display_name AS who, task.what,
+		task.due_on AS dueOn, task.done_at AS doneAt
+	FROM review_task AS task
+	JOIN review ON review.id = task.review_id
+	JOIN student ON student.id = review.student_id
+	JOIN account ON account.id = task.account_id`;
+
+/** What somebody has to do for students whom they see, the earliest due first. */
+export async function ownTasks(database: Database, staff: Staff, today: SchoolDate): Promise<Task[]> {
+	const seen = seenBy(staff, today, 'review.student_id');
+	return database.rows<Task>(
+		`${TASK} WHERE task.account_id = ? AND task.done_at IS NULL AND ${seen.sql}
+		ORDER BY task.due_on, task.id LIMIT 100`,
+		[staff.id, ...seen.values]
+	);
+}
+
+/** How much somebody has to do. */
+export async function countTasks(database: Database, staff: Staff, today: SchoolDate): Promise<number> {
+	const seen = seenBy(staff, today, 'review.student_id');
+	const counted = await database.row<{ total: number }>(
+		`SELECT COUNT(*) AS total FROM review_task AS task STRAIGHT_JOIN review ON review.id = task.review_id
+		WHERE task.account_id = ? AND task.done_at IS NULL AND ${seen.sql}`,
+		[staff.id, ...seen.values]
+	);
+	return Number(counted!.total);
+}
+
+/** Tasks of verdicts on students, done or not, the earliest due first. */
+export async function tasksFor(database: Database, studentIds: VisibleId[]): Promise<Task[]> {
+	if (studentIds.length === 0) return [];
+	return database.rows<Task>(`${TASK} WHERE review.student_id IN (?) ORDER BY task.due_on, task.id`, [studentIds]);
+}
+
+/** Says that a task is done, or that it is not: one's own, of specialists and coordinators anyone's. @returns whether anything changed */
+export async function finishTask(
+	database: RootDatabase,
+	staff: Staff,
+	taskId: number,
+	isDone: boolean,
+	at: Date
+): Promise<boolean> {
+	return database.transaction(async (transaction) => {
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND task.account_id = ?';
+		const task = await transaction.row<{ reviewId: number; studentId: number }>(
+			`SELECT task.review_id AS reviewId, review.student_id AS studentId FROM review_task AS task
+			JOIN review ON review.id = task.review_id
+			JOIN student ON student.id = review.student_id
+			WHERE task.id = ? AND student.school_id = ? AND task.done_at IS ${isDone ? 'NULL' : 'NOT NULL'} ${ownOnly} FOR UPDATE`,
+			[taskId, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
+		);
+		if (!task) return false;
+		await transaction.run('UPDATE review_task SET done_at = ? WHERE id = ?', [isDone ? at : null, taskId]);
+		await audit(transaction, staff, at, isDone ? 'finish a task' : 'undo finishing a task', {
+			task: taskId,
+			review: task.reviewId,
+			student: task.studentId
+		});
+		return true;
+	});
+}

@@ -1,0 +1,3 @@
+/** Names of the fonts of every page, of text and of headings. */
+export const TEXT = 'Atkinson Hyperlegible Next';
+export const HEAD = 'Literata';
