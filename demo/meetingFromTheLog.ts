@@ -68,8 +68,11 @@ export async function stepFromTheLog(
 	{ studentId, groupId, today }: { studentId: number; groupId: number; today: string }
 ): Promise<StepFromTheLog> {
 	const [plan] = await database.rows<{ id: number; skillId: number; domainId: number; startsOn: string }>(
-		`SELECT plan.id, plan.skill_id AS skillId, skill.domain_id AS domainId, plan.starts_on AS startsOn
-		FROM probe_plan AS plan JOIN skill ON skill.id = plan.skill_id
+		`SELECT plan.id, plan.skill_id AS skillId, taught.domain_id AS domainId, plan.starts_on AS startsOn
+		FROM probe_plan AS plan
+		JOIN student ON student.id = plan.student_id
+		JOIN school ON school.id = student.school_id
+		JOIN framework_skill AS taught ON taught.skill_id = plan.skill_id AND taught.framework_id = school.framework_id
 		WHERE plan.student_id = ? AND plan.group_id = ?`,
 		[studentId, groupId]
 	);

@@ -63,7 +63,6 @@ await take(staff, 'screen', '/screen?scope=school');
 await take(staff, 'gaps', '/gaps?scope=grade:4');
 await take(staff, 'progression', '/gaps/progression?scope=grade:5&domain=2');
 await take(staff, 'student', `/students/${tracked}`);
-await take(staff, 'groups', '/groups');
 await take(staff, 'group', '/groups/3');
 await staff.goto(`${base}/screen?scope=grade:5`);
 await staff.getByRole('button', { name: /shown below the line/ }).click();
@@ -94,13 +93,18 @@ const set = await finished.locator('a[href^="/practice/"]').evaluateAll((links) 
 	return ids.sort((one, other) => ids.filter((id) => id === other).length - ids.filter((id) => id === one).length)[0];
 });
 await take(staff, 'results', `/practice/${set}/results?scope=class:6`);
-await take(staff, 'answers', '/students/140/answers?scope=class:7');
 await take(staff, 'practice-calendar', '/practice/calendar');
 await take(staff, 'assign', '/practice/new?for=group:6');
 await take(staff, 'track', '/track');
 await take(staff, 'growth', `/track/charts?student=${adjusted}`);
 await take(staff, 'sessions', '/track/sessions?group=3');
-await take(staff, 'decide', '/decide');
+/** The step of today's meeting that is about whoever needs more. */
+await staff.goto(`${base}/decide/meetings/3`);
+const agenda = await staff.getByRole('table', { name: 'Agenda' }).locator('tbody th').allInnerTexts();
+const adjustedName = drawNames(adjusted)[adjusted - 1].join(' ');
+await take(staff, 'meeting', `/decide/meetings/3?step=${agenda.findIndex((row) => row.includes(adjustedName)) + 1}`);
+await take(staff, 'decisions', '/decide/decisions');
+await take(staff, 'sheet', `/students/${tracked}/sheet?for=family&language=es`);
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
 
 const coordinator = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
