@@ -1,3 +1,4 @@
+import { STAKES } from '../src/lib/core/growth';
 import type { SchoolFacts } from '../src/lib/core/notices/notice';
 
 /** A school of which there is nothing to say; tests change what they are about. */
@@ -16,5 +17,8 @@ export const QUIET_SCHOOL: SchoolFacts = {
 	keptLongEnough: 0,
 	syncTrouble: null,
 	unexpected: [],
+	atStake: Object.fromEntries(STAKES.map((stake) => [stake, 0])) as SchoolFacts['atStake'],
+	overdueReviews: 0,
+	lateTasks: [],
 	rosterSince: null
 };

@@ -81,6 +81,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/decide/meetings/3?step=1',
 		'/decide/decisions',
 		'/decide/tiers',
+		'/decide/rules',
 		'/decide/meetings/3/sheet',
 		`/students/${student}/sheet`,
 		`/students/${student}/sheet?for=family`,

@@ -34,7 +34,8 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 	if (viewer?.kind === 'staff') {
 		for (const id of [...students.slice(0, 4), groups.a, groups.mixed, sets.all, plans.a, school.carriedPlan, checks.a])
 			own.add(id);
-		for (const id of [sittings.a, notes.a, reviews.a, school.meeting, school.task, school.letter]) own.add(id);
+		for (const id of [sittings.a, notes.a, reviews.a, school.meeting, school.task, school.letter, school.tierWord])
+			own.add(id);
 		// The school, colleagues, classes, cycles, windows, meeting times, blocks, absences, standards, materials and skills.
 		const shared = new Set([0, 1, 2, 4, 5, 6, 21, 22, 23, 24, 29, 30, 31]);
 		// Rows without a page of their own are told apart by whom they are about.

@@ -3,6 +3,7 @@ import { setCutScores } from '../../src/lib/server/screen/store/cutScores';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
+import { USUAL_TIER_RULE } from '../../src/lib/core/growth';
 import { itemFrom } from '../../src/lib/core/items/bank';
 import { FIELD_CONSTANTS } from '../../src/lib/core/mastery';
 import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
@@ -49,6 +50,7 @@ import { withdrawSets } from '../../src/lib/server/practice/store/practice';
 import { startProbes } from '../../src/lib/server/track/store/probes';
 import { planReviewMeeting } from '../../src/lib/server/decide/store/reviewMeetings';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
+import { changeTierRule, moveTiers, sayTierWord } from '../../src/lib/server/decide/store/tierRules';
 import { ownTasks } from '../../src/lib/server/decide/store/tasks';
 import { noteLetter, writeWords } from '../../src/lib/server/reports/store/sheets';
 import { decide, NOTHING_MORE } from '../../src/lib/server/decide/store/verdicts';
@@ -105,7 +107,8 @@ const RANGES = {
 	past_intervention: 38,
 	review_meeting: 39,
 	review_task: 40,
-	family_letter: 41
+	family_letter: 41,
+	tier_word: 42
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -207,6 +210,9 @@ export interface FilledSchool {
 	task: number;
 	/** To the family of student 1, who have own words on their sheet, too. */
 	letter: number;
+	/** Of student 2, and of student 7, who was moved by the rule. */
+	tierWord: number;
+	tierMove: number;
 	draft: number;
 	adoption: number;
 	material: number;
@@ -806,6 +812,14 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		{ studentId: students[0], language: 'es', way: 'paper', sentOn: TODAY, asksConsent: true },
 		NOW
 	);
+	const tierWord = await sayTierWord(
+		database,
+		specialist,
+		{ studentId: students[1], says: 'needs more', reason: `seen of ${students[1]}`, untilOn: addDays(TODAY, 50) },
+		NOW
+	);
+	const [tierMove] = await moveTiers(database, specialist, [{ studentId: students[6], tier: 3 }], TODAY, NOW);
+	await changeTierRule(database, specialist, USUAL_TIER_RULE, NOW);
 	await writeWords(
 		database,
 		specialist,
@@ -840,6 +854,8 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		meeting,
 		task: task.id,
 		letter,
+		tierWord,
+		tierMove,
 		draft,
 		adoption: adopted.id,
 		material,

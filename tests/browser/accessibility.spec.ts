@@ -54,6 +54,8 @@ for (const path of [
 	'/decide/meetings/3?step=3',
 	'/decide/decisions',
 	'/decide/tiers?scope=school',
+	'/decide/rules?scope=school',
+	'/decide/rules?scope=school&farBelow=10&sure=60&gaps=2&word=yes&leastWeeks=4&mostWeeks=8',
 	'/decide/meetings/3/sheet',
 	'/students/140/sheet',
 	'/students/140/sheet?for=plan',

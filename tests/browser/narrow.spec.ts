@@ -26,7 +26,13 @@ const PATHS = [
 		'/practice/1/print?versions=2&key=on',
 		...['/track', '/track/charts?student=140', '/track/probes', '/track/sessions?group=1'],
 		...['/decide', '/decide/reviews/30', '/decide/meetings', '/decide/meetings/3', '/decide/meetings/3?step=2'],
-		...['/decide/decisions', '/decide/tiers?by=language', '/decide/meetings/3/sheet', '/students/140/sheet?for=family'],
+		...[
+			'/decide/decisions',
+			'/decide/tiers?by=language',
+			'/decide/meetings/3/sheet',
+			'/decide/rules?farBelow=10&sure=60',
+			'/students/140/sheet?for=family'
+		],
 		'/library/F41'
 	],
 	...['/students/101', '/account'],

@@ -4,7 +4,9 @@ import * as meetings from '../../../src/lib/server/decide/store/reviewMeetings';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as sheets from '../../../src/lib/server/reports/store/sheets';
 import * as tasks from '../../../src/lib/server/decide/store/tasks';
+import * as tierRules from '../../../src/lib/server/decide/store/tierRules';
 import * as verdicts from '../../../src/lib/server/decide/store/verdicts';
+import { USUAL_TIER_RULE } from '../../../src/lib/core/growth';
 import { NOW, seen, seenOne, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
@@ -41,6 +43,7 @@ export const decideCalls: [object, Record<string, Call>][] = [
 			toReview: all,
 			reviewList: given((asking) => reviews.reviewList(asking.database, roster(asking), 'due', { from: 0, most: 10 })),
 			openReviews: given(({ database, me }) => reviews.openReviews(database, seen(...me.students))),
+			countOverdueReviews: given((asking) => reviews.countOverdueReviews(asking.database, roster(asking), TODAY)),
 			findReview: checks(({ database, me, of }) =>
 				reviews.findReview(database, me.staff.specialist, of.reviews.b, TODAY)
 			),
@@ -104,6 +107,7 @@ export const decideCalls: [object, Record<string, Call>][] = [
 		{
 			ownTasks: given(({ database, me }) => tasks.ownTasks(database, me.staff.teacher, TODAY)),
 			countTasks: given(({ database, me }) => tasks.countTasks(database, me.staff.teacher, TODAY)),
+			tasksLateAt: given(({ database, me }) => tasks.tasksLateAt(database, me.staff.specialist, '2027-01-01')),
 			tasksFor: given(({ database, me }) => tasks.tasksFor(database, seen(...me.students))),
 			finishTask: checks(({ database, me, of }) => tasks.finishTask(database, me.staff.specialist, of.task, true, NOW))
 		}
@@ -154,6 +158,33 @@ export const decideCalls: [object, Record<string, Call>][] = [
 			),
 			takeBackLetter: checks(({ database, me, of }) =>
 				sheets.takeBackLetter(database, me.staff.specialist, { id: of.letter, studentId: of.students[0] }, true, NOW)
+			)
+		}
+	],
+	[
+		tierRules,
+		{
+			tierRule: given(({ database, me }) => tierRules.tierRule(database, me.base)),
+			changeTierRule: given(({ database, me }) =>
+				tierRules.changeTierRule(database, me.staff.specialist, { ...USUAL_TIER_RULE, farBelow: 30 }, NOW)
+			),
+			tierWords: given((asking) => tierRules.tierWords(asking.database, roster(asking))),
+			sayTierWord: checks(({ database, me, of }) =>
+				tierRules.sayTierWord(
+					database,
+					me.staff.specialist,
+					{ studentId: of.students[1], says: 'needs more', reason: 'seen in class', untilOn: '2027-01-15' },
+					NOW
+				)
+			),
+			takeBackTierWord: checks(({ database, me, of }) =>
+				tierRules.takeBackTierWord(database, me.staff.specialist, of.tierWord, NOW)
+			),
+			moveTiers: checks(({ database, me, of }) =>
+				tierRules.moveTiers(database, me.staff.specialist, [{ studentId: of.students[7], tier: 3 }], TODAY, NOW)
+			),
+			takeBackTierMoves: checks(({ database, me, of }) =>
+				tierRules.takeBackTierMoves(database, me.staff.specialist, [of.tierMove], NOW)
 			)
 		}
 	]

@@ -183,6 +183,9 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 			windowScores: given(({ database, me }) =>
 				scores.windowScores(database, me.windows.diagnostic, seen(...me.students))
 			),
+			newestOverall: given(({ database, me }) =>
+				scores.newestOverall(database, { staff: me.staff.specialist, today: TODAY })
+			),
 			overallAbilities: given(({ database, me }) => scores.overallAbilities(database, seen(...me.students))),
 			scoreHistory: given(({ database, me }) => scores.scoreHistory(database, seenOne(me.students[1]))),
 			gradeAbilities: checks(({ database, me, of }) =>

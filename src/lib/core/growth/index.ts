@@ -18,3 +18,4 @@ export * from './sayDecision';
 export * from './tiers';
 export * from './saySeries';
 export * from './sayStake';
+export * from './tierRule';

@@ -1,13 +1,18 @@
 /** What the program sees that a person should know: one rule a file. */
 import { classesAlone } from './rules/classesAlone';
 import { cycleEnds } from './rules/cycleEnds';
+import { goalsUnlikely } from './rules/goalsUnlikely';
 import { keptLongEnough } from './rules/keptLongEnough';
 import { leftBehind } from './rules/leftBehind';
 import { mailNotSent } from './rules/mailNotSent';
 import { nobodyResponsible } from './rules/nobodyResponsible';
+import { notDelivered } from './rules/notDelivered';
 import { notInvited } from './rules/notInvited';
+import { reviewsOverdue } from './rules/reviewsOverdue';
 import { rosterWaits } from './rules/rosterWaits';
+import { slippingAfterExit } from './rules/slippingAfterExit';
 import { syncTrouble } from './rules/syncTrouble';
+import { tasksLate } from './rules/tasksLate';
 import { unexpectedAnswersGiven } from './rules/unexpectedAnswersGiven';
 import { windowCloses } from './rules/windowCloses';
 import { withoutPin } from './rules/withoutPin';
@@ -19,6 +24,11 @@ export type { Notice, NoticeAudience, SchoolFacts } from './notice';
 /** All rules; their names are kept with what they found. */
 const RULES: Record<string, NoticeRule> = {
 	windowCloses,
+	slippingAfterExit,
+	reviewsOverdue,
+	goalsUnlikely,
+	notDelivered,
+	tasksLate,
 	nobodyResponsible,
 	withoutPin,
 	yearEnds,

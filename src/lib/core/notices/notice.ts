@@ -1,3 +1,4 @@
+import type { Stake } from '../growth';
 import type { Unexpected } from '../results';
 import type { SchoolCalendar, SchoolDate } from '../calendar';
 
@@ -16,13 +17,13 @@ export interface Notice {
 }
 
 /** Who is told: whoever may do this. */
-export type NoticeAudience = 'set up the school' | 'form groups' | 'run screening';
+export type NoticeAudience = 'set up the school' | 'form groups' | 'run screening' | 'decide';
 
 /** One thing to look out for. */
 export interface NoticeRule {
 	audience: NoticeAudience;
 	/** The place that its notices belong to, by the beginning of its address. */
-	place: '/screen' | '/groups' | '/practice' | '/setup';
+	place: '/screen' | '/groups' | '/practice' | '/decide' | '/setup';
 	/** What is to be told of a school, by its facts. */
 	find(facts: SchoolFacts): Notice[];
 }
@@ -80,6 +81,12 @@ export interface SchoolFacts {
 	syncTrouble: { on: SchoolDate; says: string } | null;
 	/** Questions that were answered in an unexpected way of late. */
 	unexpected: UnexpectedQuestion[];
+	/** For how many students each thing is at stake (`STAKES` in core/growth). */
+	atStake: Record<Stake['is'], number>;
+	/** Reviews due more than a week ago that stand on no agenda to come. */
+	overdueReviews: number;
+	/** Agreed at reviews and not done although their day is over, with who has them. */
+	lateTasks: { who: string }[];
 	/** Since when a roster waits to be looked through; null for none. */
 	rosterSince: SchoolDate | null;
 }

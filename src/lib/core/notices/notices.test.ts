@@ -35,9 +35,12 @@ describe('what a coordinator is told', () => {
 			keptLongEnough: 1,
 			syncTrouble: { on: '2026-11-23', says: 'It was away.' },
 			unexpected: [asked],
+			atStake: { ...QUIET_SCHOOL.atStake, 'slipping after exit': 1, 'goal unlikely': 4, 'not delivered': 2 },
+			overdueReviews: 1,
+			lateTasks: [{ who: 'Bo Lind' }, { who: 'Bo Lind' }],
 			rosterSince: '2026-11-20'
 		});
-		expect(new Set(all.map(({ rule }) => rule)).size).toBe(12);
+		expect(new Set(all.map(({ rule }) => rule)).size).toBe(17);
 		for (const { says, because, action, degree } of all) {
 			expect(says).toMatch(/^[A-Z0-9].*\.$/);
 			expect(because).toMatch(/^[A-Z0-9].*\.$/);
@@ -45,6 +48,22 @@ describe('what a coordinator is told', () => {
 			expect(action.says).not.toBe('');
 			expect(degree).toBeGreaterThan(0);
 		}
+	});
+
+	it('are those at stake on the caseload, what waits too long, and what was agreed and not done', () => {
+		const atStake = { ...QUIET_SCHOOL.atStake, 'slipping after exit': 1, 'goal unlikely': 4 };
+		expect(said({ atStake })).toEqual([
+			['slippingAfterExit', '1 student is slipping after an exit.'],
+			['goalsUnlikely', 'The goals of 4 students are unlikely, though sessions take place.']
+		]);
+		expect(said({ atStake: { ...QUIET_SCHOOL.atStake, 'not delivered': 2 } })).toEqual([
+			['notDelivered', '2 students get fewer than 60% of their planned sessions.']
+		]);
+		expect(said({ overdueReviews: 2 })).toEqual([
+			['reviewsOverdue', '2 reviews were due more than a week ago and are on no agenda.']
+		]);
+		const [late] = found({ lateTasks: [{ who: 'Bo Lind' }, { who: 'Ida Sol' }, { who: 'Bo Lind' }] });
+		expect(late).toMatchObject({ says: '3 tasks agreed at reviews are late.', because: 'With Bo Lind, Ida Sol.' });
 	});
 
 	it('are questions whose answers make one doubt them, with what there is to doubt', () => {

@@ -3,6 +3,7 @@ export { adviceFor } from './advice';
 export {
 	dueReviews,
 	decidedReviews,
+	countOverdueReviews,
 	findReview,
 	openReview,
 	openReviews,
@@ -18,7 +19,7 @@ export {
 	takeBackSupport,
 	tierSpans
 } from './store/pastSupport';
-export { countTasks } from './store/tasks';
+export { countTasks, tasksLateAt } from './store/tasks';
 export { decide, undoDecision } from './store/verdicts';
 export { agendaOf, findReviewMeeting, invitedTo } from './store/reviewMeetings';
 export { studentLook } from './studentLook';

@@ -1,4 +1,4 @@
-import { schoolDayFrom } from '../../core/calendar';
+import { addDays, schoolDayFrom } from '../../core/calendar';
 import type { Database } from '../database';
 import { nextReview } from '../groups';
 import { adultsWhoSee, type RosterStudent } from '../people';
@@ -6,6 +6,7 @@ import type { Staff } from '../request';
 import type { School } from '../school';
 import { decidedReviews, type Review } from './store/reviews';
 import { tasksFor } from './store/tasks';
+import { tierRule } from './store/tierRules';
 import { studentLook } from './studentLook';
 import { whereTo } from './whereTo';
 
@@ -18,12 +19,13 @@ export async function reviewStep(
 	student: RosterStudent
 ) {
 	const effectiveOn = schoolDayFrom(school.today, school.calendar);
-	const [look, decided, tasks, place, adults] = await Promise.all([
+	const [look, decided, tasks, place, adults, { rule }] = await Promise.all([
 		studentLook(database, staff, school, student, review.groupId),
 		decidedReviews(database, [student.id]),
 		tasksFor(database, [student.id]),
 		whereTo(database, staff, school, review, student, effectiveOn),
-		adultsWhoSee(database, staff, student.id, school.today)
+		adultsWhoSee(database, staff, student.id, school.today),
+		tierRule(database, school.id)
 	]);
 	const { group, focus, asked, sessions, recommendation, around, levels, notes, skills } = look;
 	const last = decided.find(({ id }) => id !== review.id) ?? null;
@@ -36,7 +38,13 @@ export async function reviewStep(
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		form: {
 			...place,
-			dates: { effectiveOn, nextReviewOn: nextReview(place.own?.endsOn ?? null, school) },
+			dates: {
+				effectiveOn,
+				nextReviewOn: nextReview(place.own?.endsOn ?? null, school, rule.leastWeeks),
+				/** Between which the school looks again. */
+				soonest: addDays(school.today, 7 * rule.leastWeeks),
+				latest: addDays(school.today, 7 * rule.mostWeeks)
+			},
 			adults
 		}
 	};

@@ -22,13 +22,13 @@ export function changeDay(endsOn: string, { today, calendar }: Day): string {
 	return next <= endsOn ? next : endsOn;
 }
 
-/** When to look again at somebody in a group unless another day is chosen: in four weeks, and before the group ends. */
-export function nextReview(endsOn: string | null, { today, calendar }: Day): string {
+/** When to look again at somebody in a group unless another day is chosen: in some weeks, and before the group ends. */
+export function nextReview(endsOn: string | null, { today, calendar }: Day, weeks = 4): string {
 	const soonest = schoolDayFrom(addDays(today, 1), calendar);
-	const before = schoolDayBy(addDays(today, 28), calendar);
-	// Four weeks on may lie in a break that has begun already.
-	const inFourWeeks = before > today ? before : schoolDayFrom(addDays(today, 28), calendar);
-	if (!endsOn || endsOn < soonest) return inFourWeeks;
+	const before = schoolDayBy(addDays(today, 7 * weeks), calendar);
+	// That may lie in a break that has begun already.
+	const then = before > today ? before : schoolDayFrom(addDays(today, 7 * weeks), calendar);
+	if (!endsOn || endsOn < soonest) return then;
 	const last = firstReview(endsOn, soonest, calendar);
-	return last < inFourWeeks ? last : inFourWeeks;
+	return last < then ? last : then;
 }

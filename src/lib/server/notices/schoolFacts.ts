@@ -1,6 +1,8 @@
-import { monthsBefore, schoolDateOf } from '../../core/calendar';
+import { addDays, monthsBefore, schoolDateOf } from '../../core/calendar';
+import { STAKES } from '../../core/growth';
 import type { SchoolFacts } from '../../core/notices';
 import type { Database } from '../database';
+import { countOverdueReviews, tasksLateAt } from '../decide';
 import { mailProblems } from '../mail';
 import {
 	classesInSetup,
@@ -15,6 +17,8 @@ import type { Staff } from '../request';
 import { cycleList, schoolYears, type School } from '../school';
 import { unexpectedQuestions } from '../results';
 import { screeningWindows, toFinish } from '../screen';
+import { findScope } from '../shell';
+import { caseload } from '../track';
 import {
 	accountsLeftBehind,
 	heldBy,
@@ -25,6 +29,9 @@ import {
 	runsNothing,
 	sayHeld
 } from '../setup';
+
+/** So many days after its day a review is overdue. */
+const OVERDUE_DAYS = 7;
 
 /** What rules look at of a school today. */
 export async function schoolFacts(database: Database, school: School, at: Date): Promise<SchoolFacts> {
@@ -68,6 +75,12 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 		const counts = await countRoster(database, roster, { toFinish: toFinish(windowId) });
 		ahead.push({ id: windowId, name, opensOn, closesOn, ...counts });
 	}
+	const scope = (await findScope(database, everywhere, 'school', today))!;
+	const [students, overdueReviews, lateTasks] = await Promise.all([
+		caseload(database, everywhere, school, scope),
+		countOverdueReviews(database, roster, addDays(today, -OVERDUE_DAYS)),
+		tasksLateAt(database, everywhere, today)
+	]);
 	const waiting = runs.find(({ state }) => state === 'planned');
 	return {
 		today,
@@ -92,6 +105,11 @@ export async function schoolFacts(database: Database, school: School, at: Date):
 					? `/students/${studentId}/answers?kind=diagnostic&judged=not+right&skill=${skillId}`
 					: `/practice/${setId}/results?question=${position}`
 		})),
+		atStake: Object.fromEntries(
+			STAKES.map((kind) => [kind, students.filter(({ stakes }) => stakes.some(({ is }) => is === kind)).length])
+		) as SchoolFacts['atStake'],
+		overdueReviews,
+		lateTasks,
 		rosterSince: waiting ? schoolDateOf(waiting.broughtAt, timeZone) : null
 	};
 }

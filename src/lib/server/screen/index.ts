@@ -32,6 +32,7 @@ export {
 	existingImports,
 	gradeAbilities,
 	importScores,
+	newestOverall,
 	overallAbilities,
 	saveMatching,
 	scoreHistory,

@@ -9,6 +9,7 @@
 		{ path: '/decide', name: 'Reviews', holds: ['/decide/reviews/'] },
 		{ path: '/decide/meetings', name: 'Meetings', holds: ['/decide/meetings/'] },
 		{ path: '/decide/decisions', name: 'Decisions' },
-		{ path: '/decide/tiers', name: 'Tiers' }
+		{ path: '/decide/tiers', name: 'Tiers' },
+		{ path: '/decide/rules', name: 'Who enters' }
 	]}
 />

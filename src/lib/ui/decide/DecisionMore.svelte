@@ -4,7 +4,7 @@
 	<DecisionMore {decision} {step} />
 -->
 <script lang="ts">
-	import { addDays } from '$lib/core/calendar';
+	import { addDays, sayDay } from '$lib/core/calendar';
 	import type { ShownStep } from './shownStep';
 	import type { Decision } from './decision.svelte';
 
@@ -13,6 +13,9 @@
 
 	let { decision, step }: { decision: Decision; step: ShownStep } = $props();
 	const skillName = (id: number) => step.skillNames[id] ?? '';
+	const { soonest, latest } = $derived(step.form.dates);
+	const isOften = $derived(decision.nextReviewOn !== '' && decision.nextReviewOn < soonest);
+	const isLate = $derived(decision.nextReviewOn > latest);
 	/** What a group could work on instead: what is lacking underneath, then what builds on it. */
 	const focuses = $derived([...(step.around?.lacking ?? []), ...(step.around?.builtOn.map(({ id }) => id) ?? [])]);
 </script>
@@ -27,7 +30,12 @@
 		</select>
 	</label>
 	{#if decision.verdict !== 'exit'}
-		<label>Look again on <input type="date" name="nextReviewOn" bind:value={decision.nextReviewOn} required /></label>
+		<label
+			>Look again on <input type="date" name="nextReviewOn" bind:value={decision.nextReviewOn} required />
+			{#if isOften || isLate}<span class="soft"
+					>{isLate ? 'later' : 'sooner'} than the school’s rule: {sayDay(soonest)} to {sayDay(latest)}</span
+				>{/if}</label
+		>
 	{/if}
 	{#if step.form.own && decision.group === 'stays' && focuses.length}
 		<label

@@ -60,7 +60,8 @@ export interface ShownStep {
 		own: { name: string; tier: 2 | 3; endsOn: SchoolDate } | null;
 		work: GroupWork;
 		fitting: JoinChoice[];
-		dates: { effectiveOn: SchoolDate; nextReviewOn: SchoolDate };
+		/** The school looks again between the soonest and the latest. */
+		dates: { effectiveOn: SchoolDate; nextReviewOn: SchoolDate; soonest: SchoolDate; latest: SchoolDate };
 		adults: { id: number; displayName: string }[];
 	};
 }

@@ -97,6 +97,20 @@ export const dueReviews = (today: SchoolDate): RosterCount => ({
 	join: SUMMARY
 });
 
+/** How many open reviews of a roster were due before a day and stand on no agenda of today or later. */
+export async function countOverdueReviews(database: Database, roster: Roster, day: SchoolDate): Promise<number> {
+	const among = rosterSql(roster);
+	const counted = await database.row<{ total: number }>(
+		`SELECT COUNT(*) AS total FROM ${among.sql} AS roster
+		STRAIGHT_JOIN review ON review.student_id = roster.id
+		LEFT JOIN review_meeting AS meeting ON meeting.id = review.meeting_id AND meeting.called_off_at IS NULL
+			AND meeting.on_date >= ?
+		WHERE review.verdict IS NULL AND review.due_on < ? AND meeting.id IS NULL`,
+		[...among.values, roster.today, day]
+	);
+	return Number(counted!.total);
+}
+
 /** A review of a student whom a staff member may see, decided or not, or null. */
 export async function findReview(
 	database: Database,

@@ -48,6 +48,15 @@ export async function countTasks(database: Database, staff: Staff, today: School
 	return Number(counted!.total);
 }
 
+/** Tasks of a school that are not done although their day is before another, with who has them. */
+export const tasksLateAt = (database: Database, staff: Staff, day: SchoolDate): Promise<{ who: string }[]> =>
+	database.rows<{ who: string }>(
+		`SELECT account.display_name AS who
+		FROM account STRAIGHT_JOIN review_task AS task ON task.account_id = account.id
+		WHERE account.school_id = ? AND task.done_at IS NULL AND task.due_on < ? ORDER BY account.display_name, task.id`,
+		[staff.schoolId, day]
+	);
+
 /** Tasks of verdicts on students, done or not, the earliest due first. */
 export async function tasksFor(database: Database, studentIds: VisibleId[]): Promise<Task[]> {
 	if (studentIds.length === 0) return [];

@@ -20,7 +20,7 @@ export interface OpenNotice {
 	doneBy: string | null;
 }
 
-const AUDIENCES: NoticeAudience[] = ['set up the school', 'form groups', 'run screening'];
+const AUDIENCES: NoticeAudience[] = ['set up the school', 'form groups', 'run screening', 'decide'];
 
 /** What is told to people of a role. */
 export const audiencesOf = (role: Role): NoticeAudience[] => AUDIENCES.filter((audience) => may(role, audience));

@@ -192,6 +192,7 @@ const TRACES = [
 	'past_intervention',
 	'sheet_words',
 	'family_letter',
+	'tier_word',
 	'outcome',
 	'accommodation'
 ] as const;

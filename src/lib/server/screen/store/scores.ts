@@ -1,6 +1,6 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
-import { gradeOnSql } from '../../people';
+import { gradeOnSql, type Roster, rosterSql } from '../../people';
 import type { Staff, VisibleId } from '../../request';
 import { markStale } from '../../standing';
 import { refreshPlaces } from './places';
@@ -49,6 +49,32 @@ export async function overallAbilities(database: Database, studentIds: VisibleId
 		[studentIds]
 	);
 	return new Map(rows.map(({ studentId, theta }) => [studentId, theta]));
+}
+
+/** An overall score, as a rule looks at it. */
+export interface OverallScore {
+	theta: number;
+	standardError: number;
+	takenOn: SchoolDate;
+	/** Of its window. */
+	term: number;
+	window: string;
+}
+
+/** The newest overall score of each student of a roster, our own diagnostic's or one from elsewhere. */
+export async function newestOverall(database: Database, roster: Roster): Promise<Map<number, OverallScore>> {
+	const among = rosterSql(roster);
+	const rows = await database.rows<OverallScore & { studentId: number }>(
+		`SELECT score.student_id AS studentId, score.theta, score.standard_error AS standardError, score.taken_on AS takenOn,
+			screening_window.term, screening_window.name AS \`window\`
+		FROM ${among.sql} AS roster
+		STRAIGHT_JOIN score ON score.student_id = roster.id AND score.domain_id = 0
+		STRAIGHT_JOIN screening_window ON screening_window.id = score.window_id
+		WHERE screening_window.measure IS NULL
+		ORDER BY score.taken_on, score.source = 'diagnostic', score.id`,
+		among.values
+	);
+	return new Map(rows.map(({ studentId, ...score }) => [studentId, score]));
 }
 
 /** All scores of a student through time, the earliest first; of a window's two, our own diagnostic's. */

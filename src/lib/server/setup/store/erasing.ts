@@ -97,6 +97,7 @@ const TAKE_OUT = [
 		'past_intervention',
 		'sheet_words',
 		'family_letter',
+		'tier_word',
 		'group_membership',
 		'attendance',
 		'student_note',

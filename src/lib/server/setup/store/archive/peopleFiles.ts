@@ -186,6 +186,23 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'tier_words',
+		says: 'what an adult said of a student for the rule of who enters a tier',
+		sql: `SELECT word.student_id AS student, word.says, word.reason, account.display_name AS said_by, word.said_at, word.until_on,
+				word.taken_back_at
+			FROM tier_word AS word JOIN account ON account.id = word.said_by
+			WHERE word.student_id IN (?) ORDER BY word.student_id, word.id`,
+		columns: {
+			student: STUDENT,
+			says: 'that the student needs more, or stays as they are',
+			reason: 'why',
+			said_by: BY,
+			said_at: 'when',
+			until_on: 'last day on which it counts',
+			taken_back_at: 'when it was taken back; empty while it holds'
+		}
+	},
+	{
 		name: 'sheet_words',
 		says: 'words that an adult put in place of a part of a sheet',
 		sql: `SELECT words.student_id AS student, words.sheet, words.language, words.part, words.words,

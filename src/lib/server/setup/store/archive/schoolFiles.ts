@@ -208,6 +208,19 @@ export const SCHOOL_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'tier_rule',
+		says: 'the school’s own rule of who enters a tier; none: the shipped one',
+		sql: `SELECT far_below, sure, gaps, word, least_weeks, most_weeks FROM tier_rule WHERE school_id = ?`,
+		columns: {
+			far_below: 'points under the cut score from which tier 3 is meant',
+			sure: 'how sure that must be, in 100',
+			gaps: 'gaps that count where a score leaves it open; empty where they do not',
+			word: 'whether an adult’s word counts there',
+			least_weeks: 'weeks before a first review',
+			most_weeks: 'weeks by which it must be'
+		}
+	},
+	{
 		name: 'review_meetings',
 		says: 'a conference on students, with one line for each adult who was invited or came',
 		sql: `SELECT meeting.id AS number, meeting.on_date, meeting.note, planner.display_name AS planned_by, meeting.planned_at,
