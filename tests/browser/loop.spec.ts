@@ -123,7 +123,7 @@ test('a specialist goes once around the cycle', async ({ page, browser }) => {
 	const status = page.getByRole('status');
 	await expect(status).toContainText('moves to tier 1');
 	await page.getByRole('link', { name: 'Decisions' }).click();
-	const decided = page.getByRole('row').filter({ hasText: name }).filter({ hasText: 'Met with the family.' });
+	const decided = page.getByRole('row').filter({ hasText: name }).filter({ hasText: 'Met with the family' });
 	await expect(decided).toContainText('exit, tier 1');
 	await decided.getByRole('link').nth(1).click();
 	await page.getByRole('button', { name: `Undo exit for ${name}` }).click();

@@ -2,6 +2,7 @@ import { addDays, schoolDayFrom } from '../../core/calendar';
 import type { Database } from '../database';
 import { nextReview } from '../groups';
 import { adultsWhoSee, type RosterStudent } from '../people';
+import { familyLetters } from '../reports';
 import type { Staff } from '../request';
 import type { School } from '../school';
 import { decidedReviews, type Review } from './store/reviews';
@@ -19,13 +20,14 @@ export async function reviewStep(
 	student: RosterStudent
 ) {
 	const effectiveOn = schoolDayFrom(school.today, school.calendar);
-	const [look, decided, tasks, place, adults, { rule }] = await Promise.all([
+	const [look, decided, tasks, place, adults, { rule }, letters] = await Promise.all([
 		studentLook(database, staff, school, student, review.groupId),
 		decidedReviews(database, [student.id]),
 		tasksFor(database, [student.id]),
 		whereTo(database, staff, school, review, student, effectiveOn),
 		adultsWhoSee(database, staff, student.id, school.today),
-		tierRule(database, school.id)
+		tierRule(database, school.id),
+		familyLetters(database, [student.id])
 	]);
 	const { group, focus, asked, sessions, recommendation, around, levels, notes, skills } = look;
 	const last = decided.find(({ id }) => id !== review.id) ?? null;
@@ -33,6 +35,8 @@ export async function reviewStep(
 		...{ review, student, focus, asked, sessions, recommendation, around, notes, last },
 		group: group && { ...group, minutes: group.time?.minutes ?? null },
 		level: levels.find(({ domainId }) => domainId === focus?.domainId) ?? null,
+		/** The last that the family was sent; null for nothing yet. */
+		letter: letters[0] ?? null,
 		/** Of the last verdict, and of this one. */
 		tasks: tasks.filter(({ reviewId }) => reviewId === last?.id || reviewId === review.id),
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),

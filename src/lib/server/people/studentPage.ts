@@ -14,6 +14,7 @@ import { sectionsOf } from './store/sections';
 import { practicedSince, recentResults } from '../practice';
 import { chartedPlans } from '../track';
 import { adviceFor, decidedReviews, openReviews, pastSupport, tierHistory } from '../decide';
+import { familyLetters } from '../reports';
 import { scoreHistory, uncountedWindows } from '../screen';
 import { type Domain, domainList, itemsAsked, skillGraph, type Skill, skillList } from '../library';
 import { readStandings, schoolImportance, standingsOnDays } from '../standing';
@@ -87,7 +88,8 @@ export async function studentPage(database: Database, school: School, student: R
 		results,
 		reviews,
 		sections,
-		support
+		support,
+		letters
 	] = await Promise.all([
 		skillGraph(database, school.id, skills),
 		readStandings(database, ids),
@@ -104,7 +106,8 @@ export async function studentPage(database: Database, school: School, student: R
 		recentResults(database, student.id, RESULTS),
 		openReviews(database, ids),
 		sectionsOf(database, [student], school.today),
-		pastSupport(database, student.id)
+		pastSupport(database, student.id),
+		familyLetters(database, ids)
 	]);
 	const [advice, practiced] = await Promise.all([
 		adviceFor(database, school, reviews),
@@ -162,14 +165,17 @@ export async function studentPage(database: Database, school: School, student: R
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		results: results.map((result) => ({ ...result, title: setTitle(result, nameOf) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),
-		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note }) => ({
+		verdicts: verdicts.map(({ id, verdict, effectiveOn, groupName, note, change }) => ({
 			id,
 			verdict: verdict!,
 			effectiveOn,
 			groupName,
-			note
+			note,
+			change
 		})),
-		tiers
+		tiers,
+		/** The last that the family was sent; null for nothing yet. */
+		letter: letters[0] ?? null
 	};
 }
 

@@ -15,6 +15,7 @@
 	import SeriesChart from '../track/SeriesChart.svelte';
 	import { sayErrorRates, sayPhase, sayReason, saySeries } from '$lib/core/growth';
 	import { sayChart, seriesContent } from '../track/seriesContent';
+	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
 	import type { ShownStep } from './shownStep';
 
@@ -67,6 +68,13 @@
 	</p>
 {:else}
 	<p class="since soft">Nothing was decided on {student.givenName} before.</p>
+{/if}
+
+{#if step.letter}
+	<p class="since">
+		<strong>Family:</strong>
+		{sayDay(step.letter.sentOn)}, {sayLetter(step.letter)}; {sayAnswer(step.letter)}.
+	</p>
 {/if}
 
 {#if plan}

@@ -3,6 +3,7 @@ import type { Advice, AdviceFrom, Recommendation, RobustLine, Verdict } from '$l
 import type { GroupWork } from '$lib/core/grouping';
 import type { StandingNow } from '$lib/core/mastery';
 import type { Sessions } from '$lib/core/timetable';
+import type { ShownLetter } from '../sheets/sayLetter';
 import type { ShownSeries } from '../track/seriesContent';
 import type { JoinChoice } from './decision.svelte';
 
@@ -54,6 +55,8 @@ export interface ShownStep {
 	notes: { id: number; on: SchoolDate; text: string; by: string }[];
 	/** The verdict before. */
 	last: ShownVerdict | null;
+	/** The last that the family was sent; null for nothing yet. */
+	letter: ShownLetter | null;
 	tasks: ShownTask[];
 	skillNames: Record<number, string>;
 	form: {

@@ -5,11 +5,11 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { page } from '$app/state';
-	import { sayDate, sayDay } from '$lib/core/calendar';
-	import { FAMILY_LANGUAGES, type FamilyLanguage } from '$lib/core/sheets';
+	import { sayDate } from '$lib/core/calendar';
+	import type { FamilyLanguage } from '$lib/core/sheets';
 	import ActionButton from '../form/ActionButton.svelte';
 	import Table from '../table/Table.svelte';
-	import { type ShownLetter, sayLetter } from './sayLetter';
+	import { sayAnswer, sayLanguage, sayLetter, type ShownLetter } from './sayLetter';
 
 	interface Props {
 		letters: ShownLetter[];
@@ -22,7 +22,6 @@
 	const query = $derived(page.url.searchParams.toString());
 	const answersTo = ({ asksConsent }: ShownLetter): NonNullable<ShownLetter['answer']>[] =>
 		asksConsent ? ['agrees', 'declines'] : ['read'];
-	const nameOf = (code: string) => FAMILY_LANGUAGES[code as FamilyLanguage]?.name ?? code;
 </script>
 
 <section class="no-print" aria-labelledby="letters">
@@ -41,12 +40,8 @@
 	>
 		{#snippet cells(letter)}
 			<th scope="row">{sayDate(letter.sentOn)}</th>
-			<td>{sayLetter(letter, nameOf)}</td>
-			<td
-				>{letter.answer
-					? `${{ read: 'has read it', agrees: 'agrees', declines: 'does not agree' }[letter.answer]}, ${sayDay(letter.answeredOn ?? '')}`
-					: 'not answered yet'}</td
-			>
+			<td>{sayLetter(letter)}</td>
+			<td>{sayAnswer(letter)}</td>
 			{#if canNote}
 				<td class="buttons">
 					{#if !letter.answer}
@@ -85,7 +80,7 @@
 			>
 			<label>on <input type="date" name="sentOn" defaultValue={today} max={today} required /></label>
 			<label><input type="checkbox" name="asksConsent" value="yes" /> asks the family to agree</label>
-			<button>Note that it was sent in {nameOf(language)}</button>
+			<button>Note that it was sent in {sayLanguage(language)}</button>
 		</form>
 	{/if}
 </section>

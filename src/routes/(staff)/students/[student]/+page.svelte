@@ -12,6 +12,8 @@
 	import { keepingScope } from '$lib/ui/shell/address';
 	import { legState } from '$lib/ui/shell/legState.svelte';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import { sayAnswer, sayLetter } from '$lib/ui/sheets/sayLetter';
+	import SupportLine from '$lib/ui/students/SupportLine.svelte';
 	import { walkByKey } from '$lib/ui/students/walkByKey';
 
 	let { data, form } = $props();
@@ -43,6 +45,9 @@
 			{[student.className, ...data.sections].join(', ')}, grade {student.grade} · <TierBars tier={student.tier} />
 			{#if latest}· {latest.points} points, give or take {latest.error} ({latest.window}){:else}· no score yet{/if}
 		</p>
+		{#if data.letter}<p class="soft">
+				Family: {sayDay(data.letter.sentOn)}, {sayLetter(data.letter)}; {sayAnswer(data.letter)}.
+			</p>{/if}
 		{#each data.uncounted as { window, status } (window)}
 			<p class="soft">{window}: {status}; until then its answers count for nothing here.</p>
 		{/each}
@@ -103,6 +108,15 @@
 		{/each}
 	</section>
 {/if}
+
+<section>
+	<h2>Support through time</h2>
+	{#if data.tiers.length || data.groups.length || data.verdicts.length}
+		<div class="line">
+			<SupportLine tiers={data.tiers} groups={data.groups} verdicts={data.verdicts} today={data.school.today} />
+		</div>
+	{:else}<p class="soft">No support beyond the class so far.</p>{/if}
+</section>
 
 <DomainStandings studentId={student.id} domains={data.domains} />
 
@@ -230,6 +244,9 @@
 <Notice outcome={form} />
 
 <style>
+	.line {
+		overflow-x: auto;
+	}
 	.head {
 		display: flex;
 		flex-wrap: wrap;

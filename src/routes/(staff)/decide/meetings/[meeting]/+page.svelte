@@ -40,7 +40,8 @@
 
 <div class="bar">
 	<span
-		><strong>Review meeting, {sayDate(meeting.on)}</strong>{meeting.note ? ` · ${meeting.note}` : ''}
+		><svelte:element this={place ? 'strong' : 'h1'} class="title">Review meeting, {sayDate(meeting.on)}</svelte:element
+		>{meeting.note ? ` · ${meeting.note}` : ''}
 		<span class="soft"
 			>· {there.map(({ name }) => name).join(', ') || 'nobody noted'} · {meeting.decided} of {meeting.reviews} decided</span
 		></span
@@ -90,6 +91,9 @@
 		margin-bottom: 8px;
 		padding-bottom: 6px;
 		border-bottom: 1px solid var(--rule);
+	}
+	h1.title {
+		display: inline;
 	}
 	.walk {
 		display: flex;
