@@ -22,7 +22,7 @@ import { textOf } from '../src/lib/core/sheets';
 import { fullName } from '../src/lib/core/words';
 import { decisionsPage } from '../src/lib/server/decide/decisionsPage';
 import { reviewStep } from '../src/lib/server/decide/reviewStep';
-import { agendaOf } from '../src/lib/server/decide/store/reviewMeetings';
+import { agendaOf } from '../src/lib/server/decide/store/agendas';
 import { findReview } from '../src/lib/server/decide/store/reviews';
 import { tiersPage } from '../src/lib/server/decide/tiersPage';
 import { visibleAmong } from '../src/lib/server/people/store/roster';

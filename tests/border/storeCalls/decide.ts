@@ -1,5 +1,6 @@
 import { addDays } from '../../../src/lib/core/calendar';
 import * as decisions from '../../../src/lib/server/decide/store/decisions';
+import * as agendas from '../../../src/lib/server/decide/store/agendas';
 import * as meetings from '../../../src/lib/server/decide/store/reviewMeetings';
 import * as reviews from '../../../src/lib/server/decide/store/reviews';
 import * as sheets from '../../../src/lib/server/reports/store/sheets';
@@ -75,7 +76,6 @@ export const decideCalls: [object, Record<string, Call>][] = [
 				meetings.findReviewMeeting(database, me.staff.specialist, of.meeting)
 			),
 			invitedTo: checks(({ database, me, of }) => meetings.invitedTo(database, me.staff.specialist, [of.meeting])),
-			agendaOf: checks(({ database, me, of }) => meetings.agendaOf(database, me.staff.specialist, of.meeting, TODAY)),
 			planReviewMeeting: checks(({ database, me, of }) =>
 				meetings.planReviewMeeting(
 					database,
@@ -87,19 +87,32 @@ export const decideCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
-			putOnAgenda: checks(({ database, me, of }) =>
-				meetings.putOnAgenda(database, me.staff.specialist, of.meeting, [{ reviewId: of.reviews.a }], NOW)
-			),
-			takeOffAgenda: checks(({ database, me, of }) =>
-				meetings.takeOffAgenda(database, me.staff.specialist, of.meeting, of.reviews.b, NOW)
-			),
-			orderAgenda: checks(({ database, me, of }) =>
-				meetings.orderAgenda(database, me.staff.specialist, of.meeting, [of.reviews.b, of.reviews.a], NOW)
-			),
 			noteWhoWasThere: checks(({ database, me, of }) =>
 				meetings.noteWhoWasThere(database, me.staff.specialist, of.meeting, [of.staff.teacher.id], NOW)
 			),
 			callOff: checks(({ database, me, of }) => meetings.callOff(database, me.staff.specialist, of.meeting, true, NOW))
+		}
+	],
+	[
+		agendas,
+		{
+			lockMeeting: checks(({ database, me, of }) => agendas.lockMeeting(database, me.staff.specialist, of.meeting)),
+			ownOf: all,
+			putOn: given(({ database, me }) =>
+				database.transaction((transaction) =>
+					agendas.putOn(transaction, me.staff.specialist, { id: me.meeting, on: TODAY }, [{ reviewId: me.reviews.a }])
+				)
+			),
+			agendaOf: checks(({ database, me, of }) => agendas.agendaOf(database, me.staff.specialist, of.meeting, TODAY)),
+			putOnAgenda: checks(({ database, me, of }) =>
+				agendas.putOnAgenda(database, me.staff.specialist, of.meeting, [{ reviewId: of.reviews.a }], NOW)
+			),
+			takeOffAgenda: checks(({ database, me, of }) =>
+				agendas.takeOffAgenda(database, me.staff.specialist, of.meeting, of.reviews.b, NOW)
+			),
+			orderAgenda: checks(({ database, me, of }) =>
+				agendas.orderAgenda(database, me.staff.specialist, of.meeting, [of.reviews.b, of.reviews.a], NOW)
+			)
 		}
 	],
 	[

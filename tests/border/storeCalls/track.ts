@@ -2,6 +2,7 @@ import { schoolField } from '../../../src/lib/server/standing/schoolField';
 import * as probeSittings from '../../../src/lib/server/sitting/store/probeSittings';
 import * as watches from '../../../src/lib/server/groups/store/watches';
 import * as exits from '../../../src/lib/server/track/store/exits';
+import * as goals from '../../../src/lib/server/track/store/goals';
 import * as phases from '../../../src/lib/server/track/store/phases';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as readings from '../../../src/lib/server/track/store/readings';
@@ -23,9 +24,6 @@ export const trackCalls: [object, Record<string, Call>][] = [
 		probes,
 		{
 			dueProbes: all,
-			changeGoal: checks(({ database, me, of }) =>
-				probes.changeGoal(database, me.staff.specialist, { planId: of.plans.b, goalCorrect: 5, goalOn: '2027-02-01' })
-			),
 			runningPlans: given(({ database, me }) =>
 				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
 			),
@@ -45,6 +43,14 @@ export const trackCalls: [object, Record<string, Call>][] = [
 					await database.run(`DELETE FROM sitting_item WHERE sitting_id IN (${probed})`, [ids]);
 					await database.run('DELETE FROM sitting WHERE plan_id IN (?)', [ids]);
 				}
+			)
+		}
+	],
+	[
+		goals,
+		{
+			changeGoal: checks(({ database, me, of }) =>
+				goals.changeGoal(database, me.staff.specialist, { planId: of.plans.b, goalCorrect: 5, goalOn: '2027-02-01' })
 			)
 		}
 	],

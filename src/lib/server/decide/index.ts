@@ -21,6 +21,7 @@ export {
 } from './store/pastSupport';
 export { countTasks, tasksLateAt } from './store/tasks';
 export { decide, undoDecision } from './store/verdicts';
-export { agendaOf, findReviewMeeting, invitedTo } from './store/reviewMeetings';
+export { agendaOf } from './store/agendas';
+export { findReviewMeeting, invitedTo } from './store/reviewMeetings';
 export { studentLook } from './studentLook';
 export { whereTo } from './whereTo';

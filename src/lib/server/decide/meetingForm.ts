@@ -8,15 +8,8 @@ import type { School } from '../school';
 import { findScope } from '../shell';
 import { refuse, staffAction } from '../shell/staffPage';
 import { proposedFor } from './meetingsPage';
-import {
-	callOff,
-	noteWhoWasThere,
-	orderAgenda,
-	planReviewMeeting,
-	putOnAgenda,
-	takeOffAgenda,
-	type ToReview
-} from './store/reviewMeetings';
+import { orderAgenda, putOnAgenda, takeOffAgenda, type ToReview } from './store/agendas';
+import { callOff, noteWhoWasThere, planReviewMeeting } from './store/reviewMeetings';
 
 /** Students on one agenda. */
 const MOST_STUDENTS = 100;
@@ -117,7 +110,7 @@ export const takeOffAction = staffAction('decide', reviewForm, async ({ staff, d
 export const orderAction = staffAction('decide', orderForm, async ({ staff, database, at, form, event }) =>
 	(await orderAgenda(database, staff, idOf(event.params.meeting) ?? 0, form.reviews, at))
 		? { done: 'In that order.' }
-		: refuse('There is no such meeting')
+		: refuse('The agenda is another by now; look again')
 );
 
 /** The form action that notes who was there. */

@@ -6,7 +6,8 @@ import { dayIn, may, numberIn, oneIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { caseload } from '../track';
-import { type AgendaStep, agendaOf, findReviewMeeting, invitedTo, reviewMeetings } from './store/reviewMeetings';
+import { type AgendaStep, agendaOf } from './store/agendas';
+import { findReviewMeeting, invitedTo, reviewMeetings } from './store/reviewMeetings';
 import { findReview, openReviews } from './store/reviews';
 import { reviewStep } from './reviewStep';
 

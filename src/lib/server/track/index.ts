@@ -5,14 +5,6 @@ export { type ChartedPlan, chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
 export { rebuildReadings } from './readings';
 export { forgetReadings, forgetReadingsOf } from './store/readings';
-export {
-	changeGoal,
-	dueProbes,
-	letMakeUp,
-	type NewGoal,
-	probeSeries,
-	type ProbeSeries,
-	startProbes,
-	undoStartProbes
-} from './store/probes';
+export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export { changeGoal, type NewGoal } from './store/goals';
 export { beginWatch, endWatch } from './store/watch';

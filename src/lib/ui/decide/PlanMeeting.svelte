@@ -42,6 +42,7 @@
 		])
 	);
 	let adults = $state<number[]>([]);
+	const students = $derived([...new Set(chosen)]);
 	const due = $derived(planning.proposed.filter(isDue).length);
 	const why = (one: Proposed) =>
 		[isDue(one) && `review due ${sayDay(one.dueOn!)}`, one.stake && STAKE_NAMES[one.stake.is]]
@@ -90,7 +91,7 @@
 			{#snippet cells(one)}
 				<th scope="row"
 					><label
-						><input type="checkbox" name="students" value={one.studentId} bind:group={chosen} />
+						><input type="checkbox" value={one.studentId} bind:group={chosen} />
 						{fullName(one)}</label
 					>
 					<a href={withState({ student: one.studentId })} aria-label="Look at {fullName(one)}">{one.className}</a></th
@@ -104,9 +105,11 @@
 			{#snippet empty()}No review is due by then, and nothing is at stake for anybody here.{/snippet}
 		</Table>
 	</div>
+	<!-- Somebody with two reviews is one student. -->
+	{#each students as id (id)}<input type="hidden" name="students" value={id} />{/each}
 	<p class="send">
-		<strong>{plural(chosen.length, 'student')}, {plural(adults.length, 'adult')} on {sayDate(planning.on)}</strong>
-		<button class="primary" disabled={chosen.length === 0 || adults.length === 0}>Plan the meeting</button>
+		<strong>{plural(students.length, 'student')}, {plural(adults.length, 'adult')} on {sayDate(planning.on)}</strong>
+		<button class="primary" disabled={students.length === 0 || adults.length === 0}>Plan the meeting</button>
 		{#if adults.length === 0}<span class="soft">Choose who is invited.</span>{/if}
 	</p>
 </form>

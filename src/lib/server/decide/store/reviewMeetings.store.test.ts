@@ -15,17 +15,14 @@ import { addDays } from '../../../core/calendar';
 import { currentGroups } from '../../groups/store/groups';
 import { probeSeries, startProbes } from '../../track';
 import { findDecisions, type DecisionFilter } from './decisions';
+import { agendaOf, orderAgenda, putOnAgenda, takeOffAgenda } from './agendas';
 import {
-	agendaOf,
 	callOff,
 	findReviewMeeting,
 	invitedTo,
 	noteWhoWasThere,
-	orderAgenda,
 	planReviewMeeting,
-	putOnAgenda,
-	reviewMeetings,
-	takeOffAgenda
+	reviewMeetings
 } from './reviewMeetings';
 import { decidedReviews, openReviews } from './reviews';
 import { countTasks, finishTask, ownTasks } from './tasks';
@@ -102,6 +99,9 @@ describe('a review meeting', () => {
 		const [one, two, three] = agenda.map(({ reviewId }) => reviewId);
 		expect(await orderAgenda(small.database, specialist, meeting, [three, one, two], NOW)).toBe(true);
 		expect(await steps(meeting)).toEqual([8, 1, 5]);
+		// Not all of them, or others.
+		expect(await orderAgenda(small.database, specialist, meeting, [one, two], NOW)).toBe(false);
+		expect(await orderAgenda(small.database, specialist, meeting, [one, two, 99_999], NOW)).toBe(false);
 		expect(await takeOffAgenda(small.database, specialist, meeting, one, NOW)).toBe(true);
 		expect(await takeOffAgenda(small.database, specialist, meeting, one, NOW)).toBe(false);
 		expect(await steps(meeting)).toEqual([8, 5]);
