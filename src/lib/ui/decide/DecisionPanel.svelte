@@ -44,6 +44,11 @@
 	);
 	let isMore = $state(false);
 	let isSending = $state(false);
+
+	/** A field that stands behind “More” and is wrong is shown. */
+	function openFor({ target }: Event) {
+		if ((target as HTMLElement).closest('#more')) isMore = true;
+	}
 </script>
 
 <form
@@ -51,7 +56,7 @@
 	action="?/verdict&{page.url.searchParams.toString()}"
 	aria-label="Decision"
 	class="panel no-print"
-	oninvalidcapture={() => (isMore = true)}
+	oninvalidcapture={openFor}
 	use:enhance={() => {
 		isSending = true;
 		return async ({ result, update }) => {
