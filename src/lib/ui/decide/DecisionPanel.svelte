@@ -155,6 +155,7 @@
 		bottom: 0;
 		z-index: 10;
 		display: grid;
+		grid-template-columns: minmax(0, 1fr);
 		gap: 8px;
 		margin: 16px -24px -24px;
 		padding: 10px 24px 12px;

@@ -17,7 +17,7 @@
 	import { sayChart, seriesContent } from '../track/seriesContent';
 	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
-	import type { ShownStep } from './shownStep';
+	import type { ShownStep, ShownTask, ShownVerdict } from './shownStep';
 
 	interface Props {
 		step: ShownStep;
@@ -39,6 +39,13 @@
 	const rates = $derived(sayErrorRates(recommendation));
 	const changes = $derived(asked?.next.filter(({ advice }) => advice !== recommendation.advice) ?? []);
 	const lastTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === last?.id));
+	/** A verdict as sentences. */
+	const sinceThen = ({ verdict, newTier, effectiveOn, change, note }: ShownVerdict): string[] => [
+		`${verdict}, tier ${newTier} from ${sayDate(effectiveOn ?? '')}${change ? `: ${change}` : ''}.`,
+		note
+	];
+	const sayTask = ({ who, what, doneAt, dueOn }: ShownTask): string =>
+		`${who}: ${what}, ${doneAt ? 'done' : `not done yet, by ${sayDay(dueOn)}`}.`;
 	const ownTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === review.id));
 </script>
 
@@ -57,14 +64,8 @@
 {#if last}
 	<p class="since">
 		<strong>Since last time:</strong>
-		{last.verdict}, tier {last.newTier} from {sayDate(last.effectiveOn ?? '')}{last.change
-			? `: ${last.change}`
-			: ''}{last.note ? `. ${last.note}` : ''}.
-		{#each lastTasks as task (task.id)}
-			<span class="soft"
-				>{task.who}: {task.what}, {task.doneAt ? 'done' : `not done yet, by ${sayDay(task.dueOn)}`}.</span
-			>
-		{/each}
+		{sinceThen(last).join(' ')}
+		<span class="soft">{lastTasks.map(sayTask).join(' ')}</span>
 	</p>
 {:else}
 	<p class="since soft">Nothing was decided on {student.givenName} before.</p>
