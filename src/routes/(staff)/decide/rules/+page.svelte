@@ -43,8 +43,8 @@
 	</ul>
 	{#if !page.isOwn}
 		<p class="soft">
-			Shipped so because one score is not enough: its error is about half a school year wide. 20 points are most of a
-			year; 80% leaves one in five to other evidence.
+			Shipped so because one score is not enough: its 80% band is some 20 points wide, most of what a school year
+			brings. What it leaves open is left to other evidence.
 		</p>
 	{/if}
 	{#if data.can.decide}
