@@ -19,8 +19,11 @@ export async function adviceFor(
 	const plans = await readPlans(
 		database,
 		school,
-		series.filter((plan) =>
-			reviews.some(({ studentId, groupId }) => plan.studentId === studentId && plan.groupId === groupId)
+		series.filter(
+			(plan) =>
+				// A watch after an exit belongs to no group, and is no plan to be reviewed.
+				!plan.afterExit &&
+				reviews.some(({ studentId, groupId }) => plan.studentId === studentId && plan.groupId === groupId)
 		)
 	);
 	return new Map(

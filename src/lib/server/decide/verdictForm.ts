@@ -152,7 +152,6 @@ export const verdictAction = staffAction('decide', verdictForm, async ({ staff, 
 		]
 			.filter(Boolean)
 			.join(' '),
-		decided: review,
 		undo: { action: '?/undo', fields: { review: String(review) } }
 	};
 });
@@ -161,6 +160,6 @@ export const verdictAction = staffAction('decide', verdictForm, async ({ staff, 
 export const undoVerdictAction = staffAction('decide', undoForm, async ({ staff, database, at, form }) => {
 	const undone = await undoDecision(database, staff, form.review, at);
 	return undone
-		? { done: `Taken back: tier, group, probes, practice, tasks and review are as before.` }
+		? { done: 'Taken back: tier, group, probes, practice, tasks and review are as before.' }
 		: refuse('A later verdict, or a change of the new group, builds on this one; take that back first');
 });
