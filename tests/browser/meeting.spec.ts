@@ -96,12 +96,15 @@ test('a meeting draws its agenda up from what is due and at stake, is put into o
 	const due = new Set(await chosen.evaluateAll((boxes) => boxes.map((box) => (box as HTMLInputElement).value))).size;
 	expect(due).toBeGreaterThan(5);
 	await expect(plan).toContainText(`${due} students, 0 adults on Fri, Dec 18`);
-	const kept = new Set<string>();
-	for (const box of await plan.getByRole('table').getByRole('checkbox').all()) {
-		const value = (await box.getAttribute('value'))!;
+	// Three of them who have one review each: a step a review.
+	const boxes = plan.getByRole('table').getByRole('checkbox');
+	const values = await boxes.evaluateAll((all) => all.map((box) => (box as HTMLInputElement).value));
+	const kept: string[] = [];
+	for (const [i, value] of values.entries()) {
+		const box = boxes.nth(i);
 		if (!(await box.isChecked())) continue;
-		if (kept.size < 3) kept.add(value);
-		else if (!kept.has(value)) await box.uncheck();
+		if (kept.length < 3 && values.filter((one) => one === value).length === 1) kept.push(value);
+		else await box.uncheck();
 	}
 	await plan.getByRole('checkbox', { name: 'Ilse Waweru' }).check();
 	await button.click();
