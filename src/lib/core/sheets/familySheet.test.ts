@@ -60,6 +60,10 @@ describe('the sheet for a family', () => {
 		expect(lines({ check: { first: 9, last: 4, of: 16 }, lessons: null }, 'well')).toEqual([
 			'Paloma is working hard. It takes time, and we go on.'
 		]);
+		// Lessons that were mostly missed are nothing that went well.
+		expect(lines({ check: null, lessons: { attended: 3, planned: 12 } }, 'well')).toEqual([
+			'Paloma is working hard. It takes time, and we go on.'
+		]);
 		expect(lines({ next: [{ code: 'W41', name: 'Rounding' }] }, 'next')).toEqual([
 			'Paloma is learning to round a number to a ten or a hundred.'
 		]);

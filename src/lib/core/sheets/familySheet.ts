@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../calendar';
+import { DELIVERED } from '../growth';
 import { FAMILY_LANGUAGES, type FamilyLanguage, type FamilyWords, speaking } from './familyWords';
 import type { Sheet } from './sheet';
 
@@ -36,7 +37,7 @@ const MOST = { well: 3, next: 2 };
 
 /**
  * The sheet for a family, in plain words: what went well, what comes next, one thing to do at home. Nothing of norms, and nothing
- * of others. A fall is not told as something that went well.
+ * of others. A fall, or lessons that were missed, are not told as something that went well.
  */
 export function familySheet(facts: FamilyFacts, language: FamilyLanguage): Sheet<FamilyPart> {
 	const { givenName: name, check, lessons } = facts;
@@ -45,7 +46,8 @@ export function familySheet(facts: FamilyFacts, language: FamilyLanguage): Sheet
 	const does = ({ code, name: skill }: NamedSkill) => words.skills[code]?.does ?? say('skill.named', { skill });
 	const well = facts.well.slice(0, MOST.well).map((skill) => say('well.skill', { name, does: does(skill) }));
 	if (check && check.last > check.first) well.push(say('well.check', { name, ...check }));
-	if (lessons && lessons.attended > 0) well.push(say('well.lessons', { name, ...lessons }));
+	if (lessons && lessons.planned > 0 && lessons.attended >= DELIVERED.tried * lessons.planned)
+		well.push(say('well.lessons', { name, ...lessons }));
 	const next = facts.next.slice(0, MOST.next);
 	const homes = next.flatMap(({ code }) => words.skills[code]?.home ?? []);
 	const day = new Intl.DateTimeFormat(language === 'en' ? 'en-US' : `${language}-US`, {

@@ -7,7 +7,7 @@ import { formCheck, id, idList, idOf, schoolDate, type Staff, type VisibleId } f
 import type { School } from '../school';
 import { findScope } from '../shell';
 import { refuse, staffAction } from '../shell/staffPage';
-import { proposedFor } from './meetingsPage';
+import { INVITED, proposedFor } from './meetingsPage';
 import { orderAgenda, putOnAgenda, takeOffAgenda, type ToReview } from './store/agendas';
 import { callOff, noteWhoWasThere, planReviewMeeting } from './store/reviewMeetings';
 
@@ -28,7 +28,7 @@ const orderForm = formCheck(Type.Object({ reviews: idList(2 * MOST_STUDENTS) }))
 const thereForm = formCheck(Type.Object({ adults: idList(40) }));
 const offForm = formCheck(Type.Object({ meeting: id }));
 
-/** What is put on an agenda for students: their reviews due by the day, or one for what is at stake; null when somebody has neither. */
+/** What is put on an agenda for students: their reviews due by the day, or one for what is at stake; null when somebody is not theirs to see. */
 async function toReview(
 	database: Database,
 	staff: Staff,
@@ -59,7 +59,7 @@ export const planAction = staffAction(
 	async ({ staff, school, database, at, form }) => {
 		const { on, note, adults, students } = form;
 		if (on < school.today || on > addDays(school.today, 365)) return refuse('A meeting lies within a year from today');
-		const own = await staffList(database, school.id, ['coordinator', 'specialist', 'interventionist', 'teacher']);
+		const own = await staffList(database, school.id, INVITED);
 		if (adults.some((adult) => !own.some((one) => one.id === adult)))
 			return refuse('Somebody invited has no account here');
 		const reviews = await toReview(database, staff, school, students, on);
@@ -67,7 +67,6 @@ export const planAction = staffAction(
 		const meeting = await planReviewMeeting(database, staff, { on, note: note.trim(), adults, reviews }, at);
 		return {
 			done: `A review meeting on ${sayDate(on)} with ${plural(adults.length, 'adult')}: ${plural(students.length, 'student')} on its agenda.`,
-			meeting,
 			undo: { action: '?/callOff', fields: { meeting: String(meeting) } }
 		};
 	},

@@ -13,8 +13,8 @@ import { reviewStep } from './reviewStep';
 
 /** Meetings that are shown at once, of those to come and those that were. */
 const AT_ONCE = 20;
-/** Who can be invited, and do something. */
-const ADULTS: Staff['role'][] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
+/** Who can be invited to a meeting. */
+export const INVITED: Staff['role'][] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
 
 /** Who could be talked about at a meeting of a day, and why. */
 export interface Proposed {
@@ -108,7 +108,7 @@ export async function meetingsPage(database: Database, staff: Staff, school: Sch
 					on,
 					/** Whether all of the scope are on the agenda at first, due or not. */
 					areChosen,
-					adults: await staffList(database, school.id, ADULTS),
+					adults: await staffList(database, school.id, INVITED),
 					proposed: await proposedFor(database, staff, school, scope, on, areChosen)
 				}
 			: null
@@ -137,7 +137,7 @@ export async function meetingPage(database: Database, staff: Staff, school: Scho
 	const [steps, invited, adults] = await Promise.all([
 		agendaOf(database, staff, meetingId, school.today).then((all) => withStudents(database, staff, school, all)),
 		invitedTo(database, staff, [meetingId]),
-		staffList(database, school.id, ADULTS)
+		staffList(database, school.id, INVITED)
 	]);
 	const place = numberIn(url, 'step');
 	const chosen = place > 0 ? steps[Math.min(place, steps.length) - 1] : undefined;
