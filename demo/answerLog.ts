@@ -1,6 +1,7 @@
 import { daysBetween, schoolDateOf, type SchoolDate } from '../src/lib/core/calendar';
 import type { Given, ItemSeed } from '../src/lib/core/items';
 import { ADAPTIVE_RULES, isPracticeKind } from '../src/lib/core/measurement';
+import { LEVEL_CHECK_ITEMS } from '../src/lib/core/screening';
 import { seededRandom, seedFrom, type Random } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
@@ -25,7 +26,7 @@ export function atHour(day: SchoolDate, hour: number): Date {
 type Answered = (ItemSeed & { correct: boolean })[];
 
 interface DemoSitting {
-	kind: 'diagnostic' | 'practice' | 'probe' | 'review' | 'free';
+	kind: 'diagnostic' | 'practice' | 'probe' | 'level' | 'review' | 'free';
 	/** What it is a sitting of, as columns. */
 	origin: Row;
 	/** All questions; or what chooses the next by the answers, null at the end. */
@@ -36,6 +37,9 @@ interface DemoSitting {
 	/** How many answers are right, where a story says so; else the student's hidden levels decide. */
 	right?: number;
 }
+
+/** Of an adaptive sitting under way. */
+const MOST_QUESTIONS = { diagnostic: ADAPTIVE_RULES.maximum, level: LEVEL_CHECK_ITEMS };
 
 /** Between one answer and the next question. */
 const TURNING_MS = 1_500;
@@ -100,7 +104,11 @@ export class AnswerLog {
 			student_id: student.id,
 			kind,
 			attempt: 1,
-			item_count: isFixed ? items.length : finished ? answered.length : ADAPTIVE_RULES.maximum,
+			item_count: isFixed
+				? items.length
+				: finished
+					? answered.length
+					: MOST_QUESTIONS[kind === 'level' ? kind : 'diagnostic'],
 			adaptive: !isFixed,
 			answered: answered.length,
 			started_at: from,

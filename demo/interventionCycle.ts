@@ -14,6 +14,7 @@ import { readStandings } from '../src/lib/server/standing/standings';
 import type { VisibleId } from '../src/lib/server/request/viewer';
 import { atHour, type AnswerLog } from './answerLog';
 import { CLASSWIDE, SCHOOL_ID, SPECIALIST, type DemoStudent } from './people';
+import { checkLevels } from './levelChecks';
 import type { PracticeLog } from './practiceLog';
 import { holdMeetings } from './reviewMeetings';
 import { simulateLearning, tellShare } from './simulatedStudent';
@@ -162,7 +163,7 @@ async function writeGroups(database: RootDatabase, groups: DemoGroup[], year: De
 export async function liveCycle(
 	database: RootDatabase,
 	groups: DemoGroup[],
-	others: DemoStudent[],
+	{ students: others, skills }: { students: DemoStudent[]; skills: Skill[] },
 	year: DemoYear,
 	today: SchoolDate,
 	log: AnswerLog,
@@ -214,6 +215,12 @@ export async function liveCycle(
 			});
 		}
 	}
+	checkLevels(
+		members.map(({ group, student }) => ({ student, plan: plans.get(student.id)!, domainId: group.skill.domainId })),
+		{ startsOn: probesFrom, goalOn: year.cycleEnd, term: year.autumn.term, today },
+		skills,
+		log
+	);
 	await fill(database, 'attendance', lived.attendance);
 	await fill(database, 'group_meeting', lived.notHeld);
 	await holdMeetings(database, {

@@ -1,12 +1,12 @@
 import { mean } from 'simple-statistics';
 import { addDays, daysBetween, schoolDateOf } from '../src/lib/core/calendar';
-import { fixedForm, itemParameters, itemPool, nextQuestion } from '../src/lib/core/screening';
+import { fixedForm } from '../src/lib/core/screening';
 import type { RootDatabase } from '../src/lib/server/database/pool';
-import { fill, unscoredDiagnostics } from '../src/lib/server/database/seeding';
+import { fill, unscoredDiagnostics, unscoredLevelChecks } from '../src/lib/server/database/seeding';
 import { shipFramework } from '../src/lib/server/library/store/frameworks';
 import { finishDiagnostic } from '../src/lib/server/screen/store/diagnostics';
-import { adaptiveSeed, formSeed } from '../src/lib/core/items';
-import { itemFrom } from '../src/lib/core/items/bank';
+import { scoreLevelCheck } from '../src/lib/server/screen/store/levelScores';
+import { formSeed } from '../src/lib/core/items';
 import { windowScores, type Score } from '../src/lib/server/screen/store/scores';
 import { skillGraph, skillList, type Skill } from '../src/lib/server/library/store/skills';
 import { bringFieldsUpToDate } from '../src/lib/server/standing/keepFresh';
@@ -15,6 +15,7 @@ import { noteFinishedRuns } from '../src/lib/server/practice/store/followOns';
 import { markStale } from '../src/lib/server/standing/store/studentFields';
 import { refreshSummaries } from '../src/lib/server/standing/summaries';
 import { shippedFramework } from '../framework/shipped';
+import { adaptiveQuestions } from './adaptive';
 import { AnswerLog, atHour } from './answerLog';
 import { formGroups, liveCycle } from './interventionCycle';
 import { giveThings } from './givenThings';
@@ -69,6 +70,8 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 		for (const id of await unscoredDiagnostics(database)) {
 			await finishDiagnostic(database, id, skills, { timeZone: TIME_ZONE });
 		}
+		for (const id of await unscoredLevelChecks(database))
+			await scoreLevelCheck(database, id, skills, { timeZone: TIME_ZONE });
 		await markStale(
 			database,
 			students.map(({ id }) => id),
@@ -92,7 +95,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 	const groups = await formGroups(database, students, skills, year);
 
 	say('sessions, practice and probes of the cycle');
-	await liveCycle(database, groups, students, year, today, log, practice);
+	await liveCycle(database, groups, { students, skills }, year, today, log, practice);
 
 	await writeOutcomes(database, students, levels, { yearStart: year.startsOn, takenOn: addDays(today, -6) });
 	await writeReadingAloud(database, students, year.reading, now);
@@ -158,31 +161,16 @@ function sitForm(log: AnswerLog, student: DemoStudent, window: DemoWindow, skill
 
 /** Lets students sit the winter's adaptive diagnostic, as the server chooses its questions. */
 function adaptiveSitting(log: AnswerLog, window: DemoWindow, skills: Skill[], previous: Map<number, Score[]>) {
-	const pool = itemPool(skills);
-	const byCode = new Map(skills.map((skill) => [skill.code, skill]));
+	const ask = adaptiveQuestions(skills, null);
 	return (student: DemoStudent, day: string, upTo?: number) =>
 		log.sit(student, {
 			kind: 'diagnostic',
 			origin: { window_id: window.id },
-			items: (id, answered) => {
-				const next = nextQuestion({
-					id,
-					level: { grade: student.grade, term: window.term },
-					previous: previous.get(student.id)?.find(({ domainId }) => domainId === 0),
-					pool,
-					isResit: false,
-					answers: answered.map(({ familyId, seed, skillCode, correct }) => {
-						const skill = byCode.get(skillCode)!;
-						return {
-							familyId,
-							skillCode,
-							domainId: skill.domainId,
-							response: { item: itemParameters(itemFrom(familyId, seed), skill), correct }
-						};
-					})
-				});
-				return next && { ...next, seed: adaptiveSeed(id, answered.length) };
-			},
+			items: ask({
+				as: 'diagnostic',
+				level: { grade: student.grade, term: window.term },
+				previous: previous.get(student.id)?.find(({ domainId }) => domainId === 0)
+			}),
 			from: schoolHour(student, day),
 			upTo
 		});

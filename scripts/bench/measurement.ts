@@ -27,7 +27,7 @@ function benchChoice(skills: SkillLevel[]): void {
 		median(
 			Array.from({ length: 200 }, (_, id) => {
 				const answers = answersOf(count);
-				return timed(() => nextQuestion({ id, level: { grade: 4, term: 2 }, pool, isResit: false, answers }));
+				return timed(() => nextQuestion({ id, level: { grade: 4, term: 2 }, pool, as: 'diagnostic', answers }));
 			})
 		);
 	choosing(30);

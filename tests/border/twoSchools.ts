@@ -12,7 +12,7 @@ import { countTry } from '../../src/lib/server/auth/store/tries';
 import { migrate } from '../../src/lib/server/database/migrate';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
 import { setAccommodations } from '../../src/lib/server/people/store/accommodations';
-import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
+import { beginDiagnostic, beginLevelCheck } from '../../src/lib/server/sitting/store/adaptiveSittings';
 import { adoptGroups, type NewGroup } from '../../src/lib/server/groups/store/adoptions';
 import { storeAnswers } from '../../src/lib/server/sitting/store/answers';
 import { fill } from '../../src/lib/server/database/seeding';
@@ -707,6 +707,11 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		const planId = studentId === students[0] ? planA : planB;
 		const probe = await beginProbe(database, { id: planId, studentId, ...probed }, 1, skills, NOW);
 		await answer(studentId, probe);
+		const domainId = skills.find(({ id }) => id === probed.skillId)!.domainId;
+		await answer(
+			studentId,
+			await beginLevelCheck(database, studentId, { planId, domainId, place: 'middle' }, skills, NOW)
+		);
 		await database.run(`INSERT INTO series_reading (plan_id, made_of, made_by, reading) VALUES (?, 0, '', '{}')`, [
 			planId
 		]);

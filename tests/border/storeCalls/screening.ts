@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import * as adaptiveSittings from '../../../src/lib/server/sitting/store/adaptiveSittings';
 import * as cutScores from '../../../src/lib/server/screen/store/cutScores';
+import * as levelScores from '../../../src/lib/server/screen/store/levelScores';
 import * as diagnostics from '../../../src/lib/server/screen/store/diagnostics';
 import * as diagnosticScores from '../../../src/lib/server/screen/store/diagnosticScores';
 import * as givenMeasures from '../../../src/lib/server/screen/store/givenMeasures';
@@ -51,7 +52,24 @@ export const screeningCalls: [object, Record<string, Call>][] = [
 					NOW
 				)
 			),
+			beginLevelCheck: given(({ database, me, skills, ownSkillId }) =>
+				adaptiveSittings.beginLevelCheck(
+					database,
+					me.students[0],
+					{ planId: me.plans.a, domainId: skills.find(({ id }) => id !== ownSkillId)!.domainId, place: 'end' },
+					skills,
+					NOW
+				)
+			),
 			goOn: given(({ database, me, skills }) => adaptiveSittings.goOn(database, [me.sittings.a], skills))
+		}
+	],
+	[
+		levelScores,
+		{
+			scoreLevelCheck: given(({ database, me, skills }) =>
+				levelScores.scoreLevelCheck(database, me.sittings.a, skills, me.school)
+			)
 		}
 	],
 	[

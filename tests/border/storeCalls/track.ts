@@ -3,6 +3,7 @@ import * as probeSittings from '../../../src/lib/server/sitting/store/probeSitti
 import * as watches from '../../../src/lib/server/groups/store/watches';
 import * as exits from '../../../src/lib/server/track/store/exits';
 import * as goals from '../../../src/lib/server/track/store/goals';
+import * as levelChecks from '../../../src/lib/server/track/store/levelChecks';
 import * as phases from '../../../src/lib/server/track/store/phases';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as readings from '../../../src/lib/server/track/store/readings';
@@ -24,6 +25,7 @@ export const trackCalls: [object, Record<string, Call>][] = [
 		probes,
 		{
 			dueProbes: all,
+			isBegunSql: all,
 			runningPlans: given(({ database, me }) =>
 				probes.runningPlans(database, { staff: me.staff.specialist, today: TODAY })
 			),
@@ -37,11 +39,12 @@ export const trackCalls: [object, Record<string, Call>][] = [
 				({ database, me, of }) => probes.undoStartProbes(database, me.staff.specialist, Object.values(of.plans), NOW),
 				async ({ database, of }) => {
 					const ids = Object.values(of.plans);
-					const probed = 'SELECT id FROM sitting WHERE plan_id IN (?)';
+					const probed = 'SELECT id FROM sitting WHERE COALESCE(plan_id, level_plan_id) IN (?)';
 					await database.run('DELETE FROM series_reading WHERE plan_id IN (?)', [ids]);
 					await database.run(`DELETE FROM answer WHERE sitting_id IN (${probed})`, [ids]);
 					await database.run(`DELETE FROM sitting_item WHERE sitting_id IN (${probed})`, [ids]);
-					await database.run('DELETE FROM sitting WHERE plan_id IN (?)', [ids]);
+					await database.run('DELETE FROM level_score');
+					await database.run('DELETE FROM sitting WHERE COALESCE(plan_id, level_plan_id) IN (?)', [ids]);
 				}
 			)
 		}
@@ -99,11 +102,25 @@ export const trackCalls: [object, Record<string, Call>][] = [
 	],
 	[exits, { exitsSince: given((asking) => exits.exitsSince(asking.database, roster(asking), '2026-01-01')) }],
 	[
+		levelChecks,
+		{
+			levelChecksToDo: given(async ({ database, me, skills }) =>
+				levelChecks.levelChecksToDo(
+					database,
+					await probes.probeSeries(database, seen(...me.students), me.school),
+					(id) => skills.find((skill) => skill.id === id)!.domainId,
+					'2026-12-14'
+				)
+			),
+			levelsOf: given(({ database, me }) => levelChecks.levelsOf(database, seen(...me.students)))
+		}
+	],
+	[
 		phases,
 		{
 			phasesOf: given(({ database, me }) =>
 				phases.phasesOf(database, [
-					{ id: me.plans.a, studentId: me.students[0], groupId: me.groups.a, startsOn: '2026-01-01' }
+					{ id: me.plans.a, studentId: seen(me.students[0])[0], groupId: me.groups.a, startsOn: '2026-01-01' }
 				])
 			)
 		}

@@ -172,7 +172,7 @@ describe('an adaptive sitting', () => {
 	function take(id: number, right: (position: number) => boolean, change: Partial<AdaptiveSitting> = {}) {
 		const answers: AdaptiveSitting['answers'] = [];
 		for (;;) {
-			const next = nextQuestion({ id, level, pool, isResit: false, ...change, answers });
+			const next = nextQuestion({ id, level, pool, as: 'diagnostic', ...change, answers });
 			if (!next) return answers;
 			answers.push({ ...next, response: { item: next.parameters, correct: right(answers.length) } });
 		}
@@ -203,7 +203,7 @@ describe('an adaptive sitting', () => {
 	it('begins where the last sitting ended', () => {
 		const first = (theta?: number) => {
 			const previous = theta === undefined ? undefined : { theta, standardError: 0.33 };
-			return nextQuestion({ id: 5, level, pool, isResit: false, previous, answers: [] })!.parameters.difficulty;
+			return nextQuestion({ id: 5, level, pool, as: 'diagnostic', previous, answers: [] })!.parameters.difficulty;
 		};
 		expect(first(-2)).toBeLessThan(first() - 0.8);
 		expect(first(2)).toBeGreaterThan(first() + 0.8);
@@ -217,13 +217,13 @@ describe('an adaptive sitting', () => {
 
 	it('of one domain again has eight questions of it', () => {
 		const one = pool.filter(({ domainId }) => domainId === 2);
-		const answers = take(4, (position) => position % 2 > 0, { pool: one, isResit: true });
+		const answers = take(4, (position) => position % 2 > 0, { pool: one, as: 'resit' });
 		expect(answers.length).toBe(RESIT_ITEMS);
 		expect(new Set(answers.map(({ domainId }) => domainId))).toEqual(new Set([2]));
 	});
 
 	it('ends at once where a school has no questions', () => {
-		expect(nextQuestion({ id: 1, level, pool: [], isResit: false, answers: [] })).toBeNull();
+		expect(nextQuestion({ id: 1, level, pool: [], as: 'diagnostic', answers: [] })).toBeNull();
 	});
 });
 

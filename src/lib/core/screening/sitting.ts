@@ -32,16 +32,23 @@ function startingPrior(level: GradeTerm, previous?: AbilityEstimate): AbilityPri
 
 /** Questions in a resit of one domain. */
 export const RESIT_ITEMS = 8;
-const RESIT_RULES = { ...ADAPTIVE_RULES, minimum: RESIT_ITEMS, maximum: RESIT_ITEMS };
+/** Questions in a level check of one domain. */
+export const LEVEL_CHECK_ITEMS = 20;
+/** How an adaptive sitting goes: of all domains, or of one, in a resit or a level check. */
+const RULES = {
+	diagnostic: ADAPTIVE_RULES,
+	resit: { ...ADAPTIVE_RULES, minimum: RESIT_ITEMS, maximum: RESIT_ITEMS },
+	'level check': { ...ADAPTIVE_RULES, minimum: LEVEL_CHECK_ITEMS, maximum: LEVEL_CHECK_ITEMS, itemsASkill: 3 }
+};
 
 /** An adaptive sitting under way. */
 export interface AdaptiveSitting {
 	id: number;
 	level: GradeTerm;
 	previous?: AbilityEstimate;
-	/** All families it could draw from: of one domain for a resit. */
+	/** All families it could draw from: of one domain for a resit or a level check. */
 	pool: PoolItem<number>[];
-	isResit: boolean;
+	as: keyof typeof RULES;
 	/** What was asked and answered, in order. */
 	answers: { familyId: string; skillCode: string; domainId: number; response: ScoredResponse }[];
 }
@@ -50,15 +57,8 @@ export interface AdaptiveSitting {
  * The next question of a sitting, or null when it is done. The same sitting always goes on in the same way, whichever
  * process is asked.
  */
-export function nextQuestion({
-	id,
-	level,
-	previous,
-	pool,
-	isResit,
-	answers
-}: AdaptiveSitting): PoolItem<number> | null {
-	const rules = isResit ? RESIT_RULES : ADAPTIVE_RULES;
+export function nextQuestion({ id, level, previous, pool, as, answers }: AdaptiveSitting): PoolItem<number> | null {
+	const rules = RULES[as];
 	const domains = [...new Set(pool.map(({ domainId }) => domainId))];
 	if (domains.length === 0) return null;
 	const byDomain = new Map(

@@ -100,6 +100,9 @@ const columns = {
 		'set_id',
 		'plan_id',
 		'probe_number',
+		'level_plan_id',
+		'level_place',
+		'domain_id',
 		'own_day',
 		'own_number',
 		'attempt',
@@ -168,6 +171,15 @@ export async function schoolNames(database: Database): Promise<string[]> {
 export async function unscoredDiagnostics(database: Database): Promise<number[]> {
 	const rows = await database.rows<{ id: number }>(
 		`SELECT id FROM sitting WHERE kind = 'diagnostic' AND trust = 'open' AND finished_at IS NOT NULL ORDER BY finished_at, id`
+	);
+	return rows.map(({ id }) => id);
+}
+
+/** Finished level checks that nobody has scored yet. */
+export async function unscoredLevelChecks(database: Database): Promise<number[]> {
+	const rows = await database.rows<{ id: number }>(
+		`SELECT sitting.id FROM sitting LEFT JOIN level_score AS level ON level.sitting_id = sitting.id
+		WHERE sitting.kind = 'level' AND sitting.finished_at IS NOT NULL AND level.sitting_id IS NULL ORDER BY sitting.id`
 	);
 	return rows.map(({ id }) => id);
 }

@@ -31,6 +31,7 @@ export async function adviceFor(
 			const plan = plans.find((one) => one.studentId === studentId && one.groupId === groupId);
 			const circumstances = circumstancesOf({
 				phases: plan?.phases ?? [],
+				levels: plan?.levels ?? [],
 				sessions: sessions.get(`${studentId} ${groupId}`) ?? null
 			});
 			return [id, adviseFrom(plan?.reading?.look ?? null, circumstances)];

@@ -1,36 +1,56 @@
-import { adviseFrom } from '../../core/growth';
+import { adviseFrom, LEVEL_SOURCES } from '../../core/growth';
 import { masteredIn, ownOrInferred, readyNext } from '../../core/mastery';
-import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
+import { POINTS_PER_LOGIT, termSaid, toPoints, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
 import { currentGroups, sessionCounts } from '../groups';
 import { slotList } from '../groups/timetable';
 import { type Domain, domainList, type Skill, skillGraph, skillList } from '../library';
 import { notesOn, type RosterStudent } from '../people';
 import type { Staff } from '../request';
-import type { School } from '../school';
+import { type School, schoolYears } from '../school';
 import { cutScores, scoreHistory } from '../screen';
 import { readStandings } from '../standing';
-import { askAbout, chartedPlans, circumstancesOf } from '../track';
+import { askAbout, chartedPlans, circumstancesOf, levelsOf } from '../track';
 
 /** Notes that are shown. */
 const NOTES = 4;
 
-/** Points of the last diagnostic in each domain, with the cut score of the student's grade then. */
+/** Points of the last diagnostic or level check in each domain, with the cut score of the student's grade then. */
 async function domainLevels(database: Database, school: School, student: RosterStudent, domains: Domain[]) {
-	const scores = await scoreHistory(database, student.id);
+	const [scores, levels, years] = await Promise.all([
+		scoreHistory(database, student.id),
+		levelsOf(database, [student.id]),
+		schoolYears(database, school.id)
+	]);
+	const checks = domains.flatMap(({ id }) =>
+		(levels.get(`${student.id} ${id}`) ?? [])
+			.filter(({ by }) => by !== 'diagnostic')
+			.map(({ by, on, score, standardError }) => ({
+				...{ domainId: id, points: score, error: standardError, takenOn: on, window: LEVEL_SOURCES[by] },
+				term: termSaid(on, yearOf(on, years))
+			}))
+	);
+	const all = [
+		...scores.map(({ theta, standardError, ...score }) => ({
+			...score,
+			points: toPoints(theta),
+			error: POINTS_PER_LOGIT * standardError
+		})),
+		...checks
+	];
 	const last = domains.flatMap((domain) => {
-		const own = scores.filter(({ domainId }) => domainId === domain.id);
-		return own.length ? [{ domain, score: own[own.length - 1] }] : [];
+		const own = all.filter(({ domainId }) => domainId === domain.id).sort((a, b) => a.takenOn.localeCompare(b.takenOn));
+		return own.length ? [{ domain, level: own[own.length - 1] }] : [];
 	});
 	return Promise.all(
-		last.map(async ({ domain, score }) => ({
+		last.map(async ({ domain, level: { points, error, term, takenOn, window } }) => ({
 			domainId: domain.id,
 			domain: domain.name,
-			points: Math.round(toPoints(score.theta)),
-			error: Math.round(POINTS_PER_LOGIT * score.standardError),
-			cut: (await cutScores(database, school.id, { measure: null, term: score.term }))[student.grade],
-			takenOn: score.takenOn,
-			window: score.window
+			points: Math.round(points),
+			error: Math.round(error),
+			cut: (await cutScores(database, school.id, { measure: null, term }))[student.grade],
+			takenOn,
+			window
 		}))
 	);
 }
@@ -93,7 +113,8 @@ export async function studentLook(
 		focus: focus && { id: focus.id, name: focus.shortName, code: focus.code, domainId: focus.domainId },
 		asked,
 		sessions: own,
-		recommendation: asked?.recommendation ?? adviseFrom(null, circumstancesOf({ phases: [], sessions: own })),
+		recommendation:
+			asked?.recommendation ?? adviseFrom(null, circumstancesOf({ phases: [], levels: [], sessions: own })),
 		around,
 		levels,
 		notes: notes.slice(0, NOTES),

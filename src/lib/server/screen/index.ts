@@ -7,6 +7,7 @@ export { sheetToMark } from './sheetToMark';
 export { windowInView, windowPlaces } from './windowPlaces';
 export { cutScores, setCutScores } from './store/cutScores';
 export { decideTrust, endSitting, finishDiagnostic, rescoreDiagnostic, type TrustDecision } from './store/diagnostics';
+export { scoreLevelCheck } from './store/levelScores';
 export { measuredStudent, saveMeasure, setMeasureAside } from './store/givenMeasures';
 export { outcomeNames, outcomes, saveOutcomes } from './store/outcomes';
 export {

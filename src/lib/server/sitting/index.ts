@@ -16,7 +16,7 @@ export { openCorrections, sittingsWith } from './store/regrading';
 export { helpsOf, practiceItem, solutionsOf } from './practiceItem';
 export { answerHtml, mathHtml, showItem, showItemWithKey, type ShownItemWithKey } from './presentItem';
 export { workFor } from './studentWork';
-export { beginDiagnostic } from './store/adaptiveSittings';
+export { beginDiagnostic, beginLevelCheck } from './store/adaptiveSittings';
 export type { Stored } from './store/answers';
 export { closings } from './store/closings';
 export { countLateAnswers, lateAnswers } from './store/lateAnswers';

@@ -9,6 +9,7 @@ import {
 	schoolDateOf
 } from '../../core/calendar';
 import { CHECK_ITEMS } from '../../core/items';
+import { LEVEL_CHECK_ITEMS } from '../../core/screening';
 import { isPastDue, setTitle } from '../../core/practice';
 import { plural } from '../../core/words';
 import type { SittingKind } from '../../core/measurement';
@@ -31,7 +32,7 @@ const TOLD_SECURE = 8;
 
 /** One thing that waits for a student. */
 interface ToDo {
-	kind: 'diagnostic' | 'probe' | 'check' | 'practice' | 'review' | 'free';
+	kind: 'diagnostic' | 'probe' | 'level' | 'check' | 'practice' | 'review' | 'free';
 	/** What it is begun by; of a review its number on its day. */
 	id: number;
 	title: string;
@@ -95,6 +96,15 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 			note: `${plan.questions} short questions`,
 			why: plan.makeUp ? 'missed before' : 'this week',
 			isBegun: false,
+			isForTomorrow: false
+		})),
+		...work.levels.map(({ planId, domainId, answered, closesOn }) => ({
+			kind: 'level' as const,
+			id: planId,
+			title: `Show what you know: ${work.domainNames.get(domainId)}`,
+			note: answered ? done(answered, LEVEL_CHECK_ITEMS) : `${LEVEL_CHECK_ITEMS} questions, on one day or two`,
+			why: closesOn < today ? '' : sayBy(closesOn, today),
+			isBegun: answered > 0,
 			isForTomorrow: false
 		})),
 		...work.checks.map(({ id, skillIds, answered, dueOn, late }) => ({
@@ -181,11 +191,11 @@ function choiceOf(
 	work: Work,
 	standings: Parameters<typeof ownChoice>[1]
 ): Promise<OwnChoice> {
-	const { school, skills, probes, checks, sets } = work;
+	const { school, skills, probes, levels, checks, sets } = work;
 	return ownChoice({ database, student, school, skills }, standings, {
 		waiting: new Set(sets.flatMap(({ skillIds }) => skillIds)),
 		// A diagnostic has hours of its own, and stays open for weeks.
-		isGiven: probes.length + checks.length + sets.length > 0
+		isGiven: probes.length + levels.length + checks.length + sets.length > 0
 	});
 }
 

@@ -1,8 +1,9 @@
 import { check, type Answer, type Checked, type Item, SAID_NOT_YET, sameAnswer } from '../../core/items';
+import type { SittingKind } from '../../core/measurement';
 import type { Database, RootDatabase } from '../database';
 import { itemsAsked, skillList } from '../library';
 import { askFollowOnAgain } from '../practice';
-import { rescoreDiagnostic } from '../screen';
+import { rescoreDiagnostic, scoreLevelCheck } from '../screen';
 import { schoolTimeZones } from '../people';
 import { markStale } from '../standing';
 import { type AcceptedAnswer } from './store/corrections';
@@ -76,11 +77,7 @@ export async function regradeStep(database: RootDatabase, at: Date): Promise<Reg
 			changed.map(({ studentId }) => studentId),
 			{ reachesBack: true }
 		);
-		await rescore(
-			transaction,
-			correction.schoolId,
-			changed.filter(({ kind }) => kind === 'diagnostic').map(({ id }) => id)
-		);
+		await rescore(transaction, correction.schoolId, changed);
 		await askFollowOnAgain(
 			transaction,
 			changed.filter(({ kind }) => kind === 'practice').map(({ id }) => id),
@@ -121,12 +118,18 @@ async function judgeIn(
 	return counts;
 }
 
-/** Scores diagnostics anew that count. */
-async function rescore(transaction: Database, schoolId: number, sittingIds: number[]): Promise<void> {
-	if (sittingIds.length === 0) return;
+/** Scores anew those of some sittings that are scored: diagnostics that count, and level checks. */
+async function rescore(
+	transaction: Database,
+	schoolId: number,
+	sittings: { id: number; kind: SittingKind }[]
+): Promise<void> {
+	const scored = sittings.filter(({ kind }) => kind === 'diagnostic' || kind === 'level');
+	if (scored.length === 0) return;
 	const skills = await skillList(transaction, schoolId);
 	const { timeZone } = (await schoolTimeZones(transaction)).find((school) => school.schoolId === schoolId)!;
-	for (const id of sittingIds) await rescoreDiagnostic(transaction, id, skills, { timeZone });
+	for (const { id, kind } of scored)
+		await (kind === 'level' ? scoreLevelCheck : rescoreDiagnostic)(transaction, id, skills, { timeZone });
 }
 
 /** Judges answers anew for all corrections that are still to be gone through, step by step. @returns how many were judged otherwise */

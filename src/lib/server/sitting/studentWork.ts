@@ -5,25 +5,28 @@ import { accommodations, NO_ACCOMMODATION } from '../people';
 import type { DiagnosticPlace } from './store/adaptiveSittings';
 import { findSchool, type School } from '../school';
 import { queuedSets } from '../practice';
-import { probeSeries } from '../track';
+import { levelChecksToDo, probeSeries } from '../track';
 import { openChecks } from '../gaps';
 import { answersSince, windowSittings, type BoardSitting } from './store/sittings';
-import { skillList } from '../library';
+import { domainList, skillList } from '../library';
 import { windowsToSit } from '../screen';
 import type { SignedInStudent } from '../request';
 
-/** What a student has to do now: the open diagnostic, this week's probes, skill checks, and practice sets, each with how far it is. */
+/** What a student has to do now: the open diagnostic, this week's probes, level checks, skill checks, and practice sets, each with how far it is. */
 export async function workFor(locals: App.Locals, student: SignedInStudent) {
 	const { database } = locals;
 	const school: School = await findSchool(database, student.schoolId, locals.at);
-	const [windows, series, sets, checks, skills] = await Promise.all([
+	const [windows, series, sets, checks, skills, domains] = await Promise.all([
 		windowsToSit(database, student.id, school.today),
 		probeSeries(database, [student.id], school),
 		queuedSets(database, [student.id], school.today, school.minute),
 		openChecks(database, [student.id]),
-		skillList(database, school.id)
+		skillList(database, school.id),
+		domainList(database, school.id)
 	]);
 	const nameOf = new Map(skills.map((skill) => [skill.id, skill.shortName]));
+	const domainOf = new Map(skills.map((skill) => [skill.id, skill.domainId]));
+	const levels = await levelChecksToDo(database, series, (id) => domainOf.get(id)!, school.today);
 	const now = { day: school.today, minute: school.minute };
 	const diagnostics: (DiagnosticPlace & { name: string; answered: number; lastDay: string; enough: boolean })[] = [];
 	const own = (await accommodations(database, [student.id])).get(student.id) ?? NO_ACCOMMODATION;
@@ -53,6 +56,9 @@ export async function workFor(locals: App.Locals, student: SignedInStudent) {
 		probes: series
 			.filter(({ due, makeUp }) => due || makeUp)
 			.map((plan) => ({ ...plan, skill: nameOf.get(plan.skillId)! })),
+		/** Of the level of a domain. */
+		levels,
+		domainNames: new Map(domains.map(({ id, name }) => [id, name])),
 		checks: checks.map((check) => ({ ...check, late: check.dueOn < school.today })),
 		// What has closed a moment ago is not noted everywhere yet.
 		sets: sets

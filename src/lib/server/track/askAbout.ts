@@ -1,7 +1,10 @@
-import { adviseFrom, type AdviceFrom, type Recommendation, whatWouldChange } from '../../core/growth';
+import { adviseFrom, type AdviceFrom, type LevelMarks, type Recommendation, whatWouldChange } from '../../core/growth';
+import { shippedNorm, termSaid, toPoints, weekOfYear, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
+import { domainList, skillList } from '../library';
 import { practicedSince } from '../practice';
-import type { School } from '../school';
+import { type School, schoolYears } from '../school';
+import { cutScores } from '../screen';
 import { schoolField } from '../standing';
 import type { ChartedPlan } from './chartedPlans';
 import { circumstancesOf } from './readPlans';
@@ -16,14 +19,35 @@ export interface AskedPlan {
 	next: AdviceFrom[];
 	/** Minutes of practice since it began. */
 	practiced: number;
+	/** What the levels of its domain are compared with. */
+	marks: LevelMarks;
+}
+
+/** What levels in the domain of a series' focus are compared with on a day. */
+async function marksOf(database: Database, school: School, { skillId, student }: ChartedPlan): Promise<LevelMarks> {
+	const [skills, domains, years] = await Promise.all([
+		skillList(database, school.id),
+		domainList(database, school.id),
+		schoolYears(database, school.id)
+	]);
+	const domainId = skills.find(({ id }) => id === skillId)!.domainId;
+	const year = yearOf(school.today, years);
+	const term = termSaid(school.today, year);
+	const cuts = await cutScores(database, school.id, { measure: null, term });
+	return {
+		domain: domains.find(({ id }) => id === domainId)!.name,
+		cut: cuts[student.grade] ?? null,
+		norm: toPoints(shippedNorm(student.grade, weekOfYear(school.today, term, year)).median)
+	};
 }
 
 /** A series with the advice, what would change it, and the practice since it began. */
 export async function askAbout(database: Database, school: School, plan: ChartedPlan): Promise<AskedPlan> {
 	const circumstances = circumstancesOf(plan);
-	const [field, [practiced]] = await Promise.all([
+	const [field, [practiced], marks] = await Promise.all([
 		schoolField(database, school.id),
-		practicedSince(database, plan.student.id, [plan.startsOn], school)
+		practicedSince(database, plan.student.id, [plan.startsOn], school),
+		marksOf(database, school, plan)
 	]);
 	const series = (await seriesAnswers(database, field, [plan])).get(plan.id)!;
 	return {
@@ -35,6 +59,7 @@ export async function askAbout(database: Database, school: School, plan: Charted
 			focusDifficulty: usualDifficulty(field, plan.skillId),
 			...circumstances
 		}),
-		practiced
+		practiced,
+		marks
 	};
 }

@@ -1,5 +1,14 @@
 import { addDays, daysBetween, schoolDateOf } from '../../core/calendar';
-import { atStake, byStake, type PlanLook, type SeriesReading, type Stake } from '../../core/growth';
+import {
+	atStake,
+	byStake,
+	hasFallen,
+	type Level,
+	levelsSince,
+	type PlanLook,
+	type SeriesReading,
+	type Stake
+} from '../../core/growth';
 import type { Sessions } from '../../core/timetable';
 import type { Database } from '../database';
 import { currentGroups, sessionCounts, type SmallGroup } from '../groups';
@@ -8,8 +17,10 @@ import type { Staff, VisibleId } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
 import { readStandings } from '../standing';
+import { skillList } from '../library';
 import { seriesReadings } from './readings';
 import { exitsSince } from './store/exits';
+import { levelsOf } from './store/levelChecks';
 import { type RunningPlan, runningPlans } from './store/probes';
 
 /** For so long after a group ended, a student is looked after still. */
@@ -36,6 +47,9 @@ export interface CaseStudent extends RosterStudent {
 	stakes: Stake[];
 }
 
+/** How sure the share to exit must be for probes to be called secure. */
+const SECURE = 0.6;
+
 /**
  * Everybody in a scope with what is at stake for them, most first: those in tier 2 or 3, in a group, with probes, or whose group
  * ended in the last eight weeks, then all others.
@@ -54,15 +68,18 @@ export async function caseload(database: Database, staff: Staff, school: School,
 	const exited = new Set(exits.map(({ studentId }) => studentId as number));
 	const looked = students.filter(({ id, tier }) => tier > 1 || groupsOf.has(id) || plansOf.has(id) || exited.has(id));
 	const ids = looked.map(({ id }) => id);
-	const [readings, sessions, standings] = await Promise.all([
+	const [readings, sessions, standings, levels, skills] = await Promise.all([
 		seriesReadings(
 			database,
 			school,
 			plans.flatMap(({ id, lastAt }) => (lastAt ? id : []))
 		),
 		sessionCounts(database, ids, school),
-		exits.length ? readStandings(database, [...new Set(exits.map(({ studentId }) => studentId))]) : null
+		exits.length ? readStandings(database, [...new Set(exits.map(({ studentId }) => studentId))]) : null,
+		levelsOf(database, [...plansOf.keys()] as VisibleId[]),
+		skillList(database, school.id)
 	]);
+	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
 	const slipping = exits.filter(
 		({ studentId, skillId }) => standings?.get(studentId)?.get(skillId)?.standing === 'slipping'
 	);
@@ -89,13 +106,20 @@ export async function caseload(database: Database, staff: Staff, school: School,
 			})),
 			plans: own.map((plan) => lookOf(plan, inGroups, today)),
 			slippingAfterExit: slipping.filter(({ studentId }) => studentId === student.id).map(({ skillId }) => skillId),
-			levelFell: []
+			levelFell: own.flatMap((plan) =>
+				fellThough(plan, levels.get(`${student.id} ${domainOf.get(plan.skillId)}`) ?? []) ? plan.skillId : []
+			)
 		});
 		return { ...student, plans: own, groups: inGroups, stakes };
 	});
 	// Those who are looked after come before all others, whatever is at stake.
 	const isLooked = new Set<VisibleId>(ids);
 	return byStake(whole.sort((a, b) => Number(isLooked.has(b.id)) - Number(isLooked.has(a.id))));
+}
+
+/** Whether the level of the domain has fallen though the plan's probes are secure. */
+function fellThough({ reading, startsOn }: CasePlan, levels: Level[]): boolean {
+	return reading !== null && Math.min(...reading.look.reached) >= SECURE && hasFallen(levelsSince(levels, startsOn));
 }
 
 /** Groups by the students in them. */

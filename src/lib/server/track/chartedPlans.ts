@@ -8,7 +8,7 @@ import { probeSeries } from './store/probes';
 
 /** A plan with its student and the sessions of its weeks. */
 export interface ChartedPlan extends ReadPlan {
-	student: Pick<RosterStudent, 'id' | 'givenName' | 'familyName' | 'className' | 'tier'>;
+	student: Pick<RosterStudent, 'id' | 'givenName' | 'familyName' | 'className' | 'grade' | 'tier'>;
 	days: SessionDay[];
 	sessions: Sessions | null;
 }
@@ -22,14 +22,14 @@ export async function chartedPlans(
 	const ids = students.map(({ id }) => id);
 	const [series, days] = await Promise.all([probeSeries(database, ids, school), sessionDaysOf(database, ids, school)]);
 	const plans = await readPlans(database, school, series);
-	return students.flatMap(({ id, givenName, familyName, className, tier }) =>
+	return students.flatMap(({ id, givenName, familyName, className, grade, tier }) =>
 		plans
 			.filter(({ studentId }) => studentId === id)
 			.map((plan) => {
 				const own = days.get(`${id} ${plan.groupId}`) ?? null;
 				return {
 					...plan,
-					student: { id, givenName, familyName, className, tier },
+					student: { id, givenName, familyName, className, grade, tier },
 					days: own?.filter(({ on }) => on >= plan.startsOn) ?? [],
 					sessions: own && countSessions(own, school.today)
 				};

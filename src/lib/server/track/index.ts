@@ -5,6 +5,15 @@ export { type ChartedPlan, chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
 export { rebuildReadings } from './readings';
 export { forgetReadings, forgetReadingsOf } from './store/readings';
-export { dueProbes, letMakeUp, probeSeries, type ProbeSeries, startProbes, undoStartProbes } from './store/probes';
+export { levelChecksToDo, levelsOf, type LevelCheckToDo } from './store/levelChecks';
+export {
+	dueProbes,
+	isBegunSql,
+	letMakeUp,
+	probeSeries,
+	type ProbeSeries,
+	startProbes,
+	undoStartProbes
+} from './store/probes';
 export { changeGoal, type NewGoal } from './store/goals';
 export { beginWatch, endWatch } from './store/watch';

@@ -20,7 +20,8 @@ const startForm = formCheck(
 		source: oneOf([...GOAL_SOURCES]),
 		goalCorrect: Type.Integer({ minimum: 1, maximum: GOAL_OF }),
 		ambition: Type.Integer({ minimum: 1, maximum: 8 }),
-		onDay: Type.Integer({ minimum: 0, maximum: 5 })
+		onDay: Type.Integer({ minimum: 0, maximum: 5 }),
+		levels: Type.Optional(oneOf(['yes']))
 	})
 );
 const undoForm = formCheck(Type.Object({ plans: Type.String({ pattern: '^[0-9]{1,10}(,[0-9]{1,10}){0,99}$' }) }));
@@ -30,7 +31,7 @@ const makeUpForm = formCheck(
 
 /** The form action that starts weekly probes for students, each with a goal set in the way that was chosen. */
 export const startAction = staffAction('plan probes', startForm, async ({ staff, school, database, at, form }) => {
-	const { students, skill, group, goalOn, source, goalCorrect, ambition, onDay } = form;
+	const { students, skill, group, goalOn, source, goalCorrect, ambition, onDay, levels } = form;
 	if (goalOn < addDays(school.today, 14) || goalOn > addDays(school.today, 365))
 		return refuse('The goal date lies two weeks to a year ahead');
 	const seen = await visibleAmong(database, staff, students, school.today);
@@ -49,7 +50,8 @@ export const startAction = staffAction('plan probes', startForm, async ({ staff,
 				...{ id: student, ...probeForm(grade) },
 				goalCorrect: lines[i].goals[source].right
 			})),
-			...{ skillId: skill, groupId: group ?? null, startsOn: school.today, goalOn, onDay: onDay || null }
+			...{ skillId: skill, groupId: group ?? null, startsOn: school.today, goalOn, onDay: onDay || null },
+			levelChecks: levels !== undefined
 		},
 		at
 	);

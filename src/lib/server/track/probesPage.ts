@@ -1,17 +1,18 @@
 import { addDays, mondayOf, type SchoolDate } from '../../core/calendar';
-import { probeForm, probeReliability } from '../../core/growth';
+import { type LevelPlace, levelCheckDays, probeForm, probeReliability } from '../../core/growth';
 import { hasItems } from '../../core/items/bank';
 import { formsCarried, probePlaces } from '../../core/items/probeQuestions';
 import type { SkillGraph } from '../../core/mastery';
 import type { Database } from '../database';
 import { currentGroups, cycleDates, type SmallGroup } from '../groups';
 import { slotList } from '../groups/timetable';
-import { skillGraph, skillList, type Skill } from '../library';
+import { domainList, skillGraph, skillList, type Skill } from '../library';
 import type { RosterStudent } from '../people';
 import { dayIn, idIn, numberIn, oneIn, type Staff } from '../request';
 import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
 import { goalTable, probeItems } from './goalTable';
+import { levelChecksToDo } from './store/levelChecks';
 import { probeSeries, type ProbeSeries, runningPlans } from './store/probes';
 
 /** How a student's probe of this week is. */
@@ -28,6 +29,16 @@ interface WeekLine {
 	missed: number | null;
 	/** Whether that one may be made up now. */
 	mayMakeUp: boolean;
+}
+
+/** A level check that waits for a student. */
+interface LevelLine {
+	planId: number;
+	student: WeekLine['student'];
+	domain: string;
+	place: LevelPlace;
+	closesOn: SchoolDate;
+	answered: number;
 }
 
 function lineOf(plan: ProbeSeries, student: RosterStudent): WeekLine {
@@ -87,6 +98,9 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 	const has = new Set(running.map(({ studentId, skillId }) => `${studentId} ${skillId}`));
 	const monday = mondayOf(school.today);
 	const groupOf = new Map(groups.map((group) => [group.id, group]));
+	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
+	const checks = await levelChecksToDo(database, plans, (id) => domainOf.get(id)!, school.today);
+	const domains = new Map((await domainList(database, school.id)).map(({ id, name }) => [id, name]));
 	const days = [...new Set(plans.map(({ onDay }) => onDay))].sort((a, b) => (a ?? 9) - (b ?? 9));
 	const free = groups.flatMap((group) => {
 		const members = group.studentIds.flatMap((id) => studentOf.get(id) ?? []);
@@ -114,8 +128,13 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 				lines: own.map((plan) => lineOf(plan, studentOf.get(plan.studentId)!))
 			}))
 		})),
+		levels: checks.map(({ planId, studentId, domainId, place, closesOn, answered }): LevelLine => ({
+			...{ planId, place, closesOn, answered },
+			student: studentOf.get(studentId)!,
+			domain: domains.get(domainId)!
+		})),
 		free: free.map(({ group, learners }) => ({ id: group.id, name: group.name, students: learners.length })),
-		starting: starting && (await startOf(database, school, starting, { skills, graph, asked }))
+		starting: starting && (await startOf(database, school, starting, { skills, domains, graph, asked }))
 	};
 }
 
@@ -124,7 +143,12 @@ async function startOf(
 	database: Database,
 	school: School,
 	{ group, learners }: { group: SmallGroup; learners: RosterStudent[] },
-	{ skills, graph, asked }: { skills: Skill[]; graph: SkillGraph; asked: ReturnType<typeof goalsAsked> }
+	{
+		skills,
+		domains,
+		graph,
+		asked
+	}: { skills: Skill[]; domains: Map<number, string>; graph: SkillGraph; asked: ReturnType<typeof goalsAsked> }
 ) {
 	const skill = skills.find(({ id }) => id === group.focusSkillId)!;
 	const slot = (await slotList(database, school.id)).find(({ id }) => id === group.slotId);
@@ -132,6 +156,10 @@ async function startOf(
 	return {
 		...{ id: group.id, name: group.name, skillId: skill.id, skill: skill.shortName, asked },
 		onDay: slot?.days[0] ?? null,
+		levels: {
+			domain: domains.get(skill.domainId)!,
+			days: levelCheckDays({ startsOn: school.today, goalOn: asked.goalOn, afterExit: false, levelChecks: true })
+		},
 		carries: hasQuestions ? carriedBy(skill, skills, graph, learners[0].grade) : null,
 		lines: hasQuestions ? await goalTable(database, school, learners, skill.id, asked) : []
 	};

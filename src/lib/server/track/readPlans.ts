@@ -5,6 +5,8 @@ import {
 	type Aimline,
 	type Circumstances,
 	type Goal,
+	type Level,
+	levelsSince,
 	type Phase,
 	type RobustLine,
 	type SeriesReading,
@@ -14,6 +16,8 @@ import type { Database } from '../database';
 import type { Sessions } from '../../core/timetable';
 import type { School } from '../school';
 import { goalOf, seriesReadings } from './readings';
+import { skillList } from '../library';
+import { levelsOf } from './store/levelChecks';
 import { phasesOf } from './store/phases';
 import type { ProbeSeries } from './store/probes';
 
@@ -28,6 +32,8 @@ export interface ReadPlan extends ProbeSeries {
 	/** Questions right gained a week, as a robust line through the probes has it; null under three. */
 	rate: RobustLine | null;
 	phases: Phase[];
+	/** Of the focus's domain, in points and in time: the last from before the first probe, and all since. */
+	levels: Level[];
 }
 
 /** Probes from which a rate of improvement is told. */
@@ -40,7 +46,14 @@ export async function readPlans(
 	plans: ProbeSeries[]
 ): Promise<ReadPlan[]> {
 	const ids = plans.filter(({ taken }) => taken.length).map(({ id }) => id);
-	const [readings, phases] = await Promise.all([seriesReadings(database, school, ids), phasesOf(database, plans)]);
+	const students = [...new Set(plans.map(({ studentId }) => studentId))];
+	const [readings, phases, levels, skills] = await Promise.all([
+		seriesReadings(database, school, ids),
+		phasesOf(database, plans),
+		levelsOf(database, students),
+		skillList(database, school.id)
+	]);
+	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
 	return plans.map((plan) => {
 		const goal = goalOf(plan);
 		const points = plan.taken.map(({ week, right }) => ({ x: week, y: right }));
@@ -52,7 +65,8 @@ export async function readPlans(
 			baseline: baseline(points),
 			aimline: aimline(points, { x: goal.week, y: goal.right }),
 			rate: weeks >= RATE_PROBES ? theilSen(points, 0.8) : null,
-			phases: phases.get(plan.id) ?? []
+			phases: phases.get(plan.id) ?? [],
+			levels: levelsSince(levels.get(`${plan.studentId} ${domainOf.get(plan.skillId)}`) ?? [], plan.startsOn)
 		};
 	});
 }
@@ -60,9 +74,10 @@ export async function readPlans(
 /** What a review looks at beside a series. */
 export const circumstancesOf = ({
 	phases,
+	levels,
 	sessions
-}: Pick<ReadPlan, 'phases'> & { sessions: Sessions | null }): Circumstances => ({
+}: Pick<ReadPlan, 'phases' | 'levels'> & { sessions: Sessions | null }): Circumstances => ({
 	sessions: { planned: sessions?.planned ?? 0, attended: sessions?.attended ?? 0 },
 	adjustmentsTried: adjustmentsTried(phases),
-	levelChecks: []
+	levelChecks: levels
 });

@@ -13,7 +13,7 @@
 	import { keepingScope } from '../shell/address';
 	import { saySessions } from '$lib/core/timetable';
 	import SeriesChart from '../track/SeriesChart.svelte';
-	import { sayErrorRates, sayPhase, sayReason, saySeries } from '$lib/core/growth';
+	import { sayErrorRates, sayLevels, sayPhase, sayReason, saySeries } from '$lib/core/growth';
 	import { sayChart, seriesContent } from '../track/seriesContent';
 	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
@@ -121,7 +121,9 @@
 						.join(', ')}.
 				</p>
 			{/if}
-			{#if level}
+			{#if plan?.levels.length && asked}
+				<p>{sayLevels(plan.levels, asked.marks).join(' ')}</p>
+			{:else if level}
 				<p>
 					{level.domain}: {level.points} points, give or take {level.error}, on {sayDay(level.takenOn)}; the cut of
 					grade {student.grade}

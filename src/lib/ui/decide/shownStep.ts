@@ -1,5 +1,5 @@
 import type { SchoolDate } from '$lib/core/calendar';
-import type { Advice, AdviceFrom, Recommendation, RobustLine, Verdict } from '$lib/core/growth';
+import type { Advice, AdviceFrom, Level, LevelMarks, Recommendation, RobustLine, Verdict } from '$lib/core/growth';
 import type { GroupWork } from '$lib/core/grouping';
 import type { StandingNow } from '$lib/core/mastery';
 import type { Sessions } from '$lib/core/timetable';
@@ -40,9 +40,10 @@ export interface ShownStep {
 	focus: { id: number; name: string } | null;
 	/** The weekly probes; null without any. */
 	asked: {
-		plan: ShownSeries & { studentId: number; rate: RobustLine | null };
+		plan: ShownSeries & { studentId: number; rate: RobustLine | null; levels: Level[] };
 		next: AdviceFrom[];
 		practiced: number;
+		marks: LevelMarks;
 	} | null;
 	sessions: Sessions | null;
 	recommendation: Recommendation;

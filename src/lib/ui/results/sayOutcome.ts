@@ -15,6 +15,7 @@ export const KIND_WORDS: Record<SittingKind, string> = {
 	diagnostic: 'diagnostic',
 	practice: 'practice given',
 	probe: 'weekly probe',
+	level: 'level check',
 	check: 'skill check',
 	review: 'a few from before',
 	free: 'own choice'

@@ -16,11 +16,11 @@
 		isOffline: boolean;
 		/** Whether it is shown how a question is done. */
 		hasSolutions: boolean;
-		isDiagnostic: boolean;
+		isOneByOne: boolean;
 		/** Once the next question stands there. */
 		onnext: () => void;
 	}
-	let { sitting, isReady, isOffline, hasSolutions, isDiagnostic, onnext }: Props = $props();
+	let { sitting, isReady, isOffline, hasSolutions, isOneByOne, onnext }: Props = $props();
 	const current = $derived(sitting.current!);
 
 	async function submit() {
@@ -106,7 +106,7 @@
 		<button class="primary go" disabled={sitting.answer === null || sitting.judging || sitting.isUnchanged}
 			>{sitting.feedback === 'try again' ? 'Try again' : current.item.practice ? 'Check' : 'Next'}</button
 		>
-		{#if isDiagnostic || !current.item.practice}
+		{#if isOneByOne || !current.item.practice}
 			<button type="button" class="not-yet" disabled={!isReady || sitting.judging} onclick={sayNotYet}>{NOT_YET}</button
 			>
 		{/if}

@@ -7,9 +7,12 @@
 	import { sayDate } from '$lib/core/calendar';
 	import {
 		type AdviceFrom,
+		type Level,
+		type LevelMarks,
 		type Recommendation,
 		type RobustLine,
 		sayErrorRates,
+		sayLevels,
 		sayReason,
 		saySeries
 	} from '$lib/core/growth';
@@ -26,6 +29,7 @@
 		aWeek: number;
 		baseline: number | null;
 		rate: RobustLine | null;
+		levels: Level[];
 		taken: { sittingId: number; number: number; on: string; right: number }[];
 	}
 	interface Props {
@@ -35,10 +39,12 @@
 		practiced: number;
 		skillName: (id: number) => string;
 		recommendation?: Recommendation;
+		/** What the levels of the focus's domain are compared with. */
+		marks?: LevelMarks;
 		/** What the advice will be after the next probe. */
 		next?: AdviceFrom[];
 	}
-	let { plan, sessions, practiced, skillName, recommendation, next = [] }: Props = $props();
+	let { plan, sessions, practiced, skillName, recommendation, marks, next = [] }: Props = $props();
 	const { reading, questions, ofFocus, aWeek } = $derived(plan);
 	const says = $derived(
 		reading
@@ -69,6 +75,7 @@
 	{#if sessions}{saySessions(sessions)}{/if}
 	{practiced ? `${plural(practiced, 'minute')} of practice since the first week.` : 'No practice since the first week.'}
 </p>
+{#if marks}<p>{sayLevels(plan.levels, marks).join(' ')}</p>{/if}
 <SeriesChart content={seriesContent(plan, skillName)} says={sayChart(plan)} />
 {#if recommendation}
 	<div class="advice">

@@ -1,5 +1,6 @@
 import { addDays, type SchoolDate } from '../../../core/calendar';
 import { refreshStudents } from '../../standing';
+import { isBegunSql } from '../../track';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import type { Staff } from '../../request';
 import { changeWithin, undoWithin } from './groupChanges';
@@ -276,7 +277,7 @@ export async function keepAdoptedPlans(
 async function endUnbegun(transaction: Database, planIds: number[]): Promise<void> {
 	if (planIds.length === 0) return;
 	const gone = await transaction.rows<{ studentId: number }>(
-		`DELETE FROM probe_plan WHERE id IN (?) AND NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.plan_id = probe_plan.id)
+		`DELETE FROM probe_plan WHERE id IN (?) AND NOT ${isBegunSql('probe_plan')}
 		RETURNING student_id AS studentId`,
 		[planIds]
 	);

@@ -1,7 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import { refreshStudents } from '../../standing';
-import { forgetReadings } from '../../track';
+import { forgetReadings, isBegunSql } from '../../track';
 
 /** What a change of a group did to its members' weekly probes, as it is stored to be undone. */
 export interface CarriedPlans {
@@ -13,8 +13,8 @@ export interface CarriedPlans {
 
 /** SQL: a plan like another, from a day on. */
 const LIKE = `INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus,
-		in_two_weeks, on_day, created_by)
-	SELECT ?, ?, group_id, ?, goal_on, goal_correct, questions, of_focus, in_two_weeks, on_day, created_by
+		in_two_weeks, on_day, level_checks, created_by)
+	SELECT ?, ?, group_id, ?, goal_on, goal_correct, questions, of_focus, in_two_weeks, on_day, level_checks, created_by
 	FROM probe_plan WHERE id = ? AND goal_on > ?`;
 
 /** Begins a plan like another for a student; null where they have one on the skill, or the goal's day has come. */
@@ -98,10 +98,14 @@ export async function carryToEnd(
 	return { ended: [], begun: [], goals };
 }
 
-/** Whether a probe was taken of a plan that began with a change: then it is not taken back any more. */
+/** Whether a probe or level check was taken of a plan that began with a change: then it is not taken back any more. */
 export async function isProbedSince(transaction: Database, { begun }: CarriedPlans): Promise<boolean> {
 	if (begun.length === 0) return false;
-	return (await transaction.row('SELECT 1 FROM sitting WHERE plan_id IN (?) LIMIT 1', [begun])) !== null;
+	return (
+		(await transaction.row(`SELECT 1 FROM probe_plan AS plan WHERE plan.id IN (?) AND ${isBegunSql('plan')} LIMIT 1`, [
+			begun
+		])) !== null
+	);
 }
 
 /** Puts back what a change did to weekly probes, of which none was taken since. */

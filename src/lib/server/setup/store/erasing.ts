@@ -78,6 +78,7 @@ const TAKE_OUT = [
 	'DELETE FROM fact_answer WHERE student_id = ?',
 	'DELETE FROM fact_run WHERE student_id = ?',
 	'DELETE FROM score WHERE student_id = ?',
+	'DELETE FROM level_score WHERE student_id = ?',
 	'DELETE FROM follow_on WHERE sitting_id IN (SELECT id FROM sitting WHERE student_id = ?)',
 	'DELETE FROM sitting_item WHERE sitting_id IN (SELECT id FROM sitting WHERE student_id = ?)',
 	'UPDATE sitting SET resits_id = NULL WHERE student_id = ?',

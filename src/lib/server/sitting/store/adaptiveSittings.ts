@@ -1,5 +1,13 @@
+import type { LevelPlace } from '../../../core/growth';
 import { adaptiveSeed, formSeed, type ItemKey } from '../../../core/items';
-import { fixedForm, itemParameters, itemPool, nextQuestion, RESIT_ITEMS } from '../../../core/screening';
+import {
+	fixedForm,
+	itemParameters,
+	itemPool,
+	LEVEL_CHECK_ITEMS,
+	nextQuestion,
+	RESIT_ITEMS
+} from '../../../core/screening';
 import { ADAPTIVE_RULES, type AbilityEstimate } from '../../../core/measurement';
 import type { Database, RootDatabase } from '../../database';
 import { parameterSet, type ParameterSet, type ScreeningWindow, versionFor } from '../../screen';
@@ -44,12 +52,45 @@ export async function beginDiagnostic(
 	});
 }
 
+/** What a level check belongs to. */
+interface LevelCheckPlace {
+	planId: number;
+	domainId: number;
+	place: LevelPlace;
+}
+
+/** Begins a level check of a domain, or finds it begun. */
+export async function beginLevelCheck(
+	database: RootDatabase,
+	studentId: number,
+	{ planId, domainId, place }: LevelCheckPlace,
+	skills: Skill[],
+	at: Date
+): Promise<number> {
+	return database.transaction(async (transaction) => {
+		const { id, isNew } = await openSitting(transaction, {
+			studentId,
+			kind: 'level',
+			origin: { levelPlanId: planId, levelPlace: place, domainId },
+			itemCount: LEVEL_CHECK_ITEMS,
+			adaptive: true,
+			parametersId: await versionFor(transaction, studentId),
+			at
+		});
+		if (isNew) await goOn(transaction, [id], skills);
+		return id;
+	});
+}
+
 interface SittingRow {
 	id: number;
+	isLevelCheck: number;
 	grade: number;
+	/** Of a level check the middle of the year: it begins at the last score, where there is one. */
 	term: number;
-	subject: string;
-	/** Of a resit. */
+	/** Of a diagnostic. */
+	subject: string | null;
+	/** Of a resit and a level check. */
 	domainId: number | null;
 	theta: number | null;
 	standardError: number | null;
@@ -73,18 +114,19 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 	if (sittingIds.length === 0) return [];
 	const [sittings, rows] = await Promise.all([
 		transaction.rows<SittingRow>(
-			`SELECT sitting.id, student.grade, screening_window.term, screening_window.subject,
-				sitting.domain_id AS domainId, sitting.parameters_id AS parametersId,
+			`SELECT sitting.id, sitting.kind = 'level' AS isLevelCheck, student.grade, COALESCE(screening_window.term, 2) AS term,
+				screening_window.subject, sitting.domain_id AS domainId, sitting.parameters_id AS parametersId,
 				last.theta, last.standard_error AS standardError
 			FROM sitting
 			JOIN student ON student.id = sitting.student_id
-			JOIN screening_window ON screening_window.id = sitting.window_id
+			LEFT JOIN screening_window ON screening_window.id = sitting.window_id
 			LEFT JOIN score AS last ON last.id = (
 				SELECT score.id FROM score
-				JOIN screening_window AS its_window
-					ON its_window.id = score.window_id AND its_window.subject = screening_window.subject
-				WHERE score.student_id = sitting.student_id AND score.window_id <> sitting.window_id
-					AND score.domain_id = 0 AND score.source = 'diagnostic'
+				JOIN screening_window AS its_window ON its_window.id = score.window_id
+				WHERE score.student_id = sitting.student_id AND score.source = 'diagnostic'
+					AND IF(sitting.kind = 'level', score.domain_id = sitting.domain_id,
+						score.domain_id = 0 AND score.window_id <> sitting.window_id
+							AND its_window.subject = screening_window.subject)
 				ORDER BY score.taken_on DESC, score.id DESC LIMIT 1)
 			WHERE sitting.id IN (?)`,
 			[sittingIds]
@@ -123,7 +165,7 @@ export async function goOn(transaction: Database, sittingIds: number[], skills: 
 				.filter(({ skillCode, domainId }) =>
 					sitting.domainId === null ? subjectOf.get(skillCode) === sitting.subject : domainId === sitting.domainId
 				),
-			isResit: sitting.domainId !== null,
+			as: sitting.isLevelCheck ? 'level check' : sitting.domainId === null ? 'diagnostic' : 'resit',
 			answers: own.map(({ familyId, item, skillId, correct }) => {
 				const skill = bySkill.get(skillId)!;
 				const response = { item: itemParameters(item, skill, parameters), correct: correct! };

@@ -5,7 +5,7 @@ import type { QuestionHelp } from '../../../core/practice';
 import type { Database, RootDatabase } from '../../database';
 import { goOn } from './adaptiveSittings';
 import { closings, type Closing } from './closings';
-import { finishDiagnostic } from '../../screen';
+import { finishDiagnostic, scoreLevelCheck } from '../../screen';
 import { judge, type Judgment } from '../regrade';
 import { acceptedAnswers } from './corrections';
 import { noteCorrected } from './regrading';
@@ -186,8 +186,9 @@ async function moveOn(transaction: Database, firstTries: Judged[]): Promise<void
 		ended[0].answer.receivedAt
 	);
 	for (const { place, answer } of ended) {
-		if (place.kind !== 'diagnostic') continue;
-		await finishDiagnostic(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
+		if (place.kind !== 'diagnostic' && place.kind !== 'level') continue;
+		const score = place.kind === 'level' ? scoreLevelCheck : finishDiagnostic;
+		await score(transaction, place.sittingId, await skillsTaught(place.schoolId), answer);
 	}
 	const practiced = ended.filter(({ place }) => isPracticeKind(place.kind)).map(({ place }) => place.studentId);
 	await refreshStudents(transaction, [...new Set(practiced)]);

@@ -55,7 +55,7 @@ export async function closings(database: Database, sittingIds: number[], at: Dat
 		LEFT JOIN practice_set_student AS given
 			ON given.set_id = sitting.set_id AND given.student_id = sitting.student_id
 		LEFT JOIN skill_check ON skill_check.id = sitting.check_id
-		LEFT JOIN probe_plan ON probe_plan.id = sitting.plan_id
+		LEFT JOIN probe_plan ON probe_plan.id = COALESCE(sitting.plan_id, sitting.level_plan_id)
 		WHERE sitting.id IN (?)`,
 		[[...new Set(sittingIds)]]
 	);

@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
+import type { LevelPlace } from '../../../core/growth';
 import type { Answer, ItemKey, ItemSeed } from '../../../core/items';
 import type { QuestionHelp } from '../../../core/practice';
 import type { Doubt } from '../../../core/measurement';
@@ -50,6 +51,7 @@ type Origin =
 	| { windowId: number; attempt: number; resitsId?: number; domainId?: number }
 	| { setId: number; attempt: number }
 	| { planId: number; number: number }
+	| { levelPlanId: number; levelPlace: LevelPlace; domainId: number }
 	| { checkId: number }
 	| { ownDay: SchoolDate; ownNumber: number };
 
@@ -78,6 +80,8 @@ export async function openSitting(
 		setId: null,
 		planId: null,
 		number: null,
+		levelPlanId: null,
+		levelPlace: null,
 		checkId: null,
 		ownDay: null,
 		ownNumber: null,
@@ -87,9 +91,9 @@ export async function openSitting(
 		...origin
 	};
 	const { insertId, affected } = await transaction.run(
-		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, probe_number, check_id, own_day, own_number, attempt, resits_id,
-			domain_id, item_count, until_right, adaptive, parameters_id, started_at)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
+		`INSERT INTO sitting (student_id, kind, window_id, set_id, plan_id, probe_number, level_plan_id, level_place, check_id, own_day, own_number,
+			attempt, resits_id, domain_id, item_count, until_right, adaptive, parameters_id, started_at)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE id = LAST_INSERT_ID(id)`,
 		[
 			studentId,
@@ -98,6 +102,8 @@ export async function openSitting(
 			columns.setId,
 			columns.planId,
 			columns.number,
+			columns.levelPlanId,
+			columns.levelPlace,
 			columns.checkId,
 			columns.ownDay,
 			columns.ownNumber,

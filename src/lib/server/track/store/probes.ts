@@ -9,7 +9,7 @@ import { refreshStudents } from '../../standing';
 /** Weekly probes of one student on one skill, from a week to a goal date. */
 export interface ProbePlan extends ProbeForm {
 	id: number;
-	studentId: number;
+	studentId: VisibleId;
 	skillId: number;
 	skillCode: string;
 	groupId: number | null;
@@ -22,6 +22,8 @@ export interface ProbePlan extends ProbeForm {
 	makeUp: number | null;
 	/** Whether it watches over a student whose group ended because they no longer needed it. */
 	afterExit: boolean;
+	/** Whether the level of its domain is checked beside it. */
+	levelChecks: boolean;
 }
 
 /** A probe that was taken. */
@@ -45,17 +47,27 @@ export interface ProbeSeries extends ProbePlan {
 
 const PLAN = `plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, skill.code AS skillCode, plan.group_id AS groupId,
 	plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.goal_correct AS goalCorrect, plan.questions, plan.of_focus AS ofFocus,
-	plan.in_two_weeks AS inTwoWeeks, plan.on_day AS onDay, plan.make_up AS makeUp, plan.after_exit AS afterExit`;
+	plan.in_two_weeks AS inTwoWeeks, plan.on_day AS onDay, plan.make_up AS makeUp, plan.after_exit AS afterExit, plan.level_checks AS levelChecks`;
 
 /** SQL: what ends on a day that is to come runs until then. */
 const isRunning = '(plan.ended_on IS NULL OR plan.ended_on > ?)';
 
+/** SQL: whether a probe or a level check of a plan was begun. @param plan what the plan's row is called */
+export const isBegunSql = (plan: string): string =>
+	`(EXISTS (SELECT 1 FROM sitting WHERE sitting.plan_id = ${plan}.id)
+		OR EXISTS (SELECT 1 FROM sitting WHERE sitting.level_plan_id = ${plan}.id))`;
+
 /** As it is stored: how often in whole numbers. */
-type PlanRow = Omit<ProbePlan, 'aWeek' | 'afterExit'> & { inTwoWeeks: number; afterExit: number };
-const toPlan = ({ inTwoWeeks, afterExit, ...plan }: PlanRow): ProbePlan => ({
+type PlanRow = Omit<ProbePlan, 'aWeek' | 'afterExit' | 'levelChecks'> & {
+	inTwoWeeks: number;
+	afterExit: number;
+	levelChecks: number;
+};
+const toPlan = ({ inTwoWeeks, afterExit, levelChecks, ...plan }: PlanRow): ProbePlan => ({
 	...plan,
 	aWeek: inTwoWeeks / 2,
-	afterExit: Boolean(afterExit)
+	afterExit: Boolean(afterExit),
+	levelChecks: Boolean(levelChecks)
 });
 
 /** Running plans of students with the probes taken so far. */
@@ -188,6 +200,8 @@ interface NewPlan {
 	goalOn: SchoolDate;
 	/** Weekday on which probes are given (ISO); null: any. */
 	onDay: number | null;
+	/** Whether the level of its domain is checked beside it; it is where nobody says. */
+	levelChecks?: boolean;
 }
 
 /** Starts weekly probes; a student who already has a running plan on the skill keeps it. @returns ids of new plans */
@@ -209,11 +223,11 @@ export async function startProbes(database: RootDatabase, staff: Staff, plan: Ne
 		)) {
 			const { insertId } = await transaction.run(
 				`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus, in_two_weeks,
-					on_day, created_by)
-				VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+					on_day, level_checks, created_by)
+				VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 				[
 					...[id, plan.skillId, plan.groupId, plan.startsOn, plan.goalOn, goalCorrect],
-					...[questions, ofFocus, 2 * aWeek, plan.onDay, staff.id]
+					...[questions, ofFocus, 2 * aWeek, plan.onDay, plan.levelChecks ?? true, staff.id]
 				]
 			);
 			ids.push(insertId);
@@ -237,8 +251,7 @@ export async function undoStartProbes(
 		const free = await transaction.rows<{ id: number; studentId: number }>(
 			`SELECT plan.id, plan.student_id AS studentId FROM probe_plan AS plan
 			JOIN student ON student.id = plan.student_id
-			LEFT JOIN sitting ON sitting.plan_id = plan.id
-			WHERE plan.id IN (?) AND student.school_id = ? AND sitting.id IS NULL ${ownOnly} FOR UPDATE`,
+			WHERE plan.id IN (?) AND student.school_id = ? AND NOT ${isBegunSql('plan')} ${ownOnly} FOR UPDATE`,
 			[planIds, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (free.length === 0) return 0;

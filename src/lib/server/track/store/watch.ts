@@ -2,6 +2,7 @@ import type { SchoolDate } from '../../../core/calendar';
 import type { Database } from '../../database';
 import type { Staff } from '../../request';
 import { refreshStudents } from '../../standing';
+import { isBegunSql } from './probes';
 
 /** Weeks for which a student is watched over after an exit, with a probe every second week. */
 const WATCHED_WEEKS = 8;
@@ -24,8 +25,8 @@ export async function beginWatch(
 	for (const id of endedPlans) {
 		const { insertId, affected } = await transaction.run(
 			`INSERT INTO probe_plan (student_id, skill_id, group_id, starts_on, goal_on, goal_correct, questions, of_focus,
-				in_two_weeks, on_day, after_exit, created_by)
-			SELECT student_id, skill_id, NULL, ?, ? + INTERVAL ? WEEK, CEIL(? * questions), questions, of_focus, 1, on_day, TRUE, ?
+				in_two_weeks, on_day, after_exit, level_checks, created_by)
+			SELECT student_id, skill_id, NULL, ?, ? + INTERVAL ? WEEK, CEIL(? * questions), questions, of_focus, 1, on_day, TRUE, level_checks, ?
 			FROM probe_plan WHERE id = ?`,
 			[on, on, WATCHED_WEEKS, KEPT_SHARE, staff.id, id]
 		);
@@ -49,7 +50,7 @@ export async function endWatch(transaction: Database, planIds: number[], on: Sch
 	if (planIds.length === 0) return;
 	await transaction.run(
 		`DELETE FROM probe_plan
-		WHERE id IN (?) AND NOT EXISTS (SELECT 1 FROM sitting WHERE sitting.plan_id = probe_plan.id)`,
+		WHERE id IN (?) AND NOT ${isBegunSql('probe_plan')}`,
 		[planIds]
 	);
 	await transaction.run('UPDATE probe_plan SET ended_on = GREATEST(?, starts_on) WHERE id IN (?)', [on, planIds]);

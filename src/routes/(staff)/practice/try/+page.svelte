@@ -46,7 +46,7 @@
 			{isReady}
 			isOffline={false}
 			hasSolutions={data.hasSolutions}
-			isDiagnostic={false}
+			isOneByOne={false}
 			onnext={() => heading?.focus()}
 		/>
 	{/if}

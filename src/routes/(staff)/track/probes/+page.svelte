@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { sayDate } from '$lib/core/calendar';
+	import { sayDate, sayDay } from '$lib/core/calendar';
 	import { fullName, number, plural, sayChance } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
@@ -102,6 +102,32 @@
 		{:else}
 			<p>No weekly probes run in this scope. They start beside, for a group on its focus.</p>
 		{/each}
+		{#if page.levels.length}
+			<section>
+				<h2>Level checks to take</h2>
+				<p class="soft">
+					20 questions on a whole domain, in the middle and at the end of weekly probes: whether the work carries over.
+					They tell half a year’s difference, not a month’s.
+				</p>
+				<Table
+					says="Level checks to take"
+					columns={[{ label: 'Student' }, { label: 'Domain' }, { label: 'So far' }, { label: 'Until' }]}
+					rows={page.levels}
+					key={({ planId, place }) => `${planId} ${place}`}
+					attributes={({ student }) => ({ 'data-student': student.id })}
+				>
+					{#snippet cells({ student, domain, place, answered, closesOn })}
+						<th scope="row"
+							><a href={keepingScope(`/students/${student.id}`, { student: null })}>{fullName(student)}</a>
+							<span class="soft">{student.className}</span></th
+						>
+						<td>{domain} <span class="soft">{place === 'middle' ? 'middle' : 'end'}</span></td>
+						<td>{answered ? `${answered} of 20 answered` : 'not begun'}</td>
+						<td>{sayDate(closesOn)}</td>
+					{/snippet}
+				</Table>
+			</section>
+		{/if}
 	</div>
 
 	{#if data.can.probe}
@@ -177,6 +203,15 @@
 						><option>2</option><option>4</option></select
 					>
 				</fieldset>
+				{#if start.levels.days.length}
+					<label
+						><input type="checkbox" name="levels" value="yes" checked /> and 20 questions on all of {start.levels
+							.domain},
+						{start.levels.days
+							.map(({ opensOn, closesOn }) => `${sayDay(opensOn)} to ${sayDay(closesOn)}`)
+							.join(', and ')}: whether the work carries over</label
+					>
+				{/if}
 				<p class="one-line">
 					<label
 						>by <input

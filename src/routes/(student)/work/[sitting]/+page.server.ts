@@ -26,12 +26,14 @@ export async function load({ locals, params }) {
 	const sitting = id === null ? null : await findSitting(locals.database, student.id, id);
 	if (!sitting) error(404, 'This is not on your page.');
 	const isDiagnostic = sitting.kind === 'diagnostic';
+	/** Whether one question is shown at a time, the next once the last is stored. */
+	const isOneByOne = isDiagnostic || sitting.adaptive;
 	const isYoung = student.grade <= LAST_GRADE_WITH_SUPPORTS;
 	const isPractice = isPracticeKind(sitting.kind);
 	const [items, accommodation, progress, closed] = await Promise.all([
 		sittingItems(locals.database, sitting.id),
 		accommodationOf(locals, student),
-		isDiagnostic ? diagnosticProgress(locals, student, sitting) : null,
+		isOneByOne ? diagnosticProgress(locals, student, sitting) : null,
 		closings(locals.database, [sitting.id], locals.at)
 	]);
 	const closing = closed.get(sitting.id);
@@ -54,6 +56,7 @@ export async function load({ locals, params }) {
 			id: sitting.id,
 			kind: sitting.kind,
 			adaptive: sitting.adaptive,
+			isOneByOne,
 			// Of an adaptive sitting that goes on: the most there can be, so that what is told never grows.
 			itemCount: sitting.itemCount,
 			untilRight: sitting.untilRight

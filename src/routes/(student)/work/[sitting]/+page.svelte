@@ -39,7 +39,7 @@
 	/** Whether all questions were told at once, so that the page itself knows how many were right. */
 	const isCounted = $derived(data.items.every(({ item }) => item.practice));
 
-	const isDiagnostic = $derived(data.sitting.kind === 'diagnostic');
+	const isOneByOne = $derived(data.sitting.isOneByOne);
 	const current = $derived(sitting.current);
 	/** Why nothing can be answered any more. */
 	const closed = $derived(queue?.closed || data.closed);
@@ -57,7 +57,7 @@
 	onMount(() => {
 		queue = new AnswerQueue(
 			data.sitting.id,
-			isDiagnostic ? { next: comesNext } : { solutions: sitting.learn, helps: sitting.takeHelps }
+			isOneByOne ? { next: comesNext } : { solutions: sitting.learn, helps: sitting.takeHelps }
 		);
 		sitting.queue = queue;
 		void sitting.resume(queue.waiting);
@@ -142,14 +142,14 @@
 			isReady={queue !== null}
 			isOffline={queue?.offline ?? false}
 			hasSolutions={data.solutions}
-			{isDiagnostic}
+			{isOneByOne}
 			onnext={() => heading?.focus()}
 		/>
 		{#if sitting.isWarmUp}
 			<p class="aside">
 				<button class="plain" disabled={!queue} onclick={skipWarmUp}>Skip the practice questions</button>
 			</p>
-		{:else if isDiagnostic}
+		{:else if isOneByOne}
 			<p class="aside"><a href="/today">Stop for now</a></p>
 		{/if}
 	{:else}

@@ -21,6 +21,22 @@ export const WORK_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'level_scores',
+		says: 'the level of a student in a domain, by a level check',
+		sql: `SELECT level.student_id AS student, level.sitting_id AS sitting, domain.code AS domain, level.theta, level.standard_error,
+				level.taken_on
+			FROM level_score AS level JOIN domain ON domain.id = level.domain_id
+			WHERE level.student_id IN (?) ORDER BY level.student_id, level.sitting_id`,
+		columns: {
+			student: STUDENT,
+			sitting: 'number of the sitting here',
+			domain: 'code of the domain',
+			theta: 'the level in logits, as scores are',
+			standard_error: 'its standard error in logits',
+			taken_on: 'day on which it was taken'
+		}
+	},
+	{
 		name: 'window_notes',
 		says: 'what was noted of a student in a window',
 		sql: `SELECT note.student_id AS student, note.window_id AS screening_window, note.kind, note.reason, note.make_up_until,
@@ -61,19 +77,22 @@ export const WORK_FILES: ArchiveFile[] = [
 	},
 	{
 		name: 'sittings',
-		says: 'a run of a student through a diagnostic, a practice set, a probe or a check',
+		says: 'a run of a student through a diagnostic, a practice set, a probe, a level check or a check',
 		sql: `SELECT sitting.student_id AS student, sitting.id AS sitting, sitting.kind, sitting.window_id AS screening_window,
-				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.probe_number, sitting.item_count, sitting.answered,
+				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.probe_number,
+				sitting.level_plan_id AS level_check_of_plan, sitting.level_place AS level_check, sitting.item_count, sitting.answered,
 				sitting.started_at, sitting.finished_at, sitting.set_aside_at, sitting.trust
 			FROM sitting WHERE sitting.student_id IN (?) ORDER BY sitting.student_id, sitting.id`,
 		columns: {
 			student: STUDENT,
 			sitting: 'number of the sitting here',
-			kind: 'diagnostic, practice, probe or check',
+			kind: 'diagnostic, practice, probe, level or check',
 			screening_window: 'number of the window of a diagnostic',
 			practice_set: 'number of the practice set',
 			probe_plan: 'number of the plan of probes',
 			probe_number: 'the how-manieth probe of its plan, from 1: with one a week, its week',
+			level_check_of_plan: 'number of the plan of probes that a level check belongs to',
+			level_check: 'which of that plan’s level checks it is: middle or end',
 			item_count: 'questions there were or could be',
 			answered: 'questions answered',
 			started_at: 'when it began',
@@ -218,7 +237,7 @@ export const WORK_FILES: ArchiveFile[] = [
 		name: 'probe_plans',
 		says: 'weekly probes of a student on a skill',
 		sql: `SELECT plan.student_id AS student, plan.id AS probe_plan, skill.code AS skill, plan.group_id AS small_group,
-				plan.starts_on, plan.goal_on, plan.goal_correct, plan.questions, plan.of_focus, plan.in_two_weeks, plan.after_exit, plan.ended_on, account.display_name AS created_by
+				plan.starts_on, plan.goal_on, plan.goal_correct, plan.questions, plan.of_focus, plan.in_two_weeks, plan.after_exit, plan.level_checks, plan.ended_on, account.display_name AS created_by
 			FROM probe_plan AS plan
 			JOIN skill ON skill.id = plan.skill_id
 			JOIN account ON account.id = plan.created_by
@@ -235,6 +254,7 @@ export const WORK_FILES: ArchiveFile[] = [
 			of_focus: 'how many of them are on the skill; the others are on what comes before it',
 			in_two_weeks: 'probes in two weeks',
 			after_exit: 'whether it watches over a student after an exit',
+			level_checks: 'whether the level of its domain is checked beside it',
 			ended_on: 'when it ended; empty while it goes on',
 			created_by: BY
 		}
