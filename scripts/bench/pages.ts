@@ -75,6 +75,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/track',
 		'/track/charts',
 		'/track/probes',
+		'/track/paper?group=1',
 		'/track/sessions',
 		'/decide',
 		'/decide/meetings',

@@ -60,7 +60,9 @@ import { letFollow, noteFinishedRuns, waitingRuns } from '../../src/lib/server/p
 import { addCorrection } from '../../src/lib/server/sitting/store/corrections';
 import { noteCorrected } from '../../src/lib/server/sitting/store/regrading';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
-import { beginProbe } from '../../src/lib/server/sitting/store/probeSittings';
+import { paperForm } from '../../src/lib/core/items/probeQuestions';
+import { beginProbe, placesOf } from '../../src/lib/server/sitting/store/probeSittings';
+import { storePaperProbes } from '../../src/lib/server/sitting/store/paperProbes';
 import { openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
 import { skillList } from '../../src/lib/server/library/store/skills';
@@ -195,6 +197,8 @@ export interface FilledSchool {
 	checks: { a: number; b: number };
 	/** Diagnostics of students 1 and 5. */
 	sittings: { a: number; b: number };
+	/** Probes that were answered on paper. */
+	paper: number[];
 	/** Runs of facts of students 1 and 5. */
 	factRuns: { a: number; b: number };
 	/** The practice of student 1, of which there is a notice. */
@@ -695,6 +699,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	};
 	const probed = { skillId: skills[0].id, skillCode: skills[0].code, questions: 16, ofFocus: 10 };
 	const sitting: number[] = [];
+	const paper: number[] = [];
 	let noticed: number | null = null;
 	for (const studentId of [students[0], students[4]]) {
 		const window = { id: windows.diagnostic, subject: 'Mathematics', term: 2, mode: 'fixed form' as const };
@@ -712,6 +717,16 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			studentId,
 			await beginLevelCheck(database, studentId, { planId, domainId, place: 'middle' }, skills, NOW)
 		);
+		const places = await placesOf(database, { studentId, ...probed });
+		const marked = await storePaperProbes(
+			database,
+			specialist,
+			{ letter: 'A', questions: paperForm(places, 'A').questions },
+			[{ planId, studentId, number: 2, missed: [3] }],
+			skills,
+			{ on: NOW, at: NOW }
+		);
+		paper.push(...marked.sittings);
 		await database.run(`INSERT INTO series_reading (plan_id, made_of, made_by, reading) VALUES (?, 0, '', '{}')`, [
 			planId
 		]);
@@ -851,6 +866,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		carriedPlan: carried!.id,
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
+		paper,
 		noticed: noticed!,
 		...(await accept(noticed!)),
 		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },

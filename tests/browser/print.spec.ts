@@ -42,6 +42,7 @@ test('what people print holds no controls and fits its page: group, reviews, res
 			'/track/charts?scope=class:8',
 			'/library/F41',
 			'/practice/1/print?versions=2&key=on',
+			'/track/paper/print?group=1',
 			'/practice/1/results'
 		]
 	]) {

@@ -1,4 +1,6 @@
 import { schoolField } from '../../../src/lib/server/standing/schoolField';
+import * as paperProbes from '../../../src/lib/server/sitting/store/paperProbes';
+import { paperForm } from '../../../src/lib/core/items/probeQuestions';
 import * as probeSittings from '../../../src/lib/server/sitting/store/probeSittings';
 import * as watches from '../../../src/lib/server/groups/store/watches';
 import * as exits from '../../../src/lib/server/track/store/exits';
@@ -71,7 +73,14 @@ export const trackCalls: [object, Record<string, Call>][] = [
 					skills,
 					NOW
 				)
-			)
+			),
+			placesOf: given(({ database, me, skills }) =>
+				probeSittings.placesOf(database, {
+					...{ studentId: me.students[0], skillId: skills[0].id, skillCode: skills[0].code },
+					...{ questions: 16, ofFocus: 10 }
+				})
+			),
+			wordsMet: given(({ database, me }) => probeSittings.wordsMet(database, me.students[0], ['x']))
 		}
 	],
 	[
@@ -101,6 +110,27 @@ export const trackCalls: [object, Record<string, Call>][] = [
 		}
 	],
 	[exits, { exitsSince: given((asking) => exits.exitsSince(asking.database, roster(asking), '2026-01-01')) }],
+	[
+		paperProbes,
+		{
+			storePaperProbes: checks(async ({ database, me, of, skills }) => {
+				const plan = { skillId: skills[0].id, skillCode: skills[0].code, questions: 16, ofFocus: 10 };
+				const places = await probeSittings.placesOf(database, { ...plan, studentId: of.students[1] });
+				return paperProbes.storePaperProbes(
+					database,
+					me.staff.specialist,
+					{ letter: 'B', questions: paperForm(places, 'B').questions },
+					[{ planId: of.plans.a, studentId: of.students[0], number: 9, missed: [] }],
+					skills,
+					{ on: NOW, at: NOW }
+				);
+			}),
+			takeBackPaperProbes: checks(({ database, me, of }) =>
+				paperProbes.takeBackPaperProbes(database, me.staff.specialist, of.paper, NOW)
+			),
+			paperFormsOf: given(({ database, me }) => paperProbes.paperFormsOf(database, Object.values(me.plans)))
+		}
+	],
 	[
 		levelChecks,
 		{

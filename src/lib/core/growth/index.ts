@@ -12,6 +12,7 @@ export * from './phases';
 export * from './atStake';
 export * from './whatWouldChange';
 export * from './probe';
+export * from './readMissed';
 export * from './levelChecks';
 export * from './goals';
 export * from './verdict';

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { itemFrom } from './bank';
-import { formsCarried, MOST_FORMS, probePlaces, probeQuestions, sameWords } from './probeQuestions';
+import {
+	FORM_LETTERS,
+	formsCarried,
+	MOST_FORMS,
+	paperForm,
+	probePlaces,
+	probeQuestions,
+	sameWords
+} from './probeQuestions';
 
 const FORM = { questions: 16, ofFocus: 10 };
 /** Comparing fractions, and what comes before it. */
@@ -65,5 +73,38 @@ describe('questions of probes', () => {
 			for (let number = 1; number <= forms; number++) expect(probeQuestions(places, 1, number, met).repeated).toBe(0);
 			if (forms < MOST_FORMS) expect(probeQuestions(places, 1, forms + 1, met).repeated).toBeGreaterThan(0);
 		}
+	});
+});
+
+describe('forms on paper', () => {
+	it('are the same for whoever asks, in whatever order, at the places of a probe', () => {
+		const places = placesOf('F31');
+		const late = paperForm(places, 'D').questions;
+		const early = paperForm(places, 'A').questions;
+		expect(paperForm([...places], 'D').questions).toEqual(late);
+		expect(early).not.toEqual(late);
+		const families = (items: { familyId: string }[]) => items.map(({ familyId }) => familyId).sort();
+		for (const letter of FORM_LETTERS.slice(0, 4))
+			expect(families(paperForm(places, letter).questions)).toEqual(families(places));
+		expect(() => paperForm(places, 'Z')).toThrow(RangeError);
+	});
+
+	it('share no question while the families have others, and as many hold as are told', () => {
+		const places = placesOf(FOCUS);
+		const forms = FORM_LETTERS.map((letter) => paperForm(places, letter));
+		const without = forms.findIndex(({ repeated }) => repeated > 0);
+		const held = forms.slice(0, without < 0 ? forms.length : without);
+		const words = held.flatMap(({ questions }) =>
+			questions.map(({ familyId, seed }) => sameWords(itemFrom(familyId, seed)))
+		);
+		expect(held.length).toBeGreaterThan(2);
+		expect(new Set(words).size).toBe(words.length);
+		expect(Math.abs(held.length - formsCarried(places))).toBeLessThanOrEqual(2);
+	});
+
+	it('are asked by no probe on screen', () => {
+		const places = placesOf(FOCUS);
+		const onScreen = new Set(probeQuestions(places, 3, 1, new Set()).questions.map(({ seed }) => seed));
+		for (const { seed } of paperForm(places, 'A').questions) expect(onScreen).not.toContain(seed);
 	});
 });

@@ -2,7 +2,7 @@ import type { ProbeForm } from '../growth';
 import { familiesFor, itemFrom } from './bank';
 import { describeAnswer } from './check';
 import type { Item, ItemSeed } from './item';
-import { probeSeeds } from './seeds';
+import { paperFormSeeds, probeSeeds } from './seeds';
 
 /** A place of a probe: which skill its question is on, and of which family. */
 export type ProbePlace = Pick<ItemSeed, 'skillCode' | 'familyId'>;
@@ -45,14 +45,18 @@ export function probePlaces(
  * @param met what they were asked before (`sameWords`); what is chosen is added
  * @returns also how many had to be questions that were met, where a family has no others left
  */
-export function probeQuestions(
-	places: ProbePlace[],
-	plan: number,
-	number: number,
-	met: Set<string>
-): { questions: ItemSeed[]; repeated: number } {
+export function probeQuestions(places: ProbePlace[], plan: number, number: number, met: Set<string>): ProbeQuestions {
+	return chooseQuestions(places, probeSeeds(plan, number), number, met);
+}
+
+/** The questions of a probe, and how many of them were met before. */
+interface ProbeQuestions {
+	questions: ItemSeed[];
+	repeated: number;
+}
+
+function chooseQuestions(places: ProbePlace[], seeds: number[], number: number, met: Set<string>): ProbeQuestions {
 	let repeated = 0;
-	const seeds = probeSeeds(plan, number);
 	const questions = places.map(({ familyId, skillCode }, place) => {
 		for (let i = 0; i < seeds.length; i++) {
 			const seed = seeds[(place * STRIDE + i) % seeds.length];
@@ -72,6 +76,33 @@ export function probeQuestions(
 /** Places of one family begin so many seeds apart, and a probe's order is turned by so many a week. */
 const [STRIDE, TURN] = [7, 5];
 
+/** The letters of a skill's forms on paper. */
+export const FORM_LETTERS = [...'ABCDEFGHIJKLMNOPQRST'];
+
+/** Forms of places that were made, in their order, and what is asked in them. */
+const paperForms = new Map<string, { forms: ProbeQuestions[]; met: Set<string> }>();
+
+/**
+ * A form of a probe on paper, the same for whoever gets it: at the places of a probe on screen, and without a question of the
+ * forms before it while the families have others left.
+ *
+ * @throws RangeError for no such letter
+ */
+export function paperForm(places: ProbePlace[], letter: string): ProbeQuestions {
+	const wanted = FORM_LETTERS.indexOf(letter);
+	if (wanted < 0) throw new RangeError(`no form ${letter}`);
+	const key = keyOf(places);
+	let made = paperForms.get(key);
+	if (!made) paperForms.set(key, (made = { forms: [], met: new Set() }));
+	while (made.forms.length <= wanted) {
+		const number = made.forms.length + 1;
+		made.forms.push(chooseQuestions(places, paperFormSeeds(number), number, made.met));
+	}
+	return made.forms[wanted];
+}
+
+const keyOf = (places: ProbePlace[]): string => places.map(({ familyId }) => familyId).join(' ');
+
 /** Forms that are looked for at most: as many weeks as a plan has. */
 export const MOST_FORMS = 20;
 
@@ -84,7 +115,7 @@ const carried = new Map<string, number>();
  * @returns at most `MOST_FORMS`
  */
 export function formsCarried(places: ProbePlace[]): number {
-	const key = places.map(({ familyId }) => familyId).join(' ');
+	const key = keyOf(places);
 	const known = carried.get(key);
 	if (known !== undefined) return known;
 	const met = new Set<string>();

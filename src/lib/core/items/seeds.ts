@@ -13,7 +13,8 @@ const WIDTHS = {
 	adaptive: 2_000_000_000,
 	older: 200_000_000,
 	paper: 80_000_000,
-	own: 12_000_000
+	own: 12_000_000,
+	paperForm: 1_000
 };
 
 export type SeedUse = keyof typeof WIDTHS;
@@ -51,6 +52,12 @@ const SEEDS_OF_PLAN = 1_000;
 export function probeSeeds(planId: number, number: number): number[] {
 	const first = seedOf('probe', planId * SEEDS_OF_PLAN);
 	return Array.from({ length: SEEDS_OF_PLAN }, (_, i) => first + ((number * 37 + i) % SEEDS_OF_PLAN));
+}
+
+/** The seeds that paper forms of probes are drawn from, whatever their skill; each form from another on. */
+export function paperFormSeeds(form: number): number[] {
+	const { from, until } = SEED_RANGES.paperForm;
+	return Array.from({ length: until - from }, (_, i) => from + ((form * 37 + i) % (until - from)));
 }
 
 /** The first seed of a check. */

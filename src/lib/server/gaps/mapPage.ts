@@ -153,9 +153,10 @@ async function cellEvidence(database: Database, studentId: VisibleId, skill: Ski
 				on: schoolDateOf(answer.answeredAt, school.timeZone),
 				kind: answer.kind,
 				stemHtml: mathHtml(answer.item.stem),
-				givenHtml: answerHtml(answer.item, answer.response),
+				givenHtml:
+					answer.paperForm && !answer.correct ? 'not right, on paper' : answerHtml(answer.item, answer.response),
 				correct: answer.correct,
-				notYet: answer.response === null,
+				notYet: answer.response === null && answer.paperForm === null,
 				idea: answer.misconception ? (misconceptionById(answer.misconception)?.shows ?? null) : null,
 				seconds: Math.round(answer.milliseconds / 1000)
 			};

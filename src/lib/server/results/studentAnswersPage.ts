@@ -67,12 +67,13 @@ export async function studentAnswersPage(
 			...{ id: one.id, kind: one.kind, attempt: one.attempt, correct: one.correct, hints: one.hints },
 			...{ isAside: one.isAside, correctedFor: one.correctedFor },
 			isNotYet: one.response === null,
+			paperForm: one.paperForm,
 			answeredAt: one.answeredAt,
 			seconds: Math.round(one.milliseconds / 1_000),
 			set: one.setId === null ? null : { id: one.setId, name: one.setName, question: one.position },
 			skill: skillOf.get(one.skillId)?.shortName ?? 'a skill that is not taught here any more',
 			stemHtml: mathHtml(item.stem),
-			answerHtml: answerHtml(item, one.response),
+			answerHtml: one.paperForm && !one.correct ? 'not right' : answerHtml(item, one.response),
 			keyHtml: one.correct ? '' : answerHtml(item, item.key),
 			shows: misconception === null ? '' : (misconceptionById(misconception)?.shows ?? misconception)
 		}))

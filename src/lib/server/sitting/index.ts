@@ -2,7 +2,8 @@
 export { AnswerDesk } from './answerDesk';
 export { askedSet, keepAskedSet, setLink } from './askedSet';
 export { regrade, regradeEverything, withAccepted } from './regrade';
-export { beginProbe } from './store/probeSittings';
+export { beginProbe, placesOf, wordsMet } from './store/probeSittings';
+export { paperFormsOf, storePaperProbes, takeBackPaperProbes } from './store/paperProbes';
 export {
 	acceptedAnswers,
 	addCorrection,

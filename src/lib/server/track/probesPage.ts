@@ -37,7 +37,8 @@ interface LevelLine {
 	student: WeekLine['student'];
 	domain: string;
 	place: LevelPlace;
-	closesOn: SchoolDate;
+	/** Null where that is over: what was begun can still be finished. */
+	closesOn: SchoolDate | null;
 	answered: number;
 }
 
@@ -129,7 +130,7 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 			}))
 		})),
 		levels: checks.map(({ planId, studentId, domainId, place, closesOn, answered }): LevelLine => ({
-			...{ planId, place, closesOn, answered },
+			...{ planId, place, answered, closesOn: closesOn < school.today ? null : closesOn },
 			student: studentOf.get(studentId)!,
 			domain: domains.get(domainId)!
 		})),

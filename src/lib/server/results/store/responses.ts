@@ -13,6 +13,8 @@ export interface Response extends Try, ItemKey {
 	setName: string | null;
 	/** Of a run that is kept aside, because the student did the set anew. */
 	isAside: boolean;
+	/** The letter of the form where it was answered on paper: then `response` is no answer where it is not right. */
+	paperForm: string | null;
 	/** Right by a correction only, for why; null by the question's key. */
 	correctedFor: string | null;
 	skillId: number;
@@ -55,7 +57,8 @@ export async function responsesOf(
 		FROM (
 			SELECT answer.id, sitting.kind, sitting.set_id AS setId, answer.sitting_id AS sittingId, answer.skill_id AS skillId,
 				answer.position, answer.attempt, answer.response, answer.correct, answer.misconception, answer.milliseconds,
-				answer.hints, answer.answered_at AS answeredAt, sitting.set_aside_at IS NOT NULL AS isAside
+				answer.hints, answer.answered_at AS answeredAt, sitting.set_aside_at IS NOT NULL AS isAside,
+				sitting.paper_form AS paperForm
 			${found}
 			ORDER BY answer.answered_at DESC, answer.sitting_id DESC, answer.position DESC, answer.attempt DESC
 			LIMIT ${Number(most)} OFFSET ${Number(from)}

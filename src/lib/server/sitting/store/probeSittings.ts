@@ -37,7 +37,10 @@ export async function beginProbe(
 }
 
 /** The places of a plan's probes: on its focus, and on what comes before in the framework of the student's school. */
-async function placesOf(database: Database, plan: BegunPlan) {
+export async function placesOf(
+	database: Database,
+	plan: Pick<BegunPlan, 'skillId' | 'skillCode' | 'studentId' | 'questions' | 'ofFocus'>
+) {
 	const before = await database.rows<{ code: string }>(
 		`SELECT skill.code FROM student
 		JOIN school ON school.id = student.school_id
@@ -54,7 +57,7 @@ async function placesOf(database: Database, plan: BegunPlan) {
 }
 
 /** What a student was asked before in families, in a diagnostic, in practice or a probe, as `sameWords` tells it. */
-async function wordsMet(database: Database, studentId: number, familyIds: string[]): Promise<Set<string>> {
+export async function wordsMet(database: Database, studentId: number, familyIds: string[]): Promise<Set<string>> {
 	const rows = await database.rows<{ content: string }>(
 		`SELECT DISTINCT asked.content FROM sitting
 		JOIN sitting_item AS item ON item.sitting_id = sitting.id AND item.family_id IN (?)

@@ -151,6 +151,8 @@ export async function recallsOf(
 interface EvidenceAnswer extends ItemKey {
 	answeredAt: Date;
 	kind: SittingKind;
+	/** The letter of the form where it was answered on paper. */
+	paperForm: string | null;
 	response: Given;
 	correct: boolean;
 	misconception: string | null;
@@ -164,7 +166,7 @@ export async function evidenceFor(
 	skillId: number
 ): Promise<EvidenceAnswer[]> {
 	const rows = await database.rows<Omit<EvidenceAnswer, 'response'> & { response: string }>(
-		`SELECT answer.answered_at AS answeredAt, sitting.kind, item.family_id AS familyId, item.seed, item.edition,
+		`SELECT answer.answered_at AS answeredAt, sitting.kind, sitting.paper_form AS paperForm, item.family_id AS familyId, item.seed, item.edition,
 			answer.response, answer.correct, answer.misconception, answer.milliseconds
 		${EVIDENCE} AND answer.student_id = ? AND answer.skill_id = ?
 		ORDER BY answer.answered_at DESC, answer.position DESC LIMIT 60`,

@@ -72,7 +72,12 @@
 							>{#if line.isFirst}{#if line.group.id}<a href={keepingScope(`/groups/${line.group.id}`)}
 										>{line.group.name}</a
 									>{:else}{line.group.name}{/if}
-								<span class="soft">{line.group.lines.filter(({ due }) => due).length} to take</span>{/if}</td
+								<span class="soft">{line.group.lines.filter(({ due }) => due).length} to take</span>
+								{#if line.group.id && data.can.probe}<a
+										class="no-print"
+										href={keepingScope('/track/paper', { group: line.group.id })}
+										aria-label="On paper: {line.group.name}">On paper</a
+									>{/if}{/if}</td
 						>
 						<th scope="row"
 							><a href={keepingScope('/track/charts', { student: line.student.id, plan: line.planId })}
@@ -80,7 +85,14 @@
 							> <span class="soft">{line.student.className}</span></th
 						>
 						<td>{page.skillNames[line.skillId]}</td>
-						<td>{sayState(line)}</td>
+						<td
+							>{sayState(line)}{#if !line.group.id && line.due && data.can.probe}
+								<a
+									class="no-print"
+									href={keepingScope('/track/paper', { of: line.student.id })}
+									aria-label="On paper: {fullName(line.student)}">On paper</a
+								>{/if}</td
+						>
 						<td
 							>{#if line.mayMakeUp}<span>may be made up now</span>{#if data.can.probe}
 									<ActionButton
@@ -123,7 +135,7 @@
 						>
 						<td>{domain} <span class="soft">{place === 'middle' ? 'middle' : 'end'}</span></td>
 						<td>{answered ? `${answered} of 20 answered` : 'not begun'}</td>
-						<td>{sayDate(closesOn)}</td>
+						<td>{closesOn ? sayDate(closesOn) : 'begun, can be finished'}</td>
 					{/snippet}
 				</Table>
 			</section>
@@ -262,6 +274,9 @@
 	}
 	.start p {
 		margin: 0;
+	}
+	section + section {
+		margin-top: 20px;
 	}
 	@media (max-width: 1100px) {
 		.two {

@@ -80,7 +80,8 @@ export const WORK_FILES: ArchiveFile[] = [
 		says: 'a run of a student through a diagnostic, a practice set, a probe, a level check or a check',
 		sql: `SELECT sitting.student_id AS student, sitting.id AS sitting, sitting.kind, sitting.window_id AS screening_window,
 				sitting.set_id AS practice_set, sitting.plan_id AS probe_plan, sitting.probe_number,
-				sitting.level_plan_id AS level_check_of_plan, sitting.level_place AS level_check, sitting.item_count, sitting.answered,
+				sitting.level_plan_id AS level_check_of_plan, sitting.level_place AS level_check,
+				sitting.paper_form, sitting.item_count, sitting.answered,
 				sitting.started_at, sitting.finished_at, sitting.set_aside_at, sitting.trust
 			FROM sitting WHERE sitting.student_id IN (?) ORDER BY sitting.student_id, sitting.id`,
 		columns: {
@@ -92,6 +93,7 @@ export const WORK_FILES: ArchiveFile[] = [
 			probe_plan: 'number of the plan of probes',
 			probe_number: 'the how-manieth probe of its plan, from 1: with one a week, its week',
 			level_check_of_plan: 'number of the plan of probes that a level check belongs to',
+			paper_form: 'letter of the form of a probe on paper; empty for others',
 			level_check: 'which of that plan’s level checks it is: middle or end',
 			item_count: 'questions there were or could be',
 			answered: 'questions answered',

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Figure from '$lib/ui/items/Figure.svelte';
-	import PaperAnswer from '$lib/ui/items/PaperAnswer.svelte';
+	import PaperQuestions from '$lib/ui/items/PaperQuestions.svelte';
 	import { keepingScope } from '$lib/ui/shell/address';
 
 	let { data } = $props();
@@ -14,43 +14,22 @@
 </p>
 <h1>{data.skill.shortName}</h1>
 <p class="soft">Name ______________________________ {data.withKey ? 'With key and solutions' : ''}</p>
-<ol>
-	{#each data.samples as sample, i (i)}
-		<li>
+<PaperQuestions questions={data.samples}>
+	{#snippet after(i)}
+		{@const sample = data.samples[i]}
+		{#if data.withKey}
 			<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
-			<p class="stem">{@html sample.stemHtml}</p>
-			{#if sample.figure}<Figure figure={sample.figure} />{/if}
-			<PaperAnswer response={sample.response} optionsHtml={sample.optionsHtml} leftHtml={sample.leftHtml} />
-			{#if data.withKey}
-				<p><strong>Key: {@html sample.keyHtml}</strong></p>
-				{#each sample.solutionHtml as step, s (s)}<p class="soft">{@html step}</p>{/each}
-				{#if sample.solutionFigure}<Figure figure={sample.solutionFigure} />{/if}
-			{/if}
+			<p><strong>Key: {@html sample.keyHtml}</strong></p>
+			{#each sample.solutionHtml as step, s (s)}<p class="soft">{@html step}</p>{/each}
 			<!-- eslint-enable svelte/no-at-html-tags -->
-		</li>
-	{/each}
-</ol>
+			{#if sample.solutionFigure}<Figure figure={sample.solutionFigure} />{/if}
+		{/if}
+	{/snippet}
+</PaperQuestions>
 
 <style>
 	.bar {
 		display: flex;
 		justify-content: space-between;
-	}
-	ol {
-		max-width: 720px;
-		padding-left: 28px;
-	}
-	li {
-		padding: 10px 0 18px 6px;
-		break-inside: avoid;
-	}
-	.stem {
-		font: 500 1.1rem/1.4 var(--head);
-		margin-bottom: 8px;
-	}
-	@media print {
-		li {
-			font-size: 14px;
-		}
 	}
 </style>

@@ -1,6 +1,5 @@
 <script lang="ts">
-	import Figure from '$lib/ui/items/Figure.svelte';
-	import PaperAnswer from '$lib/ui/items/PaperAnswer.svelte';
+	import PaperQuestions from '$lib/ui/items/PaperQuestions.svelte';
 	import { keepingScope, setState } from '$lib/ui/shell/address';
 
 	let { data } = $props();
@@ -40,21 +39,12 @@
 </div>
 
 <h1 class:visually-hidden={data.sheets.length > 1}>{data.title}</h1>
-<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 {#each data.sheets as sheet, n (n)}
 	<section class:next={n > 0} aria-label={sheet.name || data.title}>
 		{#if sheet.name}<h2>{data.title === sheet.name ? sheet.name : `${data.title}: ${sheet.name}`}</h2>{/if}
 		{#if sheet.students.length}<p class="no-print soft">For {sheet.students.join(', ')}</p>{/if}
 		<p class="soft">Name ______________________________</p>
-		<ol>
-			{#each sheet.questions as question, i (i)}
-				<li>
-					<p class="stem">{@html question.stemHtml}</p>
-					{#if question.figure}<Figure figure={question.figure} />{/if}
-					<PaperAnswer response={question.response} optionsHtml={question.optionsHtml} leftHtml={question.leftHtml} />
-				</li>
-			{/each}
-		</ol>
+		<PaperQuestions questions={sheet.questions} />
 	</section>
 {/each}
 {#if data.withKey}
@@ -63,14 +53,11 @@
 		{#each data.sheets as sheet, n (n)}
 			{#if sheet.name}<h3>{sheet.name}</h3>{/if}
 			{#if sheet.students.length}<p class="soft">{sheet.students.join(', ')}</p>{/if}
-			<ol class="key">
-				{#each sheet.questions as question, i (i)}<li>{@html question.keyHtml}</li>{/each}
-			</ol>
+			<PaperQuestions questions={sheet.questions} as="keys" />
 		{/each}
 	</section>
 {/if}
 
-<!-- eslint-enable svelte/no-at-html-tags -->
 <style>
 	.bar {
 		display: flex;
@@ -78,24 +65,6 @@
 		gap: 6px 20px;
 		align-items: center;
 		margin-bottom: 12px;
-	}
-	ol {
-		max-width: 720px;
-		padding-left: 28px;
-	}
-	li {
-		padding: 10px 0 18px 6px;
-		break-inside: avoid;
-	}
-	.key {
-		columns: 2;
-	}
-	.key li {
-		padding: 2px 0 2px 6px;
-	}
-	.stem {
-		font: 500 1.1rem/1.4 var(--head);
-		margin-bottom: 8px;
 	}
 	.next {
 		border-top: 1px solid var(--rule);
@@ -108,9 +77,6 @@
 			border: 0;
 			margin: 0;
 			padding: 0;
-		}
-		li {
-			font-size: 14px;
 		}
 	}
 </style>

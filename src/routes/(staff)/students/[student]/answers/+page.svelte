@@ -104,8 +104,11 @@
 			>{#if one.set}<a
 					href={keepingScope(`/practice/${one.set.id}/results`, { student: student.id, question: one.set.question })}
 					>{one.set.name ?? KIND_WORDS[one.kind]}</a
-				>{:else}{KIND_WORDS[one.kind]}{/if}{#if one.isAside}<span class="soft">, kept aside: counts for nothing</span
-				>{/if}<br /><span class="soft">{one.skill}</span></td
+				>{:else}{KIND_WORDS[one.kind]}{one.paperForm
+					? `, on paper (form ${one.paperForm})`
+					: ''}{/if}{#if one.isAside}<span class="soft">, kept aside: counts for nothing</span>{/if}<br /><span
+				class="soft">{one.skill}</span
+			></td
 		>
 		<!-- eslint-disable svelte/no-at-html-tags -- escaped on the server -->
 		<td class="wide">{@html one.stemHtml}</td>
@@ -122,7 +125,7 @@
 					answers={[{ id: one.id, answerHtml: one.answerHtml, students: 1 }]}
 				/>{/if}</td
 		>
-		<td class="number">{one.seconds} s</td>
+		<td class="number">{one.paperForm ? '' : `${one.seconds} s`}</td>
 	{/snippet}
 	{#snippet empty()}
 		{isNarrowed ? 'No answer is like that.' : `${student.givenName} has not answered anything yet.`}
