@@ -3,7 +3,7 @@ import { setCutScores } from '../../src/lib/server/screen/store/cutScores';
 import { randomBytes, randomUUID } from 'node:crypto';
 import { shippedFramework } from '../../framework/shipped';
 import { addDays } from '../../src/lib/core/calendar';
-import { USUAL_TIER_RULE } from '../../src/lib/core/growth';
+import { GROWTH_PRIOR, USUAL_TIER_RULE } from '../../src/lib/core/growth';
 import { itemFrom } from '../../src/lib/core/items/bank';
 import { FIELD_CONSTANTS } from '../../src/lib/core/mastery';
 import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
@@ -62,6 +62,7 @@ import { noteCorrected } from '../../src/lib/server/sitting/store/regrading';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
 import { paperForm } from '../../src/lib/core/items/probeQuestions';
 import { beginProbe, placesOf } from '../../src/lib/server/sitting/store/probeSittings';
+import { keepMoves } from '../../src/lib/server/track/store/growthMoves';
 import { storePaperProbes } from '../../src/lib/server/sitting/store/paperProbes';
 import { openItem } from '../../src/lib/server/sitting/store/sittings';
 import { assignChecks, beginCheck } from '../../src/lib/server/gaps/store/skillChecks';
@@ -727,6 +728,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			{ on: NOW, at: NOW }
 		);
 		paper.push(...marked.sittings);
+		await keepMoves(database, school.id, { ...GROWTH_PRIOR, series: 30 }, Buffer.alloc(16), NOW);
 		await database.run(`INSERT INTO series_reading (plan_id, made_of, made_by, reading) VALUES (?, 0, '', '{}')`, [
 			planId
 		]);

@@ -84,6 +84,7 @@ const forms: [path: string, fields: string[]][] = [
 	['/track/probes?/start', ['students', 'skill', 'group', 'goalOn', 'goalCorrect', 'onDay']],
 	['/track/probes?/undo', ['plans']],
 	['/track/probes?/makeUp', ['plan', 'student', 'number']],
+	['/account?/digest', ['wanted']],
 	['/track/paper?/enter', ['group', 'of', 'form', 'on', 'plans', 'missed']],
 	['/track/paper?/takeBack', ['sittings']],
 	['/track/sessions?/record', ['record']],

@@ -1,3 +1,4 @@
+import * as digests from '../../../src/lib/server/notices/store/digests';
 import * as notices from '../../../src/lib/server/notices/store/notices';
 import * as archive from '../../../src/lib/server/setup/store/archive';
 import * as erasing from '../../../src/lib/server/setup/store/erasing';
@@ -179,6 +180,15 @@ export const setupCalls: [object, Record<string, Call>][] = [
 			markYearUndone: given(async (asking) =>
 				yearsBegun.markYearUndone(asking.database, asking.me.staff.coordinator, await yearOf(asking), NOW)
 			)
+		}
+	],
+	[
+		digests,
+		{
+			digestChoice: given(({ database, me }) => digests.digestChoice(database, me.staff.coordinator)),
+			chooseDigest: given(({ database, me }) => digests.chooseDigest(database, me.staff.coordinator, true, NOW)),
+			digestsToSend: given(({ database, me }) => digests.digestsToSend(database, me.base, '2026-11-23')),
+			noteDigest: given(({ database, me }) => digests.noteDigest(database, me.staff.coordinator, '2026-11-23'))
 		}
 	],
 	[

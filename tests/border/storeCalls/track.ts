@@ -4,6 +4,7 @@ import { paperForm } from '../../../src/lib/core/items/probeQuestions';
 import * as probeSittings from '../../../src/lib/server/sitting/store/probeSittings';
 import * as watches from '../../../src/lib/server/groups/store/watches';
 import * as exits from '../../../src/lib/server/track/store/exits';
+import * as growthMoves from '../../../src/lib/server/track/store/growthMoves';
 import * as goals from '../../../src/lib/server/track/store/goals';
 import * as levelChecks from '../../../src/lib/server/track/store/levelChecks';
 import * as phases from '../../../src/lib/server/track/store/phases';
@@ -11,6 +12,7 @@ import * as probes from '../../../src/lib/server/track/store/probes';
 import * as readings from '../../../src/lib/server/track/store/readings';
 import * as watch from '../../../src/lib/server/track/store/watch';
 import * as seriesAnswers from '../../../src/lib/server/track/store/seriesAnswers';
+import { GROWTH_PRIOR } from '../../../src/lib/core/growth';
 import { newProbes, NOW, seen, TODAY } from '../../smallSchool';
 import { all, checks, given, type Asking, type Call } from './asking';
 
@@ -129,6 +131,17 @@ export const trackCalls: [object, Record<string, Call>][] = [
 				paperProbes.takeBackPaperProbes(database, me.staff.specialist, of.paper, NOW)
 			),
 			paperFormsOf: given(({ database, me }) => paperProbes.paperFormsOf(database, Object.values(me.plans)))
+		}
+	],
+	[
+		growthMoves,
+		{
+			growthMoves: given(({ database, me }) => growthMoves.growthMoves(database, me.base)),
+			movesMadeOf: given(({ database, me }) => growthMoves.movesMadeOf(database, me.base)),
+			keepMoves: given(({ database, me }) =>
+				growthMoves.keepMoves(database, me.base, { ...GROWTH_PRIOR, series: 31 }, Buffer.alloc(16), NOW)
+			),
+			plansToPool: given(({ database, me }) => growthMoves.plansToPool(database, me.base, { probes: 1, most: 9 }))
 		}
 	],
 	[

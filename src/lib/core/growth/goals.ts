@@ -1,5 +1,5 @@
 import { type ItemParameters, probabilityCorrect } from '../measurement';
-import { growthOutlook } from './growthPosterior';
+import { growthOutlook, type GrowthMoves } from './growthPosterior';
 
 /** What a goal of weekly probes can be set by: by hand, by the cut score at its day, or by the growth of the norm. */
 export const GOAL_SOURCES = ['hand', 'cut', 'norm'] as const;
@@ -16,6 +16,8 @@ export interface GoalBasis {
 	items: ItemParameters[];
 	/** From now to the goal's day. */
 	weeks: number;
+	/** Of the school's own series; as shipped where nobody says. */
+	moves?: GrowthMoves;
 }
 
 const rightAt = (level: number, items: ItemParameters[]): number =>
@@ -45,8 +47,8 @@ export interface GoalAsks {
 }
 
 /** What each of some goals asks of a student. @param goals in questions right */
-export function goalAsks({ level, items, weeks }: GoalBasis, goals: number[]): GoalAsks[] {
-	const chances = growthOutlook({ mean: level.mean, sd: level.standardError }, weeks, items);
+export function goalAsks({ level, items, weeks, moves }: GoalBasis, goals: number[]): GoalAsks[] {
+	const chances = growthOutlook({ mean: level.mean, sd: level.standardError }, weeks, items, moves);
 	const now = rightAt(level.mean, items);
 	return goals.map((right) => ({
 		now,

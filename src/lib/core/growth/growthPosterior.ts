@@ -47,9 +47,14 @@ export const GROWTH_PRIOR: Omit<GrowthPrior, 'level'> = {
 	form: 0.25
 };
 
+/** What is believed of how levels move: of one's own series once there are enough (`pooledMoves`), else as shipped. */
+export type GrowthMoves = Pick<GrowthPrior, 'slope' | 'jump'>;
+
 /** Whoever is given a series gets fewer than half of its questions right at first: a level somewhat under them. */
-const usualPrior = (series: ProbeAnswers[]): GrowthPrior => ({
+export const usualPrior = (series: ProbeAnswers[], moves: GrowthMoves = GROWTH_PRIOR): GrowthPrior => ({
 	...GROWTH_PRIOR,
+	slope: moves.slope,
+	jump: moves.jump,
 	level: { mean: usualQuestion(series).difficulty - 0.5, sd: 1.2 }
 });
 
@@ -103,12 +108,13 @@ function growthFilter(prior: GrowthPrior) {
 		begin: (): Belief => paces.map((pace) => Float64Array.from(levels, (level) => pace * level)),
 		nextPhase: (from: Belief): Belief => repace(from, NEW_PACE_AT_PHASE),
 		nextWeek: (from: Belief): Belief => repace(from, prior.newPace).map((own, s) => shifted(own, moves[s])),
-		/** Weighs every level by how likely it makes a day's answers. */
-		weigh(levels: Belief, answers: ScoredResponse[]): void {
+		/** Weighs every level by how likely it makes a day's answers. @returns how likely they were */
+		weigh(levels: Belief, answers: ScoredResponse[]): number {
 			const likelihood = dayLikelihoods(grid, answers, form);
 			let sum = 0;
 			for (const own of levels) for (let i = 0; i < own.length; i++) sum += own[i] *= likelihood[i];
 			for (const own of levels) for (let i = 0; i < own.length; i++) own[i] /= sum;
+			return sum;
 		},
 		/** The chances of 0, 1, … right of some questions, on a day of its own form. */
 		counts(levels: Belief, items: ItemParameters[]): number[] {
@@ -172,13 +178,38 @@ export function growthPosterior(
 }
 
 /**
+ * How likely a series is by what is believed before it: the logarithm of the chance of its answers, in their order.
+ *
+ * @param series in the order of its weeks; at least one probe
+ */
+export function seriesEvidence(series: ProbeAnswers[], prior: GrowthPrior, phases: number[] = []): number {
+	const { begin, nextPhase, nextWeek, weigh } = growthFilter(prior);
+	let belief = begin();
+	let now = series[0].week;
+	let evidence = 0;
+	for (const { week, answers } of series) {
+		for (; now < week; now++) {
+			if (phases.includes(now + 1)) belief = nextPhase(belief);
+			belief = nextWeek(belief);
+		}
+		evidence += Math.log(weigh(belief, answers));
+	}
+	return evidence;
+}
+
+/**
  * How a probe may come out some weeks from now for a student who has taken none yet, by what is known of their level otherwise:
  * what a goal is set by.
  *
  * @returns the chances of 0, 1, … right of the questions
  */
-export function growthOutlook(level: AbilityPrior, weeks: number, items: ItemParameters[]): number[] {
-	const { begin, nextWeek, counts } = growthFilter({ ...GROWTH_PRIOR, level });
+export function growthOutlook(
+	level: AbilityPrior,
+	weeks: number,
+	items: ItemParameters[],
+	moves: GrowthMoves = GROWTH_PRIOR
+): number[] {
+	const { begin, nextWeek, counts } = growthFilter({ ...GROWTH_PRIOR, ...moves, level });
 	let belief = begin();
 	for (let week = 0; week < weeks; week++) belief = nextWeek(belief);
 	return counts(belief, items);

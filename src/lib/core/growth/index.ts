@@ -3,6 +3,7 @@ export * from './aimline';
 export type { Band } from './weights';
 export type { ProbeAnswers } from './series';
 export * from './growthPosterior';
+export * from './pooledMoves';
 export * from './growthSoFar';
 export * from './shareReached';
 export * from './errorRates';

@@ -1,6 +1,6 @@
 import { estimateEap, type ItemParameters, probabilityCorrect } from '../measurement';
 import { lookAtSeries, type SeriesLook } from './advise';
-import { growthPosterior } from './growthPosterior';
+import { growthPosterior, type GrowthMoves, usualPrior } from './growthPosterior';
 import type { Goal } from './growthSoFar';
 import { type ProbeAnswers, usualQuestion } from './series';
 import type { Band } from './weights';
@@ -65,19 +65,21 @@ function alone({ answers }: ProbeAnswers, items: ItemParameters[]): Range {
  * @param series in the order of its weeks; at least one probe
  * @param focusDifficulty of the focus's usual question (logits)
  * @param phases weeks before whose probe a phase begins
+ * @param moves of the school's own series; as shipped where nobody says
  * @throws RangeError without probes
  */
 export function readSeries(
 	series: ProbeAnswers[],
 	goal: Goal,
 	focusDifficulty: number,
-	phases: number[] = []
+	phases: number[] = [],
+	moves?: GrowthMoves
 ): SeriesReading {
 	const last = series[series.length - 1];
 	const items = last.answers.map(({ item }) => item);
 	const { discrimination } = usualQuestion(series);
 	const focus = { discrimination, difficulty: focusDifficulty };
-	const posterior = growthPosterior(series, undefined, phases);
+	const posterior = growthPosterior(series, usualPrior(series, moves), phases);
 	const weeks = Array.from({ length: Math.max(1, goal.week - last.week) }, (_, i) => last.week + 1 + i);
 	const atGoal = posterior.predict(goal.week, items);
 	// A goal of so many of another length is the same share of this one.

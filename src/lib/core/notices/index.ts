@@ -20,6 +20,7 @@ import { yearEnds } from './rules/yearEnds';
 import type { Notice, NoticeAudience, NoticeRule, SchoolFacts } from './notice';
 
 export type { Notice, NoticeAudience, SchoolFacts } from './notice';
+export { sayDigest } from './sayDigest';
 
 /** All rules; their names are kept with what they found. */
 const RULES: Record<string, NoticeRule> = {

@@ -73,8 +73,8 @@ describe('recurring work', () => {
 		await keepRecurring(small.database, NOW);
 		const after = (minutes: number) => new Date(NOW.getTime() + minutes * 60_000);
 		expect(await claimJob(small.database, after(-1))).toBeNull();
-		const claims = await Promise.all([1, 2, 3, 4, 5, 6, 7, 8].map(() => claimJob(small.database, NOW)));
-		expect(claims.filter(Boolean)).toHaveLength(8);
+		const claims = await Promise.all([1, 2, 3, 4, 5, 6, 7, 8, 9, 10].map(() => claimJob(small.database, NOW)));
+		expect(claims.filter(Boolean)).toHaveLength(10);
 		for (const claim of claims.filter((one) => one !== null))
 			await endJob(small.database, claim, { state: 'failed', result: {} }, NOW);
 		const times: Record<string, number> = {};
@@ -93,9 +93,11 @@ describe('recurring work', () => {
 			'send mail': 60,
 			'close sets': 12,
 			'follow on': 60,
-			regrade: 60
+			regrade: 60,
+			'send digests': 1
 		});
-		for (let i = 0; i < 8; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
+		await small.database.run("UPDATE job SET due_at = ? WHERE kind = 'pool growth'", [after(60)]);
+		for (let i = 0; i < 10; i++) expect(await workJob(small.database, () => after(120))).toBe(true);
 		expect(await workJob(small.database, () => after(120))).toBe(false);
 		expect(await small.database.rows(`SELECT kind, state, result FROM job WHERE every_minutes IS NOT NULL`)).toEqual([
 			{ kind: 'clear sign-ins', state: 'waiting', result: '{"cleared":0}' },
@@ -105,7 +107,9 @@ describe('recurring work', () => {
 			{ kind: 'send mail', state: 'waiting', result: '{"sent":0,"unsent":0}' },
 			{ kind: 'close sets', state: 'waiting', result: '{"closed":0}' },
 			{ kind: 'follow on', state: 'waiting', result: '{"followed":0}' },
-			{ kind: 'regrade', state: 'waiting', result: '{"answers":0}' }
+			{ kind: 'regrade', state: 'waiting', result: '{"answers":0}' },
+			{ kind: 'pool growth', state: 'waiting', result: '{"pooled":0}' },
+			{ kind: 'send digests', state: 'waiting', result: '{"written":0}' }
 		]);
 		await small.database.run('DELETE FROM job WHERE every_minutes IS NOT NULL');
 	});

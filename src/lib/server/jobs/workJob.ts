@@ -2,12 +2,13 @@ import type { RootDatabase } from '../database';
 import { clearSignIns } from '../auth';
 import { claimJob, endJob, renewClaim, type ClaimedJob } from './store/jobs';
 import { sendMails } from '../mail';
-import { refreshAllNotices } from '../notices';
+import { refreshAllNotices, sendDigests } from '../notices';
 import { closeSets, makeFollowOns } from '../practice';
 import { calibrateSchool } from '../screen';
 import { syncRosters } from '../setup';
 import { regrade } from '../sitting';
 import { findConstants, keepEarlierCells } from '../standing';
+import { poolGrowth } from '../track';
 
 /** How often a job says how far it is. */
 const TELL_MS = 500;
@@ -37,6 +38,10 @@ function stepsOf(
 			return atOnce(async () => ({ followed: await makeFollowOns(database, now()) }));
 		case 'regrade':
 			return regrade(database, now());
+		case 'pool growth':
+			return poolGrowth(database, now());
+		case 'send digests':
+			return sendDigests(database, now());
 		case 'find notices':
 			return refreshAllNotices(database, now());
 	}

@@ -9,6 +9,7 @@ import { schoolField } from '../standing';
 import type { ChartedPlan } from './chartedPlans';
 import { circumstancesOf } from './readPlans';
 import { goalOf, usualDifficulty } from './readings';
+import { growthMoves } from './store/growthMoves';
 import { seriesAnswers } from './store/seriesAnswers';
 
 /** One series asked about. */
@@ -21,6 +22,8 @@ export interface AskedPlan {
 	practiced: number;
 	/** What the levels of its domain are compared with. */
 	marks: LevelMarks;
+	/** The series of the school from which it is taken how its students grow; null as shipped. */
+	pooled: number | null;
 }
 
 /** What levels in the domain of a series' focus are compared with on a day. */
@@ -44,10 +47,11 @@ async function marksOf(database: Database, school: School, { skillId, student }:
 /** A series with the advice, what would change it, and the practice since it began. */
 export async function askAbout(database: Database, school: School, plan: ChartedPlan): Promise<AskedPlan> {
 	const circumstances = circumstancesOf(plan);
-	const [field, [practiced], marks] = await Promise.all([
+	const [field, [practiced], marks, moves] = await Promise.all([
 		schoolField(database, school.id),
 		practicedSince(database, plan.student.id, [plan.startsOn], school),
-		marksOf(database, school, plan)
+		marksOf(database, school, plan),
+		growthMoves(database, school.id)
 	]);
 	const series = (await seriesAnswers(database, field, [plan])).get(plan.id)!;
 	return {
@@ -60,6 +64,7 @@ export async function askAbout(database: Database, school: School, plan: Charted
 			...circumstances
 		}),
 		practiced,
-		marks
+		marks,
+		pooled: moves?.series ?? null
 	};
 }

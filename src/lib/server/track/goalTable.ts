@@ -19,6 +19,7 @@ import type { RosterStudent } from '../people';
 import { type School, schoolYears } from '../school';
 import { cutScores } from '../screen';
 import { readStandings } from '../standing';
+import { growthMoves } from './store/growthMoves';
 
 /** What is asked of goals: by what they are set, and by when. */
 export interface GoalsAsked {
@@ -67,7 +68,10 @@ export async function goalTable(
 	const graph = await skillGraph(database, school.id, skills);
 	const skill = skills.find(({ id }) => id === skillId)!;
 	const term = termSaid(goalOn, yearOf(goalOn, years));
-	const cuts = await cutScores(database, school.id, { measure: null, term });
+	const [cuts, moves] = await Promise.all([
+		cutScores(database, school.id, { measure: null, term }),
+		growthMoves(database, school.id)
+	]);
 	const weeks = Math.max(1, Math.floor(weeksBetween(school.today, goalOn)));
 	const itemsOf = new Map(
 		[...new Set(students.map(({ grade }) => grade))].map((grade) => [
@@ -77,7 +81,7 @@ export async function goalTable(
 	);
 	return students.map(({ id, grade, givenName, familyName }) => {
 		const level = standings.get(id)?.get(skillId)?.level ?? { mean: expectedTheta({ grade, term }), standardError: 1 };
-		const basis: GoalBasis = { level, items: itemsOf.get(grade)!, weeks };
+		const basis: GoalBasis = { level, items: itemsOf.get(grade)!, weeks, moves: moves ?? undefined };
 		const rights = [
 			goalInForm(id, grade, byHand).goalCorrect,
 			goalByCut(basis, fromPoints(cuts[grade])),

@@ -3,6 +3,7 @@ export { askAbout, type AskedPlan } from './askAbout';
 export { caseload, type CaseStudent } from './caseload';
 export { type ChartedPlan, chartedPlans } from './chartedPlans';
 export { circumstancesOf, readPlans, type ReadPlan } from './readPlans';
+export { poolGrowth } from './poolGrowth';
 export { rebuildReadings } from './readings';
 export { forgetReadings, forgetReadingsOf } from './store/readings';
 export { levelChecksToDo, levelsOf, type LevelCheckToDo } from './store/levelChecks';

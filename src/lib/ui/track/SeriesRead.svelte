@@ -41,10 +41,12 @@
 		recommendation?: Recommendation;
 		/** What the levels of the focus's domain are compared with. */
 		marks?: LevelMarks;
+		/** The series of the school from which it is taken how students grow; null as shipped. */
+		pooled?: number | null;
 		/** What the advice will be after the next probe. */
 		next?: AdviceFrom[];
 	}
-	let { plan, sessions, practiced, skillName, recommendation, marks, next = [] }: Props = $props();
+	let { plan, sessions, practiced, skillName, recommendation, marks, pooled = null, next = [] }: Props = $props();
 	const { reading, questions, ofFocus, aWeek } = $derived(plan);
 	const says = $derived(
 		reading
@@ -84,6 +86,11 @@
 			{#each recommendation.reasons as reason (reason.is)}<li>{sayReason(reason)}</li>{/each}
 		</ul>
 		{#if rates}<p class="soft">{rates}</p>{/if}
+		<p class="soft">
+			How students grow from week to week is taken {pooled
+				? `from ${pooled} series of this school`
+				: 'as shipped (made up) until the school has 30 series of its own'}.
+		</p>
 		{#if changes.length}<p>After the next probe it would be {changes.map(sayFrom).join(', ')}.</p>{/if}
 	</div>
 {/if}

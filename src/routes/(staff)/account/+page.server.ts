@@ -21,8 +21,10 @@ import {
 	tokenHash
 } from '$lib/server/auth';
 import { refuse, staffAction, staffContext } from '$lib/server/shell/staffPage';
+import { isMailPossible } from '$lib/server/mail';
+import { chooseDigest, digestChoice } from '$lib/server/notices';
 import { otherSchools } from '$lib/server/people';
-import { formCheck, id, signsInBy } from '$lib/server/request';
+import { formCheck, id, oneOf, signsInBy } from '$lib/server/request';
 import { redirect, type RequestEvent } from '@sveltejs/kit';
 
 /** The sign-in that a request comes by. */
@@ -31,16 +33,19 @@ const ownHash = (event: Pick<RequestEvent, 'cookies'>) => tokenHash(event.cookie
 export async function load(event) {
 	const { locals } = event;
 	const { staff } = await staffContext(locals);
-	const [others, signIns, factor] = await Promise.all([
+	const [others, signIns, factor, digest] = await Promise.all([
 		otherSchools(locals.database, staff),
 		signInsOf(locals.database, staff, ownHash(event), locals.at),
-		secondFactorOf(locals.database, signsInBy(staff))
+		secondFactorOf(locals.database, signsInBy(staff)),
+		digestChoice(locals.database, staff)
 	]);
 	return {
 		/** The other schools that one serves. */
 		others,
 		idleMinutes: IDLE_MINUTES.staff,
 		longestHours: LONGEST_HOURS,
+		/** Of the letter on Mondays. */
+		digest: { ...digest, isMailPossible: isMailPossible() },
 		secondFactor: factor && { codes: factor.codes },
 		signIns: signIns.map(({ browser, ...one }) => ({ ...one, browser: sayBrowser(browser) }))
 	};
@@ -50,6 +55,7 @@ const secret = Type.String({ minLength: 1, maxLength: 200 });
 const passwordForm = formCheck(Type.Object({ old: secret, fresh: secret, again: secret }));
 const oneForm = formCheck(Type.Object({ signIn: id }));
 const schoolForm = formCheck(Type.Object({ account: id }));
+const digestForm = formCheck(Type.Object({ wanted: oneOf(['yes', 'no']) }));
 const nothing = formCheck(Type.Object({}));
 
 /** Whoever finds a computer signed in could otherwise try passwords here. */
@@ -95,6 +101,14 @@ export const actions = {
 		},
 		'Type the old password, and the new one twice'
 	),
+	digest: staffAction('change own account', digestForm, async ({ staff, database, at, form }) => {
+		const wanted = form.wanted === 'yes';
+		if (!(await chooseDigest(database, staff, wanted, at))) return refuse('This is so already');
+		return {
+			done: wanted ? 'You get a letter on Mondays.' : 'You get no letter any more.',
+			undo: { action: '?/digest', fields: { wanted: wanted ? 'no' : 'yes' } }
+		};
+	}),
 	end: staffAction('change own account', oneForm, async ({ staff, database, at, form, event }) => {
 		const ended = await endOthers(database, staff, ownHash(event), form.signIn, at);
 		forgetViewer(staff);

@@ -86,6 +86,21 @@
 	</p>
 </section>
 
+<section aria-labelledby="digest">
+	<h2 id="digest">A letter on Mondays</h2>
+	<p class="soft">
+		{#if !data.digest.isMailPossible}This installation knows no mail server, so that no letters can be sent.
+		{:else if !data.digest.hasAddress}Your account has no address for mail; a coordinator can add it in Setup.
+		{:else}What needs you in the week: your notices and tasks from reviews, without names of students. In a week in
+			which nothing does, there is none.{/if}
+	</p>
+	{#if data.digest.isMailPossible && data.digest.hasAddress}
+		<ActionButton action="?/digest" fields={{ wanted: data.digest.wanted ? 'no' : 'yes' }}
+			>{data.digest.wanted ? 'Stop the letter' : 'Send me the letter'}</ActionButton
+		>
+	{/if}
+</section>
+
 <section aria-labelledby="password">
 	<h2 id="password">Password</h2>
 	<p class="soft">

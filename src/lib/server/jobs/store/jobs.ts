@@ -13,7 +13,9 @@ const RECURRING = {
 	'send mail': 1,
 	'close sets': 5,
 	'follow on': 1,
-	regrade: 1
+	regrade: 1,
+	'pool growth': 1_440,
+	'send digests': 60
 } as const;
 type JobKind = AskedKind | keyof typeof RECURRING;
 type JobState = 'waiting' | 'running' | 'done' | 'canceled' | 'failed';

@@ -74,7 +74,7 @@ export async function levelsOf(database: Database, studentIds: VisibleId[]): Pro
 	}>(
 		`SELECT student_id AS studentId, domain_id AS domainId, 'diagnostic' AS \`by\`, taken_on AS \`on\`, theta,
 			standard_error AS standardError
-		FROM score WHERE student_id IN (?) AND domain_id <> 0 AND source = 'diagnostic'
+		FROM score FORCE INDEX (by_origin) WHERE student_id IN (?) AND domain_id <> 0 AND source = 'diagnostic'
 		UNION ALL
 		SELECT level.student_id, level.domain_id, sitting.level_place, level.taken_on, level.theta, level.standard_error
 		FROM level_score AS level JOIN sitting ON sitting.id = level.sitting_id

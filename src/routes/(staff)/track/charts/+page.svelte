@@ -29,13 +29,13 @@
 <TrackViews />
 
 {#if page.chosen}
-	{@const { plan, recommendation, next, practiced, marks } = page.chosen}
+	{@const { plan, recommendation, next, practiced, marks, pooled } = page.chosen}
 	<section class="chosen" aria-labelledby="chosen">
 		<h2 id="chosen">
 			{fullName(plan.student)}: {skillName(plan.skillId)}
 			<span class="soft of">{plan.student.className} · <TierBars tier={plan.student.tier} /></span>
 		</h2>
-		<SeriesRead {plan} {recommendation} {next} {practiced} {marks} sessions={plan.sessions} {skillName} />
+		<SeriesRead {plan} {recommendation} {next} {practiced} {marks} {pooled} sessions={plan.sessions} {skillName} />
 	</section>
 {:else if page.isWithout}
 	<p>The selected student has no weekly probes.</p>
