@@ -148,6 +148,7 @@ async function adjustedOnce(
 	await fill(database, 'review_task', [
 		{
 			review_id: review,
+			student_id: student.id,
 			account_id: teacherOf(student.classId),
 			what: 'Let the student explain one problem aloud each day',
 			due_on: addDays(on, 10),
@@ -155,6 +156,7 @@ async function adjustedOnce(
 		},
 		{
 			review_id: review,
+			student_id: student.id,
 			account_id: SPECIALIST,
 			what: 'Sit in on a session and note where the steps are too large',
 			due_on: addDays(today, 2),

@@ -51,7 +51,7 @@ import { startProbes } from '../../src/lib/server/track/store/probes';
 import { planReviewMeeting } from '../../src/lib/server/decide/store/reviewMeetings';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
 import { changeTierRule, moveTiers, sayTierWord } from '../../src/lib/server/decide/store/tierRules';
-import { ownTasks } from '../../src/lib/server/decide/store/tasks';
+import { askFor, ownTasks } from '../../src/lib/server/decide/store/tasks';
 import { noteLetter, writeWords } from '../../src/lib/server/reports/store/sheets';
 import { decide, NOTHING_MORE } from '../../src/lib/server/decide/store/verdicts';
 import { importScores, saveMatching } from '../../src/lib/server/screen/store/scores';
@@ -850,6 +850,8 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		`Sobre ${students[0]}`,
 		NOW
 	);
+	const asked = { studentId: students[0], accountId: staff.teacher.id, dueOn: TODAY };
+	await askFor(database, specialist, [{ ...asked, what: 'hold the missed sessions first' }], NOW);
 	const [task] = await ownTasks(database, staff.teacher, TODAY);
 	return {
 		base,

@@ -85,6 +85,8 @@ const forms: [path: string, fields: string[]][] = [
 	['/track/probes?/undo', ['plans']],
 	['/track/probes?/makeUp', ['plan', 'student', 'number']],
 	['/account?/digest', ['wanted']],
+	['/track?/ask', ['students', 'what', 'dueOn']],
+	['/track?/takeBack', ['tasks']],
 	['/track/paper?/enter', ['group', 'of', 'form', 'on', 'plans', 'missed']],
 	['/track/paper?/takeBack', ['sittings']],
 	['/track/sessions?/record', ['record']],

@@ -122,7 +122,28 @@ export const decideCalls: [object, Record<string, Call>][] = [
 			countTasks: given(({ database, me }) => tasks.countTasks(database, me.staff.teacher, TODAY)),
 			tasksLateAt: given(({ database, me }) => tasks.tasksLateAt(database, me.staff.specialist, '2027-01-01')),
 			tasksFor: given(({ database, me }) => tasks.tasksFor(database, seen(...me.students))),
-			finishTask: checks(({ database, me, of }) => tasks.finishTask(database, me.staff.specialist, of.task, true, NOW))
+			finishTask: checks(({ database, me, of }) => tasks.finishTask(database, me.staff.specialist, of.task, true, NOW)),
+			askFor: checks(({ database, me, of }) =>
+				tasks.askFor(
+					database,
+					me.staff.specialist,
+					[{ studentId: of.students[0], accountId: of.staff.teacher.id, what: 'read along', dueOn: TODAY }],
+					NOW
+				)
+			),
+			takeBackAsked: checks(async ({ database, me, of }) =>
+				tasks.takeBackAsked(
+					database,
+					me.staff.specialist,
+					(
+						await database.rows<{ id: number }>(
+							'SELECT id FROM review_task WHERE asked_by IS NOT NULL AND student_id IN (?)',
+							[of.students]
+						)
+					).map(({ id }) => id),
+					NOW
+				)
+			)
 		}
 	],
 	[

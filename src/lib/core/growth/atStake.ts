@@ -21,6 +21,13 @@ export type Stake =
 	/** In tier 2 or 3, without a group. */
 	| { is: 'no group' };
 
+/** What the adults of several students' groups can be asked for at once. */
+export const ASKS = [
+	'hold the missed sessions first',
+	'more minutes in each session',
+	'look at the focus again'
+] as const;
+
 /** All that can be at stake: what costs a child most when it is not seen comes first. */
 export const STAKES: Stake['is'][] = [
 	'slipping after exit',

@@ -146,7 +146,7 @@ const columns = {
 		...['id', 'student_id', 'group_id', 'due_on', 'meeting_id', 'place', 'verdict', 'advice', 'reasons'],
 		...['against', 'plan_change', 'note', 'family_told', 'effective_on', 'new_tier', 'decided_by', 'decided_at']
 	],
-	review_task: ['review_id', 'account_id', 'what', 'due_on', 'done_at']
+	review_task: ['review_id', 'student_id', 'account_id', 'what', 'due_on', 'done_at']
 } as const;
 
 type BulkTable = keyof typeof columns;

@@ -37,8 +37,11 @@ export async function reviewStep(
 		level: levels.find(({ domainId }) => domainId === focus?.domainId) ?? null,
 		/** The last that the family was sent; null for nothing yet. */
 		letter: letters[0] ?? null,
-		/** Of the last verdict, and of this one. */
-		tasks: tasks.filter(({ reviewId }) => reviewId === last?.id || reviewId === review.id),
+		/** Of the last verdict, of this one, and what was asked for since the last. */
+		tasks: tasks.filter(
+			({ reviewId, dueOn }) =>
+				(reviewId === null && dueOn >= (last?.effectiveOn ?? '')) || reviewId === last?.id || reviewId === review.id
+		),
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		form: {
 			...place,

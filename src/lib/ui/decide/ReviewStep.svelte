@@ -38,7 +38,7 @@
 	);
 	const rates = $derived(sayErrorRates(recommendation));
 	const changes = $derived(asked?.next.filter(({ advice }) => advice !== recommendation.advice) ?? []);
-	const lastTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === last?.id));
+	const lastTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === null || reviewId === last?.id));
 	/** A verdict as sentences. */
 	const sinceThen = ({ verdict, newTier, effectiveOn, change, note }: ShownVerdict): string[] => [
 		`${verdict}, tier ${newTier} from ${sayDate(effectiveOn ?? '')}${change ? `: ${change}` : ''}.`,
@@ -68,7 +68,9 @@
 		<span class="soft">{lastTasks.map(sayTask).join(' ')}</span>
 	</p>
 {:else}
-	<p class="since soft">Nothing was decided on {student.givenName} before.</p>
+	<p class="since soft">
+		Nothing was decided on {student.givenName} before. {lastTasks.map(sayTask).join(' ')}
+	</p>
 {/if}
 
 {#if step.letter}

@@ -24,7 +24,8 @@ export interface ShownVerdict {
 
 export interface ShownTask {
 	id: number;
-	reviewId: number;
+	/** Null for what was asked for outside a review. */
+	reviewId: number | null;
 	who: string;
 	what: string;
 	dueOn: SchoolDate;

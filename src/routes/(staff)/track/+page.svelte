@@ -1,16 +1,18 @@
 <script lang="ts">
-	import { STAKES, STAKE_NAMES, sayStake } from '$lib/core/growth';
-	import { sayDay } from '$lib/core/calendar';
+	import { ASKS, STAKES, STAKE_NAMES, sayStake } from '$lib/core/growth';
+	import { enhance } from '$app/forms';
+	import { addDays, sayDay } from '$lib/core/calendar';
 	import { number, plural, sayChance } from '$lib/core/words';
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import ActionBar from '$lib/ui/shell/ActionBar.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
+	import Notice from '$lib/ui/shell/Notice.svelte';
 	import { Rows } from '$lib/ui/table/rows.svelte';
 	import StudentTable from '$lib/ui/table/StudentTable.svelte';
 	import SeriesSpark from '$lib/ui/track/SeriesSpark.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	type Row = (typeof data.track.rows)[number];
 
 	const { track } = $derived(data);
@@ -149,9 +151,31 @@
 				href={keepingScope('/practice/new', { for: `list:${chosen.join(',')}`, own: 'yes', student: null })}
 				>Give each their next step</a
 			>{/if}
+		{#if data.can.decide}
+			<form method="POST" action="?/ask" use:enhance class="one-line">
+				<input type="hidden" name="students" value={chosen.join(',')} />
+				<label
+					>Ask their groups’ adults to <select name="what"
+						>{#each ASKS as what (what)}<option>{what}</option>{/each}</select
+					></label
+				>
+				<label
+					>by <input
+						type="date"
+						name="dueOn"
+						value={addDays(data.school.today, 7)}
+						min={data.school.today}
+						required
+					/></label
+				>
+				<button>Ask for {chosen.length}</button>
+			</form>
+		{/if}
 		<button class="plain" onclick={() => (selected = [])}>Clear</button>
 	</ActionBar>
 {/if}
+
+<Notice outcome={form} />
 
 <style>
 	.filters {

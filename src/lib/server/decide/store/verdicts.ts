@@ -137,8 +137,8 @@ async function agreeOn(transaction: Database, staff: Staff, review: Decided, at:
 		await transaction.run('UPDATE review SET goal_before = ? WHERE id = ?', [before && JSON.stringify(before), id]);
 	}
 	await transaction.insertMany(
-		'INSERT INTO review_task (review_id, account_id, what, due_on) VALUES ?',
-		tasks.map(({ accountId, what, dueOn }) => [id, accountId, what, dueOn])
+		'INSERT INTO review_task (review_id, student_id, account_id, what, due_on) VALUES ?',
+		tasks.map(({ accountId, what, dueOn }) => [id, review.studentId, accountId, what, dueOn])
 	);
 }
 

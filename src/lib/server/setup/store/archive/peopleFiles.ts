@@ -221,14 +221,14 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 	},
 	{
 		name: 'review_tasks',
-		says: 'what somebody does for a student, as a verdict says',
-		sql: `SELECT review.student_id AS student, review.effective_on AS verdict_of, account.display_name AS adult, task.what,
+		says: 'what somebody does for a student, as a verdict says or somebody asked for',
+		sql: `SELECT task.student_id AS student, review.effective_on AS verdict_of, account.display_name AS adult, task.what,
 				task.due_on, task.done_at
-			FROM review JOIN review_task AS task ON task.review_id = review.id JOIN account ON account.id = task.account_id
-			WHERE review.student_id IN (?) ORDER BY review.student_id, task.id`,
+			FROM review_task AS task LEFT JOIN review ON review.id = task.review_id JOIN account ON account.id = task.account_id
+			WHERE task.student_id IN (?) ORDER BY task.student_id, task.id`,
 		columns: {
 			student: STUDENT,
-			verdict_of: 'day from which the verdict holds that it belongs to',
+			verdict_of: 'day from which the verdict holds that it belongs to; empty for what was asked for outside a review',
 			adult: 'who does it',
 			what: 'what is to be done',
 			due_on: 'until when',
