@@ -76,6 +76,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/track/charts',
 		'/track/probes',
 		'/track/paper?group=1',
+		'/track/commendations',
 		'/track/sessions',
 		'/decide',
 		'/decide/meetings',

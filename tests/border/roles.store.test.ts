@@ -36,6 +36,7 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 			own.add(id);
 		for (const id of [sittings.a, notes.a, reviews.a, school.meeting, school.task, school.letter, school.tierWord])
 			own.add(id);
+		own.add(school.commendation);
 		// The school, colleagues, classes, cycles, windows, meeting times, blocks, absences, standards, materials and skills.
 		const shared = new Set([0, 1, 2, 4, 5, 6, 21, 22, 23, 24, 29, 30, 31]);
 		// Rows without a page of their own are told apart by whom they are about.
@@ -56,6 +57,7 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 		};
 	}
 	if (viewer) {
+		own.add(school.commendation);
 		for (const id of [students[0], sets.all, plans.a, school.carriedPlan, checks.a, school.windows.diagnostic])
 			own.add(id);
 		return { id: (id: number) => own.has(id) || range(id) === 14 || range(id) === 0, code: () => false };
@@ -122,6 +124,7 @@ function paramsFor(path: string, { one, other, skills }: typeof schools): Record
 		code: [skills[0].code],
 		review: [one.reviews.a, one.reviews.b, other.reviews.a],
 		meeting: [one.meeting, other.meeting],
+		commendation: [one.commendation, other.commendation],
 		kind: ['csv', 'xlsx']
 	};
 	const names = [...path.matchAll(/\[(\w+)\]/g)].map(([, name]) => name);

@@ -51,6 +51,8 @@ import { startProbes } from '../../src/lib/server/track/store/probes';
 import { planReviewMeeting } from '../../src/lib/server/decide/store/reviewMeetings';
 import { openReviews } from '../../src/lib/server/decide/store/reviews';
 import { changeTierRule, moveTiers, sayTierWord } from '../../src/lib/server/decide/store/tierRules';
+import { commendationsOf, giveCommendation } from '../../src/lib/server/commendations/store/commendations';
+import { signBadge } from '../../src/lib/server/commendations/signBadge';
 import { askFor, ownTasks } from '../../src/lib/server/decide/store/tasks';
 import { noteLetter, writeWords } from '../../src/lib/server/reports/store/sheets';
 import { decide, NOTHING_MORE } from '../../src/lib/server/decide/store/verdicts';
@@ -111,7 +113,8 @@ const RANGES = {
 	review_meeting: 39,
 	review_task: 40,
 	family_letter: 41,
-	tier_word: 42
+	tier_word: 42,
+	commendation: 43
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -198,6 +201,8 @@ export interface FilledSchool {
 	checks: { a: number; b: number };
 	/** Diagnostics of students 1 and 5. */
 	sittings: { a: number; b: number };
+	/** What the first student was commended for. */
+	commendation: number;
 	/** Probes that were answered on paper. */
 	paper: number[];
 	/** Runs of facts of students 1 and 5. */
@@ -850,6 +855,17 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		`Sobre ${students[0]}`,
 		NOW
 	);
+	const commendation = await giveCommendation(
+		database,
+		specialist,
+		{
+			...{ studentId: students[0], kind: 'effort', said: 'You were there.', sentence: 'I saw it.' },
+			reason: { kind: 'effort', is: 'in a row', sessions: 4, missed: 2 }
+		},
+		NOW
+	);
+	const [badge] = await commendationsOf(database, [seenOne(students[0])]);
+	await signBadge(database, school, { givenName: 'Given', familyName: 'Family' }, badge, NOW);
 	const asked = { studentId: students[0], accountId: staff.teacher.id, dueOn: TODAY };
 	await askFor(database, specialist, [{ ...asked, what: 'hold the missed sessions first' }], NOW);
 	const [task] = await ownTasks(database, staff.teacher, TODAY);
@@ -871,6 +887,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		checks,
 		sittings: { a: sitting[0], b: sitting[1] },
 		paper,
+		commendation,
 		noticed: noticed!,
 		...(await accept(noticed!)),
 		factRuns: { a: await runFacts(students[0]), b: await runFacts(students[4]) },

@@ -24,7 +24,14 @@ const PATHS = [
 		'/practice/1/results',
 		'/students/140/answers',
 		'/practice/1/print?versions=2&key=on',
-		...['/track', '/track/charts?student=140', '/track/probes', '/track/paper?group=1', '/track/sessions?group=1'],
+		...[
+			'/track',
+			'/track/charts?student=140',
+			'/track/probes',
+			'/track/paper?group=1',
+			'/track/commendations',
+			'/track/sessions?group=1'
+		],
 		...['/decide', '/decide/reviews/30', '/decide/meetings', '/decide/meetings/3', '/decide/meetings/3?step=2'],
 		...[
 			'/decide/decisions',

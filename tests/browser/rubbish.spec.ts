@@ -87,6 +87,8 @@ const forms: [path: string, fields: string[]][] = [
 	['/account?/digest', ['wanted']],
 	['/track?/ask', ['students', 'what', 'dueOn']],
 	['/track?/takeBack', ['tasks']],
+	['/track/commendations?/give', ['student', 'is', 'about', 'sentence']],
+	['/track/commendations?/takeBack', ['commendation']],
 	['/track/paper?/enter', ['group', 'of', 'form', 'on', 'plans', 'missed']],
 	['/track/paper?/takeBack', ['sittings']],
 	['/track/sessions?/record', ['record']],

@@ -1,3 +1,5 @@
+import * as badgeKeys from '../../../src/lib/server/commendations/store/badgeKeys';
+import * as commendations from '../../../src/lib/server/commendations/store/commendations';
 import { addDays } from '../../../src/lib/core/calendar';
 import * as decisions from '../../../src/lib/server/decide/store/decisions';
 import * as agendas from '../../../src/lib/server/decide/store/agendas';
@@ -112,6 +114,38 @@ export const decideCalls: [object, Record<string, Call>][] = [
 			),
 			orderAgenda: checks(({ database, me, of }) =>
 				agendas.orderAgenda(database, me.staff.specialist, of.meeting, [of.reviews.b, of.reviews.a], NOW)
+			)
+		}
+	],
+	[
+		commendations,
+		{
+			commendationsOf: given(({ database, me }) => commendations.commendationsOf(database, seen(...me.students))),
+			commendedStudent: given(({ database, me }) =>
+				commendations.commendedStudent(database, me.staff.specialist, me.commendation)
+			),
+			giveCommendation: checks(({ database, me, of }) =>
+				commendations.giveCommendation(
+					database,
+					me.staff.specialist,
+					{
+						...{ studentId: of.students[0], kind: 'effort', said: 'Well.', sentence: 'I saw it.' },
+						reason: { kind: 'effort', is: 'in a row', sessions: 4, missed: 2 }
+					},
+					NOW
+				)
+			),
+			takeBackCommendation: checks(({ database, me, of }) =>
+				commendations.takeBackCommendation(database, me.staff.specialist, of.commendation, NOW)
+			)
+		}
+	],
+	[
+		badgeKeys,
+		{
+			badgeKey: given(({ database, me }) => badgeKeys.badgeKey(database, me.base)),
+			keepBadgeKey: given(({ database, me }) =>
+				badgeKeys.keepBadgeKey(database, me.base, { publicKey: '{}', privateKey: '{}' }, NOW)
 			)
 		}
 	],

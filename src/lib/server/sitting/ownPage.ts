@@ -17,6 +17,7 @@ import { meetingDays } from '../../core/timetable';
 import { skillList } from '../library';
 import { findSchool } from '../school';
 import { slotList } from '../groups/timetable';
+import { commendationsOf } from '../commendations';
 import { currentGroupsOf } from '../groups';
 import { givenToStudent } from '../materials';
 import { activeMinutes, finishedSince, openTasks, practiceTimes } from '../practice';
@@ -60,13 +61,14 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 	const { school, skills } = work;
 	const { today, timeZone } = school;
 	const weekBegan = beginningOf(mondayOf(today), timeZone);
-	const [finished, times, standings, days, given, tasks] = await Promise.all([
+	const [finished, times, standings, days, given, tasks, commended] = await Promise.all([
 		finishedSince(database, student.id, weekBegan),
 		practiceTimes(database, [student.id], weekBegan),
 		readStandings(database, [student.id]),
 		groupDays(locals, student, today, school.calendar.off),
 		givenToStudent(database, student.id, beginningOf(addDays(today, -KEPT_DAYS), timeZone)),
-		openTasks(database, student.id, { day: today, minute: school.minute })
+		openTasks(database, student.id, { day: today, minute: school.minute }),
+		commendationsOf(database, [student.id], beginningOf(addDays(today, -KEPT_DAYS), timeZone))
 	]);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const own = standings.get(student.id)!;
@@ -173,6 +175,8 @@ export async function ownPage(locals: App.Locals, student: SignedInStudent, aske
 		),
 		/** What an adult leads beside a set. */
 		tasks,
+		/** What they were commended for lately, and by whom. */
+		commended: commended.map(({ id, said, sentence, givenBy }) => ({ id, said, sentence, givenBy })),
 		minutes: activeMinutes(times.get(student.id)!),
 		secure: [...own]
 			.filter(([, now]) => now.standing === 'secure')

@@ -102,6 +102,14 @@
 	{/if}
 {/if}
 
+{#if data.commended.length}
+	<h2>Well done</h2>
+	{#each data.commended as { id, said, sentence, givenBy } (id)}
+		<p class="commended">{sentence} <span class="soft">{givenBy}</span></p>
+		<p class="soft">{said}</p>
+	{/each}
+{/if}
+
 {#if data.done.length || data.minutes}
 	<h2>Done this week</h2>
 	{#if data.minutes}<p class="soft">About {plural(data.minutes, 'minute')} of practice.</p>{/if}
@@ -122,6 +130,10 @@
 {/if}
 
 <style>
+	.commended {
+		font: 500 1.1em/1.4 var(--head);
+		margin: 12px 0 2px;
+	}
 	ul {
 		list-style: none;
 		padding: 0;

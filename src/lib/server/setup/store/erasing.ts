@@ -90,6 +90,7 @@ const TAKE_OUT = [
 	'DELETE FROM skill_check WHERE student_id = ?',
 	'DELETE FROM tier_interval WHERE student_id = ?',
 	'DELETE FROM review_task WHERE student_id = ?',
+	'DELETE FROM commendation WHERE student_id = ?',
 	'UPDATE review SET follows_id = NULL WHERE student_id = ?',
 	'DELETE FROM review WHERE student_id = ?',
 	'DELETE FROM student_pair WHERE student_id = ?',

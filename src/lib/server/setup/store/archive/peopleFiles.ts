@@ -220,6 +220,24 @@ export const PEOPLE_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'commendations',
+		says: 'what a student was commended for, in an adult’s words',
+		sql: `SELECT commendation.student_id AS student, commendation.uuid AS badge, commendation.kind, commendation.said,
+				commendation.sentence, account.display_name AS given_by, commendation.given_at, commendation.taken_back_at
+			FROM commendation JOIN account ON account.id = commendation.given_by
+			WHERE commendation.student_id IN (?) ORDER BY commendation.student_id, commendation.id`,
+		columns: {
+			student: STUDENT,
+			badge: 'by which its badge is known',
+			kind: 'effort or growth',
+			said: 'what for, in the student’s words',
+			sentence: 'of the adult who gave it',
+			given_by: BY,
+			given_at: 'when',
+			taken_back_at: 'when it was taken back; empty where it was not'
+		}
+	},
+	{
 		name: 'review_tasks',
 		says: 'what somebody does for a student, as a verdict says or somebody asked for',
 		sql: `SELECT task.student_id AS student, review.effective_on AS verdict_of, account.display_name AS adult, task.what,
