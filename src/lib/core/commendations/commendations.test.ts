@@ -50,7 +50,7 @@ describe('what a student may be commended for', () => {
 			'42 active minutes this week; 20 in the usual week before.',
 			'The last 4 sessions attended, after 2 of the 4 before were missed.',
 			'Made secure since the cycle began: Equal parts, Ratios and Polygons.',
-			'Probes on Ratios: the level rose from 3–5 to 6–9 of 16 (80%), more than their errors explain.'
+			'Probes on Ratios: the level rose from 3.0–5.0 to 6.0–9.0 of 16 (80%), more than their errors explain.'
 		]);
 		for (const said of all.map((one) => sayToStudent(one, name))) {
 			expect(said).toMatch(/^(You|In your)/);

@@ -32,4 +32,4 @@ export function sayToStudent(proposal: Proposal, skillName: (id: number) => stri
 	}
 }
 
-const sayRange = ({ lower, upper }: { lower: number; upper: number }) => `${number(lower)}–${number(upper)}`;
+const sayRange = ({ lower, upper }: { lower: number; upper: number }) => `${number(lower, 1)}–${number(upper, 1)}`;

@@ -39,8 +39,8 @@ function toldAhead({ series, phases }: SeriesWithPhases, moves: GrowthMoves): nu
  * How the students of a school move from week to week, from their own series (empirical Bayes): the mean and spread of weekly
  * growth and the chance of a jump by which the last probes of each series are told best from those weeks before, held near what
  * is shipped by so much as thirty series can outweigh; found by going through one of the three after the other until none gets
- * better. (What makes whole series most likely is learned as well from how they begin, and told 0.2 worse a probe where growth
- * levels off; this way no world was told worse by more than 0.06, and most better.)
+ * better. (What makes whole series most likely is learned as well from how they begin, and misleads where growth levels off.)
+ * `npm run simulate:pooled` tells what that is worth.
  *
  * @returns null with fewer than `LEAST_SERIES` series of at least `LEAST_PROBES` probes
  */

@@ -152,7 +152,14 @@
 				>Give each their next step</a
 			>{/if}
 		{#if data.can.decide}
-			<form method="POST" action="?/ask" use:enhance class="one-line">
+			<form
+				method="POST"
+				action="?/ask"
+				class="one-line"
+				use:enhance={() =>
+					({ update }) =>
+						update({ reset: false })}
+			>
 				<input type="hidden" name="students" value={chosen.join(',')} />
 				<label
 					>Ask their groups’ adults to <select name="what"

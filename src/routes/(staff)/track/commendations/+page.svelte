@@ -49,7 +49,7 @@
 				<td>{kind}</td>
 				<td class="wide">{why}</td>
 				<td>
-					<form method="POST" action="?/give" use:enhance class="one-line">
+					<form method="POST" action="?/give" use:enhance>
 						<input type="hidden" name="student" value={student.id} />
 						<input type="hidden" name="is" value={is} />
 						<input type="hidden" name="about" value={about} />
@@ -128,8 +128,12 @@
 	section {
 		margin-top: 16px;
 	}
+	td form {
+		display: flex;
+		gap: 8px;
+	}
 	td input {
 		width: 18em;
-		max-width: 100%;
+		min-width: 8em;
 	}
 </style>

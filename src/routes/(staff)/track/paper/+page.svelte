@@ -139,6 +139,7 @@
 		display: grid;
 		gap: 10px;
 		justify-items: start;
+		max-width: 860px;
 	}
 	td input {
 		width: 16em;

@@ -119,7 +119,7 @@
 				<h2>Level checks to take</h2>
 				<p class="soft">
 					20 questions on a whole domain, in the middle and at the end of weekly probes: whether the work carries over.
-					They tell half a year’s difference, not a month’s.
+					One is sure to about half a year; from one to the next a change of about a year can be told, not of a month.
 				</p>
 				<Table
 					says="Level checks to take"
