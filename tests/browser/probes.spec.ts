@@ -13,8 +13,7 @@ test('a group’s probe on paper: printed with its key, results typed by keyboar
 	// One sheet each with the letter on it, and the key with as many answers as there are questions.
 	await page.getByRole('link', { name: 'Print the sheets and the key' }).click();
 	const sheets = page.locator('main section');
-	const students = (await sheets.count()) - 1;
-	expect(students).toBe(3);
+	await expect(sheets).toHaveCount(3 + 1);
 	await expect(sheets.first().locator('.letter')).toHaveText(letter);
 	await expect(sheets.first().locator('ol > li')).toHaveCount(16);
 	await expect(page.getByRole('region', { name: 'Answers' }).locator('li')).toHaveCount(16);
@@ -96,6 +95,7 @@ test('a student is commended in an adult’s words: on their page, on a card, as
 	const status = page.getByRole('status');
 	await expect(status).toContainText(/^Given to .*: it stands on their page for two weeks/);
 	expect(await proposed.count()).toBeLessThan(before);
+	await expectAccessible(page);
 	const given = page.getByRole('table', { name: 'Commendations given' }).locator(`tr[data-student="${id}"]`);
 	const [download] = await Promise.all([
 		page.waitForEvent('download'),
@@ -133,5 +133,12 @@ test('what several students need is asked of their groups’ adults from the cas
 	await expect(status).toContainText('Asked for 2 things');
 	await bar.getByRole('button', { name: 'Ask for 2' }).click();
 	await expect(status).toContainText('All of this was asked for already');
+	// What is asked for can be taken back by whoever asked.
 	await page.reload();
+	for (let i = 0; i < 2; i++) await rows.nth(i).getByRole('checkbox').check();
+	await bar.getByLabel(/^Ask their groups’ adults to/).selectOption('look at the focus again');
+	await bar.getByRole('button', { name: 'Ask for 2' }).click();
+	await expect(status).toContainText('Asked for 2 things');
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(status).toContainText('Taken back: 2 things.');
 });

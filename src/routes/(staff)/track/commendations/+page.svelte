@@ -100,7 +100,7 @@
 					<td class="wide">{kind}<br /><span class="soft">{said}</span></td>
 					<td class="wide">“{sentence}” <span class="soft">{givenBy}</span></td>
 					<td>{sayInstant(givenAt, data.school.timeZone)}</td>
-					<td>
+					<td class="deeds">
 						<a
 							href={keepingScope('/track/commendations/cards', { cards: id })}
 							aria-label="Card for {fullName(student)}">Card</a
@@ -127,6 +127,10 @@
 <style>
 	section {
 		margin-top: 16px;
+	}
+	.deeds > :global(*) {
+		margin-right: 14px;
+		padding: 4px 0;
 	}
 	td form {
 		display: flex;
