@@ -36,7 +36,7 @@ function mayMeet(viewer: Viewer | null, school: FilledSchool) {
 			own.add(id);
 		for (const id of [sittings.a, notes.a, reviews.a, school.meeting, school.task, school.letter, school.tierWord])
 			own.add(id);
-		own.add(school.commendation);
+		for (const id of [school.commendation, school.askedTask]) own.add(id);
 		// The school, colleagues, classes, cycles, windows, meeting times, blocks, absences, standards, materials and skills.
 		const shared = new Set([0, 1, 2, 4, 5, 6, 21, 22, 23, 24, 29, 30, 31]);
 		// Rows without a page of their own are told apart by whom they are about.

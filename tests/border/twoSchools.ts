@@ -218,6 +218,8 @@ export interface FilledSchool {
 	meeting: number;
 	/** Of that teacher, from a verdict on student 2. */
 	task: number;
+	/** What was asked for outside a review. */
+	askedTask: number;
 	/** To the family of student 1, who have own words on their sheet, too. */
 	letter: number;
 	/** Of student 2, and of student 7, who was moved by the rule. */
@@ -867,7 +869,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	const [badge] = await commendationsOf(database, [seenOne(students[0])]);
 	await signBadge(database, school, { givenName: 'Given', familyName: 'Family' }, badge, NOW);
 	const asked = { studentId: students[0], accountId: staff.teacher.id, dueOn: TODAY };
-	await askFor(database, specialist, [{ ...asked, what: 'hold the missed sessions first' }], NOW);
+	const [askedTask] = await askFor(database, specialist, [{ ...asked, what: 'hold the missed sessions first' }], NOW);
 	const [task] = await ownTasks(database, staff.teacher, TODAY);
 	return {
 		base,
@@ -895,6 +897,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		reviews,
 		meeting,
 		task: task.id,
+		askedTask,
 		letter,
 		tierWord,
 		tierMove,

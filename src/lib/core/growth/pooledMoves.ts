@@ -42,9 +42,11 @@ function toldAhead({ series, phases }: SeriesWithPhases, moves: GrowthMoves): nu
  * better. (What makes whole series most likely is learned as well from how they begin, and misleads where growth levels off.)
  * `npm run simulate:pooled` tells what that is worth.
  *
- * @returns null with fewer than `LEAST_SERIES` series of at least `LEAST_PROBES` probes
+ * It takes seconds: after each way to move that was tried, whoever works it out may let others go first.
+ *
+ * @returns at its end, null with fewer than `LEAST_SERIES` series of at least `LEAST_PROBES` probes
  */
-export function pooledMoves(all: SeriesWithPhases[]): GrowthMoves | null {
+export function* poolMoves(all: SeriesWithPhases[]): Generator<void, GrowthMoves | null> {
 	const some = all.filter(({ series }) => series.length >= LEAST_PROBES);
 	if (some.length < LEAST_SERIES) return null;
 	const { slope, jump } = GROWTH_PRIOR;
@@ -69,10 +71,20 @@ export function pooledMoves(all: SeriesWithPhases[]): GrowthMoves | null {
 		for (const [i, values] of tried.entries())
 			for (const value of values) {
 				const other = best.with(i, value);
+				yield;
 				if (worth(...(other as [number, number, number])) <= worth(...(best as [number, number, number]))) continue;
 				best = other;
 				found = true;
 			}
 	}
 	return { slope: { mean: best[0], sd: best[1] }, jump: { ...jump, chance: best[2] } };
+}
+
+/** The same at once. */
+export function pooledMoves(all: SeriesWithPhases[]): GrowthMoves | null {
+	const steps = poolMoves(all);
+	for (;;) {
+		const step = steps.next();
+		if (step.done) return step.value;
+	}
 }

@@ -69,5 +69,7 @@ export const enterAction = staffAction('plan probes', enterForm, async ({ staff,
 /** The form action that takes back what was entered. */
 export const takeBackAction = staffAction('plan probes', takeBackForm, async ({ staff, database, at, form }) => {
 	const count = await takeBackPaperProbes(database, staff, idsOf(form.sittings), at);
-	return count ? { done: `Taken back for ${plural(count, 'student')}.` } : refuse('This was taken back already');
+	return count
+		? { done: `Taken back for ${plural(count, 'student')}.` }
+		: refuse('This was taken back already, or was entered by somebody else');
 });

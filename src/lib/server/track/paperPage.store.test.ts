@@ -89,6 +89,7 @@ describe('probes on paper', () => {
 	it('are taken back as if they had not been given, by the own school only', async () => {
 		const { sittings } = await enter(4, [1]);
 		expect(await takeBackPaperProbes(small.database, { ...specialist, schoolId: 2 }, sittings, NOW)).toBe(0);
+		expect(await takeBackPaperProbes(small.database, staffAs('interventionist'), sittings, NOW)).toBe(0);
 		expect(await takeBackPaperProbes(small.database, specialist, sittings, NOW)).toBe(1);
 		expect((await seriesOf(4)).taken).toEqual([]);
 		expect((await seriesOf(4)).due).toBe(true);

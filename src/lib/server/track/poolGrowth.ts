@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
-import { LEAST_PROBES, LEAST_SERIES, phaseWeeks, pooledMoves } from '../../core/growth';
+import { setTimeout as pause } from 'node:timers/promises';
+import { LEAST_PROBES, LEAST_SERIES, phaseWeeks, poolMoves } from '../../core/growth';
 import type { RootDatabase } from '../database';
 import { schoolTimeZones } from '../people';
 import { schoolField } from '../standing';
@@ -21,17 +22,21 @@ export async function* poolGrowth(
 ): AsyncGenerator<{ progress: { schools: number }; checkpoint: null }, { pooled: number }> {
 	let pooled = 0;
 	for (const [i, { schoolId, timeZone }] of (await schoolTimeZones(database)).entries()) {
-		if (await poolSchool(database, { id: schoolId, today: '9999-12-31', timeZone }, at)) pooled++;
+		const steps = poolSchool(database, { id: schoolId, today: '9999-12-31', timeZone }, at);
+		let step = await steps.next();
+		for (; !step.done; step = await steps.next()) yield { progress: { schools: i }, checkpoint: null };
+		if (step.value) pooled++;
 		yield { progress: { schools: i + 1 }, checkpoint: null };
 	}
 	return { pooled };
 }
 
-async function poolSchool(
+/** One school; between its steps other work of the thread goes on. @returns whether anything was worked out */
+async function* poolSchool(
 	database: RootDatabase,
 	school: { id: number; today: string; timeZone: string },
 	at: Date
-): Promise<boolean> {
+): AsyncGenerator<void, boolean> {
 	const found = await plansToPool(database, school.id, { probes: LEAST_PROBES, most: MOST_SERIES });
 	if (found.length < LEAST_SERIES) return false;
 	const field = await schoolField(database, school.id);
@@ -49,8 +54,13 @@ async function poolSchool(
 			phases: phaseWeeks(phases.get(plan.id)!, plan.taken)
 		}))
 		.filter((one) => one.series.length > 0);
-	const moves = pooledMoves(series);
-	if (!moves) return false;
-	await keepMoves(database, school.id, { ...moves, series: series.length }, madeOf, at);
+	const steps = poolMoves(series);
+	let step = steps.next();
+	for (; !step.done; step = steps.next()) {
+		yield;
+		await pause(0);
+	}
+	if (!step.value) return false;
+	await keepMoves(database, school.id, { ...step.value, series: series.length }, madeOf, at);
 	return true;
 }

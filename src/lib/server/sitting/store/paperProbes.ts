@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { ItemSeed } from '../../../core/items';
 import { itemFrom } from '../../../core/items/bank';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
-import type { Staff } from '../../request';
+import { type Staff, undoesAll } from '../../request';
 import type { Skill } from '../../library';
 import { markStale } from '../../standing';
 import { openSitting, withSkillIds, writeItems } from './sittings';
@@ -82,7 +82,12 @@ export async function storePaperProbes(
 
 const A_DAY_MS = 24 * 60 * 60_000;
 
-/** Takes back what was entered of probes on paper: as if they had not been given. @returns how many were taken back */
+/**
+ * Takes back what was entered of probes on paper, as if they had not been given: own entries, of specialists and coordinators
+ * anyone's.
+ *
+ * @returns how many were taken back
+ */
 export async function takeBackPaperProbes(
 	database: RootDatabase,
 	staff: Staff,
@@ -90,11 +95,12 @@ export async function takeBackPaperProbes(
 	at: Date
 ): Promise<number> {
 	return database.transaction(async (transaction) => {
+		const ownOnly = undoesAll(staff.role) ? '' : 'AND sitting.entered_by = ?';
 		const found = await transaction.rows<{ id: number; studentId: number }>(
 			`SELECT sitting.id, sitting.student_id AS studentId FROM sitting
 			JOIN student ON student.id = sitting.student_id
-			WHERE sitting.id IN (?) AND student.school_id = ? AND sitting.paper_form IS NOT NULL FOR UPDATE`,
-			[sittingIds, staff.schoolId]
+			WHERE sitting.id IN (?) AND student.school_id = ? AND sitting.paper_form IS NOT NULL ${ownOnly} FOR UPDATE`,
+			[sittingIds, staff.schoolId, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (found.length === 0) return 0;
 		const ids = found.map(({ id }) => id);
