@@ -868,9 +868,9 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 	);
 	const [badge] = await commendationsOf(database, [seenOne(students[0])]);
 	await signBadge(database, school, { givenName: 'Given', familyName: 'Family' }, badge, NOW);
+	const [task] = await ownTasks(database, staff.teacher, TODAY);
 	const asked = { studentId: students[0], accountId: staff.teacher.id, dueOn: TODAY };
 	const [askedTask] = await askFor(database, specialist, [{ ...asked, what: 'hold the missed sessions first' }], NOW);
-	const [task] = await ownTasks(database, staff.teacher, TODAY);
 	return {
 		base,
 		school,
