@@ -7,7 +7,7 @@ import { skillList } from '../library';
 import { formCheck, id, idList, idsOf, idText, oneOf, schoolDate } from '../request';
 import { refuse, staffAction } from '../shell/staffPage';
 import { storePaperProbes, takeBackPaperProbes } from '../sitting';
-import { paperPage } from './paperPage';
+import { LATEST_DAYS, paperPage } from './paperPage';
 
 /** Students at once: the largest group, and more. */
 const MOST = 40;
@@ -31,7 +31,7 @@ const NOON = 12 * 60;
 export const enterAction = staffAction('plan probes', enterForm, async ({ staff, school, database, at, form }) => {
 	const { group, of, form: letter, on, plans, missed } = form;
 	if (plans.length !== missed.length) return refuse('The form could not be read');
-	if (on > school.today || on < addDays(school.today, -21))
+	if (on > school.today || on < addDays(school.today, -LATEST_DAYS))
 		return refuse('The day lies in the last three weeks, today at the latest');
 	const asked = { groupId: group ?? null, studentId: of ?? null, on, letter };
 	const page = await paperPage(database, staff, school, asked);

@@ -12,7 +12,7 @@ import { paperFormsOf, placesOf, wordsMet } from '../sitting';
 import { probeSeries, type ProbeSeries } from './store/probes';
 
 /** So many days back a probe on paper can have been given. */
-const LATEST_DAYS = 21;
+export const LATEST_DAYS = 21;
 
 /** Whose probes a page of paper is about: a group's, or one student's. */
 export interface PaperAsked {

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import { sayDate, sayDay } from '$lib/core/calendar';
+	import { LEVEL_CHECK_ITEMS } from '$lib/core/screening';
 	import { fullName, number, plural, sayChance } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
@@ -118,8 +119,9 @@
 			<section>
 				<h2>Level checks to take</h2>
 				<p class="soft">
-					20 questions on a whole domain, in the middle and at the end of weekly probes: whether the work carries over.
-					One is sure to about half a year; from one to the next a change of about a year can be told, not of a month.
+					{LEVEL_CHECK_ITEMS} questions on a whole domain, in the middle and at the end of weekly probes: whether the work
+					carries over. One is sure to about half a year; from one to the next a change of about a year can be told, not of
+					a month.
 				</p>
 				<Table
 					says="Level checks to take"
@@ -134,7 +136,7 @@
 							<span class="soft">{student.className}</span></th
 						>
 						<td>{domain} <span class="soft">{place === 'middle' ? 'middle' : 'end'}</span></td>
-						<td>{answered ? `${answered} of 20 answered` : 'not begun'}</td>
+						<td>{answered ? `${answered} of ${LEVEL_CHECK_ITEMS} answered` : 'not begun'}</td>
 						<td>{closesOn ? sayDate(closesOn) : 'begun, can be finished'}</td>
 					{/snippet}
 				</Table>
@@ -217,8 +219,8 @@
 				</fieldset>
 				{#if start.levels.days.length}
 					<label
-						><input type="checkbox" name="levels" value="yes" checked /> and 20 questions on all of {start.levels
-							.domain},
+						><input type="checkbox" name="levels" value="yes" checked /> and {LEVEL_CHECK_ITEMS} questions on all of {start
+							.levels.domain},
 						{start.levels.days
 							.map(({ opensOn, closesOn }) => `${sayDay(opensOn)} to ${sayDay(closesOn)}`)
 							.join(', and ')}: whether the work carries over</label
