@@ -13,7 +13,7 @@ export async function layOutSitting(studentId: number, items: ItemSeed[]): Promi
 		const idOf = (code: string) => codes.find((skill) => skill.code === code)!.id;
 		const setId = await insert(
 			`INSERT INTO practice_set (school_id, item_count, opens_on, due_on, created_by, created_at)
-			VALUES (1, ?, '2026-11-20', '2026-11-30', 2, '2026-11-20 15:00:00')`,
+			VALUES (1, ?, '2026-11-20', '2026-11-30', 1, '2026-11-20 15:00:00')`,
 			[items.length]
 		);
 		await insert(

@@ -63,7 +63,10 @@ export async function assignPractice(browser: Browser, studentId: number): Promi
 	return skill;
 }
 
-/** Gives some answer to the question on the page, whatever its kind; `again` another than before. */
+/**
+ * Gives some answer to the question on the page, whatever its kind; `again` another than before, also where that was
+ * cleared away.
+ */
 export async function answerSomehow(page: Page, again = false) {
 	const form = page.locator('form').filter({ has: page.locator('.stem') });
 	// The next question may still be on its way onto the page, or the page not yet alive.
@@ -76,10 +79,14 @@ export async function answerSomehow(page: Page, again = false) {
 			const options = rows.nth(i).getByRole('radio');
 			await options.nth(again ? (i + 1) % (await options.count()) : i).check();
 		}
-	} else if (await has('checkbox')) await form.getByRole('checkbox', { checked: false }).first().click();
+	} else if (await has('checkbox'))
+		await form
+			.getByRole('checkbox', { checked: false })
+			.nth(again ? 1 : 0)
+			.click();
 	else if (await has('slider')) {
 		await form.getByRole('slider').first().focus();
-		await page.keyboard.press('ArrowRight');
+		for (let i = 0; i < (again ? 2 : 1); i++) await page.keyboard.press('ArrowRight');
 	} else if (await has('textbox')) {
 		// Another value the second time, also as a fraction.
 		for (const [i, field] of (await form.getByRole('textbox').all()).entries())
@@ -90,8 +97,8 @@ export async function answerSomehow(page: Page, again = false) {
 		await form
 			.getByRole('button', { name: /: more$/ })
 			.first()
-			.click();
-	else await form.getByRole('button', { name: /Move number 1 down/ }).click();
+			.click({ clickCount: again ? 2 : 1 });
+	else await form.getByRole('button', { name: again ? 'Move number 2 down' : 'Move number 1 down' }).click();
 }
 
 /** Works a sitting to its end, in practice through both tries of each question. */

@@ -94,7 +94,7 @@ test('a student is commended in an adult’s words: on their page, on a card, as
 	await row.getByRole('textbox').press('Enter');
 	const status = page.getByRole('status');
 	await expect(status).toContainText(/^Given to .*: it stands on their page for two weeks/);
-	expect(await proposed.count()).toBeLessThan(before);
+	await expect(proposed).toHaveCount(before - 1);
 	await expectAccessible(page);
 	const given = page.getByRole('table', { name: 'Commendations given' }).locator(`tr[data-student="${id}"]`);
 	const [download] = await Promise.all([
