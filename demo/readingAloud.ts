@@ -37,7 +37,7 @@ export async function writeReadingAloud(
 function listen({ id, grade, classId }: DemoStudent, window: DemoWindow) {
 	const own = seededRandom(seedFrom(SEED, 'pace of reading', id));
 	const minute = seededRandom(seedFrom(SEED, 'minute of reading', window.id, id));
-	const passage = passageFor(grade);
+	const passage = passageFor(grade, 0);
 	const length = passageWords(passage).length;
 	const pace = expectedPerMinute('reading aloud', grade, window.term) * Math.exp(0.28 * own.normal());
 	const misses = 0.01 + 0.08 * own.unit() ** 2;

@@ -35,6 +35,7 @@ import {
 } from './people';
 import { reviewAndChoose, runFacts } from './ownWork';
 import { PracticeLog } from './practiceLog';
+import { writeMeasureSeries } from './measureSeries';
 import { writeReadingAloud } from './readingAloud';
 import { tellShare, type SkillLevel } from './simulatedStudent';
 import { layOutYear, writeTimetable, type DemoWindow } from './timetable';
@@ -99,6 +100,7 @@ export async function seedDemoSchool(database: RootDatabase, now: Date, say: (li
 
 	await writeOutcomes(database, students, levels, { yearStart: year.startsOn, takenOn: addDays(today, -6) });
 	await writeReadingAloud(database, students, year.reading, now);
+	await writeMeasureSeries(database, students, year, now);
 
 	say('winter screening');
 	const autumnScores = await windowScores(

@@ -25,6 +25,7 @@ import { queuedSets } from '../../src/lib/server/practice/store/practice';
 import { beginPractice } from '../../src/lib/server/sitting/store/practiceSittings';
 import { sittingItems } from '../../src/lib/server/sitting/store/sittings';
 import { skillList } from '../../src/lib/server/library/store/skills';
+import { benchCharts } from './charts';
 import { benchGrouping } from './grouping';
 import { benchMeasurement } from './measurement';
 import { benchNeedleMap } from './needleMap';
@@ -252,6 +253,7 @@ const parts: Record<string, () => void | Promise<void>> = {
 	practice: () => benchPractice(DEMO_ADDRESS!, owner, skills),
 	rebuild: () => benchRebuild(database),
 	pages: () => benchPages(DEMO_ADDRESS!, DEMO_DATABASE!),
+	charts: () => benchCharts(DEMO_ADDRESS!),
 	results: () => benchResults(DEMO_ADDRESS!, database, skills),
 	// Last, since it adds skills.
 	browser: () => benchNeedleMap(DEMO_ADDRESS!, DEMO_DATABASE!)

@@ -3,23 +3,13 @@ import { DEMO_PASSWORD, SCHOOL_ID } from '../../demo/people';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { chromiumLaunch } from '../chromium.mjs';
+import { OVER_MS, WATCH } from './watch';
 
 /** Columns that the map is measured with. */
 const SKILLS = 200;
 /** Pixels that a notch of the wheel scrolls, one a frame, and how many notches each way. */
 const STEP = 100;
 const STEPS = 60;
-
-/** Notes in the page how long frames and tasks take. As text, since what the compiler adds to functions is not there. */
-const WATCH = `
-	window.seen = { frames: [], last: performance.now(), tasks: [] };
-	requestAnimationFrame(function tick(at) {
-		window.seen.frames.push(at - window.seen.last);
-		window.seen.last = at;
-		requestAnimationFrame(tick);
-	});
-	new PerformanceObserver((list) => window.seen.tasks.push(...list.getEntries().map(({ duration }) => duration)))
-		.observe({ entryTypes: ['longtask'] });`;
 
 /** Adds skills to the framework until there are enough for the measurement. */
 async function fillUp(databaseUrl: string): Promise<number> {
@@ -86,7 +76,7 @@ export async function benchNeedleMap(address: string, databaseUrl: string): Prom
 	});
 	await browser.close();
 	// To whole milliseconds: three refreshes of the screen are 50.0, and so not over 50.
-	const over = (all: number[]) => all.filter((ms) => Math.round(ms) > 50).length;
+	const over = (all: number[]) => all.filter((ms) => Math.round(ms) > OVER_MS).length;
 	const sorted = [...frames].sort((a, b) => a - b);
 	const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))].toFixed(0);
 	console.log(

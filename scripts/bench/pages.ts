@@ -76,6 +76,7 @@ async function addresses(database: RootDatabase): Promise<string[]> {
 		'/track/charts',
 		'/track/probes',
 		'/track/paper?group=1',
+		'/track/measures',
 		'/track/commendations',
 		'/track/sessions',
 		'/decide',

@@ -64,6 +64,7 @@ import { noteCorrected } from '../../src/lib/server/sitting/store/regrading';
 import { beginFactRun, storeFacts } from '../../src/lib/server/sitting/store/factRuns';
 import { paperForm } from '../../src/lib/core/items/probeQuestions';
 import { beginProbe, placesOf } from '../../src/lib/server/sitting/store/probeSittings';
+import { beginMeasureSeries } from '../../src/lib/server/track/store/measureSeries';
 import { keepMoves } from '../../src/lib/server/track/store/growthMoves';
 import { storePaperProbes } from '../../src/lib/server/sitting/store/paperProbes';
 import { openItem } from '../../src/lib/server/sitting/store/sittings';
@@ -114,7 +115,8 @@ const RANGES = {
 	review_task: 40,
 	family_letter: 41,
 	tier_word: 42,
-	commendation: 43
+	commendation: 43,
+	measure_series: 44
 };
 
 const NO_RECORDS = Object.fromEntries(ROSTER_FILES.map((file) => [file, []])) as unknown as RosterRecords;
@@ -238,6 +240,8 @@ export interface FilledSchool {
 	blocks: number[];
 	absence: number;
 	measures: { a: string; b: string };
+	/** Facts week by week, of students 1 and 5. */
+	measureSeries: { a: number; b: number };
 	student: SignedInStudent;
 }
 
@@ -598,7 +602,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 			specialist,
 			{
 				id,
-				windowId: windows.measure,
+				givenFor: { windowId: windows.measure },
 				studentId: students[n],
 				sheetGrade: 4,
 				sheetLength: 120,
@@ -611,6 +615,22 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		return id;
 	};
 	const measures = { a: await measure(0), b: await measure(4) };
+	const measureSeries = async (n: number) => {
+		const [id] = await beginMeasureSeries(
+			database,
+			specialist,
+			{
+				...{ measure: 'number fluency', startsOn: TODAY, goalOn: addDays(TODAY, 60) },
+				students: [{ id: students[n], sheetGrade: 4, goal: 20 }]
+			},
+			NOW
+		);
+		const given = { id: randomUUID(), studentId: students[n], givenFor: { seriesId: id, sheetNumber: 1 } };
+		const marked = { sheetGrade: 4, sheetLength: 60, seconds: 60, reached: 12, missed: [3] };
+		await saveMeasure(database, specialist, { ...given, ...marked }, NOW);
+		return id;
+	};
+	const series = { a: await measureSeries(0), b: await measureSeries(4) };
 	await importScores(
 		database,
 		specialist,
@@ -913,6 +933,7 @@ async function fillSchool(database: RootDatabase, base: number): Promise<FilledS
 		blocks: [block!.id],
 		absence,
 		measures,
+		measureSeries: series,
 		student: { kind: 'student', id: seenOne(students[0]), schoolId, givenName: `Given${students[0]}`, grade: 4 }
 	};
 }

@@ -47,6 +47,7 @@ for (const path of [
 	'/track?scope=class:7',
 	'/track/charts?scope=class:7&student=140',
 	'/track/probes?scope=class:7',
+	'/track/measures',
 	'/track/commendations',
 	'/track/paper?group=1',
 	'/track/paper/print?group=1',

@@ -167,3 +167,52 @@ test('what was given is seen again as it was marked, and can be given once more'
 	await page.getByRole('button', { name: 'Give it again' }).click();
 	await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
 });
+
+test('a measure is begun week by week for some of a class, given, read in its chart, and taken back', async ({
+	page
+}) => {
+	await signInStaff(page, 'specialist');
+	await page.goto(`${address()}/track/measures?scope=class:6`);
+	await expect(page.getByText('No measure is given week by week in this scope.')).toBeVisible();
+	await page.getByRole('link', { name: 'number fluency' }).click();
+	const begins = page.getByRole('table', { name: 'Who begins' });
+	const goals = begins.getByRole('textbox');
+	await goals.nth(0).fill('30');
+	await goals.nth(1).fill('28');
+	await page.getByRole('button', { name: 'Begin', exact: true }).click();
+	const status = page.getByRole('status');
+	await expect(status).toContainText('2 students: number fluency each week, until');
+	const list = page.getByRole('table', { name: 'Series of measures' });
+	await expect(list.locator('tbody tr')).toHaveCount(2);
+	await expectAccessible(page);
+	await status.getByRole('button', { name: 'Undo' }).click();
+	await expect(status).toContainText('Taken back for 2 students.');
+	await expect(list.locator('tbody tr[data-student]')).toHaveCount(0);
+
+	// In a class where it runs: a giving is marked, stands in the chart's table, and can be set aside.
+	await page.clock.install();
+	await page.goto(`${address()}/track/measures?scope=class:5`);
+	const give = list.getByRole('link', { name: /^Give number fluency to/ }).first();
+	const name = (await give.getAttribute('aria-label'))!.replace('Give number fluency to ', '');
+	await give.click();
+	await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+	const again = page.getByRole('button', { name: 'Give another sheet' });
+	const start = page.getByRole('button', { name: 'Start', exact: true });
+	await expect(again.or(start)).toBeVisible();
+	if (await again.isVisible()) await again.click();
+	await expectAccessible(page);
+	await start.click();
+	await page.clock.runFor(61_000);
+	await place(page, 19).click();
+	await page.getByRole('button', { name: /^Save for/ }).click();
+	await expect(status).toContainText('Saved: 20 correct facts a minute, 100% accurate.');
+	await page.getByRole('link', { name: /^Measures in/ }).click();
+	const given = page.getByRole('table', { name: 'What was given' });
+	await expect(given.locator('tbody tr').first()).toContainText('20 ± 4');
+	await expect(page.getByRole('img', { name: /^Correct facts a minute: .*, 20\.$/ })).toBeVisible();
+	await expectAccessible(page);
+	const before = await given.locator('tbody tr').count();
+	await given.getByRole('button', { name: 'Set what was given on Mon, Nov 23 aside' }).first().click();
+	await expect(status).toContainText('Set aside');
+	await expect(given.locator('tbody tr')).toHaveCount(before - 1);
+});

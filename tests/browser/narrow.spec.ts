@@ -29,6 +29,7 @@ const PATHS = [
 			'/track/charts?student=140',
 			'/track/probes',
 			'/track/paper?group=1',
+			'/track/measures',
 			'/track/commendations',
 			'/track/sessions?group=1'
 		],

@@ -16,7 +16,7 @@ import { all, checks, given, type Asking, type Call } from './asking';
 
 const marked = ({ of }: Asking) => ({
 	id: randomUUID(),
-	windowId: of.windows.measure,
+	givenFor: { windowId: of.windows.measure },
 	studentId: of.students[2],
 	sheetGrade: 4,
 	sheetLength: 120,

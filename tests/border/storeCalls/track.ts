@@ -7,6 +7,7 @@ import * as exits from '../../../src/lib/server/track/store/exits';
 import * as growthMoves from '../../../src/lib/server/track/store/growthMoves';
 import * as goals from '../../../src/lib/server/track/store/goals';
 import * as levelChecks from '../../../src/lib/server/track/store/levelChecks';
+import * as measureSeries from '../../../src/lib/server/track/store/measureSeries';
 import * as phases from '../../../src/lib/server/track/store/phases';
 import * as probes from '../../../src/lib/server/track/store/probes';
 import * as readings from '../../../src/lib/server/track/store/readings';
@@ -50,6 +51,34 @@ export const trackCalls: [object, Record<string, Call>][] = [
 					await database.run('DELETE FROM level_score');
 					await database.run('DELETE FROM sitting WHERE COALESCE(plan_id, level_plan_id) IN (?)', [ids]);
 				}
+			)
+		}
+	],
+	[
+		measureSeries,
+		{
+			beginMeasureSeries: checks(({ database, me, of }) =>
+				measureSeries.beginMeasureSeries(
+					database,
+					me.staff.specialist,
+					{
+						...{ measure: 'reading aloud', startsOn: TODAY, goalOn: SOON },
+						students: [{ id: of.students[2], sheetGrade: 4, goal: 90 }]
+					},
+					NOW
+				)
+			),
+			takeBackMeasureSeries: checks(
+				({ database, me, of }) =>
+					measureSeries.takeBackMeasureSeries(database, me.staff.specialist, [of.measureSeries.a], NOW),
+				({ database, of }) => database.run('DELETE FROM given_measure WHERE series_id = ?', [of.measureSeries.a])
+			),
+			endMeasureSeries: checks(({ database, me, of }) => {
+				const series = { id: of.measureSeries.a, studentId: of.students[0] };
+				return measureSeries.endMeasureSeries(database, me.staff.specialist, series, TODAY, NOW);
+			}),
+			measureSeriesOf: given(({ database, me }) =>
+				measureSeries.measureSeriesOf(database, seen(...me.students), me.school)
 			)
 		}
 	],

@@ -9,6 +9,7 @@ import {
 	FLUENCY_MEASURES,
 	MEASURES,
 	PASSAGES,
+	PASSAGES_A_GRADE,
 	passageFor,
 	passageWords,
 	readingGrade,
@@ -17,27 +18,35 @@ import {
 } from '.';
 
 describe('passages for reading aloud', () => {
-	it('are one a grade from 1 to 6, each longer than most read in a minute', () => {
-		expect(PASSAGES.map(({ grade }) => grade)).toEqual([1, 2, 3, 4, 5, 6]);
-		for (const passage of PASSAGES)
-			expect(passageWords(passage).length, passage.title).toBeGreaterThan(
-				1.4 * expectedPerMinute('reading aloud', passage.grade, 3)
-			);
+	it('are five a grade from 1 to 6, each longer than most read in a minute, none twice', () => {
+		expect(PASSAGES).toHaveLength(6);
+		PASSAGES.forEach((passages, i) => {
+			expect(passages.map(({ grade }) => grade)).toEqual(Array(PASSAGES_A_GRADE).fill(i + 1));
+			for (const passage of passages)
+				expect(passageWords(passage).length, passage.title).toBeGreaterThan(
+					1.4 * expectedPerMinute('reading aloud', passage.grade, 3)
+				);
+		});
+		expect(new Set(PASSAGES.flat().map(({ title }) => title)).size).toBe(30);
 	});
 
-	it('get harder from grade to grade, and each is about as hard as its grade', () => {
-		const grades = PASSAGES.map(({ paragraphs }) => readingGrade(paragraphs.join(' ')));
-		expect(grades).toEqual([...grades].sort((a, b) => a - b));
-		PASSAGES.forEach(({ grade }, i) => expect(Math.abs(grades[i] - grade), `grade ${grade}`).toBeLessThan(1));
+	it('are about as hard as their grade, and a grade’s are harder than those of the grade before', () => {
+		const grades = PASSAGES.map((passages) => passages.map(({ paragraphs }) => readingGrade(paragraphs.join(' '))));
+		grades.forEach((of, i) =>
+			of.forEach((one, form) => expect(Math.abs(one - i - 1), `${i + 1}, ${form}`).toBeLessThan(1))
+		);
+		const means = grades.map((of) => of.reduce((sum, one) => sum + one, 0) / of.length);
+		expect(means).toEqual([...means].sort((a, b) => a - b));
 	});
 
-	it('are given by grade, the last one to grades above it', () => {
-		expect(passageFor(3)).toBe(PASSAGES[2]);
-		expect(passageFor(8)).toBe(PASSAGES[5]);
+	it('are given by grade, the last ones to grades above them, and come again in turn', () => {
+		expect(passageFor(3, 0)).toBe(PASSAGES[2][0]);
+		expect(passageFor(8, 1)).toBe(PASSAGES[5][1]);
+		expect(passageFor(3, 7)).toBe(PASSAGES[2][2]);
 	});
 
 	it('come apart into words that put together give the passage again', () => {
-		for (const passage of PASSAGES) {
+		for (const passage of PASSAGES.flat()) {
 			const words = passageWords(passage);
 			passage.paragraphs.forEach((text, i) =>
 				expect(

@@ -7,6 +7,9 @@ const OWN = {
 	staff: 'SELECT COUNT(*) AS n FROM account WHERE id IN (?) AND school_id = ?',
 	group: 'SELECT COUNT(*) AS n FROM small_group WHERE id IN (?) AND school_id = ?',
 	window: 'SELECT COUNT(*) AS n FROM screening_window WHERE id IN (?) AND school_id = ?',
+	measureSeries: `SELECT COUNT(*) AS n
+		FROM measure_series JOIN student ON student.id = measure_series.student_id
+		WHERE measure_series.id IN (?) AND student.school_id = ?`,
 	draft: 'SELECT COUNT(*) AS n FROM group_draft WHERE id IN (?) AND school_id = ?',
 	material: 'SELECT COUNT(*) AS n FROM material WHERE id IN (?) AND school_id = ?',
 	slot: `SELECT COUNT(*) AS n

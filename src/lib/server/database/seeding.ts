@@ -17,11 +17,16 @@ const columns = {
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
 	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],
+	measure_series: [
+		...['id', 'student_id', 'measure', 'sheet_grade', 'starts_on', 'goal_on', 'goal', 'begun_by']
+	],
 	given_measure: [
 		'id',
 		'window_id',
+		'series_id',
 		'student_id',
 		'sheet_grade',
+		'sheet_number',
 		'sheet_length',
 		'seconds',
 		'reached',

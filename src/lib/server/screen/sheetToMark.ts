@@ -7,7 +7,6 @@ import {
 	type FluencyMeasure
 } from '../../core/fluency';
 import { sheetGradeFor } from './screenResults';
-import type { ScreeningWindow } from './store/windows';
 
 /** A sheet as it is marked: its words or facts, in rows where it is a grid. */
 interface SheetToMark {
@@ -21,11 +20,17 @@ interface SheetToMark {
 	aRow: number | null;
 }
 
-/** The sheet of a grade in a window; everybody of the grade gets the same one there. */
-export function sheetToMark(window: ScreeningWindow & { measure: FluencyMeasure }, grade: number): SheetToMark {
-	const own = sheetGradeFor(window.measure, grade);
-	if (window.measure === 'reading aloud') {
-		const passage = passageFor(own);
+/** What a sheet is given for: a window, in which everybody of a grade has the same one, or the n-th giving of a series. */
+export type GivenFor = { windowId: number } | { sheetNumber: number };
+
+/**
+ * The sheet of a grade. Screening has the first passage of it, a series those after it in turn; facts are others in each window
+ * and each week.
+ */
+export function sheetToMark(measure: FluencyMeasure, grade: number, givenFor: GivenFor): SheetToMark {
+	const own = sheetGradeFor(measure, grade);
+	if (measure === 'reading aloud') {
+		const passage = passageFor(own, 'windowId' in givenFor ? 0 : givenFor.sheetNumber);
 		return {
 			grade: own,
 			title: passage.title,
@@ -38,11 +43,9 @@ export function sheetToMark(window: ScreeningWindow & { measure: FluencyMeasure 
 		grade: own,
 		title: `Facts, grade ${own}`,
 		readingGrade: null,
-		places: factSheet(own, window.id).map(({ text, answer }, i) => ({
-			text,
-			key: String(answer),
-			part: Math.floor(i / FACTS_A_ROW)
-		})),
+		places: factSheet(own, 'windowId' in givenFor ? givenFor.windowId : -givenFor.sheetNumber).map(
+			({ text, answer }, i) => ({ text, key: String(answer), part: Math.floor(i / FACTS_A_ROW) })
+		),
 		aRow: FACTS_A_ROW
 	};
 }

@@ -12,6 +12,7 @@
 	import TierBars from '../glyphs/TierBars.svelte';
 	import { keepingScope } from '../shell/address';
 	import { saySessions } from '$lib/core/timetable';
+	import { seriesChartOptions } from '../track/seriesChart';
 	import SeriesChart from '../track/SeriesChart.svelte';
 	import { sayErrorRates, sayLevels, sayPhase, sayReason, saySeries } from '$lib/core/growth';
 	import { sayChart, seriesContent } from '../track/seriesContent';
@@ -82,7 +83,11 @@
 
 {#if plan}
 	<div class="chart">
-		<SeriesChart content={seriesContent(plan, skillName)} size="medium" says={sayChart(plan)} />
+		<SeriesChart
+			options={seriesChartOptions(seriesContent(plan, skillName), 'medium')}
+			size="medium"
+			says={sayChart(plan)}
+		/>
 	</div>
 {/if}
 <div class="columns">

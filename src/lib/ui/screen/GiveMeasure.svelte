@@ -9,14 +9,15 @@
 	interface Props {
 		/** Under which the device keeps it until it is saved. */
 		key: string;
-		sheet: { grade: number; places: { text: string; key: string | null; part: number }[]; aRow: number | null };
+		sheet: { places: { text: string; key: string | null; part: number }[]; aRow: number | null };
 		measure: FluencyMeasure;
-		windowId: number;
+		/** What it is given for, and its sheet there: the fields of the form, beside those of what was marked. */
+		givenFor: { window: number; sheet: number } | { series: number; sheet: number };
 		student: { id: number; givenName: string };
 		/** Called once the server has stored it. */
 		onsaved: () => void;
 	}
-	let { key, sheet, measure, windowId, student, onsaved }: Props = $props();
+	let { key, sheet, measure, givenFor, student, onsaved }: Props = $props();
 
 	// svelte-ignore state_referenced_locally
 	const marking = new MeasureMarking(key, sheet.places.length);
@@ -112,9 +113,8 @@
 		}}
 	>
 		<input type="hidden" name="id" value={marking.id} />
-		<input type="hidden" name="window" value={windowId} />
+		{#each Object.entries(givenFor) as [name, value] (name)}<input type="hidden" {name} {value} />{/each}
 		<input type="hidden" name="student" value={student.id} />
-		<input type="hidden" name="sheet" value={sheet.grade} />
 		<input type="hidden" name="seconds" value={marking.marked.seconds} />
 		<input type="hidden" name="reached" value={marking.marked.reached} />
 		<input type="hidden" name="missed" value={marking.marked.missed.join(',')} />

@@ -1,20 +1,19 @@
 <!--
-	A series of weekly probes: what was right with its own error, the level with its band, the aimline, what may come, phase lines
-	with their words, and sessions below the weeks. It is drawn once it comes into view, so that many on one page do not keep
+	A series through the weeks, of probes or of a measure that an adult gives. It is drawn once it comes into view, so that many on one page do not keep
 	anybody waiting; what it says stands in `says` and in a table beside it.
-	<SeriesChart {content} size="small" says="Probes: 3, 4, 6 of 16." />
+	<SeriesChart options={seriesChartOptions(content, 'small')} size="small" says="Probes: 3, 4, 6 of 16." />
 -->
 <script lang="ts">
 	import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 	import { GridComponent } from 'echarts/components';
 	import { init, use } from 'echarts/core';
 	import { SVGRenderer } from 'echarts/renderers';
-	import { type ChartSize, type SeriesContent, seriesChartOptions } from './seriesChart';
+	import type { EChartsCoreOption } from 'echarts/core';
+	import type { ChartSize } from './chartParts';
 
 	use([LineChart, ScatterChart, CustomChart, GridComponent, SVGRenderer]);
 
-	let { content, size = 'large', says }: { content: SeriesContent; size?: ChartSize; says: string } = $props();
-	const options = $derived(seriesChartOptions(content, size));
+	let { options, size = 'large', says }: { options: EChartsCoreOption; size?: ChartSize; says: string } = $props();
 	let isSeen = $state(false);
 
 	/** As wide as a page, which is laid out only after a browser has asked for the chart. */

@@ -20,6 +20,7 @@
 	import { number, plural } from '$lib/core/words';
 	import { keepingScope } from '../shell/address';
 	import Table from '../table/Table.svelte';
+	import { seriesChartOptions } from './seriesChart';
 	import SeriesChart from './SeriesChart.svelte';
 	import { sayChart, seriesContent, type ShownSeries } from './seriesContent';
 
@@ -78,7 +79,7 @@
 	{practiced ? `${plural(practiced, 'minute')} of practice since the first week.` : 'No practice since the first week.'}
 </p>
 {#if marks}<p>{sayLevels(plan.levels, marks).join(' ')}</p>{/if}
-<SeriesChart content={seriesContent(plan, skillName)} says={sayChart(plan)} />
+<SeriesChart options={seriesChartOptions(seriesContent(plan, skillName), 'large')} says={sayChart(plan)} />
 {#if recommendation}
 	<div class="advice">
 		<h3>Advice: {recommendation.advice}</h3>

@@ -9,6 +9,7 @@
 		{ path: '/track', name: 'Caseload' },
 		{ path: '/track/charts', name: 'Charts' },
 		{ path: '/track/probes', name: 'Probes this week' },
+		{ path: '/track/measures', name: 'Measures' },
 		{ path: '/track/sessions', name: 'Sessions' },
 		{ path: '/track/commendations', name: 'Commendations' }
 	]}

@@ -16,7 +16,7 @@ const later = (minutes: number) => new Date(NOW.getTime() + minutes * 60_000);
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`;
 const given = (n: number, studentId: number, change: Partial<NewMeasure> = {}): NewMeasure => ({
 	id: uuid(n),
-	windowId: winter,
+	givenFor: { windowId: winter },
 	studentId,
 	sheetGrade: 4,
 	sheetLength: 212,
@@ -97,7 +97,12 @@ describe('measures that are given', () => {
 	});
 
 	it('give results in correct a minute for every student, with change since the window before', async () => {
-		await saveMeasure(small.database, specialist, given(3, 1, { windowId: autumn, reached: 60, missed: [] }), NOW);
+		await saveMeasure(
+			small.database,
+			specialist,
+			given(3, 1, { givenFor: { windowId: autumn }, reached: 60, missed: [] }),
+			NOW
+		);
 		const { earlier, unit, domains, of, count } = await results();
 		expect(count).toBe(8);
 		expect(earlier?.name).toBe('Autumn reading');
@@ -114,7 +119,7 @@ describe('measures that are given', () => {
 	});
 
 	it('on another grade’s sheet are held against no line and no score on a different sheet', async () => {
-		await saveMeasure(small.database, specialist, given(4, 2, { windowId: autumn }), NOW);
+		await saveMeasure(small.database, specialist, given(4, 2, { givenFor: { windowId: autumn } }), NOW);
 		await saveMeasure(small.database, specialist, given(5, 2, { sheetGrade: 2, sheetLength: 157 }), NOW);
 		const { of } = await results();
 		expect(of(2)).toMatchObject({ cut: null, before: { 0: null }, scores: { 0: { points: 88 } } });

@@ -17,7 +17,8 @@ export interface GivenMeasure extends MarkedSheet {
 export interface NewMeasure extends MarkedSheet {
 	/** Made by the page that marked it. */
 	id: string;
-	windowId: number;
+	/** The window, or the series with the number of its sheet there. */
+	givenFor: { windowId: number } | { seriesId: number; sheetNumber: number };
 	studentId: number;
 	sheetGrade: number;
 	sheetLength: number;
@@ -26,27 +27,25 @@ export interface NewMeasure extends MarkedSheet {
 /** Stores what was marked; the same again changes nothing. @returns whether it was new */
 export async function saveMeasure(database: RootDatabase, staff: Staff, given: NewMeasure, at: Date): Promise<boolean> {
 	return database.transaction(async (transaction) => {
-		await requireOwn(transaction, staff, { student: [given.studentId], window: [given.windowId] });
+		const { givenFor, studentId } = given;
+		const windowId = 'windowId' in givenFor ? givenFor.windowId : null;
+		const { seriesId = null, sheetNumber = null } = 'seriesId' in givenFor ? givenFor : {};
+		await requireOwn(transaction, staff, { student: [studentId], window: [windowId], measureSeries: [seriesId] });
 		const { affected } = await transaction.run(
-			`INSERT IGNORE INTO given_measure
-				(id, window_id, student_id, sheet_grade, sheet_length, seconds, reached, missed, given_by, given_at)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+			`INSERT IGNORE INTO given_measure (id, window_id, series_id, student_id, sheet_grade, sheet_number, sheet_length, seconds,
+				reached, missed, given_by, given_at)
+			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
 			[
-				given.id,
-				given.windowId,
-				given.studentId,
-				given.sheetGrade,
-				given.sheetLength,
-				given.seconds,
-				given.reached,
-				JSON.stringify(given.missed),
-				staff.id,
-				at
+				...[given.id, windowId, seriesId, studentId, given.sheetGrade, sheetNumber, given.sheetLength, given.seconds],
+				...[given.reached, JSON.stringify(given.missed), staff.id, at]
 			]
 		);
 		if (affected === 0) return false;
-		await refreshPlaces(transaction, given.windowId, [given.studentId]);
-		await audit(transaction, staff, at, 'give measure', { window: given.windowId, student: given.studentId });
+		if (windowId) await refreshPlaces(transaction, windowId, [studentId]);
+		await audit(transaction, staff, at, 'give measure', {
+			...(windowId ? { window: windowId } : { series: seriesId }),
+			student: studentId
+		});
 		return true;
 	});
 }
@@ -77,8 +76,8 @@ export async function windowMeasures(
 export async function measuredStudent(database: Database, staff: Staff, id: string): Promise<number | null> {
 	const row = await database.row<{ studentId: number }>(
 		`SELECT given_measure.student_id AS studentId FROM given_measure
-		JOIN screening_window ON screening_window.id = given_measure.window_id
-		WHERE given_measure.id = ? AND screening_window.school_id = ?`,
+		JOIN student ON student.id = given_measure.student_id
+		WHERE given_measure.id = ? AND student.school_id = ?`,
 		[id, staff.schoolId]
 	);
 	return row?.studentId ?? null;
@@ -96,17 +95,17 @@ export async function setMeasureAside(
 		const ownOnly = undoesAll(staff.role) ? '' : 'AND given_measure.given_by = ?';
 		const { affected } = await transaction.run(
 			`UPDATE given_measure
-			JOIN screening_window ON screening_window.id = given_measure.window_id
+			JOIN student ON student.id = given_measure.student_id
 			SET given_measure.set_aside_at = ?
-			WHERE given_measure.id = ? AND screening_window.school_id = ? AND (given_measure.set_aside_at IS NULL) = ? ${ownOnly}`,
+			WHERE given_measure.id = ? AND student.school_id = ? AND (given_measure.set_aside_at IS NULL) = ? ${ownOnly}`,
 			[isAside ? at : null, id, staff.schoolId, isAside, ...(ownOnly ? [staff.id] : [])]
 		);
 		if (affected === 0) return false;
-		const place = (await transaction.row<{ windowId: number; studentId: number }>(
+		const place = (await transaction.row<{ windowId: number | null; studentId: number }>(
 			'SELECT window_id AS windowId, student_id AS studentId FROM given_measure WHERE id = ?',
 			[id]
 		))!;
-		await refreshPlaces(transaction, place.windowId, [place.studentId]);
+		if (place.windowId) await refreshPlaces(transaction, place.windowId, [place.studentId]);
 		await audit(transaction, staff, at, isAside ? 'set measure aside' : 'take measure back in', { measure: id });
 		return true;
 	});

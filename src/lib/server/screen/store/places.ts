@@ -80,7 +80,7 @@ export async function windowsWith(database: Database, studentIds: number[]): Pro
 		`SELECT window_id AS id FROM sitting WHERE student_id IN (?) AND window_id IS NOT NULL
 		UNION SELECT window_id FROM score WHERE student_id IN (?)
 		UNION SELECT window_id FROM window_student WHERE student_id IN (?)
-		UNION SELECT window_id FROM given_measure WHERE student_id IN (?)
+		UNION SELECT window_id FROM given_measure WHERE student_id IN (?) AND window_id IS NOT NULL
 		UNION SELECT window_id FROM window_place WHERE student_id IN (?)
 		ORDER BY id`,
 		Array(5).fill(studentIds)

@@ -97,6 +97,7 @@ const TAKE_OUT = [
 	'DELETE FROM student_pair WHERE other_id = ?',
 	...[
 		'given_measure',
+		'measure_series',
 		'past_intervention',
 		'sheet_words',
 		'family_letter',

@@ -1,13 +1,12 @@
 import Type from 'typebox';
+import { asideAction, MARKED_FIELDS, markedFrom, sayGiven } from '$lib/server/screen/measureForm';
 import { screenContext } from '$lib/server/screen/screenPage';
 import { error, redirect } from '@sveltejs/kit';
-import { LEAST_SECONDS, MEASURES, scoreSheet, SECONDS_GIVEN, type FluencyMeasure } from '$lib/core/fluency';
+import { scoreSheet, type FluencyMeasure } from '$lib/core/fluency';
 import { TO_FINISH } from '$lib/core/screening';
 import {
-	measuredStudent,
 	saveMeasure,
 	type ScreeningWindow,
-	setMeasureAside,
 	sheetGradeFor,
 	sheetToMark,
 	unitOf,
@@ -15,7 +14,7 @@ import {
 	windowNotes,
 	windowPlaces
 } from '$lib/server/screen';
-import { formCheck, oneOf, id, idIn, type VisibleId } from '$lib/server/request';
+import { formCheck, id, idIn, type VisibleId } from '$lib/server/request';
 import { refuse, staffAction } from '$lib/server/shell/staffPage';
 import { visibleAmong } from '$lib/server/people';
 
@@ -40,7 +39,7 @@ export async function load({ locals, url }) {
 	const wanted = idIn(url, 'sheet');
 	const grade = wanted !== null && wanted <= usual ? wanted : usual;
 	const given = places.get(student.id)!.given;
-	const marked = given && sheetToMark(window, given.sheetGrade);
+	const marked = given && sheetToMark(window.measure, given.sheetGrade, { windowId: window.id });
 	return {
 		window,
 		unit: unitOf(window),
@@ -48,7 +47,7 @@ export async function load({ locals, url }) {
 		student,
 		isOpen: await isOpenFor(locals.database, window, student.id, school.today),
 		usual,
-		sheet: sheetToMark(window, grade),
+		sheet: sheetToMark(window.measure, grade, { windowId: window.id }),
 		given: given &&
 			marked && {
 				by: given.givenBy,
@@ -80,32 +79,28 @@ const saveForm = formCheck(
 		window: id,
 		student: id,
 		sheet: Type.Integer({ minimum: 1, maximum: 8 }),
-		seconds: Type.Number({ minimum: LEAST_SECONDS, maximum: SECONDS_GIVEN }),
-		reached: Type.Integer({ minimum: 0, maximum: 1000 }),
-		missed: Type.String({ pattern: '^([0-9]{1,3}(,[0-9]{1,3}){0,999})?$', default: '' })
+		...MARKED_FIELDS
 	})
 );
-const asideForm = formCheck(Type.Object({ id: Type.String({ format: 'uuid' }), aside: oneOf(['yes', 'no']) }));
 
 export const actions = {
 	save: staffAction('give measures', saveForm, async ({ staff, school, database, at, form }) => {
-		const { id: measureId, window: windowId, student, sheet: grade, seconds, reached } = form;
+		const { id: measureId, window: windowId, student, sheet: grade, reached } = form;
 		const { window } = await windowInView(database, school, windowId);
 		if (window?.id !== windowId || !isGiven(window)) return refuse('There is no such window');
 		const [seen] = await visibleAmong(database, staff, [student], school.today);
 		if (!seen) return refuse('This student is not yours to see');
 		if (!(await isOpenFor(database, window, seen.id, school.today)))
 			return refuse('The window is not open today; let the student make up first');
-		const sheet = sheetToMark(window, grade);
+		const sheet = sheetToMark(window.measure, grade, { windowId: window.id });
 		if (sheet.grade !== grade || reached > sheet.places.length) return refuse('This is not a sheet of this measure');
-		const missed = form.missed ? form.missed.split(',').map(Number) : [];
-		const marked = { reached, seconds, missed: [...new Set(missed)].filter((place) => place < reached) };
+		const marked = markedFrom(form);
 		await saveMeasure(
 			database,
 			staff,
 			{
 				id: measureId,
-				windowId,
+				givenFor: { windowId },
 				studentId: student,
 				sheetGrade: grade,
 				sheetLength: sheet.places.length,
@@ -113,28 +108,7 @@ export const actions = {
 			},
 			at
 		);
-		const { correctPerMinute, accuracy } = scoreSheet(marked);
-		const { units } = MEASURES[window.measure];
-		return {
-			saved: measureId,
-			done: `Saved: ${Math.round(correctPerMinute)} correct ${units} a minute${
-				accuracy === null ? '' : `, ${Math.round(100 * accuracy)}% accurate`
-			}.`,
-			undo: { action: '?/aside', fields: { id: measureId, aside: 'yes' } }
-		};
+		return { saved: measureId, ...sayGiven(window.measure, marked, measureId) };
 	}),
-	aside: staffAction('give measures', asideForm, async ({ staff, school, database, at, form }) => {
-		const isAside = form.aside === 'yes';
-		const student = await measuredStudent(database, staff, form.id);
-		if (student === null || !(await visibleAmong(database, staff, [student], school.today)).length)
-			return refuse('There is no such measure for you');
-		if (!(await setMeasureAside(database, staff, form.id, isAside, at)))
-			return refuse('This was done already, or was not given by you');
-		return isAside
-			? {
-					done: 'Set aside: it feeds nothing. The one before counts again, if there was one.',
-					undo: { action: '?/aside', fields: { id: form.id, aside: 'no' } }
-				}
-			: { done: 'Taken back in: it counts again.' };
-	})
+	aside: asideAction
 };

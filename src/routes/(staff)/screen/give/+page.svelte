@@ -77,7 +77,7 @@
 				{key}
 				sheet={data.sheet}
 				measure={data.window.measure}
-				windowId={data.window.id}
+				givenFor={{ window: data.window.id, sheet: data.sheet.grade }}
 				{student}
 				onsaved={() => (again = '')}
 			/>

@@ -4,6 +4,7 @@
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { withState } from '$lib/ui/shell/address';
 	import Pager from '$lib/ui/table/Pager.svelte';
+	import { seriesChartOptions } from '$lib/ui/track/seriesChart';
 	import SeriesChart from '$lib/ui/track/SeriesChart.svelte';
 	import { sayChart, seriesContent } from '$lib/ui/track/seriesContent';
 	import SeriesRead from '$lib/ui/track/SeriesRead.svelte';
@@ -55,7 +56,11 @@
 					<a href={withState({ student: plan.studentId, plan: plan.id })}>{fullName(plan.student)}</a>
 					<span class="soft">{skillName(plan.skillId)}</span>
 				</h3>
-				<SeriesChart content={seriesContent(plan, skillName)} size="small" says={sayChart(plan)} />
+				<SeriesChart
+					options={seriesChartOptions(seriesContent(plan, skillName), 'small')}
+					size="small"
+					says={sayChart(plan)}
+				/>
 				<p class="soft">{sayNow(plan)}</p>
 			</li>
 		{/each}

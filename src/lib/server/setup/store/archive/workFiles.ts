@@ -54,17 +54,38 @@ export const WORK_FILES: ArchiveFile[] = [
 		}
 	},
 	{
+		name: 'measure_series',
+		says: 'a measure that an adult gives a student week by week',
+		sql: `SELECT series.student_id AS student, series.id AS measure_series, series.measure, series.sheet_grade, series.starts_on,
+				series.goal_on, series.goal, account.display_name AS begun_by, series.ended_on
+			FROM measure_series AS series JOIN account ON account.id = series.begun_by
+			WHERE series.student_id IN (?) ORDER BY series.student_id, series.id`,
+		columns: {
+			student: STUDENT,
+			measure_series: 'number of the series here',
+			measure: 'reading aloud or number fluency',
+			sheet_grade: 'grade of its sheets',
+			starts_on: 'first day',
+			goal_on: 'day by which the goal is to be reached',
+			goal: 'the goal in correct a minute',
+			begun_by: BY,
+			ended_on: 'day on which it ended; empty while it runs'
+		}
+	},
+	{
 		name: 'given_measures',
 		says: 'a measure that an adult gave to a student',
-		sql: `SELECT measure.student_id AS student, measure.window_id AS screening_window, measure.sheet_grade,
-				measure.sheet_length, measure.seconds, measure.reached, measure.missed, account.display_name AS given_by,
+		sql: `SELECT measure.student_id AS student, measure.window_id AS screening_window, measure.series_id AS measure_series,
+				measure.sheet_grade, measure.sheet_number, measure.sheet_length, measure.seconds, measure.reached, measure.missed, account.display_name AS given_by,
 				measure.given_at, measure.set_aside_at
 			FROM given_measure AS measure JOIN account ON account.id = measure.given_by
 			WHERE measure.student_id IN (?) ORDER BY measure.student_id, measure.given_at`,
 		columns: {
 			student: STUDENT,
-			screening_window: 'number of the window here',
+			screening_window: 'number of the window here; empty in a series',
+			measure_series: 'number of the series here; empty in a screening',
 			sheet_grade: 'grade of the sheet',
+			sheet_number: 'which sheet of the series it was, from 1',
 			sheet_length: 'words or problems on it',
 			seconds: 'how long it took',
 			reached: 'how far the student came',

@@ -1,0 +1,78 @@
+import type { MeasureReading } from '$lib/core/fluency';
+import { number } from '$lib/core/words';
+import {
+	aimSeries,
+	areaSeries,
+	barSeries,
+	type ChartSize,
+	dotSeries,
+	FAN,
+	lineSeries,
+	SOFT,
+	TEXT,
+	valueAxis,
+	weekAxis,
+	words
+} from './chartParts';
+
+/** What ECharts draws of a measure that an adult gives week by week. @param goalOn the goal's day, said */
+export function measureChartOptions(reading: MeasureReading, goalOn: string, unit: string, size: ChartSize) {
+	const { points, line, aim, atGoal, goalWeek } = reading;
+	const isLarge = size !== 'small';
+	const first = Math.min(0, ...points.map(({ week }) => week));
+	const last = points[points.length - 1];
+	return {
+		animation: false,
+		textStyle: TEXT,
+		grid: isLarge ? { left: 40, right: 170, top: 44, bottom: 34 } : { left: 30, right: 14, top: 10, bottom: 26 },
+		xAxis: weekAxis(first, Math.max(goalWeek, last?.week ?? 0), isLarge),
+		yAxis: valueAxis(isLarge ? `correct ${unit} a minute` : ''),
+		series: [
+			...(atGoal && last
+				? [
+						areaSeries(
+							'one more giving, 80 of 100',
+							[
+								{ at: last.week, lower: line!.to.y, upper: line!.to.y },
+								{ at: goalWeek, ...atGoal }
+							],
+							FAN
+						)
+					]
+				: []),
+			...(line
+				? [
+						lineSeries(
+							'robust line',
+							[line.from, line.to].map(({ x, y }) => ({ at: x, value: y }))
+						)
+					]
+				: []),
+			...(aim ? [aimSeries(aim, isLarge)] : []),
+			barSeries(
+				'what each giving says by itself',
+				points.map(({ week, correctPerMinute, standardError }) => ({
+					at: week,
+					lower: Math.max(0, correctPerMinute - standardError),
+					upper: correctPerMinute + standardError
+				}))
+			),
+			dotSeries(
+				'givings',
+				points.map(({ week, correctPerMinute }) => ({ at: week, value: correctPerMinute })),
+				isLarge
+			),
+			...(atGoal && isLarge
+				? [
+						words(
+							goalWeek,
+							(atGoal.lower + atGoal.upper) / 2,
+							`${number(atGoal.lower)} to ${number(atGoal.upper)} by ${goalOn}`,
+							SOFT,
+							'right'
+						)
+					]
+				: [])
+		]
+	};
+}
