@@ -77,6 +77,9 @@ export const trackCalls: [object, Record<string, Call>][] = [
 				const series = { id: of.measureSeries.a, studentId: of.students[0] };
 				return measureSeries.endMeasureSeries(database, me.staff.specialist, series, TODAY, NOW);
 			}),
+			newestGivings: given(({ database, me }) =>
+				measureSeries.newestGivings(database, seen(...me.students), 'number fluency', me.school)
+			),
 			measureSeriesOf: given(({ database, me }) =>
 				measureSeries.measureSeriesOf(database, seen(...me.students), me.school)
 			)

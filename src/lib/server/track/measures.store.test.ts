@@ -115,6 +115,7 @@ describe('a measure week by week', () => {
 		const ids = beginning!.students.map(({ id }) => id);
 		expect(ids).not.toContain(1);
 		expect(ids).not.toContain(2);
+		expect(beginning!.students.find(({ id }) => id === 3)!.last).toBeNull();
 		expect(beginning!.lines[4]).toBe(usualLine('number fluency', 4, 2));
 		expect((await page()).beginning).toBeNull();
 		await give(7, 1, { seriesId: first, sheetNumber: 5 }, NOW);
@@ -142,6 +143,8 @@ describe('a measure week by week', () => {
 		expect(await end(null)).toBe(true);
 		expect((await of(1))[0].givings).toHaveLength(6);
 		await end(TODAY);
+		const free = (await page('begin=number+fluency')).beginning!.students.find(({ id }) => id === 1)!;
+		expect(free.last).toMatchObject({ on: TODAY, sheetGrade: 4, correctPerMinute: 16 });
 		await begin([1], TODAY);
 		expect(await end(null)).toBe(false);
 		expect(await takeBackMeasureSeries(small.database, specialist, [first], NOW)).toBe(0);

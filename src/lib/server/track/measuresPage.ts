@@ -16,7 +16,7 @@ import { currentCycle, type School, schoolYears } from '../school';
 import { cutScores, sheetGradeFor } from '../screen';
 import type { Scope } from '../shell';
 import { isToGive } from './giveMeasurePage';
-import { measureSeriesOf, type MeasureSeries } from './store/measureSeries';
+import { measureSeriesOf, type MeasureSeries, newestGivings } from './store/measureSeries';
 
 /** Students at once that series are begun for: the largest class, and more. */
 export const MOST_BEGUN = 40;
@@ -85,20 +85,25 @@ async function beginnings(
 	const lines = await cutScores(database, school.id, { measure, term });
 	const has = new Set<number>(running.filter((one) => one.measure === measure).map(({ studentId }) => studentId));
 	const free = students.filter(({ id }) => !has.has(id));
-	return {
+	const isTooMany = free.length > MOST_BEGUN;
+	const shown = isTooMany ? [] : free;
+	const newest = await newestGivings(
+		database,
+		shown.map(({ id }) => id),
 		measure,
-		goalOn,
-		term,
+		school
+	);
+	return {
+		...{ measure, goalOn, isTooMany },
 		/** By grade of the sheet, in correct a minute. */
 		lines,
-		isTooMany: free.length > MOST_BEGUN,
-		students:
-			free.length > MOST_BEGUN
-				? []
-				: free.map(({ id, givenName, familyName, className, grade }) => ({
-						...{ id, givenName, familyName, className },
-						sheetGrade: sheetGradeFor(measure, grade)
-					}))
+		students: shown.map(({ id, givenName, familyName, className, grade }) => {
+			const last = newest.get(id);
+			return {
+				...{ id, givenName, familyName, className, sheetGrade: sheetGradeFor(measure, grade) },
+				last: last ? { on: last.on, sheetGrade: last.sheetGrade, ...scoreSheet(last) } : null
+			};
+		})
 	};
 }
 

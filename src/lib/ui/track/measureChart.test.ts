@@ -20,7 +20,11 @@ describe('the chart of a measure', () => {
 		expect(named('givings')!.data).toEqual(counts.map((count, week) => [week - 1, count]));
 		const [[, lower, upper]] = named('what each giving says by itself')!.data as number[][];
 		expect([lower, upper]).toEqual([50 - Math.sqrt(50), 50 + Math.sqrt(50)]);
-		expect(measureChartOptions(read(6), 'Nov 16', 'words', 'large').xAxis).toMatchObject({ min: -1.5, max: 9.5 });
+		const { xAxis, yAxis } = measureChartOptions(read(6), 'Nov 16', 'words', 'large');
+		expect(xAxis).toMatchObject({ min: -1.5, max: 9.5 });
+		const highest = Math.max(62 + Math.sqrt(62), read(6).atGoal!.upper);
+		expect(yAxis.max).toBeGreaterThanOrEqual(highest);
+		expect(yAxis.max).toBeLessThan(highest + 10);
 	});
 
 	it('draws line, aimline and what one more giving would be, and none of them where they are not known', () => {

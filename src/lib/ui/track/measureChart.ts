@@ -26,7 +26,7 @@ export function measureChartOptions(reading: MeasureReading, goalOn: string, uni
 		textStyle: TEXT,
 		grid: isLarge ? { left: 40, right: 170, top: 44, bottom: 34 } : { left: 30, right: 14, top: 10, bottom: 26 },
 		xAxis: weekAxis(first, Math.max(goalWeek, last?.week ?? 0), isLarge),
-		yAxis: valueAxis(isLarge ? `correct ${unit} a minute` : ''),
+		yAxis: { ...valueAxis(isLarge ? `correct ${unit} a minute` : ''), max: topOf(reading) },
 		series: [
 			...(atGoal && last
 				? [
@@ -75,4 +75,10 @@ export function measureChartOptions(reading: MeasureReading, goalOn: string, uni
 				: [])
 		]
 	};
+}
+
+/** As high as anything that is drawn, to the next ten. */
+function topOf({ points, aim, atGoal }: MeasureReading): number {
+	const drawn = points.map(({ correctPerMinute, standardError }) => correctPerMinute + standardError);
+	return 10 * Math.ceil(Math.max(1, ...drawn, aim?.to.y ?? 0, atGoal?.upper ?? 0) / 10);
 }

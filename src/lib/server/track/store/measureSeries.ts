@@ -143,6 +143,18 @@ export async function measureSeriesOf(
 	});
 }
 
+/** The newest giving of a measure to each student, in a screening or a series, with the grade of its sheet. */
+export async function newestGivings(
+	database: Database,
+	studentIds: VisibleId[],
+	measure: FluencyMeasure,
+	{ timeZone }: Pick<School, 'timeZone'>
+): Promise<Map<number, Giving & { sheetGrade: number }>> {
+	if (studentIds.length === 0) return new Map();
+	const given = await givenOf(database, studentIds, timeZone);
+	return new Map(given.filter((one) => one.measure === measure && !one.isAside).map((one) => [one.studentId, one]));
+}
+
 /** Everything that students were given, of windows and series, in order. */
 async function givenOf(database: Database, studentIds: VisibleId[], timeZone: string) {
 	const rows = await database.rows<{

@@ -122,20 +122,22 @@
 				<td class="number">{line.rise === null ? '' : signed(line.rise, 1)}</td>
 				<td>{line.goal} <span class="soft">by {sayDay(line.goalOn)}</span></td>
 				<td>{line.aboveAim ? `${line.aboveAim.count} of ${line.aboveAim.of}` : ''}</td>
-				<td class="no-print acts">
-					<a
-						class:soft={!line.isToGive}
-						href={keepingScope('/track/measures/give', { to: line.student.id, series: line.id, student: null })}
-						aria-label="Give {line.measure} to {fullName(line.student)}"
-						>{line.isToGive ? 'Give it' : 'Give it again'}</a
-					>
-					{#if data.can.probe}<ActionButton
-							action="?/end"
-							fields={{ series: line.id, student: line.student.id, end: 'yes' }}
-							label="End {line.measure} of {fullName(line.student)}"
-							look="plain small">End</ActionButton
-						>{/if}
-				</td>
+				<td class="no-print"
+					><span class="acts">
+						<a
+							class:soft={!line.isToGive}
+							href={keepingScope('/track/measures/give', { to: line.student.id, series: line.id, student: null })}
+							aria-label="Give {line.measure} to {fullName(line.student)}"
+							>{line.isToGive ? 'Give it' : 'Give it again'}</a
+						>
+						{#if data.can.probe}<ActionButton
+								action="?/end"
+								fields={{ series: line.id, student: line.student.id, end: 'yes' }}
+								label="End {line.measure} of {fullName(line.student)}"
+								look="plain small">End</ActionButton
+							>{/if}</span
+					></td
+				>
 			{/snippet}
 			{#snippet empty()}No measure is given week by week in this scope.{/snippet}
 		</Table>
@@ -147,6 +149,7 @@
 			<p class="one-line">
 				{#each FLUENCY_MEASURES as measure (measure)}<a
 						class="button"
+						class:primary={page.beginning?.measure === measure}
 						aria-current={page.beginning?.measure === measure ? 'true' : undefined}
 						href={withState({ begin: measure, series: null })}>{measure}</a
 					>{/each}
@@ -176,7 +179,12 @@
 					</p>
 					<Table
 						says="Who begins"
-						columns={[{ label: 'Student' }, { label: 'Sheets of grade' }, { label: 'Goal, correct a minute' }]}
+						columns={[
+							{ label: 'Student' },
+							{ label: 'The newest, a minute' },
+							{ label: 'Sheets of grade' },
+							{ label: 'Goal, correct a minute' }
+						]}
 						rows={beginning.students}
 						key={({ id }) => id}
 					>
@@ -184,6 +192,14 @@
 							<th scope="row"
 								><input type="hidden" name="students" value={student.id} />{fullName(student)}
 								<span class="soft">{student.className}</span></th
+							>
+							<td
+								>{#if student.last}{number(student.last.correctPerMinute)}
+									<span class="soft"
+										>± {number(student.last.standardError)}, sheet of grade {student.last.sheetGrade}, {sayDay(
+											student.last.on
+										)}</span
+									>{:else}<span class="soft">none</span>{/if}</td
 							>
 							<td
 								><select name="sheets" aria-label="Sheets for {fullName(student)}"

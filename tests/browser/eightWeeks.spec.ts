@@ -195,16 +195,19 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 			await page.getByRole('link', { name: /^Begin with / }).click();
 			const bar = page.locator('main .bar').first();
 			const { act, within } = countActions();
-			for (let n = 1; n <= STORIES.length; n++) {
-				await expect(bar).toContainText(`${n} of ${STORIES.length}`);
-				const panel = page.getByRole('form', { name: 'Decision' });
-				// Where the plan is to be adjusted, what is done otherwise is the team's to say.
-				const change = panel.getByLabel('What is done in another way');
-				if (await change.isVisible()) await act(change.fill('smaller steps'));
-				await act(panel.getByRole('button', { name: /^Record/ }).click());
-				await expect(bar).toContainText(`${n} of ${STORIES.length} decided`);
-				within(4, 'a student at the meeting');
-			}
+			const decideAll = async () => {
+				for (let n = 1; n <= STORIES.length; n++) {
+					await expect(bar).toContainText(`${n} of ${STORIES.length}`);
+					const panel = page.getByRole('form', { name: 'Decision' });
+					// Where the plan is to be adjusted, what is done otherwise is the team's to say.
+					const change = panel.getByLabel('What is done in another way');
+					if (await change.isVisible()) await act(change.fill('smaller steps'));
+					await act(panel.getByRole('button', { name: /^Record/ }).click());
+					await expect(bar).toContainText(`${n} of ${STORIES.length} decided`);
+					within(4, 'a student at the meeting');
+				}
+			};
+			await test.step('six students are decided', decideAll, { timeout: 5 * 60_000 });
 
 			// What was advised has its effects, on its date.
 			const verdictOf = async (plan: Plan) =>
@@ -235,6 +238,12 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 						[plans[READY].studentId, plans[READY].groupId, ENDS_ON]
 					)
 				).length,
+				tiers: (
+					await database.rows<{ tier: number }>('SELECT tier FROM tier_interval WHERE student_id = ? AND from_on > ?', [
+						plans[READY].studentId,
+						MEETING_ON
+					])
+				).map(({ tier }) => tier),
 				watches: await database.rows<{ startsOn: string }>(
 					'SELECT starts_on AS startsOn FROM probe_plan WHERE student_id = ? AND after_exit',
 					[plans[READY].studentId]
@@ -244,6 +253,7 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 				until: ready.effectiveOn,
 				ended: ready.effectiveOn,
 				practice: 0,
+				tiers: [1],
 				watches: [{ startsOn: ready.effectiveOn }]
 			});
 
@@ -259,7 +269,7 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 				await page.getByRole('button', { name: /^Undo .* for / }).click();
 				await expect(bar).toContainText(`${STORIES.length - n} of ${STORIES.length} decided`);
 			}
-			expect(await effects()).toEqual({ until: addDays(ENDS_ON, 1), ended: null, practice: 1, watches: [] });
+			expect(await effects()).toEqual({ until: addDays(ENDS_ON, 1), ended: null, practice: 1, tiers: [], watches: [] });
 		});
 	} finally {
 		await database.close();
