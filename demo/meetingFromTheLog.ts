@@ -15,6 +15,8 @@ export interface StepFromTheLog {
 	practiced: number;
 	/** Of the focus's domain; null without a score. */
 	level: { points: number; error: number } | null;
+	/** Levels of that domain in points: the last from before the probes began, and all since. */
+	levels: { on: string; points: number; error: number }[];
 }
 
 const median = (values: number[]): number => {
@@ -44,22 +46,38 @@ async function sessionsOf(database: RootDatabase, studentId: number, groupId: nu
 	};
 }
 
-/** Minutes in which answers were given: gaps of up to a minute count, of longer ones what the question took, up to a minute. */
-async function practicedMinutes(database: RootDatabase, studentId: number, since: string): Promise<number> {
-	const from = beginningOf(since, TIME_ZONE);
+/**
+ * Milliseconds in which answers were given: gaps of up to a minute count, of longer ones what the question took, up to a minute.
+ *
+ * @param until not included
+ */
+export async function practicedMs(
+	database: RootDatabase,
+	studentId: number,
+	since: string,
+	until = '2100-01-01'
+): Promise<number> {
+	const span = [studentId, beginningOf(since, TIME_ZONE), beginningOf(until, TIME_ZONE)];
 	const found = await database.row<{ ms: string | null }>(
 		`SELECT SUM(IF(gap <= 60000, gap, LEAST(60000, took))) AS ms FROM (
 			SELECT took, COALESCE(TIMESTAMPDIFF(MICROSECOND, LAG(at) OVER (ORDER BY at, took), at) DIV 1000, 600000) AS gap FROM (
 				SELECT answer.answered_at AS at, answer.milliseconds AS took FROM answer
 				JOIN sitting ON sitting.id = answer.sitting_id
-				WHERE answer.student_id = ? AND sitting.kind IN ('practice', 'review', 'free') AND answer.answered_at >= ?
+				WHERE answer.student_id = ? AND sitting.kind IN ('practice', 'review', 'free')
+					AND answer.answered_at >= ? AND answer.answered_at < ?
 				UNION ALL
-				SELECT answered_at, milliseconds FROM fact_answer WHERE student_id = ? AND answered_at >= ?
+				SELECT answered_at, milliseconds FROM fact_answer WHERE student_id = ? AND answered_at >= ? AND answered_at < ?
 			) AS given
 		) AS gaps`,
-		[studentId, from, studentId, from]
+		[...span, ...span]
 	);
-	return found!.ms === null ? 0 : Math.max(1, Math.round(Number(found!.ms) / 60_000));
+	return Number(found!.ms ?? 0);
+}
+
+/** Those in whole minutes, as they are said. */
+async function practicedMinutes(database: RootDatabase, studentId: number, since: string): Promise<number> {
+	const ms = await practicedMs(database, studentId, since);
+	return ms === 0 ? 0 : Math.max(1, Math.round(ms / 60_000));
 }
 
 /** One step of a meeting, from raw tables. */
@@ -97,11 +115,22 @@ export async function stepFromTheLog(
 		ORDER BY taken_on DESC, source = 'diagnostic' DESC, id DESC LIMIT 1`,
 		[studentId, plan.domainId]
 	);
+	const levels = await database.rows<{ on: string; theta: number; error: number }>(
+		`SELECT taken_on AS \`on\`, theta, standard_error AS error FROM score
+		WHERE student_id = ? AND domain_id = ? AND source = 'diagnostic'
+		UNION ALL SELECT taken_on, theta, standard_error FROM level_score WHERE student_id = ? AND domain_id = ?
+		ORDER BY \`on\``,
+		[studentId, plan.domainId, studentId, plan.domainId]
+	);
+	const before = levels.filter(({ on }) => on < plan.startsOn);
 	return {
 		...(await sessionsOf(database, studentId, groupId, today)),
 		probes: points.map(({ right }) => right),
 		slope: new Set(points.map(({ week }) => week)).size >= 3 ? median(slopes) : null,
 		practiced: await practicedMinutes(database, studentId, plan.startsOn),
-		level: score && { points: Math.round(500 + 25 * score.theta), error: Math.round(25 * score.error) }
+		level: score && { points: Math.round(500 + 25 * score.theta), error: Math.round(25 * score.error) },
+		levels: [...before.slice(-1), ...levels.filter(({ on }) => on >= plan.startsOn)].map(({ on, theta, error }) => ({
+			...{ on, points: 500 + 25 * theta, error: 25 * error }
+		}))
 	};
 }

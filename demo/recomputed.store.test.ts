@@ -28,7 +28,9 @@ import { tiersPage } from '../src/lib/server/decide/tiersPage';
 import { visibleAmong } from '../src/lib/server/people/store/roster';
 import { meetingSheetPage } from '../src/lib/server/reports/meetingSheetPage';
 import { studentSheet } from '../src/lib/server/reports/studentSheet';
-import { stepFromTheLog } from './meetingFromTheLog';
+import type { Proposal } from '../src/lib/core/commendations';
+import { proposalsFor } from '../src/lib/server/commendations/proposals';
+import { practicedMs, stepFromTheLog } from './meetingFromTheLog';
 import { SCHOOL_ID, STUDENT_IDS, TIME_ZONE } from './people';
 import { seedDemoSchool } from './seed';
 
@@ -415,6 +417,7 @@ describe('the review meeting of the demo', () => {
 			school.today
 		);
 		const rows: string[][] = [];
+		let checked = 0;
 		for (const { reviewId, studentId, groupId } of steps) {
 			const student = students.find(({ id }) => id === studentId)!;
 			const review = (await findReview(database, staff, reviewId, school.today))!;
@@ -427,6 +430,13 @@ describe('the review meeting of the demo', () => {
 			expect(plan.rate?.slope ?? null, fullName(student)).toBeCloseTo(raw.slope ?? NaN, 9);
 			expect(practiced).toBe(raw.practiced);
 			expect(step.level).toMatchObject(raw.level!);
+			// What the level checks found, beside the diagnostics before them.
+			expect(plan.levels.map(({ on }) => on)).toEqual(raw.levels.map(({ on }) => on));
+			plan.levels.forEach(({ score, standardError }, i) => {
+				expect(score).toBeCloseTo(raw.levels[i].points, 6);
+				expect(standardError).toBeCloseTo(raw.levels[i].error, 6);
+			});
+			checked += plan.levels.length;
 			// Where the student stands: from the log of answers.
 			const { now } = step.around!;
 			const told = (await fromTheLog(studentId)).get(step.focus!.code)!;
@@ -450,6 +460,8 @@ describe('the review meeting of the demo', () => {
 			if (growth) expect([Number(growth[1]), Number(growth[2])]).toEqual([raw.probes[0], raw.probes.at(-1)]);
 			rows.push([fullName(student), `${attended} of ${planned}`]);
 		}
+		// More than the diagnostics alone.
+		expect(checked).toBeGreaterThan(steps.length);
 		const viewer = { ...staff, kind: 'staff' as const };
 		const { sheet } = await meetingSheetPage({ database, viewer, at: NOW } as never, { meeting: '3' });
 		expect(sheet.parts[0].table!.rows.map(([who, , , , sessions]) => [who.split(',')[0], sessions])).toEqual(rows);
@@ -479,4 +491,82 @@ describe('the review meeting of the demo', () => {
 		);
 		expect(decisions.part.total).toBe(kept.reduce((sum, { n }) => sum + Number(n), 0));
 	});
+});
+
+describe('what the demo’s students may be commended for', () => {
+	it('is what minutes and sessions of their weeks say, counted from raw tables', async () => {
+		const school = await findSchool(database, SCHOOL_ID, NOW);
+		const scope = (await findScope(database, staffAs('specialist'), 'school', school.today))!;
+		const students = await scope.students();
+		await letComeBack('2026-11-20');
+		let found = 0;
+		// On Fridays: today is a Monday, of whose week little is there yet.
+		for (const friday of ['2026-10-30', '2026-11-06', '2026-11-13', '2026-11-20']) {
+			const then = { ...school, today: friday };
+			const told = await proposalsFor(database, then, students, beginningOf(addDays(friday, 1), TIME_ZONE));
+			expect(told).toHaveLength(STUDENT_IDS.length);
+			for (const { student, proposals } of told) found += await compareEffort(student.id, proposals, friday);
+		}
+		expect(found).toBeGreaterThan(3);
+	});
+
+	/** Lets a few students, who in the demo hardly miss a session, miss three and then come four times in a row, the last on a day. */
+	async function letComeBack(until: string): Promise<void> {
+		const rows = await database.rows<{ studentId: number; groupId: number; on: string }>(
+			`SELECT student_id AS studentId, group_id AS groupId, on_date AS \`on\` FROM attendance WHERE on_date <= ?
+			ORDER BY student_id, group_id, on_date DESC`,
+			[until]
+		);
+		for (const studentId of [...new Set(rows.map((row) => row.studentId))].slice(0, 5)) {
+			const own = rows.filter((row) => row.studentId === studentId);
+			for (const [i, { groupId, on }] of own.slice(0, 8).entries())
+				await database.run('UPDATE attendance SET present = ? WHERE student_id = ? AND group_id = ? AND on_date = ?', [
+					i < 4 || i === 7,
+					...[studentId, groupId, on]
+				]);
+		}
+	}
+
+	/** Compares what is proposed for effort with what raw tables say on a Friday. @returns how much is proposed */
+	async function compareEffort(studentId: number, proposals: Proposal[], friday: string): Promise<number> {
+		const [monday, after] = [addDays(friday, -4), addDays(friday, 1)];
+		const weeks = [];
+		for (let week = 4; week >= 0; week--)
+			weeks.push(
+				(await practicedMs(
+					database,
+					studentId,
+					addDays(monday, -7 * week),
+					week ? addDays(monday, 7 - 7 * week) : after
+				)) / 60_000
+			);
+		const now = weeks[4];
+		const inOrder = weeks.slice(0, 4).sort((a, b) => a - b);
+		const usual = (inOrder[1] + inOrder[2]) / 2;
+		const effort = proposals.find((one) => one.is === 'active minutes');
+		const isMuch = now >= 20 && inOrder[2] > 0 && now >= 1.5 * usual;
+		expect(effort !== undefined, `${studentId}: ${weeks}`).toBe(isMuch);
+		if (effort?.is === 'active minutes') {
+			expect(effort.minutes).toBeCloseTo(now, 6);
+			expect(effort.usual).toBeCloseTo(usual, 6);
+		}
+		// Eight sessions of a group: the last four attended, two or more of those before missed.
+		const sessions = await database.rows<{ groupId: number; present: number }>(
+			`SELECT attendance.group_id AS groupId, present FROM attendance
+			JOIN small_group ON small_group.id = attendance.group_id
+			WHERE student_id = ? AND on_date <= ? AND small_group.starts_on <= ? AND small_group.ends_on >= ?
+			ORDER BY group_id, on_date`,
+			[studentId, friday, friday, friday]
+		);
+		const groups = [...new Set(sessions.map(({ groupId }) => groupId))].map((id) =>
+			sessions.filter(({ groupId }) => groupId === id).map(({ present }) => Number(present))
+		);
+		const missed = groups
+			.filter((own) => own.length > 4 && own.slice(-4).every(Boolean))
+			.map((own) => own.slice(-8, -4).filter((present) => !present).length)
+			.filter((count) => count >= 2);
+		const inARow = proposals.flatMap((one) => (one.is === 'in a row' ? one.missed : []));
+		expect(inARow, `${studentId}`).toEqual(missed);
+		return inARow.length + (effort ? 1 : 0);
+	}
 });

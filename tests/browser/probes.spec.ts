@@ -89,12 +89,14 @@ test('a student is commended in an adult’s words: on their page, on a card, as
 	const proposed = page.getByRole('table', { name: 'Proposed this week' }).locator('tbody tr');
 	const row = proposed.last();
 	const id = Number(await row.getAttribute('data-student'));
-	const before = await proposed.count();
+	const kind = await row.getByRole('cell').first().innerText();
+	const ofKind = proposed.and(page.locator(`[data-student="${id}"]`)).filter({ hasText: kind });
+	await expect(ofKind).not.toHaveCount(0);
 	await row.getByRole('textbox').fill('I saw how you kept going.');
 	await row.getByRole('textbox').press('Enter');
 	const status = page.getByRole('status');
 	await expect(status).toContainText(/^Given to .*: it stands on their page for two weeks/);
-	await expect(proposed).toHaveCount(before - 1);
+	await expect(ofKind).toHaveCount(0);
 	await expectAccessible(page);
 	const given = page.getByRole('table', { name: 'Commendations given' }).locator(`tr[data-student="${id}"]`);
 	const [download] = await Promise.all([

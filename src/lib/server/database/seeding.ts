@@ -17,9 +17,7 @@ const columns = {
 	cycle: ['id', 'school_id', 'number', 'starts_on', 'weeks'],
 	screening_window: ['id', 'school_id', 'name', 'subject', 'mode', 'measure', 'term', 'opens_on', 'closes_on'],
 	window_class: ['window_id', 'class_id'],
-	measure_series: [
-		...['id', 'student_id', 'measure', 'sheet_grade', 'starts_on', 'goal_on', 'goal', 'begun_by']
-	],
+	measure_series: [...['id', 'student_id', 'measure', 'sheet_grade', 'starts_on', 'goal_on', 'goal', 'begun_by']],
 	given_measure: [
 		'id',
 		'window_id',
