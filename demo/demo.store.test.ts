@@ -1,10 +1,10 @@
 import { findScope, type Scope } from '../src/lib/server/shell/store/scope';
 import { cutScores } from '../src/lib/server/screen/store/cutScores';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { emptyDatabase, migrations, NOW, staffAs, TODAY } from '../tests/smallSchool';
+import { demoSchool, ownDemoSchool } from '../tests/demoSchool';
+import { NOW, staffAs, TODAY } from '../tests/smallSchool';
 import { fromPoints, shippedNorm } from '../src/lib/core/measurement';
 import { classwideNeed, OVERALL } from '../src/lib/core/screening';
-import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { ribbon } from '../src/lib/server/shell/ribbon';
 import { currentCycle } from '../src/lib/server/school/store/cycles';
@@ -26,7 +26,6 @@ import { readCells, readStandings } from '../src/lib/server/standing/standings';
 import { remakeFields, staleStudents } from '../src/lib/server/standing/store/studentFields';
 import { schoolField } from '../src/lib/server/standing/schoolField';
 import { CLASSWIDE, SCHOOL_ID, SCHOOL_NAME, STUDENT_IDS } from './people';
-import { seedDemoSchool } from './seed';
 
 const ids = STUDENT_IDS;
 let database: RootDatabase;
@@ -34,9 +33,7 @@ let wholeSchool: Scope;
 let students: RosterStudent[];
 
 beforeAll(async () => {
-	database = await emptyDatabase('demo');
-	await migrate(database, migrations);
-	await seedDemoSchool(database, NOW, () => {});
+	database = await demoSchool();
 	wholeSchool = (await findScope(database, staffAs('specialist'), 'school', TODAY))!;
 	students = await wholeSchool.students();
 });
@@ -70,9 +67,7 @@ describe('the demo school', () => {
 			from.row(
 				"SELECT COUNT(*) AS answers, BIT_XOR(CRC32(CONCAT_WS(' ', id, sitting_id, position, response, answered_at))) AS digest FROM answer"
 			);
-		const again = await emptyDatabase('demo_again');
-		await migrate(again, migrations);
-		await seedDemoSchool(again, NOW, () => {});
+		const again = await ownDemoSchool('demo_again');
 		expect(await digest(again)).toEqual(await digest(database));
 		await again.close();
 	});

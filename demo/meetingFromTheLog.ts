@@ -1,5 +1,5 @@
 import { addDays, beginningOf, weekday } from '../src/lib/core/calendar';
-import type { RootDatabase } from '../src/lib/server/database/pool';
+import type { Database, RootDatabase } from '../src/lib/server/database/pool';
 import { TIME_ZONE } from './people';
 
 /** What a step of a meeting must show, worked out from raw tables and by formulas of its own. */
@@ -52,7 +52,7 @@ async function sessionsOf(database: RootDatabase, studentId: number, groupId: nu
  * @param until not included
  */
 export async function practicedMs(
-	database: RootDatabase,
+	database: Database,
 	studentId: number,
 	since: string,
 	until = '2100-01-01'

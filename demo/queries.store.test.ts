@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { emptyDatabase, migrations, NOW, seenOne, staffAs, TODAY } from '../tests/smallSchool';
+import { demoSchool } from '../tests/demoSchool';
+import { NOW, seenOne, staffAs, TODAY } from '../tests/smallSchool';
 import { decidePage } from '../src/lib/server/decide/decidePage';
-import { migrate } from '../src/lib/server/database/migrate';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { currentGroups, findGroup, groupsOn } from '../src/lib/server/groups/store/groups';
 import { studentPage } from '../src/lib/server/people/studentPage';
@@ -30,7 +30,6 @@ import { probesPage } from '../src/lib/server/track/probesPage';
 import { sessionsPage } from '../src/lib/server/track/sessionsPage';
 import { trackPage, trackRows } from '../src/lib/server/track/trackPage';
 import { SCHOOL_ID } from './people';
-import { seedDemoSchool } from './seed';
 
 /** Tables that grow with the years; no page may read one of them from end to end. */
 const GROWING = [
@@ -77,9 +76,7 @@ function noting(of: RootDatabase): RootDatabase {
 }
 
 beforeAll(async () => {
-	database = await emptyDatabase('queries');
-	await migrate(database, migrations);
-	await seedDemoSchool(database, NOW, () => {});
+	database = await demoSchool();
 	for (const table of GROWING) await database.rows(`ANALYZE TABLE ${table}`);
 	school = await findSchool(database, SCHOOL_ID, NOW);
 });

@@ -1,6 +1,6 @@
 // The demo school in a throwaway database, served on a free port: for browser tests, screenshots and benchmarks.
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { freePort, startMariadb } from './mariadb.mjs';
@@ -9,6 +9,41 @@ import { serveApp } from './serve.mjs';
 
 /** The instant the demo stands on wherever it must look the same each time: a Monday morning at the school. */
 export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
+
+// Stand-ins are asked on this machine, without TLS.
+const ENVIRONMENT = { ORDERLY_CLOCK: DEMO_CLOCK, ORDERLY_STANDINS: 'yes' };
+const isForgetful = process.env.ORDERLY_TESTS === 'yes';
+
+/**
+ * Prepares a database as `npm start` does.
+ *
+ * @param {{ url: string, ownerUrl: string }} mariadb
+ * @param {string[]} flags of `npm start`
+ * @param {Record<string, string>} more of the app's environment
+ * @returns {string} what was said
+ */
+const prepareDatabase = (mariadb, flags = [], more = {}) =>
+	execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
+		cwd: root,
+		encoding: 'utf8',
+		stdio: ['ignore', 'pipe', 'inherit'],
+		env: { ...process.env, ...ENVIRONMENT, ...more, DATABASE_URL: mariadb.url, DATABASE_OWNER_URL: mariadb.ownerUrl }
+	});
+
+/**
+ * Makes the demo school's data in a folder once, for several servers: each that is started with `ORDERLY_DEMO_DATA` naming the
+ * folder begins with a copy.
+ *
+ * @param {string} folder
+ */
+export async function makeDemoData(folder) {
+	const mariadb = await startMariadb(folder, { isForgetful });
+	try {
+		prepareDatabase(mariadb);
+	} finally {
+		await mariadb.stop();
+	}
+}
 
 /**
  * With `ORDERLY_TESTS=yes` the database is one that waits for no disk.
@@ -20,17 +55,17 @@ export const DEMO_CLOCK = '2026-11-23T15:00:00Z';
  */
 export async function startDemoServer(flags = [], more = {}) {
 	const folder = mkdtempSync(join(tmpdir(), 'compass-demo-'));
-	const mariadb = await startMariadb(folder, { isForgetful: process.env.ORDERLY_TESTS === 'yes' });
+	const made = flags.length === 0 && process.env.ORDERLY_DEMO_DATA;
+	if (made) cpSync(made, folder, { recursive: true });
+	const mariadb = await startMariadb(folder, { isForgetful });
 	try {
-		// Stand-ins are asked on this machine, without TLS.
-		const environment = { ORDERLY_CLOCK: DEMO_CLOCK, ORDERLY_STANDINS: 'yes', ...more };
-		const said = execFileSync(process.execPath, ['--import', 'tsx', join('scripts', 'prepareDatabase.ts'), ...flags], {
-			cwd: root,
-			encoding: 'utf8',
-			stdio: ['ignore', 'pipe', 'inherit'],
-			env: { ...process.env, ...environment, DATABASE_URL: mariadb.url, DATABASE_OWNER_URL: mariadb.ownerUrl }
+		const said = prepareDatabase(mariadb, flags, more);
+		const app = await serveApp({
+			databaseUrl: mariadb.url,
+			port: await freePort(),
+			environment: { ...ENVIRONMENT, ...more },
+			quiet: true
 		});
-		const app = await serveApp({ databaseUrl: mariadb.url, port: await freePort(), environment, quiet: true });
 		return {
 			address: app.address,
 			databaseUrl: mariadb.url,

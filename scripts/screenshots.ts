@@ -53,6 +53,18 @@ function busyStudent(): { id: number; name: string; classCode: string } {
 	return { id: studentId, name: drawNames(studentId)[studentId - 1].join(' '), classCode };
 }
 
+/** Pictures beside each other, so many in a row and so wide. */
+async function sideBySide(name: string, pictures: string[], aRow: number, width: number): Promise<void> {
+	const page = await (await browser.newContext({ viewport: { width: aRow * width, height: 600 } })).newPage();
+	const images = pictures.map((picture) => `<img src="data:image/png;base64,${picture}">`).join('');
+	await page.setContent(
+		`<style>body{margin:0;display:grid;grid-template-columns:repeat(${aRow},1fr)}img{width:${width - 2}px;border:1px solid #d9d2c3}</style>${images}`
+	);
+	await page.screenshot({ path: `${folder}${name}.png`, fullPage: true });
+	await page.close();
+	console.log(name);
+}
+
 const staff = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
 await staff.goto(`${base}/sign-in`);
 await staff.getByLabel('User name').fill('specialist');
@@ -104,7 +116,7 @@ const agenda = await staff.getByRole('table', { name: 'Agenda' }).locator('tbody
 const adjustedName = drawNames(adjusted)[adjusted - 1].join(' ');
 await take(staff, 'meeting', `/decide/meetings/3?step=${agenda.findIndex((row) => row.includes(adjustedName)) + 1}`);
 await take(staff, 'decisions', '/decide/decisions');
-await take(staff, 'sheet', `/students/${tracked}/sheet?for=family&language=es`);
+await sheets();
 await take(staff, 'library', '/library?q=fractions+with+diferent+bottoms');
 
 const coordinator = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
@@ -113,7 +125,7 @@ await coordinator.getByLabel('User name').fill('coordinator');
 await coordinator.getByLabel('Password').fill(DEMO_PASSWORD);
 await coordinator.getByRole('button', { name: 'Sign in' }).click();
 await coordinator.waitForURL(/screen/);
-await take(coordinator, 'setup', '/setup');
+await take(coordinator, 'notices', '/notices');
 
 const student = busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
@@ -123,6 +135,21 @@ await phone.getByLabel('Your PIN').fill(DEMO_PIN);
 await phone.getByRole('button', { name: 'Start' }).click();
 await phone.waitForURL(/today/);
 await take(phone, 'student-today');
+
+/** The meeting's sheet, and three of one student, on paper. */
+async function sheets(): Promise<void> {
+	const student = `/students/${tracked}/sheet?for=`;
+	const paths = ['/decide/meetings/3/sheet', `${student}evidence`, `${student}plan`, `${student}family&language=es`];
+	const pictures: string[] = [];
+	await staff.emulateMedia({ media: 'print' });
+	for (const path of paths) {
+		await staff.goto(base + path);
+		await staff.evaluate(() => document.fonts.ready);
+		pictures.push((await staff.screenshot({ clip: { x: 0, y: 0, width: 820, height: 1100 } })).toString('base64'));
+	}
+	await staff.emulateMedia({ media: 'screen' });
+	await sideBySide('sheets', pictures, 4, 480);
+}
 
 /** A question of every response kind, answered, side by side as they are on a phone. */
 async function responseKinds(): Promise<void> {
@@ -142,13 +169,7 @@ async function responseKinds(): Promise<void> {
 		await phone.getByRole('button', { name: 'Check' }).click();
 		await phone.getByRole('button', { name: 'Next', exact: true }).click();
 	}
-	const sheet = await (await browser.newContext({ viewport: { width: 1820, height: 800 } })).newPage();
-	const images = pictures.map((picture) => `<img src="data:image/png;base64,${picture}">`).join('');
-	await sheet.setContent(
-		`<style>body{margin:0;display:grid;grid-template-columns:repeat(7,1fr)}img{width:258px;border:1px solid #d9d2c3}</style>${images}`
-	);
-	await sheet.screenshot({ path: `${folder}response-kinds.png`, fullPage: true });
-	console.log('response-kinds');
+	await sideBySide('response-kinds', pictures, 7, 260);
 }
 await responseKinds();
 await browser.close();

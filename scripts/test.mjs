@@ -1,7 +1,9 @@
 // npm test: format, lint, layers, types, unit and store tests, browser tests. `npm test -- unit` runs one step.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { availableParallelism } from 'node:os';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { availableParallelism, tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { ensureDebianPackage } from './debian.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
@@ -12,8 +14,17 @@ import { ensureBuild, ensurePackages, root } from './prepare.mjs';
  * @param {string[]} args
  * @param {(text: string) => void} [say] takes what it prints, where it should not go straight to the terminal
  */
-async function npx(args, say) {
-	const child = spawn('npx', args, { cwd: root, stdio: say ? ['ignore', 'pipe', 'pipe'] : 'inherit' });
+const npx = (args, say) => run('npx', args, say);
+
+/**
+ * @param {string} program
+ * @param {string[]} args
+ * @param {(text: string) => void} [say]
+ * @param {Record<string, string>} [more] of the environment
+ */
+async function run(program, args, say, more = {}) {
+	const env = { ...process.env, ...more };
+	const child = spawn(program, args, { cwd: root, env, stdio: say ? ['ignore', 'pipe', 'pipe'] : 'inherit' });
 	for (const stream of say ? [child.stdout, child.stderr] : []) stream.setEncoding('utf8').on('data', say);
 	const [code] = await once(child, 'close');
 	if (code !== 0) throw new Error(`“${args.join(' ')}” failed.`);
@@ -29,15 +40,27 @@ const steps = {
 	store: (say) => npx(['vitest', 'run', '--project', 'store', '--reporter', 'dot'], say),
 	unit: (say) => npx(['vitest', 'run', '--project', 'core', '--project', 'unit', '--reporter', 'dot'], say),
 	browser: async () => {
-		ensureBuild();
-		// Two halves at once, each with a demo school of its own.
-		const parts = Math.min(2, availableParallelism());
-		const halves = await Promise.allSettled(
-			Array.from({ length: parts }, (_, i) =>
-				npx(['playwright', 'test', `--shard=${i + 1}/${parts}`, `--output=test-results/${i + 1}`])
-			)
-		);
-		if (halves.some(({ status }) => status === 'rejected')) throw new Error('A browser test failed.');
+		const folder = mkdtempSync(join(tmpdir(), 'compass-made-'));
+		try {
+			// The demo school is made once, while the app is built.
+			const making = run(process.execPath, [join('scripts', 'makeDemoData.mjs'), folder], undefined, {
+				ORDERLY_TESTS: 'yes'
+			});
+			ensureBuild();
+			await making;
+			// Two halves at once, each with a copy of its own.
+			const parts = Math.min(2, availableParallelism());
+			const halves = await Promise.allSettled(
+				Array.from({ length: parts }, (_, i) =>
+					run('npx', ['playwright', 'test', `--shard=${i + 1}/${parts}`, `--output=test-results/${i + 1}`], undefined, {
+						ORDERLY_DEMO_DATA: folder
+					})
+				)
+			);
+			if (halves.some(({ status }) => status === 'rejected')) throw new Error('A browser test failed.');
+		} finally {
+			rmSync(folder, { recursive: true, force: true });
+		}
 	}
 };
 

@@ -37,7 +37,8 @@ export const staffAs = (
 export const seen = (...ids: number[]) => ids as VisibleId[];
 export const seenOne = (id: number) => id as VisibleId;
 
-const addressOf = (url: string, name: string) =>
+/** Where a database of the tests' server is. @param url of any of them */
+export const addressOf = (url: string, name: string) =>
 	Object.assign(new URL(url), { pathname: `/orderly_compass_${name}` }).href;
 
 /** A database in whose transactions every statement fails that has these words in it. */

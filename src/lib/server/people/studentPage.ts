@@ -12,7 +12,7 @@ import { notesOn } from './store/notes';
 import type { RosterStudent } from './store/roster';
 import { sectionsOf } from './store/sections';
 import { practicedSince, recentResults } from '../practice';
-import { chartedPlans } from '../track';
+import { askMeasures, chartedPlans } from '../track';
 import { adviceFor, decidedReviews, openReviews, pastSupport, tierHistory } from '../decide';
 import { familyLetters } from '../reports';
 import { scoreHistory, uncountedWindows } from '../screen';
@@ -89,7 +89,8 @@ export async function studentPage(database: Database, school: School, student: R
 		reviews,
 		sections,
 		support,
-		letters
+		letters,
+		measures
 	] = await Promise.all([
 		skillGraph(database, school.id, skills),
 		readStandings(database, ids),
@@ -107,7 +108,8 @@ export async function studentPage(database: Database, school: School, student: R
 		openReviews(database, ids),
 		sectionsOf(database, [student], school.today),
 		pastSupport(database, student.id),
-		familyLetters(database, ids)
+		familyLetters(database, ids),
+		askMeasures(database, school, student)
 	]);
 	const [advice, practiced] = await Promise.all([
 		adviceFor(database, school, reviews),
@@ -162,6 +164,7 @@ export async function studentPage(database: Database, school: School, student: R
 			sessions: sessions.get(`${student.id} ${group.id}`) ?? null
 		})),
 		probes: series.map((plan, i) => ({ ...plan, practiced: practiced[i], skill: nameOf(plan.skillId) })),
+		measures,
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
 		results: results.map((result) => ({ ...result, title: setTitle(result, nameOf) })),
 		reviews: reviews.map(({ id, groupName, dueOn }) => ({ id, groupName, dueOn, ...advice.get(id)! })),

@@ -1,12 +1,4 @@
-import { sayDay } from '../../core/calendar';
-import {
-	FLUENCY_MEASURES,
-	type FluencyMeasure,
-	readMeasureSeries,
-	sayEquivalence,
-	sayMeasureReading,
-	scoreSheet
-} from '../../core/fluency';
+import { FLUENCY_MEASURES, type FluencyMeasure, readMeasureSeries, scoreSheet } from '../../core/fluency';
 import { termSaid, yearOf } from '../../core/measurement';
 import type { Database } from '../database';
 import { cycleDates } from '../groups';
@@ -15,6 +7,7 @@ import { dayIn, idIn, oneIn } from '../request';
 import { currentCycle, type School, schoolYears } from '../school';
 import { cutScores, sheetGradeFor } from '../screen';
 import type { Scope } from '../shell';
+import { askMeasure, type MeasuredStudent } from './askMeasures';
 import { isToGive } from './giveMeasurePage';
 import { measureSeriesOf, type MeasureSeries, newestGivings } from './store/measureSeries';
 
@@ -23,12 +16,10 @@ export const MOST_BEGUN = 40;
 /** More students than these are not read at once. */
 const MOST_READ = 1_500;
 
-type Named = Pick<RosterStudent, 'id' | 'givenName' | 'familyName' | 'className'>;
-
 /** A series of a measure in the list. */
 interface MeasureLine {
 	id: number;
-	student: Named;
+	student: MeasuredStudent;
 	measure: FluencyMeasure;
 	sheetGrade: number;
 	/** The newest values in correct a minute, the last with its error; up to six. */
@@ -45,7 +36,7 @@ interface MeasureLine {
 
 const NEWEST = 6;
 
-function lineOf(series: MeasureSeries, student: Named, today: string): MeasureLine {
+function lineOf(series: MeasureSeries, student: MeasuredStudent, today: string): MeasureLine {
 	const { points, aboveAim, line } = readMeasureSeries(series.givings, series);
 	return {
 		...{ id: series.id, student, measure: series.measure, sheetGrade: series.sheetGrade },
@@ -53,21 +44,6 @@ function lineOf(series: MeasureSeries, student: Named, today: string): MeasureLi
 		standardError: points[points.length - 1]?.standardError ?? null,
 		...{ goal: series.goal, goalOn: series.goalOn, aboveAim, rise: line?.rise ?? null },
 		isToGive: isToGive(series, today)
-	};
-}
-
-/** One series in full. */
-function measureAsked(series: MeasureSeries, student: Named) {
-	const reading = readMeasureSeries(series.givings, series);
-	return {
-		...{ id: series.id, student, measure: series.measure, sheetGrade: series.sheetGrade },
-		...{ goal: series.goal, goalOn: series.goalOn, reading },
-		says: sayMeasureReading(reading, sayDay(series.goalOn)),
-		equivalence: sayEquivalence(series.measure),
-		givings: series.givings.map(({ id, on, by, inScreening, ...marked }) => ({
-			...{ id, on, by, inScreening },
-			...scoreSheet(marked)
-		}))
 	};
 }
 
@@ -131,7 +107,7 @@ export async function measuresPage(database: Database, school: School, scope: Sc
 		tooMany: 0,
 		lines,
 		toGive: lines.filter(({ isToGive }) => isToGive).length,
-		chosen: chosen ? measureAsked(chosen, studentOf.get(chosen.studentId)!) : null,
+		chosen: chosen ? askMeasure(chosen, studentOf.get(chosen.studentId)!) : null,
 		beginning:
 			measure &&
 			(await beginnings(

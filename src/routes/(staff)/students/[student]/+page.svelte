@@ -3,6 +3,7 @@
 	import { enhance } from '$app/forms';
 	import { fullName, plural } from '$lib/core/words';
 	import { sayReason } from '$lib/core/growth';
+	import MeasureRead from '$lib/ui/track/MeasureRead.svelte';
 	import SeriesRead from '$lib/ui/track/SeriesRead.svelte';
 	import { addDays, sayDate, sayDay, sayWholeDate } from '$lib/core/calendar';
 	import ThroughTime from '$lib/ui/charts/ThroughTime.svelte';
@@ -108,6 +109,10 @@
 		{/each}
 	</section>
 {/if}
+
+{#each data.measures as series (series.id)}
+	<section><MeasureRead {series} isTitled /></section>
+{/each}
 
 <section>
 	<h2>Support through time</h2>

@@ -7,8 +7,7 @@
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
-	import { measureChartOptions } from '$lib/ui/track/measureChart';
-	import SeriesChart from '$lib/ui/track/SeriesChart.svelte';
+	import MeasureRead from '$lib/ui/track/MeasureRead.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
 	let { data, form } = $props();
@@ -41,25 +40,14 @@
 	<p>{page.tooMany} students are too many for one look. Choose a class, a grade or your caseload at the top.</p>
 {:else}
 	{#if page.chosen}
-		{@const { student, measure, reading, goalOn, says, equivalence, sheetGrade, givings } = page.chosen}
+		{@const { student, measure, sheetGrade, givings } = page.chosen}
 		{@const { units } = MEASURES[measure]}
 		<section class="chosen" aria-labelledby="chosen">
 			<h2 id="chosen">
 				{fullName(student)}: {measure}
 				<span class="soft">{student.className} · sheets of grade {sheetGrade}</span>
 			</h2>
-			<SeriesChart
-				options={measureChartOptions(reading, sayDay(goalOn), units, 'medium')}
-				size="medium"
-				says="Correct {units} a minute: {givings.map((one) => number(one.correctPerMinute)).join(', ') ||
-					'nothing yet'}."
-			/>
-			<p class="soft">
-				Dots: correct a minute, each with its own error. Green: the robust line. Gray: one more giving, in 80 of 100
-				cases. Dashes: to the goal.
-			</p>
-			{#each says as sentence (sentence)}<p>{sentence}</p>{/each}
-			<p class="soft">{equivalence}</p>
+			<MeasureRead series={page.chosen} />
 			<Table
 				says="What was given"
 				columns={[
@@ -241,10 +229,6 @@
 		margin: 8px 0 16px;
 		display: grid;
 		gap: 8px;
-	}
-	.chosen p {
-		margin: 0;
-		max-width: 56em;
 	}
 	h2 .soft {
 		font-family: inherit;
