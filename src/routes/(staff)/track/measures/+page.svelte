@@ -55,7 +55,7 @@
 					{ label: `Correct ${units} a minute`, isNumber: true },
 					{ label: 'Right of those reached' },
 					{ label: 'Given by' },
-					{ label: '' }
+					{ label: 'If it does not count' }
 				]}
 				rows={[...givings].reverse()}
 				key={({ id }) => id}
@@ -91,7 +91,7 @@
 				{ label: 'A week', isNumber: true },
 				{ label: 'Goal' },
 				{ label: 'Newest on the line to it' },
-				{ label: '' }
+				{ label: 'To do' }
 			]}
 			rows={page.lines}
 			key={({ id }) => id}
