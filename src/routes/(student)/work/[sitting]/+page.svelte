@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onMount, tick } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
+	import { navigating } from '$app/state';
 	import Away from '$lib/ui/sitting/Away.svelte';
 	import AllDone from '$lib/ui/sitting/AllDone.svelte';
 	import Lesson from '$lib/ui/sitting/Lesson.svelte';
@@ -29,10 +30,10 @@
 	/** So does a lesson; once anything was answered it is a link above the questions. */
 	// svelte-ignore state_referenced_locally
 	let isLessonSeen = $state(data.items.some(({ done }) => done));
-	/** What comes after, and a look back, are read once the last answer is stored. */
+	/** What comes after, and a look back, are read once the last answer is stored; whoever leaves already is not kept by that. */
 	let isRead = $state(false);
 	$effect(() => {
-		if (!sitting.isFinished || isRead || !queue || queue.waiting.length || !data.isPractice) return;
+		if (!sitting.isFinished || isRead || !queue || queue.waiting.length || !data.isPractice || navigating.to) return;
 		isRead = true;
 		void invalidateAll();
 	});
