@@ -32,15 +32,21 @@
 	}
 	let { planning, scopeInWords }: Props = $props();
 	const isDue = ({ dueOn }: Proposed) => dueOn !== null && dueOn <= planning.on;
-	let chosen = $state(
-		untrack(() => [
-			...new Set(
-				planning.proposed
-					.filter((one) => (planning.areChosen || isDue(one)) && !one.meetingId)
-					.map(({ studentId }) => studentId)
-			)
-		])
-	);
+	const proposedAtFirst = () => [
+		...new Set(
+			planning.proposed
+				.filter((one) => (planning.areChosen || isDue(one)) && !one.meetingId)
+				.map(({ studentId }) => studentId)
+		)
+	];
+	let chosen = $state(untrack(proposedAtFirst));
+	/** Another day has other students; who is invited, and what it is about, stays. */
+	let proposedFor = untrack(() => planning.on);
+	$effect.pre(() => {
+		if (planning.on === proposedFor) return;
+		proposedFor = planning.on;
+		chosen = untrack(proposedAtFirst);
+	});
 	let adults = $state<number[]>([]);
 	const students = $derived([...new Set(chosen)]);
 	const due = $derived(planning.proposed.filter(isDue).length);

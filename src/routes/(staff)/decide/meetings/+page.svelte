@@ -61,7 +61,7 @@
 	<Pager {...page.coming} name="coming" />
 </section>
 {#if page.planning}
-	{#key page.planning.on + data.scope.key}
+	{#key data.scope.key}
 		<PlanMeeting planning={page.planning} scopeInWords={data.scope.inWords} />
 	{/key}
 {/if}
