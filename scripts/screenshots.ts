@@ -23,9 +23,10 @@ const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 
 const browser = await chromium.launch(chromiumLaunch);
 
-async function take(page: Page, name: string, path?: string) {
+/** @param until what is waited for: a page that goes on asking the server is never idle */
+async function take(page: Page, name: string, path?: string, until: 'networkidle' | 'load' = 'networkidle') {
 	if (path) await page.goto(base + path);
-	await page.waitForLoadState('networkidle');
+	await page.waitForLoadState(until);
 	await page.evaluate(() => document.fonts.ready);
 	await page.screenshot({ path: `${folder}${name}.png` });
 	console.log(name);
@@ -125,7 +126,7 @@ await coordinator.getByLabel('User name').fill('coordinator');
 await coordinator.getByLabel('Password').fill(DEMO_PASSWORD);
 await coordinator.getByRole('button', { name: 'Sign in' }).click();
 await coordinator.waitForURL(/screen/);
-await take(coordinator, 'notices', '/notices');
+await take(coordinator, 'notices', '/notices', 'load');
 
 const student = busyStudent();
 const phone = await (await browser.newContext({ viewport: { width: 360, height: 740 }, hasTouch: true })).newPage();
@@ -142,11 +143,14 @@ async function sheets(): Promise<void> {
 	const paths = ['/decide/meetings/3/sheet', `${student}evidence`, `${student}plan`, `${student}family&language=es`];
 	const pictures: string[] = [];
 	await staff.emulateMedia({ media: 'print' });
+	// About as wide as a page.
+	await staff.setViewportSize({ width: 780, height: 1060 });
 	for (const path of paths) {
 		await staff.goto(base + path);
 		await staff.evaluate(() => document.fonts.ready);
-		pictures.push((await staff.screenshot({ clip: { x: 0, y: 0, width: 820, height: 1100 } })).toString('base64'));
+		pictures.push((await staff.screenshot()).toString('base64'));
 	}
+	await staff.setViewportSize({ width: 1280, height: 800 });
 	await staff.emulateMedia({ media: 'screen' });
 	await sideBySide('sheets', pictures, 4, 480);
 }

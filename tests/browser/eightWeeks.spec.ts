@@ -151,6 +151,13 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 		).slice(0, STORIES.length);
 		expect(plans).toHaveLength(STORIES.length);
 
+		// The one who will be ready is in tier 2 from the beginning.
+		await database.run('DELETE FROM tier_interval WHERE student_id = ?', [plans[READY].studentId]);
+		await database.run('INSERT INTO tier_interval (student_id, tier, from_on) VALUES (?, 2, ?)', [
+			plans[READY].studentId,
+			TODAY
+		]);
+
 		// Eight weeks are lived.
 		for (let week = 0; week < STORIES[0].length; week++) {
 			const now = new Date(`${addDays(FIRST_PROBE, 7 * week)}T15:00:00Z`);
@@ -239,10 +246,10 @@ test('a whole cycle: groups and probes begin, eight weeks are answered, a meetin
 					)
 				).length,
 				tiers: (
-					await database.rows<{ tier: number }>('SELECT tier FROM tier_interval WHERE student_id = ? AND from_on > ?', [
-						plans[READY].studentId,
-						MEETING_ON
-					])
+					await database.rows<{ tier: number }>(
+						'SELECT tier FROM tier_interval WHERE student_id = ? AND from_on >= ?',
+						[plans[READY].studentId, MEETING_ON]
+					)
 				).map(({ tier }) => tier),
 				watches: await database.rows<{ startsOn: string }>(
 					'SELECT starts_on AS startsOn FROM probe_plan WHERE student_id = ? AND after_exit',

@@ -205,7 +205,7 @@ test('a measure is begun week by week for some of a class, given, read in its ch
 	await page.clock.runFor(61_000);
 	await place(page, 19).click();
 	await page.getByRole('button', { name: /^Save for/ }).click();
-	await expect(status).toContainText('Saved: 20 correct facts a minute, 100% accurate.');
+	await expect(page.getByText('Saved: 20 correct facts a minute, 100% accurate.')).toBeVisible();
 	await page.getByRole('link', { name: /^Measures in/ }).click();
 	const given = page.getByRole('table', { name: 'What was given' });
 	await expect(given.locator('tbody tr').first()).toContainText('20 ± 4');
