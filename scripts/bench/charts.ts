@@ -1,7 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { DEMO_PASSWORD } from '../../demo/people';
 import { chromiumLaunch } from '../chromium.mjs';
-import { OVER_MS, WATCH } from './watch';
+import { OVER_MS, signedInPage, WATCH } from './watch';
 
 const ROUNDS = 9;
 const CHARTS = '/track/charts?scope=school';
@@ -24,12 +23,7 @@ async function firstByte(page: Page, url: string): Promise<number> {
 /** A page of small charts: what the server takes, and how long the browser is kept from anything else while they are drawn. */
 export async function benchCharts(address: string): Promise<void> {
 	const browser = await chromium.launch(chromiumLaunch);
-	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-	await page.goto(`${address}/sign-in`);
-	await page.getByLabel('User name').fill('specialist');
-	await page.getByLabel('Password').fill(DEMO_PASSWORD);
-	await page.getByRole('button', { name: 'Sign in' }).click();
-	await page.waitForURL(/screen/);
+	const page = await signedInPage(browser, address);
 	const [plain, charts] = [await firstByte(page, address + PLAIN), await firstByte(page, address + CHARTS)];
 	await page.addInitScript(WATCH);
 	// The first time warms up what is kept of scripts.

@@ -1,9 +1,9 @@
 import { chromium } from '@playwright/test';
-import { DEMO_PASSWORD, SCHOOL_ID } from '../../demo/people';
+import { SCHOOL_ID } from '../../demo/people';
 import { openDatabase } from '../../src/lib/server/database/pool';
 import { shipFramework, taughtFramework } from '../../src/lib/server/library/store/frameworks';
 import { chromiumLaunch } from '../chromium.mjs';
-import { OVER_MS, WATCH } from './watch';
+import { OVER_MS, signedInPage, WATCH } from './watch';
 
 /** Columns that the map is measured with. */
 const SKILLS = 200;
@@ -40,12 +40,7 @@ async function fillUp(databaseUrl: string): Promise<number> {
 export async function benchNeedleMap(address: string, databaseUrl: string): Promise<void> {
 	const students = await fillUp(databaseUrl);
 	const browser = await chromium.launch(chromiumLaunch);
-	const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-	await page.goto(`${address}/sign-in`);
-	await page.getByLabel('User name').fill('specialist');
-	await page.getByLabel('Password').fill(DEMO_PASSWORD);
-	await page.getByRole('button', { name: 'Sign in' }).click();
-	await page.waitForURL(/screen/);
+	const page = await signedInPage(browser, address);
 	const shown = async (path: string) => {
 		await page.goto(address + path, { waitUntil: 'load' });
 		return page.evaluate(async () => {
