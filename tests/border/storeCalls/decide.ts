@@ -92,6 +92,9 @@ export const decideCalls: [object, Record<string, Call>][] = [
 			noteWhoWasThere: checks(({ database, me, of }) =>
 				meetings.noteWhoWasThere(database, me.staff.specialist, of.meeting, [of.staff.teacher.id], NOW)
 			),
+			undoPlanning: checks(({ database, me, of }) =>
+				meetings.undoPlanning(database, me.staff.specialist, of.meeting, NOW)
+			),
 			callOff: checks(({ database, me, of }) => meetings.callOff(database, me.staff.specialist, of.meeting, true, NOW))
 		}
 	],

@@ -9,7 +9,7 @@ import { findScope } from '../shell';
 import { refuse, staffAction } from '../shell/staffPage';
 import { INVITED, proposedFor } from './meetingsPage';
 import { orderAgenda, putOnAgenda, takeOffAgenda, type ToReview } from './store/agendas';
-import { callOff, noteWhoWasThere, planReviewMeeting } from './store/reviewMeetings';
+import { callOff, noteWhoWasThere, planReviewMeeting, undoPlanning } from './store/reviewMeetings';
 
 /** Students on one agenda. */
 const MOST_STUDENTS = 100;
@@ -67,10 +67,17 @@ export const planAction = staffAction(
 		const meeting = await planReviewMeeting(database, staff, { on, note: note.trim(), adults, reviews }, at);
 		return {
 			done: `A review meeting on ${sayDate(on)} with ${plural(adults.length, 'adult')}: ${plural(students.length, 'student')} on its agenda.`,
-			undo: { action: '?/callOff', fields: { meeting: String(meeting) } }
+			undo: { action: '?/unplan', fields: { meeting: String(meeting) } }
 		};
 	},
 	'Choose the day, at least one adult and at least one student'
+);
+
+/** The form action that takes the planning of a meeting back. */
+export const unplanAction = staffAction('decide', offForm, async ({ staff, database, at, form }) =>
+	(await undoPlanning(database, staff, form.meeting, at))
+		? { done: 'The meeting is not planned; reviews that were made for it are gone, others stay due.' }
+		: refuse('There is no such meeting, or something was decided at it')
 );
 
 /** The form action that calls a meeting off. */

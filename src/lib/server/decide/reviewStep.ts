@@ -5,6 +5,7 @@ import { adultsWhoSee, type RosterStudent } from '../people';
 import { familyLetters } from '../reports';
 import type { Staff } from '../request';
 import type { School } from '../school';
+import { adviceAfterNext } from '../track';
 import { decidedReviews, type Review } from './store/reviews';
 import { tasksFor } from './store/tasks';
 import { tierRule } from './store/tierRules';
@@ -30,9 +31,10 @@ export async function reviewStep(
 		familyLetters(database, [student.id])
 	]);
 	const { group, focus, asked, sessions, recommendation, around, levels, notes, skills } = look;
+	const next = asked ? await adviceAfterNext(database, school, asked.plan) : [];
 	const last = decided.find(({ id }) => id !== review.id) ?? null;
 	return {
-		...{ review, student, focus, asked, sessions, recommendation, around, notes, last },
+		...{ review, student, focus, asked, sessions, recommendation, next, around, notes, last },
 		group: group && { ...group, minutes: group.time?.minutes ?? null },
 		level: levels.find(({ domainId }) => domainId === focus?.domainId) ?? null,
 		/** The last that the family was sent; null for nothing yet. */

@@ -16,8 +16,6 @@ import { seriesAnswers } from './store/seriesAnswers';
 export interface AskedPlan {
 	plan: ChartedPlan;
 	recommendation: Recommendation;
-	/** What the advice will be after the next probe. */
-	next: AdviceFrom[];
 	/** Minutes of practice since it began. */
 	practiced: number;
 	/** What the levels of its domain are compared with. */
@@ -44,27 +42,30 @@ async function marksOf(database: Database, school: School, { skillId, student }:
 	};
 }
 
-/** A series with the advice, what would change it, and the practice since it began. */
+/** A series with the advice and the practice since it began. */
 export async function askAbout(database: Database, school: School, plan: ChartedPlan): Promise<AskedPlan> {
-	const circumstances = circumstancesOf(plan);
-	const [field, [practiced], marks, moves] = await Promise.all([
-		schoolField(database, school.id),
+	const [[practiced], marks, moves] = await Promise.all([
 		practicedSince(database, plan.student.id, [plan.startsOn], school),
 		marksOf(database, school, plan),
 		growthMoves(database, school.id)
 	]);
-	const series = (await seriesAnswers(database, field, [plan])).get(plan.id)!;
 	return {
 		plan,
-		recommendation: adviseFrom(plan.reading?.look ?? null, circumstances),
-		next: whatWouldChange({
-			series,
-			goal: goalOf(plan),
-			focusDifficulty: usualDifficulty(field, plan.skillId),
-			...circumstances
-		}),
+		recommendation: adviseFrom(plan.reading?.look ?? null, circumstancesOf(plan)),
 		practiced,
 		marks,
 		pooled: moves?.series ?? null
 	};
+}
+
+/** What the advice on a series will be after its next probe. Each number of right answers is worked through, so it is asked for only where it is shown. */
+export async function adviceAfterNext(database: Database, school: School, plan: ChartedPlan): Promise<AdviceFrom[]> {
+	const field = await schoolField(database, school.id);
+	const series = (await seriesAnswers(database, field, [plan])).get(plan.id)!;
+	return whatWouldChange({
+		series,
+		goal: goalOf(plan),
+		focusDifficulty: usualDifficulty(field, plan.skillId),
+		...circumstancesOf(plan)
+	});
 }

@@ -4,7 +4,7 @@ import { visibleAmong } from '../people';
 import { idIn, numberIn, type Staff } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
-import { askAbout } from './askAbout';
+import { adviceAfterNext, askAbout } from './askAbout';
 import { chartedPlans } from './chartedPlans';
 import { runningPlans } from './store/probes';
 
@@ -30,7 +30,9 @@ export async function chartsPage(database: Database, staff: Staff, school: Schoo
 		without: students.length - charted.length,
 		part: { from, most: AT_ONCE, total: charted.length },
 		charts: await chartedPlans(database, school, charted.slice(from, from + AT_ONCE)),
-		chosen: chosen ? await askAbout(database, school, chosen) : null,
+		chosen: chosen
+			? { ...(await askAbout(database, school, chosen)), next: await adviceAfterNext(database, school, chosen) }
+			: null,
 		/** Whether the selected student has no series. */
 		isWithout: Boolean(looked) && own.length === 0
 	};

@@ -1,5 +1,5 @@
 /** Progress between screenings: weekly probes and what they say. */
-export { askAbout, type AskedPlan } from './askAbout';
+export { adviceAfterNext, askAbout, type AskedPlan } from './askAbout';
 export { askMeasures } from './askMeasures';
 export { caseload, type CaseStudent } from './caseload';
 export { type ChartedPlan, chartedPlans } from './chartedPlans';

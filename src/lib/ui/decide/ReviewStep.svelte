@@ -38,7 +38,7 @@
 			: []
 	);
 	const rates = $derived(sayErrorRates(recommendation));
-	const changes = $derived(asked?.next.filter(({ advice }) => advice !== recommendation.advice) ?? []);
+	const changes = $derived(step.next.filter(({ advice }) => advice !== recommendation.advice));
 	const lastTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === null || reviewId === last?.id));
 	/** A verdict as sentences. */
 	const sinceThen = ({ verdict, newTier, effectiveOn, change, note }: ShownVerdict): string[] => [

@@ -42,12 +42,13 @@ export interface ShownStep {
 	/** The weekly probes; null without any. */
 	asked: {
 		plan: ShownSeries & { studentId: number; rate: RobustLine | null; levels: Level[] };
-		next: AdviceFrom[];
 		practiced: number;
 		marks: LevelMarks;
 	} | null;
 	sessions: Sessions | null;
 	recommendation: Recommendation;
+	/** What the advice will be after the next probe. */
+	next: AdviceFrom[];
 	around: {
 		now: StandingNow | null;
 		lacking: number[];

@@ -9,7 +9,9 @@
 	import { init, use } from 'echarts/core';
 	import { SVGRenderer } from 'echarts/renderers';
 	import type { EChartsCoreOption } from 'echarts/core';
+	import { flushSync } from 'svelte';
 	import type { ChartSize } from './chartParts';
+	import { drawInTurn } from './drawInTurn';
 
 	use([LineChart, ScatterChart, CustomChart, GridComponent, SVGRenderer]);
 
@@ -24,28 +26,34 @@
 	};
 	let resize = (_: { width: number; height: number } | undefined) => {};
 
-	/** Says when the chart comes into view, and there is time to draw it. */
+	/** Says when the chart comes into view and its turn to be drawn has come. */
 	function watch(node: HTMLElement) {
+		let giveUp = () => {};
 		const observer = new IntersectionObserver(([entry]) => {
 			if (!entry.isIntersecting) return;
 			observer.disconnect();
-			setTimeout(() => (isSeen = true));
+			giveUp = drawInTurn(() => flushSync(() => (isSeen = true)));
 		});
 		observer.observe(node);
-		return () => observer.disconnect();
+		return () => {
+			observer.disconnect();
+			giveUp();
+		};
 	}
 
 	function chart(node: HTMLElement) {
 		const drawn = init(node, null, { renderer: 'svg' });
-		resize = (to) => {
-			drawn.resize(to ?? { width: 'auto', height: 'auto' });
-			// At once: paper does not wait for the next frame.
+		// At once: paper does not wait for the next frame, in which all that are in view would be drawn together.
+		const draw = (change: () => void) => {
+			change();
 			drawn.getZr().flush();
 		};
-		$effect(() => {
-			drawn.setOption(options, { notMerge: true });
+		resize = (to) => draw(() => drawn.resize(to ?? { width: 'auto', height: 'auto' }));
+		$effect(() => draw(() => drawn.setOption(options, { notMerge: true })));
+		const observer = new ResizeObserver(() => {
+			const isOtherSize = drawn.getWidth() !== node.clientWidth || drawn.getHeight() !== node.clientHeight;
+			if (isOtherSize) drawn.resize();
 		});
-		const observer = new ResizeObserver(() => drawn.resize());
 		observer.observe(node);
 		return () => {
 			observer.disconnect();

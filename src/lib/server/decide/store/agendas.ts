@@ -75,8 +75,9 @@ export async function putOn(
 			put += affected;
 		} else {
 			await transaction.run(
-				'INSERT INTO review (student_id, group_id, due_on, meeting_id, place, raised_by) VALUES (?, ?, ?, ?, ?, ?)',
-				[one.studentId, one.groupId, on, id, place, one.raisedBy && JSON.stringify(one.raisedBy)]
+				`INSERT INTO review (student_id, group_id, due_on, meeting_id, made_for_id, place, raised_by)
+				VALUES (?, ?, ?, ?, ?, ?, ?)`,
+				[one.studentId, one.groupId, on, id, id, place, one.raisedBy && JSON.stringify(one.raisedBy)]
 			);
 			without.push(one.studentId);
 			put++;

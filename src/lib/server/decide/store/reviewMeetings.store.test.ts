@@ -22,7 +22,8 @@ import {
 	invitedTo,
 	noteWhoWasThere,
 	planReviewMeeting,
-	reviewMeetings
+	reviewMeetings,
+	undoPlanning
 } from './reviewMeetings';
 import { decidedReviews, openReviews } from './reviews';
 import { countTasks, finishTask, ownTasks } from './tasks';
@@ -141,6 +142,25 @@ describe('a review meeting', () => {
 		expect(await callOff(small.database, specialist, meeting, false, NOW)).toBe(true);
 		expect(await callOff(small.database, specialist, meeting, false, NOW)).toBe(false);
 		expect(await steps(meeting)).toEqual([1]);
+	});
+
+	it('whose planning is taken back takes the reviews along that were made for it, and no others', async () => {
+		const due = await reviewOf(1);
+		const first = await planned([5]);
+		const made = { studentId: seenOne(3), groupId: null, raisedBy: null };
+		const reviews = [{ reviewId: due.id }, made];
+		const plan = { on: TODAY, note: '', adults: [1], reviews };
+		const meeting = await planReviewMeeting(small.database, specialist, plan, NOW);
+		expect(await reviewOf(3)).toMatchObject({ meetingId: meeting });
+		expect(await undoPlanning(small.database, specialist, meeting, NOW)).toBe(true);
+		expect(await findReviewMeeting(small.database, specialist, meeting)).toMatchObject({
+			isCalledOff: true,
+			reviews: 0
+		});
+		expect(await reviewOf(3)).toBeUndefined();
+		expect(await reviewOf(1)).toMatchObject({ id: due.id, meetingId: null, verdict: null });
+		expect(await steps(first)).toEqual([5]);
+		expect(await undoPlanning(small.database, specialist, meeting, NOW)).toBe(false);
 	});
 });
 

@@ -1,6 +1,7 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { may, type Staff } from '../../request';
+import { refreshStudents } from '../../standing';
 import { lockMeeting, ownOf, putOn, type ToReview } from './agendas';
 
 /** A conference on students. */
@@ -119,6 +120,33 @@ export async function planReviewMeeting(
 		const put = await putOn(transaction, staff, { id, on }, reviews);
 		await audit(transaction, staff, at, 'plan a review meeting', { meeting: id, reviews: put });
 		return id;
+	});
+}
+
+/** Takes the planning of a meeting back, with the reviews that were made for it; others stay due. @returns whether it was: not once something was decided */
+export async function undoPlanning(
+	database: RootDatabase,
+	staff: Staff,
+	meetingId: number,
+	at: Date
+): Promise<boolean> {
+	return database.transaction(async (transaction) => {
+		if (!(await lockMeeting(transaction, staff, meetingId))) return false;
+		const reviews = await transaction.rows<{ verdict: string | null; madeFor: number | null; studentId: number }>(
+			`SELECT verdict, made_for_id AS madeFor, student_id AS studentId FROM review
+			WHERE meeting_id = ? FOR UPDATE`,
+			[meetingId]
+		);
+		if (reviews.some(({ verdict }) => verdict !== null)) return false;
+		await transaction.run('DELETE FROM review WHERE meeting_id = ? AND made_for_id = ?', [meetingId, meetingId]);
+		await transaction.run('UPDATE review SET meeting_id = NULL WHERE meeting_id = ?', [meetingId]);
+		await transaction.run('UPDATE review_meeting SET called_off_at = ? WHERE id = ?', [at, meetingId]);
+		await refreshStudents(
+			transaction,
+			reviews.filter(({ madeFor }) => madeFor === meetingId).map(({ studentId }) => studentId)
+		);
+		await audit(transaction, staff, at, 'undo planning a review meeting', { meeting: meetingId });
+		return true;
 	});
 }
 

@@ -22,6 +22,7 @@ export interface EndedWork {
 		followsId: number | null;
 		/** Where it stood on an agenda; absent where it was ended before there were any. */
 		meetingId?: number | null;
+		madeFor?: number | null;
 		place?: number;
 		raisedBy?: string | null;
 	}[];
@@ -37,7 +38,7 @@ const NOT_BEGUN = `excused_at IS NULL AND NOT EXISTS (
 
 /** SQL: an open review, as it is put back. */
 const REVIEW = `id, student_id AS studentId, group_id AS groupId, due_on AS dueOn, follows_id AS followsId,
-	meeting_id AS meetingId, place, raised_by AS raisedBy`;
+	meeting_id AS meetingId, made_for_id AS madeFor, place, raised_by AS raisedBy`;
 
 const readPlans = (database: Database, groupId: number, studentIds: number[]) =>
 	database.rows<{ id: number; studentId: number; skillId: number }>(
@@ -210,11 +211,13 @@ export async function restoreGroupWork(
 		sets.map(({ setId, studentId, own = [null, 0, null, null, null, null, null, null] }) => [setId, studentId, ...own])
 	);
 	await transaction.insertMany(
-		'INSERT INTO review (id, student_id, group_id, due_on, follows_id, meeting_id, place, raised_by) VALUES ?',
-		reviews.map(({ id, studentId, groupId, dueOn, followsId, meetingId = null, place = 0, raisedBy = null }) => [
-			...[id, studentId, groupId, dueOn, followsId],
-			...[meetingId, place, raisedBy]
-		])
+		'INSERT INTO review (id, student_id, group_id, due_on, follows_id, meeting_id, made_for_id, place, raised_by) VALUES ?',
+		reviews.map(
+			({ id, studentId, groupId, dueOn, followsId, meetingId = null, madeFor = null, place = 0, raisedBy = null }) => [
+				...[id, studentId, groupId, dueOn, followsId],
+				...[meetingId, madeFor, place, raisedBy]
+			]
+		)
 	);
 	await refreshStudents(transaction, studentIds);
 }

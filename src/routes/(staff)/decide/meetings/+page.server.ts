@@ -1,4 +1,4 @@
-import { callOffAction, planAction, putBackAction } from '$lib/server/decide/meetingForm';
+import { callOffAction, planAction, putBackAction, unplanAction } from '$lib/server/decide/meetingForm';
 import { meetingsPage } from '$lib/server/decide/meetingsPage';
 import { scopeOf, staffContext } from '$lib/server/shell/staffPage';
 
@@ -9,4 +9,10 @@ export async function load({ locals, url }) {
 	};
 }
 
-export const actions = { plan: planAction, callOff: callOffAction, putBack: putBackAction };
+export const actions = {
+	plan: planAction,
+	unplan: unplanAction,
+	callOff: callOffAction,
+	putBack: putBackAction,
+	unplanAction
+};
