@@ -3,7 +3,7 @@ import { cycleWeek } from '../../core/calendar';
 import type { Database } from '../database';
 import { countTasks, dueReviews } from '../decide';
 import { countGroups } from '../groups';
-import { countRoster, type Roster, type RosterCount } from '../people';
+import { countRoster, type Roster } from '../people';
 import { withWork } from '../practice';
 import type { Staff } from '../request';
 import { currentCycle, type School } from '../school';
@@ -13,27 +13,26 @@ import type { Scope } from './store/scope';
 
 type Leg = 'screen' | 'gaps' | 'groups' | 'practice' | 'track' | 'decide';
 
-/** What the students of a roster wait for, in one pass over them. */
-async function countWaiting(database: Database, school: School, roster: Roster) {
-	const { today } = school;
+/** How many students of a roster the window in view waits for, and how many are below its line. */
+async function countWindow(database: Database, school: School, roster: Roster) {
 	const { window } = await windowInView(database, school);
+	if (!window) return { unfinished: 0, below: 0 };
 	return countRoster(database, roster, {
-		unfinished: window ? toFinish(window.id) : NONE,
-		below: window ? belowTheLine(window.id, await cutScores(database, school.id, window)) : NONE,
-		waiting: withWork(today),
-		probes: dueProbes(today),
-		reviews: dueReviews(today)
+		unfinished: toFinish(window.id),
+		below: belowTheLine(window.id, await cutScores(database, school.id, window))
 	});
 }
 
-/** What each student adds where there is no window. */
-const NONE: RosterCount = { sql: '0', values: [] };
+/** What the students of a roster wait for, in one pass over them. */
+const countWaiting = (database: Database, { today }: School, roster: Roster) =>
+	countRoster(database, roster, { waiting: withWork(today), probes: dueProbes(today), reviews: dueReviews(today) });
 
 /** What waits in each leg, for the students in scope: counted in SQL, so that it costs much the same in any school. */
 export async function ribbon(database: Database, staff: Staff, school: School, scope: Pick<Scope, 'key' | 'roster'>) {
 	const { roster } = scope;
 	const { today } = school;
-	const [{ unfinished, below, waiting, probes, reviews }, cycle, groups, tasks] = await Promise.all([
+	const [{ unfinished, below }, { waiting, probes, reviews }, cycle, groups, tasks] = await Promise.all([
+		countWindow(database, school, roster),
 		countWaiting(database, school, roster),
 		currentCycle(database, school.id, today),
 		countGroups(database, staff, scope.key === 'school' ? null : roster, today),
