@@ -12,6 +12,21 @@ const DAY = 86_400_000;
 const toDayNumber = (date: SchoolDate) =>
 	Date.UTC(Number(date.slice(0, 4)), Number(date.slice(5, 7)) - 1, Number(date.slice(8, 10))) / DAY;
 
+const names = new Map<number, SchoolDate>();
+/** More days than any school looks at; only rubbish asks for others. */
+const MOST_NAMES = 20_000;
+
+/** A day by its number, each written out once. */
+function toDate(dayNumber: number): SchoolDate {
+	let name = names.get(dayNumber);
+	if (name === undefined) {
+		name = new Date(dayNumber * DAY).toISOString().slice(0, 10);
+		if (names.size === MOST_NAMES) names.clear();
+		names.set(dayNumber, name);
+	}
+	return name;
+}
+
 /** Whether a text is a real calendar day written `YYYY-MM-DD`. */
 export function isSchoolDate(text: string): text is SchoolDate {
 	return /^\d{4}-\d{2}-\d{2}$/.test(text) && addDays(text, 0) === text;
@@ -19,7 +34,7 @@ export function isSchoolDate(text: string): text is SchoolDate {
 
 /** The day so many days later (or earlier, when negative). */
 export function addDays(date: SchoolDate, days: number): SchoolDate {
-	return new Date((toDayNumber(date) + days) * DAY).toISOString().slice(0, 10);
+	return toDate(toDayNumber(date) + days);
 }
 
 /** Days from `from` to `to`; negative when `to` is earlier. */

@@ -1,4 +1,5 @@
 import { mondayOf, type SchoolDate } from '../calendar';
+import { partedBy } from '../collect';
 import type { SessionDay } from './sessions';
 
 /** Why a session was not held, and why a student was not there. */
@@ -49,7 +50,8 @@ export function dosageOf(sessions: StudentSession[]): Dosage {
 
 /** The same week by week, for the Mondays given; a week without a session has nothing planned. */
 export function dosageByWeek(sessions: StudentSession[], mondays: SchoolDate[]): Dosage[] {
-	return mondays.map((monday) => dosageOf(sessions.filter(({ on }) => mondayOf(on) === monday)));
+	const inWeek = partedBy(sessions, ({ on }) => mondayOf(on));
+	return mondays.map((monday) => dosageOf(inWeek(monday)));
 }
 
 /** Minutes of sessions that students were there for, on average over those who have any planned. */

@@ -1,4 +1,5 @@
 import { schoolDayFrom } from '../../core/calendar';
+import { partedBy } from '../../core/collect';
 import {
 	mayBeBelow,
 	type ScoreAtCut,
@@ -9,6 +10,7 @@ import {
 	type TierRule,
 	USUAL_TIER_RULE
 } from '../../core/growth';
+import { NEEDLE_FILTERS, packedTest } from '../../core/mastery';
 import { POINTS_PER_LOGIT, toPoints } from '../../core/measurement';
 import type { Database } from '../database';
 import { skillList } from '../library';
@@ -17,7 +19,7 @@ import { numberIn } from '../request';
 import type { School } from '../school';
 import { cutScores, newestOverall } from '../screen';
 import type { Scope } from '../shell';
-import { readStandings } from '../standing';
+import { readCells } from '../standing';
 import { tierRule, tierWords, type TierWord } from './store/tierRules';
 
 /** A student whom the rule means for a higher tier than theirs, or of whom nothing can be said. */
@@ -53,18 +55,27 @@ async function looksOf(database: Database, school: School, scope: Scope) {
 	const looked = students.map((student) => ({ student, score: atCut(student) }));
 	// Gaps matter only where the score leaves it open.
 	const open = looked.filter(({ score }) => mayBeBelow(score)).map(({ student }) => student.id);
-	const standings = await readStandings(database, open);
-	const gradeOf = new Map(skills.map(({ id, grade }) => [id, grade]));
+	const cells = await readCells(database, school.id, open);
+	const isGap = packedTest(NEEDLE_FILTERS.gaps);
+	const taught = skills.flatMap(({ id, grade }) => {
+		const place = cells.placeOf.get(id);
+		return place === undefined ? [] : { place, grade };
+	});
+	const gapsOf = ({ id, grade }: RosterStudent) => {
+		const own = cells.packed(id);
+		return taught.filter((skill) => skill.grade <= grade && isGap(own, skill.place)).length;
+	};
+	const isOpen = new Set<number>(open);
+	const wordsOf = partedBy(words, ({ studentId }) => studentId as number);
 	return looked.map(({ student, score }) => {
-		const own = standings.get(student.id) ?? new Map();
-		const said = words.filter(({ studentId }) => studentId === student.id);
+		const said = wordsOf(student.id);
 		const needs = said.find(({ says }) => says === 'needs more');
 		return {
 			student,
 			words: said,
 			look: {
 				score,
-				gaps: [...own].filter(([id, { standing }]) => standing === 'gap' && gradeOf.get(id)! <= student.grade).length,
+				gaps: isOpen.has(student.id) ? gapsOf(student) : 0,
 				word: needs ? { by: needs.by, reason: needs.reason } : null
 			}
 		};

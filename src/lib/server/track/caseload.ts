@@ -1,4 +1,5 @@
 import { addDays, daysBetween, schoolDateOf } from '../../core/calendar';
+import { partedBy } from '../../core/collect';
 import {
 	atStake,
 	byStake,
@@ -63,10 +64,11 @@ export async function caseload(database: Database, staff: Staff, school: School,
 		exitsSince(database, scope.roster, addDays(today, -WATCHED_DAYS))
 	]);
 	const groupsOf = membersOf(groups);
-	const plansOf = new Map<number, RunningPlan[]>();
-	for (const plan of plans) plansOf.set(plan.studentId, [...(plansOf.get(plan.studentId) ?? []), plan]);
+	const plansOf = partedBy(plans, ({ studentId }) => studentId);
 	const exited = new Set(exits.map(({ studentId }) => studentId as number));
-	const looked = students.filter(({ id, tier }) => tier > 1 || groupsOf.has(id) || plansOf.has(id) || exited.has(id));
+	const looked = students.filter(
+		({ id, tier }) => tier > 1 || groupsOf(id).length || plansOf(id).length || exited.has(id)
+	);
 	const ids = looked.map(({ id }) => id);
 	const [readings, sessions, standings, levels, skills] = await Promise.all([
 		seriesReadings(
@@ -76,21 +78,22 @@ export async function caseload(database: Database, staff: Staff, school: School,
 		),
 		sessionCounts(database, ids, school),
 		exits.length ? readStandings(database, [...new Set(exits.map(({ studentId }) => studentId))]) : null,
-		levelsOf(database, [...plansOf.keys()] as VisibleId[]),
+		levelsOf(database, [...new Set(plans.map(({ studentId }) => studentId))]),
 		skillList(database, school.id)
 	]);
 	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
-	const slipping = exits.filter(
-		({ studentId, skillId }) => standings?.get(studentId)?.get(skillId)?.standing === 'slipping'
+	const slippingOf = partedBy(
+		exits.filter(({ studentId, skillId }) => standings?.get(studentId)?.get(skillId)?.standing === 'slipping'),
+		({ studentId }) => studentId
 	);
 	const dayOf = (at: Date) => daysBetween(schoolDateOf(at, school.timeZone), today);
 	const whole = students.map((student): CaseStudent => {
-		const own = (plansOf.get(student.id) ?? []).map((plan) => ({
+		const own = plansOf(student.id).map((plan) => ({
 			...plan,
 			lastDaysAgo: plan.lastAt && dayOf(plan.lastAt),
 			reading: readings.get(plan.id) ?? null
 		}));
-		const inGroups = (groupsOf.get(student.id) ?? []).map(({ id, name, focusSkillId }) => ({
+		const inGroups = groupsOf(student.id).map(({ id, name, focusSkillId }) => ({
 			id,
 			name,
 			skillId: focusSkillId,
@@ -105,7 +108,7 @@ export async function caseload(database: Database, staff: Staff, school: School,
 				attended: count?.attended ?? 0
 			})),
 			plans: own.map((plan) => lookOf(plan, inGroups, today)),
-			slippingAfterExit: slipping.filter(({ studentId }) => studentId === student.id).map(({ skillId }) => skillId),
+			slippingAfterExit: slippingOf(student.id).map(({ skillId }) => skillId),
 			levelFell: own.flatMap((plan) =>
 				fellThough(plan, levels.get(`${student.id} ${domainOf.get(plan.skillId)}`) ?? []) ? plan.skillId : []
 			)
@@ -122,11 +125,13 @@ function fellThough({ reading, startsOn }: CasePlan, levels: Level[]): boolean {
 	return reading !== null && Math.min(...reading.look.reached) >= SECURE && hasFallen(levelsSince(levels, startsOn));
 }
 
-/** Groups by the students in them. */
-function membersOf(groups: SmallGroup[]): Map<number, SmallGroup[]> {
-	const found = new Map<number, SmallGroup[]>();
-	for (const group of groups) for (const id of group.studentIds) found.set(id, [...(found.get(id) ?? []), group]);
-	return found;
+/** Groups by a student in them. */
+function membersOf(groups: SmallGroup[]): (studentId: number) => SmallGroup[] {
+	const places = groups.flatMap((group) =>
+		group.studentIds.map((studentId) => ({ studentId: studentId as number, group }))
+	);
+	const placesOf = partedBy(places, ({ studentId }) => studentId);
+	return (studentId) => placesOf(studentId).map(({ group }) => group);
 }
 
 function lookOf(plan: CasePlan, groups: CaseGroup[], today: string): PlanLook {

@@ -13,7 +13,10 @@ import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
 import { goalTable, probeItems } from './goalTable';
 import { levelChecksToDo } from './store/levelChecks';
-import { probeSeries, type ProbeSeries, runningPlans } from './store/probes';
+import { type ProbeSeries, type RunningPlan, runningPlans, seriesOfPlans } from './store/probes';
+
+/** Plans, and level checks, that are shown at once. */
+const AT_ONCE = 80;
 
 /** How a student's probe of this week is. */
 interface WeekLine {
@@ -95,14 +98,32 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 	]);
 	const graph = await skillGraph(database, school.id, skills);
 	const studentOf = new Map<number, RosterStudent>(students.map((student) => [student.id, student]));
-	const plans = await probeSeries(database, [...new Set(running.map(({ studentId }) => studentId))], school);
 	const has = new Set(running.map(({ studentId, skillId }) => `${studentId} ${skillId}`));
-	const monday = mondayOf(school.today);
 	const groupOf = new Map(groups.map((group) => [group.id, group]));
 	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
-	const checks = await levelChecksToDo(database, plans, (id) => domainOf.get(id)!, school.today);
+	const checks = await levelChecksToDo(database, running, (id) => domainOf.get(id)!, school.today);
 	const domains = new Map((await domainList(database, school.id)).map(({ id, name }) => [id, name]));
-	const days = [...new Set(plans.map(({ onDay }) => onDay))].sort((a, b) => (a ?? 9) - (b ?? 9));
+	const week = byDayAndGroup(running, groupOf);
+	const part = { from: numberIn(url, 'plans'), most: AT_ONCE, total: running.length };
+	const levelPart = { from: numberIn(url, 'levels'), most: AT_ONCE, total: checks.length };
+	const shown = week.flatMap(({ plans }) => plans).slice(part.from, part.from + part.most);
+	const series = await seriesOfPlans(
+		database,
+		school,
+		shown.map(({ id }) => id)
+	);
+	const seriesOf = new Map(series.map((plan) => [plan.id, plan]));
+	const lines = week.flatMap(({ day, group, plans }) => {
+		const own = plans.flatMap(({ id }) => seriesOf.get(id) ?? []);
+		if (own.length === 0) return [];
+		return {
+			day,
+			id: group?.id ?? null,
+			name: group?.name ?? 'in no group',
+			due: plans.filter(({ due }) => due).length,
+			lines: own.map((plan) => lineOf(plan, studentOf.get(plan.studentId)!))
+		};
+	});
 	const free = groups.flatMap((group) => {
 		const members = group.studentIds.flatMap((id) => studentOf.get(id) ?? []);
 		const learners = members.filter(
@@ -114,26 +135,24 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 	const starting = free.find(({ group }) => group.id === wanted);
 	const asked = goalsAsked(url, cycleDates(cycle, school).endsOn);
 	return {
-		due: plans.filter(({ due }) => due).length,
-		running: plans.length,
-		without: students.filter(({ id }) => !running.some(({ studentId }) => studentId === id)).length,
+		due: running.filter(({ due }) => due).length,
+		running: running.length,
+		without: students.length - new Set(running.map(({ studentId }) => studentId)).size,
 		skillNames: Object.fromEntries(skills.map(({ id, shortName }) => [id, shortName])),
-		days: days.map((day) => ({
-			day: day === null ? null : addDays(monday, day - 1),
-			groups: parted(
-				plans.filter(({ onDay }) => onDay === day),
-				groupOf
-			).map(({ group, plans: own }) => ({
-				id: group?.id ?? null,
-				name: group?.name ?? 'in no group',
-				lines: own.map((plan) => lineOf(plan, studentOf.get(plan.studentId)!))
-			}))
+		part,
+		/** What is shown of them, by day and group. */
+		days: [...new Set(lines.map(({ day }) => day))].map((day) => ({
+			day: day === null ? null : addDays(mondayOf(school.today), day - 1),
+			groups: lines.filter((one) => one.day === day)
 		})),
-		levels: checks.map(({ planId, studentId, domainId, place, closesOn, answered }): LevelLine => ({
-			...{ planId, place, answered, closesOn: closesOn < school.today ? null : closesOn },
-			student: studentOf.get(studentId)!,
-			domain: domains.get(domainId)!
-		})),
+		levelPart,
+		levels: checks
+			.slice(levelPart.from, levelPart.from + levelPart.most)
+			.map(({ planId, studentId, domainId, place, closesOn, answered }): LevelLine => ({
+				...{ planId, place, answered, closesOn: closesOn < school.today ? null : closesOn },
+				student: studentOf.get(studentId)!,
+				domain: domains.get(domainId)!
+			})),
 		free: free.map(({ group, learners }) => ({ id: group.id, name: group.name, students: learners.length })),
 		starting: starting && (await startOf(database, school, starting, { skills, domains, graph, asked }))
 	};
@@ -166,14 +185,24 @@ async function startOf(
 	};
 }
 
-/** Plans by their groups, in the order of groups; those in none at the end. */
-function parted(plans: ProbeSeries[], groupOf: Map<number, SmallGroup>) {
-	const parts = new Map<number | null, ProbeSeries[]>();
-	for (const plan of plans) {
-		const key = plan.groupId !== null && groupOf.has(plan.groupId) ? plan.groupId : null;
-		parts.set(key, [...(parts.get(key) ?? []), plan]);
+/** Plans by the day they are given, those of any day at the end, and by group, in the order of names; those in none at the end. */
+function byDayAndGroup(plans: RunningPlan[], groupOf: Map<number, SmallGroup>) {
+	const ofGroup = ({ groupId }: RunningPlan) => groupOf.get(groupId ?? 0);
+	const inOrder = [...plans].sort((a, b) => {
+		const [one, other] = [ofGroup(a), ofGroup(b)];
+		return (
+			(a.onDay ?? 9) - (b.onDay ?? 9) ||
+			Number(!one) - Number(!other) ||
+			(one?.name ?? '').localeCompare(other?.name ?? '') ||
+			(one?.id ?? 0) - (other?.id ?? 0)
+		);
+	});
+	const parts: { day: number | null; group: SmallGroup | null; plans: RunningPlan[] }[] = [];
+	for (const plan of inOrder) {
+		const group = ofGroup(plan) ?? null;
+		const before = parts[parts.length - 1];
+		if (before && before.day === plan.onDay && before.group === group) before.plans.push(plan);
+		else parts.push({ day: plan.onDay, group, plans: [plan] });
 	}
-	return [...parts]
-		.sort(([a], [b]) => (a === null ? 1 : b === null ? -1 : groupOf.get(a)!.name.localeCompare(groupOf.get(b)!.name)))
-		.map(([key, own]) => ({ group: key === null ? null : groupOf.get(key)!, plans: own }));
+	return parts;
 }

@@ -1,16 +1,19 @@
 import { addDays, mondayOf, type SchoolDate } from '../../core/calendar';
+import { partedBy } from '../../core/collect';
 import { dosageByWeek, dosageOf, minutesAWeek, type NotHeld, type StudentSession } from '../../core/timetable';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
 import { currentGroups, meetingRecords, sessionDaysOf, sessionWatches } from '../groups';
 import { slotList } from '../groups/timetable';
 import type { RosterStudent } from '../people';
-import { oneIn, type Staff } from '../request';
+import { idIn, numberIn, oneIn, type Staff } from '../request';
 import { currentCycle, type School } from '../school';
 import type { Scope } from '../shell';
 
 /** What sessions are added up by. */
 const BY = ['group', 'student', 'adult'] as const;
+/** Lines that are shown at once. */
+const AT_ONCE = 25;
 /** Weeks that are shown at most, the last of them this one. */
 const MOST_WEEKS = 10;
 
@@ -33,7 +36,8 @@ async function sessionsOf(
 			members: group.studentIds.flatMap((id) => scoped.get(id) ?? [])
 		}))
 		.filter(({ members }) => members.length);
-	const students = inScope.filter(({ id }) => groups.some(({ studentIds }) => studentIds.includes(id)));
+	const inGroups = new Set(groups.flatMap(({ members }) => members.map(({ id }) => id)));
+	const students = inScope.filter(({ id }) => inGroups.has(id));
 	const groupIds = groups.map(({ id }) => id);
 	const [days, records, watches] = await Promise.all([
 		sessionDaysOf(
@@ -72,36 +76,30 @@ export async function sessionsPage(database: Database, staff: Staff, school: Sch
 	const { groups, students, sessions, records, watches } = await sessionsOf(database, staff, school, inScope, since);
 	const mondays = mondaysOf(since, today);
 	const by = oneIn(url, 'by', BY) ?? 'group';
-	const ofGroup = (id: number) => sessions.filter(({ groupId }) => groupId === id);
-	const byGroup = () =>
-		groups.map(({ id, name, slot, members }) => ({
-			...lineOf(id, name, slot.staffName, ofGroup(id), mondays),
-			notHeld: daysNotHeld(
-				ofGroup(id),
-				records.filter(({ groupId }) => groupId === id),
-				today
-			),
-			members: members.map((student) => student.id as number),
-			watched: watches.filter(({ groupId }) => groupId === id)
-		}));
-	const byStudent = () =>
-		students.map((student) => {
-			const own = sessions.filter(({ studentId }) => studentId === student.id);
-			return lineOf(student.id, fullName(student), student.className, own, mondays);
-		});
-	const byAdult = () => {
-		const adults = new Map(groups.map(({ slot }) => [slot.staffId, slot.staffName]));
-		return [...adults].map(([id, name]) => {
-			const own = groups.filter(({ slot }) => slot.staffId === id);
-			return lineOf(
-				id,
-				name,
-				'',
-				own.flatMap((group) => ofGroup(group.id)),
-				mondays
-			);
-		});
-	};
+	const ofGroup = partedBy(sessions, ({ groupId }) => groupId);
+	const recordsOf = partedBy(records, ({ groupId }) => groupId);
+	const groupLine = ({ id, name, slot, members }: (typeof groups)[number]) => ({
+		...lineOf(id, name, slot.staffName, ofGroup(id), mondays),
+		notHeld: daysNotHeld(ofGroup(id), recordsOf(id), today),
+		members: members.map((student) => student.id as number),
+		watched: watches.filter(({ groupId }) => groupId === id)
+	});
+	const ofStudent = partedBy(sessions, ({ studentId }) => studentId);
+	const studentLine = (student: RosterStudent) =>
+		lineOf(student.id, fullName(student), student.className, ofStudent(student.id), mondays);
+	const groupsOfAdult = partedBy(groups, ({ slot }) => slot.staffId);
+	const adults = [...new Map(groups.map(({ slot }) => [slot.staffId, slot.staffName]))];
+	const adultLine = ([id, name]: [number, string]) =>
+		lineOf(
+			id,
+			name,
+			'',
+			groupsOfAdult(id).flatMap((group) => ofGroup(group.id)),
+			mondays
+		);
+	const part = { from: numberIn(url, 'lines'), most: AT_ONCE };
+	const shown = <One>(all: One[]) => all.slice(part.from, part.from + part.most);
+	const looked = groups.find(({ id }) => id === idIn(url, 'group'));
 	const scoped = new Set<number>(students.map(({ id }) => id));
 	const absences = records.flatMap(({ students: there }) =>
 		there.filter(({ present, studentId }) => !present && scoped.has(studentId))
@@ -109,8 +107,11 @@ export async function sessionsPage(database: Database, staff: Staff, school: Sch
 	return {
 		...{ by, since, mondays, today },
 		whole: dosageOf(sessions),
-		groups: by === 'group' ? byGroup() : null,
-		others: by === 'group' ? null : by === 'student' ? byStudent() : byAdult(),
+		part: { ...part, total: { group: groups, student: students, adult: adults }[by].length },
+		groups: by === 'group' ? shown(groups).map(groupLine) : null,
+		others: by === 'student' ? shown(students).map(studentLine) : by === 'adult' ? shown(adults).map(adultLine) : null,
+		/** The group whose days are asked about. */
+		looked: looked ? groupLine(looked) : null,
 		/** Absences by their reason; null where nobody said. */
 		away: count(absences.map(({ whyAway }) => whyAway)),
 		without: inScope.length - students.length

@@ -1,3 +1,4 @@
+import { partedBy } from '../../../core/collect';
 import {
 	levelCheckDays,
 	type BegunCheck,
@@ -22,7 +23,7 @@ export interface LevelCheckToDo extends OpenCheck {
 /** The level checks that students have to take on a day. @param domainOf of a skill */
 export async function levelChecksToDo(
 	database: Database,
-	plans: ProbePlan[],
+	plans: Pick<ProbePlan, 'id' | 'studentId' | 'skillId' | 'startsOn' | 'goalOn' | 'afterExit' | 'levelChecks'>[],
 	domainOf: (skillId: number) => number,
 	today: SchoolDate
 ): Promise<LevelCheckToDo[]> {
@@ -44,20 +45,22 @@ export async function levelChecksToDo(
 		)
 	]);
 	const answeredIn = new Map(begun.map(({ sittingId, answered }) => [sittingId, answered]));
-	return studentIds.flatMap((studentId) =>
-		openLevelChecks(
-			checked
-				.filter((plan) => plan.studentId === studentId)
-				.map((plan) => ({ ...plan, domainId: domainOf(plan.skillId) })),
-			begun.map(({ isFinished, ...one }) => ({ ...one, isFinished: Boolean(isFinished) })),
-			scores.filter((score) => score.studentId === studentId),
+	const plansOf = partedBy(checked, ({ studentId }) => studentId);
+	const begunFor = partedBy(begun, ({ planId }) => planId);
+	const scoresOf = partedBy(scores, ({ studentId }) => studentId);
+	return studentIds.flatMap((studentId) => {
+		const own = plansOf(studentId);
+		return openLevelChecks(
+			own.map((plan) => ({ ...plan, domainId: domainOf(plan.skillId) })),
+			own.flatMap(({ id }) => begunFor(id).map((one) => ({ ...one, isFinished: Boolean(one.isFinished) }))),
+			scoresOf(studentId),
 			today
 		).map((check) => ({
 			...check,
 			studentId,
 			answered: check.sittingId === null ? 0 : answeredIn.get(check.sittingId)!
-		}))
-	);
+		}));
+	});
 }
 
 /** Levels of students in domains, by student and domain, in time: by diagnostics that count and by level checks; in points. */

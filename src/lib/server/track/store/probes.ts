@@ -1,4 +1,5 @@
 import { schoolDateOf, type SchoolDate } from '../../../core/calendar';
+import { partedBy } from '../../../core/collect';
 import { type ProbeForm, probeNumber, weekOfProbe } from '../../../core/growth';
 import { audit, type Database, requireOwn, type RootDatabase } from '../../database';
 import { type Staff, undoesAll, type VisibleId } from '../../request';
@@ -125,9 +126,10 @@ async function withProbes(
 		ORDER BY sitting.probe_number`,
 		[plans.map(({ id }) => id)]
 	);
+	const takenFor = partedBy(taken, ({ planId }) => planId);
 	return plans.map((plan) => {
 		const numberNow = probeNumber(plan, today);
-		const own = taken.filter(({ planId }) => planId === plan.id);
+		const own = takenFor(plan.id);
 		const isTaken = (wanted: number | null) => own.some(({ number }) => number === wanted);
 		return {
 			...plan,
@@ -158,9 +160,13 @@ export interface RunningPlan {
 	groupId: number | null;
 	startsOn: SchoolDate;
 	goalOn: SchoolDate;
+	/** Weekday on which it is given (ISO); null: any. */
+	onDay: number | null;
 	due: boolean;
 	/** Whether it watches over a student after an exit. */
 	afterExit: boolean;
+	/** Whether the level of its domain is checked beside it. */
+	levelChecks: boolean;
 	/** When its last probe was begun; null before the first. */
 	lastAt: Date | null;
 }
@@ -169,10 +175,12 @@ export interface RunningPlan {
 export async function runningPlans(database: Database, roster: Roster): Promise<RunningPlan[]> {
 	const among = rosterSql(roster);
 	const { today } = roster;
-	const rows = await database.rows<Omit<RunningPlan, 'due' | 'afterExit'> & { due: number; afterExit: number }>(
+	type Flags = 'due' | 'afterExit' | 'levelChecks';
+	const rows = await database.rows<Omit<RunningPlan, Flags> & Record<Flags, number>>(
 		// In this order: else the plans of a whole district may be read.
 		`SELECT plan.id, plan.student_id AS studentId, plan.skill_id AS skillId, plan.group_id AS groupId,
-			plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.after_exit AS afterExit, ${isDue} AS due,
+			plan.starts_on AS startsOn, plan.goal_on AS goalOn, plan.on_day AS onDay, plan.after_exit AS afterExit,
+			plan.level_checks AS levelChecks, ${isDue} AS due,
 			(SELECT MAX(sitting.started_at) FROM sitting
 				WHERE sitting.plan_id = plan.id AND sitting.finished_at IS NOT NULL) AS lastAt
 		FROM ${among.sql} AS roster STRAIGHT_JOIN probe_plan AS plan ON plan.student_id = roster.id
@@ -180,7 +188,12 @@ export async function runningPlans(database: Database, roster: Roster): Promise<
 		ORDER BY plan.student_id, plan.starts_on, plan.id`,
 		[today, today, today, ...among.values, today]
 	);
-	return rows.map((row) => ({ ...row, due: Boolean(row.due), afterExit: Boolean(row.afterExit) }));
+	return rows.map((row) => ({
+		...row,
+		due: Boolean(row.due),
+		afterExit: Boolean(row.afterExit),
+		levelChecks: Boolean(row.levelChecks)
+	}));
 }
 
 /** Students with a probe of the week, of a running plan, that is still to be taken: those that `probeSeries` calls due. */

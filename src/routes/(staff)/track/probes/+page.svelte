@@ -6,6 +6,7 @@
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
@@ -73,7 +74,7 @@
 							>{#if line.isFirst}{#if line.group.id}<a href={keepingScope(`/groups/${line.group.id}`)}
 										>{line.group.name}</a
 									>{:else}{line.group.name}{/if}
-								<span class="soft">{line.group.lines.filter(({ due }) => due).length} to take</span>
+								<span class="soft">{line.group.due} to take</span>
 								{#if line.group.id && data.can.probe}<a
 										class="no-print"
 										href={keepingScope('/track/paper', { group: line.group.id })}
@@ -115,6 +116,7 @@
 		{:else}
 			<p>No weekly probes run in this scope. They start beside, for a group on its focus.</p>
 		{/each}
+		<Pager {...page.part} name="plans" />
 		{#if page.levels.length}
 			<section>
 				<h2>Level checks to take</h2>
@@ -140,6 +142,7 @@
 						<td>{closesOn ? sayDate(closesOn) : 'begun, can be finished'}</td>
 					{/snippet}
 				</Table>
+				<Pager {...page.levelPart} name="levels" />
 			</section>
 		{/if}
 	</div>

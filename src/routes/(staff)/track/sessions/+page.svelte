@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { page as address } from '$app/state';
 	import { sayDate, sayDay } from '$lib/core/calendar';
 	import { type Dosage, WATCH_POINTS } from '$lib/core/timetable';
 	import { number, plural } from '$lib/core/words';
 	import ActionButton from '$lib/ui/form/ActionButton.svelte';
 	import { keepingScope, setState, withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
@@ -14,8 +14,7 @@
 	const { page } = $derived(data);
 	const rows = $derived(page.groups ?? page.others ?? []);
 	type Group = NonNullable<typeof page.groups>[number];
-	const looked = $derived(Number(address.url.searchParams.get('group')));
-	const group = $derived(page.groups?.find(({ key }) => key === looked));
+	const group = $derived(page.looked);
 
 	const LABELS = { group: 'Group', student: 'Student', adult: 'Adult' };
 	const columns = $derived([
@@ -61,7 +60,8 @@
 	<label
 		>Added up by <select
 			value={page.by}
-			onchange={({ currentTarget: { value } }) => setState({ by: value === 'group' ? null : value, group: null })}
+			onchange={({ currentTarget: { value } }) =>
+				setState({ by: value === 'group' ? null : value, group: null, lines: null })}
 		>
 			<option value="group">group</option>
 			<option value="student">student</option>
@@ -104,6 +104,8 @@
 	{/snippet}
 	{#snippet empty()}No group with anybody of this scope meets now. Groups are formed under Groups.{/snippet}
 </Table>
+
+<Pager {...page.part} name="lines" />
 
 {#if page.away.length}
 	<p class="soft">
