@@ -15,6 +15,8 @@ const OF_STUDENTS = [
 	...['small_group', 'group_membership', 'group_focus', 'group_pause', 'group_change', 'group_meeting', 'attendance'],
 	...['class_block', 'window_class', 'window_student', 'practice_set', 'probe_plan'],
 	...['practice_set_skill', 'practice_set_student'],
+	// Before the reviews on their agendas.
+	...['review_meeting', 'review_meeting_adult'],
 	...['skill_check', 'skill_check_skill', 'sitting', 'sitting_item', 'answer', 'score', 'review'],
 	...['given_measure', 'student_note', 'outcome', 'late_answer', 'window_place', 'student_summary']
 ];

@@ -1,9 +1,11 @@
 import { calendarDays, CALENDAR_VIEWS, dayOff, weekday } from '../../core/calendar';
+import { partedBy } from '../../core/collect';
 import { type SetDates, setTitle, stageOf } from '../../core/practice';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
-import { currentGroups, groupsInScope } from '../groups';
+import { currentGroups, groupsInScope, type SmallGroup } from '../groups';
 import { skillList } from '../library';
+import { inClasses } from '../people';
 import { dayIn, numberIn, oneIn, type Staff, undoesAll } from '../request';
 import type { School } from '../school';
 import type { Scope } from '../shell';
@@ -13,8 +15,8 @@ import { type ClassSet, classSets, studentSets } from './store/calendar';
 /** What the lanes of the calendar are. */
 const LANES = ['group', 'class', 'student'] as const;
 
-/** Students whose sets are shown at once. */
-const STUDENTS_AT_ONCE = 40;
+/** Students, or groups or classes, whose sets are shown at once. */
+const AT_ONCE = { student: 40, class: 20, group: 20 };
 
 /** A set as a bar: from the day it opens to the day it is due. */
 export interface CalendarBar extends SetDates {
@@ -42,7 +44,8 @@ interface Lane {
 export async function calendarPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
 	const view = oneIn(url, 'view', CALENDAR_VIEWS) ?? 'month';
 	const by = oneIn(url, 'by', LANES) ?? 'group';
-	const part = { from: numberIn(url, 'students'), most: STUDENTS_AT_ONCE };
+	const part = { from: numberIn(url, 'lanes'), most: AT_ONCE[by] };
+	const shownOf = <One>(all: One[]) => all.slice(part.from, part.from + part.most);
 	const shown = calendarDays(dayIn(url, 'day') ?? school.today, view);
 	const span = { from: shown.days[0], until: shown.days[shown.days.length - 1] };
 	const asked = askedSets(url);
@@ -65,9 +68,9 @@ export async function calendarPage(database: Database, staff: Staff, school: Sch
 			isTheirs: studentId !== null || undoesAll(staff.role) || set.authorId === staff.id
 		};
 	};
-	let lanes: Lane[];
+	let found: { lanes: Lane[]; total: number };
 	if (by === 'student') {
-		const some = students.slice(part.from, part.from + part.most);
+		const some = shownOf(students);
 		const sets = (
 			await studentSets(
 				database,
@@ -76,18 +79,35 @@ export async function calendarPage(database: Database, staff: Staff, school: Sch
 				asked
 			)
 		).filter(isAsked);
-		lanes = some.map((student) => ({
+		const lanes = some.map((student) => ({
 			key: `student:${student.id}`,
 			name: fullName(student),
 			says: student.className,
 			bars: sets.filter(({ studentId }) => studentId === student.id).map((set) => bar(set, student.id))
 		}));
+		found = { lanes, total: students.length };
+	} else if (by === 'class') {
+		const classes = [...new Map(students.map(({ classId, className }) => [classId as number, className]))];
+		const some = shownOf(classes);
+		const roster = inClasses(
+			scope.roster,
+			some.map(([id]) => id)
+		);
+		const sets = partedBy((await classSets(database, roster, span, asked)).filter(isAsked), ({ classId }) => classId);
+		const lanes = some.map(([id, name]) => ({
+			...{ key: `class:${id}`, name, says: '' },
+			bars: sets(id).map((set) => bar(set, null))
+		}));
+		found = { lanes, total: classes.length };
 	} else {
-		const sets = (await classSets(database, scope.roster, span, asked)).filter(isAsked);
-		lanes =
-			by === 'class'
-				? byClass(students, sets, (set) => bar(set, null))
-				: await byGroup(database, staff, school, scope, sets, (set) => bar(set, null));
+		const groups = await groupsInScope(await currentGroups(database, staff, school.today), scope);
+		const some = shownOf(groups);
+		// What is not of these groups stands at the end.
+		const isLast = part.from + part.most >= groups.length;
+		const ids = (those: SmallGroup[]) => those.map(({ id }) => id);
+		const which = isLast ? { but: ids(groups.filter((one) => !some.includes(one))) } : { only: ids(some) };
+		const sets = (await classSets(database, scope.roster, span, asked, which)).filter(isAsked);
+		found = { lanes: byGroup(some, sets, (set) => bar(set, null)), total: groups.length };
 	}
 	return {
 		view,
@@ -98,34 +118,13 @@ export async function calendarPage(database: Database, staff: Staff, school: Sch
 		daysOff: shown.days.filter(
 			(day) => !school.calendar.schoolDays.includes(weekday(day)) || dayOff(day, school.calendar)
 		),
-		lanes,
-		part: { ...part, total: by === 'student' ? students.length : 0 }
+		lanes: found.lanes,
+		part: { ...part, total: found.total }
 	};
 }
 
-type Students = Awaited<ReturnType<Scope['students']>>;
-
-/** A lane for every class of the students, in their order. */
-function byClass(students: Students, sets: ClassSet[], bar: (set: ClassSet) => CalendarBar): Lane[] {
-	const classes = new Map(students.map(({ classId, className }) => [classId as number, className]));
-	return [...classes].map(([id, name]) => ({
-		key: `class:${id}`,
-		name,
-		says: '',
-		bars: sets.filter(({ classId }) => classId === id).map(bar)
-	}));
-}
-
-/** A lane for every group that some of the students are in, for sets of groups that have ended, and for those of no group. */
-async function byGroup(
-	database: Database,
-	staff: Staff,
-	school: School,
-	scope: Scope,
-	sets: ClassSet[],
-	bar: (set: ClassSet) => CalendarBar
-): Promise<Lane[]> {
-	const groups = await groupsInScope(await currentGroups(database, staff, school.today), scope);
+/** A lane for each of some groups, and for other sets there are: of other groups, and of none. */
+function byGroup(groups: SmallGroup[], sets: ClassSet[], bar: (set: ClassSet) => CalendarBar): Lane[] {
 	const known = new Set(groups.map(({ id }) => id));
 	const barsOf = (isOf: (groupId: number | null) => boolean) =>
 		acrossClasses(sets.filter(({ groupId }) => isOf(groupId))).map(bar);

@@ -70,7 +70,7 @@ export async function caseload(database: Database, staff: Staff, school: School,
 		({ id, tier }) => tier > 1 || groupsOf(id).length || plansOf(id).length || exited.has(id)
 	);
 	const ids = looked.map(({ id }) => id);
-	const [readings, sessions, standings, levels, skills] = await Promise.all([
+	const [readings, sessions, standings, skills] = await Promise.all([
 		seriesReadings(
 			database,
 			school,
@@ -78,9 +78,11 @@ export async function caseload(database: Database, staff: Staff, school: School,
 		),
 		sessionCounts(database, ids, school),
 		exits.length ? readStandings(database, [...new Set(exits.map(({ studentId }) => studentId))]) : null,
-		levelsOf(database, [...new Set(plans.map(({ studentId }) => studentId))]),
 		skillList(database, school.id)
 	]);
+	// Levels are asked about only where probes are secure: elsewhere a fall says nothing more.
+	const secure = plans.filter(({ id }) => isSecure(readings.get(id)));
+	const levels = await levelsOf(database, [...new Set(secure.map(({ studentId }) => studentId))]);
 	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
 	const slippingOf = partedBy(
 		exits.filter(({ studentId, skillId }) => standings?.get(studentId)?.get(skillId)?.standing === 'slipping'),
@@ -120,9 +122,12 @@ export async function caseload(database: Database, staff: Staff, school: School,
 	return byStake(whole.sort((a, b) => Number(isLooked.has(b.id)) - Number(isLooked.has(a.id))));
 }
 
+const isSecure = (reading: SeriesReading | null | undefined) =>
+	Boolean(reading) && Math.min(...reading!.look.reached) >= SECURE;
+
 /** Whether the level of the domain has fallen though the plan's probes are secure. */
 function fellThough({ reading, startsOn }: CasePlan, levels: Level[]): boolean {
-	return reading !== null && Math.min(...reading.look.reached) >= SECURE && hasFallen(levelsSince(levels, startsOn));
+	return isSecure(reading) && hasFallen(levelsSince(levels, startsOn));
 }
 
 /** Groups by a student in them. */

@@ -59,15 +59,24 @@ const askedSql = ({ skillId, authorId }: SetsAsked) => ({
 	values: [authorId, skillId].filter((id) => id !== null)
 });
 
+/** Sets of some groups only, or all but those of some groups. */
+type GroupsAsked = { only: number[] } | { but: number[] };
+const groupsSql = (groups: GroupsAsked) =>
+	'only' in groups
+		? { sql: 'AND practice_set.group_id IN (?)', values: [[0, ...groups.only]] }
+		: { sql: 'AND COALESCE(practice_set.group_id, 0) NOT IN (?)', values: [[-1, ...groups.but]] };
+
 /** Sets of a roster's students that are open on some day from one to another, class by class, the earliest first. */
 export async function classSets(
 	database: Database,
 	roster: Roster,
 	{ from, until }: { from: SchoolDate; until: SchoolDate },
-	asked: SetsAsked
+	asked: SetsAsked,
+	groups: GroupsAsked = { but: [] }
 ): Promise<ClassSet[]> {
 	const among = rosterSql(roster);
 	const wanted = askedSql(asked);
+	const ofGroups = groupsSql(groups);
 	const rows = await database.rows<
 		Omit<ClassSet, 'skillIds' | 'later'> & { skillIds: string; laterStudents: number; laterUntil: SchoolDate | null }
 	>(
@@ -82,11 +91,14 @@ export async function classSets(
 		LEFT JOIN sitting ON sitting.set_id = given.set_id AND sitting.student_id = given.student_id
 			AND sitting.attempt = given.attempt
 		WHERE practice_set.school_id = ? AND (practice_set.due_on >= ? OR practice_set.due_on IS NULL)
-			AND practice_set.opens_on <= ? AND practice_set.withdrawn_at IS NULL ${wanted.sql}
+			AND practice_set.opens_on <= ? AND practice_set.withdrawn_at IS NULL ${wanted.sql} ${ofGroups.sql}
 		GROUP BY practice_set.id, roster.class_id
 		HAVING COALESCE(GREATEST(dueOn, COALESCE(laterUntil, dueOn)), ?) >= ?
 		ORDER BY practice_set.opens_on, practice_set.id`,
-		[...among.values, roster.staff.schoolId, addDays(from, -LOOKED_BACK), until, ...wanted.values, from, from]
+		[
+			...[...among.values, roster.staff.schoolId, addDays(from, -LOOKED_BACK), until],
+			...[...wanted.values, ...ofGroups.values, from, from]
+		]
 	);
 	return rows.map(({ laterStudents, laterUntil, ...row }) => ({
 		...read(row),

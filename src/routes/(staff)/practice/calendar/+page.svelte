@@ -73,7 +73,7 @@
 		keep={() => moving?.requestSubmit()}
 	/>
 {/if}
-<Pager {...data.part} name="students" />
+<Pager {...data.part} name="lanes" />
 <p class="soft no-print">
 	A bar lasts from the day a set opens to the day it is due. Drag it, or its right end; with the keyboard, arrows left
 	and right move it, with Shift its due date only, and Enter keeps it.
