@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Viewer } from '../../src/lib/server/request/viewer';
 import { TODAY } from '../smallSchool';
-import { eventFor, layoutsOf, modules, refusal, type Asking } from './routes';
+import { eventFor, layoutsOf, modules, refusal, withEach, type Asking } from './routes';
 import { idsIn, twoSchools, type FilledSchool } from './twoSchools';
 
 let schools: Awaited<ReturnType<typeof twoSchools>>;
@@ -161,9 +161,6 @@ async function answerOf(asking: Asking, layouts: LayoutAnswers): Promise<unknown
 	return [...given, await module.load?.(event)];
 }
 
-/** Requests under way at the same time: while the database answers one, another is worked on. */
-const AT_ONCE = 4;
-
 type Asked = Required<Pick<Asking, 'path' | 'params' | 'query'>>;
 
 /** Every page and endpoint that is read, with every path and address it is asked by. */
@@ -211,12 +208,7 @@ describe('no route gives anybody what is not theirs', () => {
 					`${path} ${JSON.stringify(params)} ${query.slice(0, 60)}: ${[...foreign, ...codes.map((id) => `code of ${id}`)]}`
 				);
 		};
-		const waiting = everyRequest();
-		await Promise.all(
-			Array.from({ length: AT_ONCE }, async () => {
-				for (const asked of waiting) await ask(asked);
-			})
-		);
+		await withEach(everyRequest(), ask);
 		expect(leaks.slice(0, 40)).toEqual([]);
 		// A test that is refused everywhere would find nothing.
 		expect(answered).toBeGreaterThan({ student: 1, staff: 200, stranger: 0 }[viewer?.kind ?? 'stranger']!);

@@ -26,6 +26,18 @@ export const layoutsOf = (path: string) =>
 		(one) => one.endsWith('/+layout.server.ts') && path.startsWith(one.replace('+layout.server.ts', ''))
 	);
 
+/** Requests under way at the same time. */
+const AT_ONCE = 4;
+
+/** Does something with each one, several at a time: while the database answers one, another is worked on. */
+export async function withEach<One>(ones: Iterable<One>, work: (one: One) => Promise<void>): Promise<void> {
+	const waiting = ones[Symbol.iterator]();
+	const worker = async () => {
+		for (let next = waiting.next(); !next.done; next = waiting.next()) await work(next.value);
+	};
+	await Promise.all(Array.from({ length: AT_ONCE }, worker));
+}
+
 /** What a route is asked with. */
 export interface Asking {
 	database: RootDatabase;

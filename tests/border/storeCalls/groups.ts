@@ -276,6 +276,12 @@ export const groupCalls: [object, Record<string, Call>][] = [
 			sessionCounts: given(({ database, me }) =>
 				sessionCounts.sessionCounts(database, seen(...me.students), me.school)
 			),
+			absencesByReason: given(({ database, me, of }) =>
+				sessionCounts.absencesByReason(database, seen(...me.students), [of.groups.a, me.groups.a], {
+					from: '2026-08-01',
+					until: TODAY
+				})
+			),
 			sessionDaysOf: given(({ database, me }) => sessionCounts.sessionDaysOf(database, seen(...me.students), me.school))
 		}
 	],

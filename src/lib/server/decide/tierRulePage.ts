@@ -108,6 +108,9 @@ function triedIn(url: URL, now: TierRule): TierRule | null {
 	return JSON.stringify(rule) === JSON.stringify(now) ? null : rule;
 }
 
+/** Students who are meant for a higher tier, shown at once. */
+const AT_ONCE = 40;
+
 const isHigher = ({ tier, student }: RuledStudent) => tier !== null && tier > student.tier;
 const isStaying = ({ words }: RuledStudent) => words.some(({ says }) => says === 'stays');
 
@@ -118,6 +121,8 @@ export async function tierRulePage(database: Database, school: School, scope: Sc
 	const looks = await looksOf(database, school, scope);
 	const by = (one: TierRule) => looks.map((look) => ({ ...look, ...tierByRule(look.look, one) }));
 	const now = by(rule);
+	const proposed = now.filter((one) => isHigher(one) && !isStaying(one));
+	const part = { from: numberIn(url, 'proposed'), most: AT_ONCE, total: proposed.length };
 	const named = ({ student, tier, reasons, words, look }: RuledStudent) => ({
 		id: student.id as number,
 		givenName: student.givenName,
@@ -135,7 +140,8 @@ export async function tierRulePage(database: Database, school: School, scope: Sc
 		usual: USUAL_TIER_RULE,
 		on: schoolDayFrom(school.today, school.calendar),
 		/** Whom the rule means for a higher tier, and of whom nobody says that they stay. */
-		proposed: now.filter((one) => isHigher(one) && !isStaying(one)).map(named),
+		part,
+		proposed: proposed.slice(part.from, part.from + part.most).map(named),
 		stay: now.filter((one) => isHigher(one) && isStaying(one)).map(named),
 		without: now.filter(({ tier }) => tier === null).length,
 		agree: now.filter((one) => one.tier !== null && !isHigher(one)).length,

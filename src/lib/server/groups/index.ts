@@ -23,4 +23,4 @@ export {
 } from './store/groups';
 export { meetingRecords } from './store/meetings';
 export { sessionWatches, takeBackWatch, watchSession } from './store/watches';
-export { sessionCounts, sessionDaysOf } from './store/sessionCounts';
+export { absencesByReason, sessionCounts, sessionDaysOf } from './store/sessionCounts';

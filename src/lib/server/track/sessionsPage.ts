@@ -3,7 +3,7 @@ import { partedBy } from '../../core/collect';
 import { dosageByWeek, dosageOf, minutesAWeek, type NotHeld, type StudentSession } from '../../core/timetable';
 import { fullName } from '../../core/words';
 import type { Database } from '../database';
-import { currentGroups, meetingRecords, sessionDaysOf, sessionWatches } from '../groups';
+import { absencesByReason, currentGroups, meetingRecords, sessionDaysOf, sessionWatches } from '../groups';
 import { slotList } from '../groups/timetable';
 import type { RosterStudent } from '../people';
 import { idIn, numberIn, oneIn, type Staff } from '../request';
@@ -17,7 +17,7 @@ const AT_ONCE = 25;
 /** Weeks that are shown at most, the last of them this one. */
 const MOST_WEEKS = 10;
 
-/** All sessions of a scope since a day, and what was noted of them. */
+/** All sessions of a scope since a day, and why students were away from them. */
 async function sessionsOf(
 	database: Database,
 	staff: Staff,
@@ -39,14 +39,10 @@ async function sessionsOf(
 	const inGroups = new Set(groups.flatMap(({ members }) => members.map(({ id }) => id)));
 	const students = inScope.filter(({ id }) => inGroups.has(id));
 	const groupIds = groups.map(({ id }) => id);
-	const [days, records, watches] = await Promise.all([
-		sessionDaysOf(
-			database,
-			students.map(({ id }) => id),
-			school
-		),
-		meetingRecords(database, staff, groupIds, { from: since, until: today, today }),
-		sessionWatches(database, staff, groupIds, since)
+	const ids = students.map(({ id }) => id);
+	const [days, away] = await Promise.all([
+		sessionDaysOf(database, ids, school),
+		absencesByReason(database, ids, groupIds, { from: since, until: today })
 	]);
 	const sessions = groups.flatMap(({ id: groupId, slot, members }) =>
 		members.flatMap(({ id: studentId }): StudentSession[] =>
@@ -55,7 +51,7 @@ async function sessionsOf(
 				.map((day) => ({ ...day, groupId, studentId, minutes: slot.minutes }))
 		)
 	);
-	return { groups, students, sessions, records, watches };
+	return { groups, students, sessions, away };
 }
 
 /** A line of the page: what was planned, held and attended, in all and week by week. */
@@ -73,10 +69,18 @@ export async function sessionsPage(database: Database, staff: Staff, school: Sch
 	const { today } = school;
 	const [cycle, inScope] = await Promise.all([currentCycle(database, school.id, today), scope.students()]);
 	const since = cycle ? cycle.startsOn : addDays(mondayOf(today), -7 * (MOST_WEEKS - 1));
-	const { groups, students, sessions, records, watches } = await sessionsOf(database, staff, school, inScope, since);
+	const { groups, students, sessions, away } = await sessionsOf(database, staff, school, inScope, since);
 	const mondays = mondaysOf(since, today);
 	const by = oneIn(url, 'by', BY) ?? 'group';
 	const ofGroup = partedBy(sessions, ({ groupId }) => groupId);
+	const part = { from: numberIn(url, 'lines'), most: AT_ONCE };
+	const shown = <One>(all: One[]) => all.slice(part.from, part.from + part.most);
+	const looked = groups.find(({ id }) => id === idIn(url, 'group'));
+	const noted = [...(by === 'group' ? shown(groups) : []), ...(looked ? [looked] : [])].map(({ id }) => id);
+	const [records, watches] = await Promise.all([
+		meetingRecords(database, staff, noted, { from: since, until: today, today }),
+		sessionWatches(database, staff, noted, since)
+	]);
 	const recordsOf = partedBy(records, ({ groupId }) => groupId);
 	const groupLine = ({ id, name, slot, members }: (typeof groups)[number]) => ({
 		...lineOf(id, name, slot.staffName, ofGroup(id), mondays),
@@ -97,13 +101,6 @@ export async function sessionsPage(database: Database, staff: Staff, school: Sch
 			groupsOfAdult(id).flatMap((group) => ofGroup(group.id)),
 			mondays
 		);
-	const part = { from: numberIn(url, 'lines'), most: AT_ONCE };
-	const shown = <One>(all: One[]) => all.slice(part.from, part.from + part.most);
-	const looked = groups.find(({ id }) => id === idIn(url, 'group'));
-	const scoped = new Set<number>(students.map(({ id }) => id));
-	const absences = records.flatMap(({ students: there }) =>
-		there.filter(({ present, studentId }) => !present && scoped.has(studentId))
-	);
 	return {
 		...{ by, since, mondays, today },
 		whole: dosageOf(sessions),
@@ -112,8 +109,7 @@ export async function sessionsPage(database: Database, staff: Staff, school: Sch
 		others: by === 'student' ? shown(students).map(studentLine) : by === 'adult' ? shown(adults).map(adultLine) : null,
 		/** The group whose days are asked about. */
 		looked: looked ? groupLine(looked) : null,
-		/** Absences by their reason; null where nobody said. */
-		away: count(absences.map(({ whyAway }) => whyAway)),
+		away,
 		without: inScope.length - students.length
 	};
 }
@@ -128,13 +124,6 @@ function daysNotHeld(
 	const notHeld = [...new Set(sessions.map(({ on }) => on))].filter((on) => !held.has(on) && on < today).sort();
 	const whyOf = new Map(records.map(({ on, whyNot }) => [on, whyNot]));
 	return notHeld.reverse().map((on) => ({ on, why: whyOf.get(on) ?? null }));
-}
-
-/** How often each value comes, the most frequent first. */
-function count<Value>(values: Value[]): { value: Value; times: number }[] {
-	const times = new Map<Value, number>();
-	for (const value of values) times.set(value, (times.get(value) ?? 0) + 1);
-	return [...times].map(([value, n]) => ({ value, times: n })).sort((a, b) => b.times - a.times);
 }
 
 function mondaysOf(since: SchoolDate, today: SchoolDate): SchoolDate[] {

@@ -1,5 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
-import { countSessions, daysOf, sessionDays, type SessionDay, type Sessions } from '../../../core/timetable';
+import { type Away, countSessions, daysOf, sessionDays, type SessionDay, type Sessions } from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { School } from '../../school';
@@ -61,6 +61,23 @@ export async function sessionDaysOf(
 			];
 		})
 	);
+}
+
+/** How often students were not at sessions of some groups from one day to another, by the reason; null where nobody said. The most frequent first. */
+export async function absencesByReason(
+	database: Database,
+	studentIds: VisibleId[],
+	groupIds: number[],
+	{ from, until }: { from: SchoolDate; until: SchoolDate }
+): Promise<{ why: Away | null; times: number }[]> {
+	if (studentIds.length === 0 || groupIds.length === 0) return [];
+	const rows = await database.rows<{ why: Away | null; times: number | string }>(
+		`SELECT why_away AS why, COUNT(*) AS times FROM attendance FORCE INDEX (PRIMARY)
+		WHERE student_id IN (?) AND on_date BETWEEN ? AND ? AND group_id IN (?) AND NOT present
+		GROUP BY why_away ORDER BY times DESC, why`,
+		[studentIds, from, until, groupIds]
+	);
+	return rows.map(({ why, times }) => ({ why, times: Number(times) }));
 }
 
 function byStudentAndGroup<Row extends { studentId: number; groupId: number }>(rows: Row[]): Map<string, Row[]> {

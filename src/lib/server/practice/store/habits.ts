@@ -70,11 +70,11 @@ export async function ownWorkByClass(
 	const own = ownClassesOnly(staff, today, 'class.id');
 	const rows = await database.rows<OwnWorkCount & { classId: number }>(
 		`SELECT class.id AS classId, COUNT(*) AS students,
-			SUM(EXISTS (SELECT 1 FROM sitting WHERE sitting.student_id = membership.student_id
+			SUM(EXISTS (SELECT 1 FROM sitting FORCE INDEX (by_own_day) WHERE sitting.student_id = membership.student_id
 				AND sitting.own_day >= ? AND sitting.kind = 'review' AND sitting.answered > 0)) AS review,
-			SUM(EXISTS (SELECT 1 FROM sitting WHERE sitting.student_id = membership.student_id
+			SUM(EXISTS (SELECT 1 FROM sitting FORCE INDEX (by_own_day) WHERE sitting.student_id = membership.student_id
 				AND sitting.own_day >= ? AND sitting.kind = 'free' AND sitting.answered > 0)) AS free,
-			SUM(EXISTS (SELECT 1 FROM fact_run WHERE fact_run.student_id = membership.student_id
+			SUM(EXISTS (SELECT 1 FROM fact_run FORCE INDEX (by_day) WHERE fact_run.student_id = membership.student_id
 				AND fact_run.own_day >= ? AND fact_run.ended_at IS NOT NULL)) AS facts
 		FROM class
 		JOIN class_membership AS membership ON membership.class_id = class.id

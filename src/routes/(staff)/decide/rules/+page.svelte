@@ -12,6 +12,7 @@
 	import TierBars from '$lib/ui/glyphs/TierBars.svelte';
 	import { withState } from '$lib/ui/shell/address';
 	import Notice from '$lib/ui/shell/Notice.svelte';
+	import Pager from '$lib/ui/table/Pager.svelte';
 	import SelectShown from '$lib/ui/table/SelectShown.svelte';
 	import Table from '$lib/ui/table/Table.svelte';
 
@@ -30,8 +31,8 @@
 <div class="page-head">
 	<h1>Who enters a tier in {data.scope.inWords}</h1>
 	<span class="soft"
-		>{plural(page.proposed.length, 'student')} meant for a higher tier, {page.agree} in the tier that the rule means or a
-		higher one, {page.without} without a score.</span
+		>{plural(page.part.total, 'student')} meant for a higher tier, {page.agree} in the tier that the rule means or a higher
+		one, {page.without} without a score.</span
 	>
 </div>
 <DecideViews />
@@ -145,6 +146,7 @@
 			{#snippet empty()}Everybody is in the tier that the rule means, or in a higher one.{/snippet}
 		</Table>
 		{#if data.can.decide && page.proposed.length}
+			<Pager {...page.part} name="proposed" />
 			<SelectShown ids={page.proposed.map(({ id }) => id)} bind:chosen />
 			<p class="line">
 				<label>From <input type="date" name="on" defaultValue={page.on} required /></label>

@@ -109,7 +109,7 @@
 
 {#if page.away.length}
 	<p class="soft">
-		Not there: {page.away.map(({ value, times }) => `${value ?? 'nobody said why'} ${times}`).join(', ')}.
+		Not there: {page.away.map(({ why, times }) => `${why ?? 'nobody said why'} ${times}`).join(', ')}.
 	</p>
 {/if}
 
