@@ -1,24 +1,20 @@
 import { addDays, schoolDateOf, type SchoolDate } from '../src/lib/core/calendar';
-import {
-	expectedPerMinute,
-	FACTS_A_SHEET,
-	type FluencyMeasure,
-	passageFor,
-	passageWords,
-	usualLine
-} from '../src/lib/core/fluency';
+import { FACTS_A_SHEET, type FluencyMeasure, passageFor, passageWords, usualLine } from '../src/lib/core/fluency';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
 import { atHour } from './answerLog';
 import { type DemoStudent, GROUP_STAFF, SEED } from './people';
+import { paceOf } from './readingAloud';
 import type { DemoYear } from './timetable';
 
-/** Facts week by week for some of two third-grade classes, reading aloud for some of a second-grade one. */
-const GIVEN: { measure: FluencyMeasure; classId: number; every: number }[] = [
-	{ measure: 'number fluency', classId: 5, every: 3 },
-	{ measure: 'reading aloud', classId: 3, every: 4 }
+/** Week by week for the slowest of a class. */
+const GIVEN: { measure: FluencyMeasure; classId: number; students: number }[] = [
+	{ measure: 'number fluency', classId: 5, students: 7 },
+	{ measure: 'reading aloud', classId: 3, students: 6 }
 ];
+/** Weeks of a term in which paces grow from one to the next. */
+const WEEKS_A_TERM = 12;
 /** The goal lies in the year's second term. */
 const [WEEKS, GOAL_TERM] = [20, 2];
 
@@ -30,9 +26,11 @@ export async function writeMeasureSeries(
 	now: Date
 ): Promise<void> {
 	const startsOn = addDays(cycleStart, -28);
-	const chosen = GIVEN.flatMap(({ measure, classId, every }) =>
+	const chosen = GIVEN.flatMap(({ measure, classId, students: most }) =>
 		students
-			.filter((student) => student.classId === classId && student.id % every === 1)
+			.filter((student) => student.classId === classId)
+			.sort((a, b) => paceOf(measure, a, 1) - paceOf(measure, b, 1))
+			.slice(0, most)
 			.map((student) => ({ measure, student }))
 	);
 	await fill(
@@ -57,16 +55,15 @@ export async function writeMeasureSeries(
 }
 
 /** One student's minutes, a week each, on a day of their own from Monday to Thursday; now and then one is missed. */
-function givings(series: number, measure: FluencyMeasure, { id, grade }: DemoStudent, startsOn: SchoolDate, now: Date) {
-	const own = seededRandom(seedFrom(SEED, 'pace of a series', series));
-	const start = expectedPerMinute(measure, grade, 1) * (0.55 + 0.3 * own.unit());
-	const rise = expectedPerMinute(measure, grade, 1) * 0.025 * own.unit();
+function givings(series: number, measure: FluencyMeasure, student: DemoStudent, startsOn: SchoolDate, now: Date) {
+	const { id, grade } = student;
+	const own = seededRandom(seedFrom(SEED, 'minutes of a series', series));
 	const rows = [];
 	for (let week = 0, sheet = 1; ; week++) {
 		const day = addDays(startsOn, 7 * week + (id % 4));
 		if (day > schoolDateOf(now, 'UTC')) return rows;
 		if (own.chance(0.08)) continue;
-		const pace = (start + rise * week) * Math.exp(0.07 * own.normal());
+		const pace = paceOf(measure, student, 1 + week / WEEKS_A_TERM) * Math.exp(0.07 * own.normal());
 		const length = measure === 'reading aloud' ? passageWords(passageFor(grade, sheet)).length : FACTS_A_SHEET;
 		const reached = Math.min(length, Math.max(1, Math.round(pace + Math.sqrt(pace) * own.normal())));
 		rows.push({

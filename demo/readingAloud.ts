@@ -1,5 +1,5 @@
 import { addDays } from '../src/lib/core/calendar';
-import { expectedPerMinute, passageFor, passageWords } from '../src/lib/core/fluency';
+import { expectedPerMinute, type FluencyMeasure, passageFor, passageWords } from '../src/lib/core/fluency';
 import { seededRandom, seedFrom } from '../src/lib/core/random';
 import type { RootDatabase } from '../src/lib/server/database/pool';
 import { fill } from '../src/lib/server/database/seeding';
@@ -33,13 +33,23 @@ export async function writeReadingAloud(
 	);
 }
 
+/** How much a student gets right in a minute, of reading or of facts; it grows over the year. @param term can lie between two */
+export function paceOf(
+	measure: FluencyMeasure,
+	{ id, grade }: Pick<DemoStudent, 'id' | 'grade'>,
+	term: number
+): number {
+	const own = seededRandom(seedFrom(SEED, `pace of ${measure}`, id));
+	return expectedPerMinute(measure, grade, term) * Math.exp(0.28 * own.normal());
+}
+
 /** One minute of a student's reading, drawn from a pace of their own that grows over the year. */
 function listen({ id, grade, classId }: DemoStudent, window: DemoWindow) {
-	const own = seededRandom(seedFrom(SEED, 'pace of reading', id));
+	const own = seededRandom(seedFrom(SEED, 'care in reading', id));
 	const minute = seededRandom(seedFrom(SEED, 'minute of reading', window.id, id));
 	const passage = passageFor(grade, 0);
 	const length = passageWords(passage).length;
-	const pace = expectedPerMinute('reading aloud', grade, window.term) * Math.exp(0.28 * own.normal());
+	const pace = paceOf('reading aloud', { id, grade }, window.term);
 	const misses = 0.01 + 0.08 * own.unit() ** 2;
 	const reached = Math.max(1, Math.round(pace + Math.sqrt(pace) * minute.normal()));
 	const read = Math.min(length, reached);

@@ -1,4 +1,4 @@
-import { sayDate, type SchoolDate } from '../calendar';
+import { sayDate, sayDay, type SchoolDate } from '../calendar';
 import { number, plural, sayChance, sayShareBand } from '../words';
 import type { Reason, Recommendation, Verdict } from './advise';
 import type { Phase } from './phases';
@@ -25,6 +25,12 @@ export function sayPhase(phase: Phase, skillName: (id: number) => string): strin
 			return phase.change || VERDICT_DONE[phase.verdict];
 	}
 }
+
+/** What was changed in the time of a series, as sentences; none where nothing was. */
+export const sayPhases = (phases: Phase[], skillName: (id: number) => string): string[] =>
+	phases.length
+		? [`Changed: ${phases.map((phase) => `${sayPhase(phase, skillName)}, ${sayDay(phase.on)}`).join('; ')}.`]
+		: [];
 
 /** A count of questions, to a tenth where it is no whole one. */
 const count = (value: number) => number(value, Number.isInteger(Math.round(value * 10) / 10) ? 0 : 1);

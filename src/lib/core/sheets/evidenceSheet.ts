@@ -4,7 +4,7 @@ import {
 	type Recommendation,
 	type Phase,
 	sayErrorRates,
-	sayPhase,
+	sayPhases,
 	sayReason,
 	saySeries,
 	type SeriesReading,
@@ -106,9 +106,7 @@ function growthPart({ series, sessions, skillName }: EvidenceFacts): SheetPart<E
 		...(reading ? saySeries(reading, { questions, right: goal.right, goalOn }) : ['None was taken yet.']),
 		...delivered,
 		`${plural(practiced, 'minute')} of practice since they began.`,
-		...(phases.length
-			? [`Changed: ${phases.map((phase) => `${sayPhase(phase, skillName)}, ${sayDay(phase.on)}`).join('; ')}.`]
-			: [])
+		...sayPhases(phases, skillName)
 	];
 	const drawn = reading && { reading, questions, goal: goal.right, weeks: goal.week };
 	return { ...head, lines, ...(drawn ? { series: drawn } : {}) };

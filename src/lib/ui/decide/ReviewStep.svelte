@@ -14,7 +14,7 @@
 	import { saySessions } from '$lib/core/timetable';
 	import { seriesChartOptions } from '../track/seriesChart';
 	import SeriesChart from '../track/SeriesChart.svelte';
-	import { sayErrorRates, sayLevels, sayPhase, sayReason, saySeries } from '$lib/core/growth';
+	import { sayErrorRates, sayLevels, sayPhases, sayReason, saySeries } from '$lib/core/growth';
 	import { sayChart, seriesContent } from '../track/seriesContent';
 	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
@@ -108,9 +108,7 @@
 			</p>
 		{:else}<p>No sessions are planned.</p>{/if}
 		{#if asked}<p>{plural(asked.practiced, 'minute')} of practice since the probes began.</p>{/if}
-		{#if plan?.phases.length}
-			<p>Changed: {plan.phases.map((phase) => `${sayPhase(phase, skillName)}, ${sayDay(phase.on)}`).join('; ')}.</p>
-		{/if}
+		{#each sayPhases(plan?.phases ?? [], skillName) as sentence (sentence)}<p>{sentence}</p>{/each}
 	</section>
 	<section>
 		<h2>Where {student.givenName} stands</h2>

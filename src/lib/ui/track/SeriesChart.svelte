@@ -7,13 +7,14 @@
 	import { CustomChart, LineChart, ScatterChart } from 'echarts/charts';
 	import { GridComponent } from 'echarts/components';
 	import { init, use } from 'echarts/core';
+	import { LabelLayout } from 'echarts/features';
 	import { SVGRenderer } from 'echarts/renderers';
 	import type { EChartsCoreOption } from 'echarts/core';
 	import { flushSync } from 'svelte';
 	import type { ChartSize } from './chartParts';
 	import { drawInTurn } from './drawInTurn';
 
-	use([LineChart, ScatterChart, CustomChart, GridComponent, SVGRenderer]);
+	use([LineChart, ScatterChart, CustomChart, GridComponent, LabelLayout, SVGRenderer]);
 
 	let { options, size = 'large', says }: { options: EChartsCoreOption; size?: ChartSize; says: string } = $props();
 	let isSeen = $state(false);

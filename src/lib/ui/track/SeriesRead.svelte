@@ -13,6 +13,7 @@
 		type RobustLine,
 		sayErrorRates,
 		sayLevels,
+		sayPhases,
 		sayReason,
 		saySeries
 	} from '$lib/core/growth';
@@ -78,6 +79,7 @@
 	{#if sessions}{saySessions(sessions)}{/if}
 	{practiced ? `${plural(practiced, 'minute')} of practice since the first week.` : 'No practice since the first week.'}
 </p>
+{#each sayPhases(plan.phases, skillName) as sentence (sentence)}<p class="soft">{sentence}</p>{/each}
 {#if marks}<p>{sayLevels(plan.levels, marks).join(' ')}</p>{/if}
 <SeriesChart options={seriesChartOptions(seriesContent(plan, skillName), 'large')} says={sayChart(plan)} />
 {#if recommendation}

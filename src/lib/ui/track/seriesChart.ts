@@ -110,6 +110,8 @@ function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number,
 		symbol: 'circle',
 		symbolSize: 0.1,
 		showAllSymbol: true,
+		// Of lines close to each other the first is named; all of them stand in words below.
+		labelLayout: { hideOverlap: true },
 		data: [
 			[at - 0.5, 0],
 			{

@@ -76,7 +76,7 @@
 									>{:else}{line.group.name}{/if}
 								<span class="soft">{line.group.due} to take</span>
 								{#if line.group.id && data.can.probe}<a
-										class="no-print"
+										class="no-print on-paper"
 										href={keepingScope('/track/paper', { group: line.group.id })}
 										aria-label="On paper: {line.group.name}">On paper</a
 									>{/if}{/if}</td
@@ -276,6 +276,9 @@
 		flex-wrap: wrap;
 		align-items: center;
 		gap: 4px 14px;
+	}
+	.on-paper {
+		white-space: nowrap;
 	}
 	.start p {
 		margin: 0;
