@@ -11,6 +11,7 @@ import { currentCycle } from '../src/lib/server/school/store/cycles';
 import { findSchool } from '../src/lib/server/school/store/school';
 import { currentGroups } from '../src/lib/server/groups/store/groups';
 import { type RosterStudent } from '../src/lib/server/people/store/roster';
+import { classSets } from '../src/lib/server/practice/store/calendar';
 import { queuedSets } from '../src/lib/server/practice/store/practice';
 import { adviceFor } from '../src/lib/server/decide/advice';
 import { openReviews } from '../src/lib/server/decide/store/reviews';
@@ -271,5 +272,21 @@ describe('the ribbon over it', () => {
 				leg
 			).toBe(waits(whole));
 		}
+	});
+});
+
+describe('what is read a part at a time', () => {
+	it('is all of it put together: sets of some groups, and of all but these', async () => {
+		const span = { from: '2026-11-01', until: '2026-11-30' };
+		const asked = { skillId: null, authorId: null };
+		const sets = (which?: Parameters<typeof classSets>[4]) =>
+			classSets(database, wholeSchool.roster, span, asked, which);
+		const keys = (some: Awaited<ReturnType<typeof sets>>) => some.map(({ id, classId }) => `${id} ${classId}`).sort();
+		const groupIds = (await currentGroups(database, staffAs('specialist'), TODAY)).map(({ id }) => id).slice(0, 5);
+		const [all, own, others] = [await sets(), await sets({ only: groupIds }), await sets({ but: groupIds })];
+		expect(own.length).toBeGreaterThan(5);
+		expect(others.length).toBeGreaterThan(5);
+		expect(own.every(({ groupId }) => groupIds.includes(groupId!))).toBe(true);
+		expect(keys([...own, ...others])).toEqual(keys(all));
 	});
 });

@@ -40,23 +40,81 @@ interface Lane {
 	bars: CalendarBar[];
 }
 
+/** What lanes are made from: who asks, of whom, of which days and sets, and which part of the lanes. */
+interface LanesAsked {
+	database: Database;
+	staff: Staff;
+	school: School;
+	scope: Scope;
+	span: { from: string; until: string };
+	asked: ReturnType<typeof askedSets>;
+	part: { from: number; most: number };
+	isAsked: (set: SetDates) => boolean;
+	bar: (set: ClassSet | StudentSet, studentId: number | null) => CalendarBar;
+}
+type StudentSet = Awaited<ReturnType<typeof studentSets>>[number];
+
+/** Some of all lanes, and how many there are. */
+interface Lanes {
+	lanes: Lane[];
+	total: number;
+}
+
+const shownOf = <One>(all: One[], { from, most }: LanesAsked['part']) => all.slice(from, from + most);
+
+async function studentLanes({ database, scope, span, asked, part, isAsked, bar }: LanesAsked): Promise<Lanes> {
+	const students = await scope.students();
+	const some = shownOf(students, part);
+	const ids = some.map(({ id }) => id);
+	const setsOf = partedBy((await studentSets(database, ids, span, asked)).filter(isAsked), (set) => set.studentId);
+	const lanes = some.map((student) => ({
+		...{ key: `student:${student.id}`, name: fullName(student), says: student.className },
+		bars: setsOf(student.id).map((set) => bar(set, student.id))
+	}));
+	return { lanes, total: students.length };
+}
+
+async function classLanes({ database, scope, span, asked, part, isAsked, bar }: LanesAsked): Promise<Lanes> {
+	const students = await scope.students();
+	const classes = [...new Map(students.map(({ classId, className }) => [classId as number, className]))];
+	const some = shownOf(classes, part);
+	const ids = some.map(([id]) => id);
+	const sets = await classSets(database, inClasses(scope.roster, ids), span, asked);
+	const setsOf = partedBy(sets.filter(isAsked), ({ classId }) => classId);
+	const lanes = some.map(([id, name]) => ({
+		...{ key: `class:${id}`, name, says: '' },
+		bars: setsOf(id).map((set) => bar(set, null))
+	}));
+	return { lanes, total: classes.length };
+}
+
+async function groupLanes(of: LanesAsked): Promise<Lanes> {
+	const { database, staff, school, scope, part } = of;
+	const groups = await groupsInScope(await currentGroups(database, staff, school.today), scope);
+	const some = shownOf(groups, part);
+	// What is not of these groups stands at the end.
+	const isLast = part.from + part.most >= groups.length;
+	const ids = (those: SmallGroup[]) => those.map(({ id }) => id);
+	const which = isLast ? { but: ids(groups.filter((one) => !some.includes(one))) } : { only: ids(some) };
+	const sets = (await classSets(database, scope.roster, of.span, of.asked, which)).filter(of.isAsked);
+	return { lanes: byGroup(some, sets, (set) => of.bar(set, null)), total: groups.length };
+}
+
+const LANES_BY = { student: studentLanes, class: classLanes, group: groupLanes };
+
 /** The sets of a scope over a week or a month, in lanes by group, class or student. */
 export async function calendarPage(database: Database, staff: Staff, school: School, scope: Scope, url: URL) {
 	const view = oneIn(url, 'view', CALENDAR_VIEWS) ?? 'month';
 	const by = oneIn(url, 'by', LANES) ?? 'group';
 	const part = { from: numberIn(url, 'lanes'), most: AT_ONCE[by] };
-	const shownOf = <One>(all: One[]) => all.slice(part.from, part.from + part.most);
 	const shown = calendarDays(dayIn(url, 'day') ?? school.today, view);
 	const span = { from: shown.days[0], until: shown.days[shown.days.length - 1] };
 	const asked = askedSets(url);
-	const [skills, students] = await Promise.all([skillList(database, school.id), scope.students()]);
+	const skills = await skillList(database, school.id);
 	const nameOf = new Map(skills.map(({ id, shortName }) => [id, shortName]));
 	const now = { day: school.today, minute: school.minute };
 	const isAsked = (set: SetDates) => asked.stage === null || stageOf(set, now) === asked.stage;
-	const bar = (
-		set: ClassSet | Awaited<ReturnType<typeof studentSets>>[number],
-		studentId: number | null
-	): CalendarBar => {
+	const bar: LanesAsked['bar'] = (set, studentId) => {
 		const { opensOn, opensMinute, dueOn, dueMinute, closes, students: count, finished } = set;
 		return {
 			...{ opensOn, opensMinute, dueOn, dueMinute, closes, finished, studentId },
@@ -68,47 +126,7 @@ export async function calendarPage(database: Database, staff: Staff, school: Sch
 			isTheirs: studentId !== null || undoesAll(staff.role) || set.authorId === staff.id
 		};
 	};
-	let found: { lanes: Lane[]; total: number };
-	if (by === 'student') {
-		const some = shownOf(students);
-		const sets = (
-			await studentSets(
-				database,
-				some.map(({ id }) => id),
-				span,
-				asked
-			)
-		).filter(isAsked);
-		const lanes = some.map((student) => ({
-			key: `student:${student.id}`,
-			name: fullName(student),
-			says: student.className,
-			bars: sets.filter(({ studentId }) => studentId === student.id).map((set) => bar(set, student.id))
-		}));
-		found = { lanes, total: students.length };
-	} else if (by === 'class') {
-		const classes = [...new Map(students.map(({ classId, className }) => [classId as number, className]))];
-		const some = shownOf(classes);
-		const roster = inClasses(
-			scope.roster,
-			some.map(([id]) => id)
-		);
-		const sets = partedBy((await classSets(database, roster, span, asked)).filter(isAsked), ({ classId }) => classId);
-		const lanes = some.map(([id, name]) => ({
-			...{ key: `class:${id}`, name, says: '' },
-			bars: sets(id).map((set) => bar(set, null))
-		}));
-		found = { lanes, total: classes.length };
-	} else {
-		const groups = await groupsInScope(await currentGroups(database, staff, school.today), scope);
-		const some = shownOf(groups);
-		// What is not of these groups stands at the end.
-		const isLast = part.from + part.most >= groups.length;
-		const ids = (those: SmallGroup[]) => those.map(({ id }) => id);
-		const which = isLast ? { but: ids(groups.filter((one) => !some.includes(one))) } : { only: ids(some) };
-		const sets = (await classSets(database, scope.roster, span, asked, which)).filter(isAsked);
-		found = { lanes: byGroup(some, sets, (set) => bar(set, null)), total: groups.length };
-	}
+	const found = await LANES_BY[by]({ database, staff, school, scope, span, asked, part, isAsked, bar });
 	return {
 		view,
 		by,

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, schoolDateOf } from '../../core/calendar';
+import { addDays, daysBetween, schoolDateOf, type SchoolDate } from '../../core/calendar';
 import { partedBy } from '../../core/collect';
 import {
 	atStake,
@@ -89,37 +89,58 @@ export async function caseload(database: Database, staff: Staff, school: School,
 		({ studentId }) => studentId
 	);
 	const dayOf = (at: Date) => daysBetween(schoolDateOf(at, school.timeZone), today);
-	const whole = students.map((student): CaseStudent => {
-		const own = plansOf(student.id).map((plan) => ({
-			...plan,
-			lastDaysAgo: plan.lastAt && dayOf(plan.lastAt),
-			reading: readings.get(plan.id) ?? null
-		}));
-		const inGroups = groupsOf(student.id).map(({ id, name, focusSkillId }) => ({
-			id,
-			name,
-			skillId: focusSkillId,
-			sessions: sessions.get(`${student.id} ${id}`) ?? null
-		}));
-		const stakes = atStake({
-			tier: student.tier,
-			groups: inGroups.map(({ id, skillId, sessions: count }) => ({
-				groupId: id,
-				skillId,
-				planned: count?.planned ?? 0,
-				attended: count?.attended ?? 0
-			})),
-			plans: own.map((plan) => lookOf(plan, inGroups, today)),
-			slippingAfterExit: slippingOf(student.id).map(({ skillId }) => skillId),
-			levelFell: own.flatMap((plan) =>
-				fellThough(plan, levels.get(`${student.id} ${domainOf.get(plan.skillId)}`) ?? []) ? plan.skillId : []
-			)
-		});
-		return { ...student, plans: own, groups: inGroups, stakes };
-	});
-	// Those who are looked after come before all others, whatever is at stake.
+	const known: Known = { plansOf, groupsOf, readings, sessions, slippingOf, levels, domainOf, dayOf, today };
+	// Of all others there is nothing to say.
 	const isLooked = new Set<VisibleId>(ids);
-	return byStake(whole.sort((a, b) => Number(isLooked.has(b.id)) - Number(isLooked.has(a.id))));
+	const others = students.filter(({ id }) => !isLooked.has(id));
+	return [
+		...byStake(looked.map((student) => caseOf(student, known))),
+		...others.map((student) => ({ ...student, plans: [], groups: [], stakes: [] }))
+	];
+}
+
+/** What is known of the students of a caseload. */
+interface Known {
+	plansOf: (studentId: VisibleId) => RunningPlan[];
+	groupsOf: (studentId: number) => SmallGroup[];
+	readings: Map<number, SeriesReading>;
+	sessions: Map<string, Sessions>;
+	slippingOf: (studentId: VisibleId) => { skillId: number }[];
+	levels: Map<string, Level[]>;
+	domainOf: Map<number, number>;
+	/** Days since an instant. */
+	dayOf: (at: Date) => number;
+	today: SchoolDate;
+}
+
+function caseOf(student: RosterStudent, known: Known): CaseStudent {
+	const { readings, sessions, levels, domainOf, today } = known;
+	const plans = known.plansOf(student.id).map((plan) => ({
+		...plan,
+		lastDaysAgo: plan.lastAt && known.dayOf(plan.lastAt),
+		reading: readings.get(plan.id) ?? null
+	}));
+	const groups = known.groupsOf(student.id).map(({ id, name, focusSkillId }) => ({
+		id,
+		name,
+		skillId: focusSkillId,
+		sessions: sessions.get(`${student.id} ${id}`) ?? null
+	}));
+	const stakes = atStake({
+		tier: student.tier,
+		groups: groups.map(({ id, skillId, sessions: count }) => ({
+			groupId: id,
+			skillId,
+			planned: count?.planned ?? 0,
+			attended: count?.attended ?? 0
+		})),
+		plans: plans.map((plan) => lookOf(plan, groups, today)),
+		slippingAfterExit: known.slippingOf(student.id).map(({ skillId }) => skillId),
+		levelFell: plans.flatMap((plan) =>
+			fellThough(plan, levels.get(`${student.id} ${domainOf.get(plan.skillId)}`) ?? []) ? plan.skillId : []
+		)
+	});
+	return { ...student, plans, groups, stakes };
 }
 
 const isSecure = (reading: SeriesReading | null | undefined) =>

@@ -98,7 +98,6 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 	]);
 	const graph = await skillGraph(database, school.id, skills);
 	const studentOf = new Map<number, RosterStudent>(students.map((student) => [student.id, student]));
-	const has = new Set(running.map(({ studentId, skillId }) => `${studentId} ${skillId}`));
 	const groupOf = new Map(groups.map((group) => [group.id, group]));
 	const domainOf = new Map(skills.map(({ id, domainId }) => [id, domainId]));
 	const checks = await levelChecksToDo(database, running, (id) => domainOf.get(id)!, school.today);
@@ -113,24 +112,11 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 		shown.map(({ id }) => id)
 	);
 	const seriesOf = new Map(series.map((plan) => [plan.id, plan]));
-	const lines = week.flatMap(({ day, group, plans }) => {
+	const lines = week.flatMap(({ plans, ...part }) => {
 		const own = plans.flatMap(({ id }) => seriesOf.get(id) ?? []);
-		if (own.length === 0) return [];
-		return {
-			day,
-			id: group?.id ?? null,
-			name: group?.name ?? 'in no group',
-			due: plans.filter(({ due }) => due).length,
-			lines: own.map((plan) => lineOf(plan, studentOf.get(plan.studentId)!))
-		};
+		return own.length ? [groupLines(part, plans, own, studentOf)] : [];
 	});
-	const free = groups.flatMap((group) => {
-		const members = group.studentIds.flatMap((id) => studentOf.get(id) ?? []);
-		const learners = members.filter(
-			({ id }) => !has.has(`${id} ${group.focusSkillId}`) && !group.helperIds.includes(id)
-		);
-		return learners.length ? [{ group, learners }] : [];
-	});
+	const free = groupsWithout(groups, studentOf, running);
 	const wanted = idIn(url, 'group');
 	const starting = free.find(({ group }) => group.id === wanted);
 	const asked = goalsAsked(url, cycleDates(cycle, school).endsOn);
@@ -156,6 +142,32 @@ export async function probesPage(database: Database, staff: Staff, school: Schoo
 		free: free.map(({ group, learners }) => ({ id: group.id, name: group.name, students: learners.length })),
 		starting: starting && (await startOf(database, school, starting, { skills, domains, graph, asked }))
 	};
+}
+
+/** What is shown of a group on a day. */
+const groupLines = (
+	{ day, group }: { day: number | null; group: SmallGroup | null },
+	plans: RunningPlan[],
+	shown: ProbeSeries[],
+	studentOf: Map<number, RosterStudent>
+) => ({
+	day,
+	id: group?.id ?? null,
+	name: group?.name ?? 'in no group',
+	due: plans.filter(({ due }) => due).length,
+	lines: shown.map((plan) => lineOf(plan, studentOf.get(plan.studentId)!))
+});
+
+/** Groups with members in scope who learn there and have no probes on the focus. */
+function groupsWithout(groups: SmallGroup[], studentOf: Map<number, RosterStudent>, running: RunningPlan[]) {
+	const has = new Set(running.map(({ studentId, skillId }) => `${studentId} ${skillId}`));
+	return groups.flatMap((group) => {
+		const members = group.studentIds.flatMap((id) => studentOf.get(id) ?? []);
+		const learners = members.filter(
+			({ id }) => !has.has(`${id} ${group.focusSkillId}`) && !group.helperIds.includes(id)
+		);
+		return learners.length ? [{ group, learners }] : [];
+	});
 }
 
 /** What starting probes for a group's members takes: their goals, and what the skill's questions can carry. */

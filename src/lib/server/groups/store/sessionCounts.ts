@@ -1,4 +1,5 @@
 import type { SchoolDate } from '../../../core/calendar';
+import { partedBy } from '../../../core/collect';
 import { type Away, countSessions, daysOf, sessionDays, type SessionDay, type Sessions } from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
@@ -38,21 +39,26 @@ export async function sessionDaysOf(
 			WHERE membership.student_id IN (?) AND membership.from_on <= ?`,
 			[studentIds, today]
 		),
-		database.rows<{ studentId: number; groupId: number; on: SchoolDate; present: boolean }>(
+		// One row a student and group: a session by itself costs as much to read as all of them.
+		database.rows<{ studentId: number; groupId: number; sessions: string }>(
 			// A session that makes up for another stands in its place.
 			`SELECT attendance.student_id AS studentId, attendance.group_id AS groupId,
-				COALESCE(meeting.makes_up, attendance.on_date) AS \`on\`, attendance.present
+				GROUP_CONCAT(COALESCE(meeting.makes_up, attendance.on_date), attendance.present
+					ORDER BY attendance.on_date) AS sessions
 			FROM attendance FORCE INDEX (PRIMARY)
 			LEFT JOIN group_meeting AS meeting
 				ON meeting.group_id = attendance.group_id AND meeting.on_date = attendance.on_date
-			WHERE attendance.student_id IN (?) AND attendance.on_date <= ?`,
+			WHERE attendance.student_id IN (?) AND attendance.on_date <= ?
+			GROUP BY attendance.student_id, attendance.group_id`,
 			[studentIds, today]
 		)
 	]);
 	const pauses = await groupPauses(database, [...new Set(memberships.map(({ groupId }) => groupId))]);
-	const recordsOf = byStudentAndGroup(records);
+	const recordsOf = new Map(records.map((row) => [keyOf(row), toRecords(row.sessions)]));
+	const membershipsOf = partedBy(memberships, keyOf);
 	return new Map(
-		[...byStudentAndGroup(memberships)].map(([key, own]) => {
+		[...new Set(memberships.map(keyOf))].map((key) => {
+			const own = membershipsOf(key);
 			const [{ groupId, days }] = own;
 			const paused = pauses.filter((pause) => pause.groupId === groupId);
 			return [
@@ -80,13 +86,8 @@ export async function absencesByReason(
 	return rows.map(({ why, times }) => ({ why, times: Number(times) }));
 }
 
-function byStudentAndGroup<Row extends { studentId: number; groupId: number }>(rows: Row[]): Map<string, Row[]> {
-	const lists = new Map<string, Row[]>();
-	for (const row of rows) {
-		const key = `${row.studentId} ${row.groupId}`;
-		const list = lists.get(key);
-		if (list) list.push(row);
-		else lists.set(key, [row]);
-	}
-	return lists;
-}
+const keyOf = ({ studentId, groupId }: { studentId: number; groupId: number }) => `${studentId} ${groupId}`;
+
+/** Sessions as they are read: each a day, and 1 where the student was present. */
+const toRecords = (sessions: string): { on: SchoolDate; present: boolean }[] =>
+	sessions.split(',').map((one) => ({ on: one.slice(0, 10), present: one[10] === '1' }));
