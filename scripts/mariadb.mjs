@@ -20,7 +20,7 @@ export function freePort() {
 	});
 }
 
-function isAlive(pid) {
+export function isAlive(pid) {
 	try {
 		process.kill(pid, 0);
 		return true;

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { ensureDebianPackage } from './debian.mjs';
 import { ensureBuild, ensurePackages, root } from './prepare.mjs';
+import { throwawayFolder } from './throwaway.mjs';
 
 /**
  * Runs a package's command and waits for it.
@@ -82,7 +83,9 @@ async function runLane(names, beside) {
 	}
 }
 
+const temporary = throwawayFolder();
 try {
+	process.env.TMPDIR = temporary.folder;
 	const wanted = process.argv.slice(2);
 	const unknown = wanted.filter((name) => !(name in steps));
 	if (unknown.length) throw new Error(`No step ${unknown.join(', ')}; there are ${Object.keys(steps).join(', ')}.`);
@@ -99,5 +102,7 @@ try {
 	}
 } catch (error) {
 	console.error(`\n${error.message}`);
-	process.exit(1);
+	process.exitCode = 1;
+} finally {
+	temporary.remove();
 }

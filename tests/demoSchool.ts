@@ -1,16 +1,14 @@
 import { inject } from 'vitest';
 import { seedDemoSchool } from '../demo/seed';
-import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
-import { addressOf, emptyDatabase, migrations, NOW } from './smallSchool';
+import { addressOf, NOW, ownDatabase } from './smallSchool';
 
 /** Seconds that a file waits while another one makes it. */
 const PATIENCE = 290;
 
 /** A demo school of its own, in a new database. */
 export async function ownDemoSchool(name: string): Promise<RootDatabase> {
-	const database = await emptyDatabase(name);
-	await migrate(database, migrations);
+	const database = await ownDatabase(name);
 	await seedDemoSchool(database, NOW, () => {});
 	return database;
 }

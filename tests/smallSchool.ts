@@ -1,11 +1,9 @@
-import { fileURLToPath } from 'node:url';
 import { randomUUID } from 'node:crypto';
 import { inject } from 'vitest';
 import { shippedFramework } from '../framework/shipped';
 import { addDays } from '../src/lib/core/calendar';
 import { type Item } from '../src/lib/core/items';
 import { itemFrom } from '../src/lib/core/items/bank';
-import { migrate } from '../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../src/lib/server/database/pool';
 import { adoptGroups, type NewGroup } from '../src/lib/server/groups/store/adoptions';
 import { storeAnswers, type IncomingAnswer, type Stored } from '../src/lib/server/sitting/store/answers';
@@ -20,7 +18,6 @@ export const TODAY = '2026-11-23';
 /** School on every weekday. */
 export const WEEKDAYS = { schoolDays: [1, 2, 3, 4, 5], off: [] };
 export const NOW = new Date('2026-11-23T15:00:00Z');
-export const migrations = fileURLToPath(new URL('../database', import.meta.url));
 
 export const staffAs = (
 	role: Role,
@@ -62,11 +59,22 @@ export async function emptyDatabase(name: string): Promise<RootDatabase> {
 	return openDatabase(addressOf(inject('ownerUrl'), name));
 }
 
+/** A new database with its tables, open for who made them. */
+export async function ownDatabase(name: string): Promise<RootDatabase> {
+	const owned = await emptyDatabase(name);
+	await owned.transaction(async (connection) => {
+		await connection.run('ALTER DATABASE CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_ai_ci');
+		// Tables come in no order of theirs.
+		await connection.run('SET foreign_key_checks = 0');
+		for (const statement of inject('shape')) await connection.run(statement);
+		await connection.run('SET foreign_key_checks = 1');
+	});
+	return owned;
+}
+
 /** A new database with its tables, open as for the app: it can read and write rows and do nothing else. */
 export async function migratedDatabase(name: string): Promise<RootDatabase> {
-	const owned = await emptyDatabase(name);
-	await migrate(owned, migrations);
-	await owned.close();
+	await (await ownDatabase(name)).close();
 	return openDatabase(addressOf(inject('databaseUrl'), name));
 }
 

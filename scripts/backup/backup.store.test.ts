@@ -8,7 +8,8 @@ import { bringFieldsUpToDate } from '../../src/lib/server/standing/keepFresh';
 import { migrate } from '../../src/lib/server/database/migrate';
 import { openDatabase, type RootDatabase } from '../../src/lib/server/database/pool';
 import { beginDiagnostic } from '../../src/lib/server/sitting/store/adaptiveSittings';
-import { fillSmallSchool, migrations, NOW } from '../../tests/smallSchool';
+import { migrations } from '../../tests/databaseShape';
+import { fillSmallSchool, NOW } from '../../tests/smallSchool';
 import { startMariadb } from '../mariadb.mjs';
 import { root } from '../prepare.mjs';
 

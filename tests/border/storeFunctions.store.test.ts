@@ -42,6 +42,8 @@ let follow: Awaited<ReturnType<typeof followWays>>;
 let ownSkills: Map<number, number>;
 /** Tables with the SQL of what the other school has in them. */
 let fingerprints: [string, string][];
+/** What the other school has before anything is tried: each try is taken back. */
+let untouched: Record<string, string>;
 
 beforeAll(async () => {
 	schools = await twoSchools('store_functions');
@@ -63,6 +65,8 @@ beforeAll(async () => {
 				FROM ${table} t WHERE ${follow.schoolOf(table, 't')} = ${other.base}`
 			];
 		});
+	await refreshSummaries(database, one.students);
+	untouched = await otherSchool(database);
 });
 afterAll(() => schools.database.close());
 
@@ -135,9 +139,12 @@ async function outcomeOf(call: Call, whose: 'own' | 'other'): Promise<Outcome> {
 	let outcome: Outcome;
 	await andTakeBack(async (database) => {
 		const asking: Asking = { database, me: one, of, skills, ownSkillId: ownSkills.get(of.base)! };
-		await call.before?.(asking);
-		await refreshSummaries(database, one.students);
-		const before = await otherSchool(database);
+		let before = untouched;
+		if (call.before) {
+			await call.before(asking);
+			await refreshSummaries(database, one.students);
+			before = await otherSchool(database);
+		}
 		const writtenBefore = await written(database);
 		let said: string;
 		try {
@@ -147,19 +154,28 @@ async function outcomeOf(call: Call, whose: 'own' | 'other'): Promise<Outcome> {
 		}
 		const hasWritten = (await written(database)) > writtenBefore;
 		const harmed: string[] = [];
+		let stale: string[] = [];
 		if (hasWritten) {
 			const after = await otherSchool(database);
 			for (const table of Object.keys(before)) if (before[table] !== after[table]) harmed.push(table);
 			harmed.push(...(await follow.crossing(database)));
+			const kept = await storedSummaries(database, one.students);
+			await refreshSummaries(database, one.students);
+			const anew = await storedSummaries(database, one.students);
+			stale = [...new Set([...kept.keys(), ...anew.keys()])].filter((key) => kept.get(key) !== anew.get(key));
 		}
-		const kept = await storedSummaries(database, one.students);
-		await refreshSummaries(database, one.students);
-		const anew = await storedSummaries(database, one.students);
-		const stale = [...new Set([...kept.keys(), ...anew.keys()])].filter((key) => kept.get(key) !== anew.get(key));
 		const told = said.startsWith('refused') ? [] : idsIn(said).filter((id) => id > other.base);
 		outcome = { said, told, harmed, hasWritten, stale };
 	});
 	return outcome!;
+}
+
+/** What came of the functions with rows of the asking school. */
+const own = new Map<Call, Promise<Outcome>>();
+function ownOutcome(call: Call): Promise<Outcome> {
+	const known = own.get(call) ?? outcomeOf(call, 'own');
+	own.set(call, known);
+	return known;
 }
 
 const functionsOf = (store: object) =>
@@ -190,7 +206,7 @@ describe('every function of the store', () => {
 	it.each(cases.filter(([, { kind }]) => kind !== 'all'))(
 		'%s keeps to its own school when it is asked for what is its own, and keeps the summaries right',
 		async (_, call) => {
-			const { told, harmed, said, stale } = await outcomeOf(call, 'own');
+			const { told, harmed, said, stale } = await ownOutcome(call);
 			expect(said).not.toMatch(/^refused/);
 			expect({ told, harmed, stale }).toEqual({ told: [], harmed: [], stale: [] });
 		}
@@ -202,8 +218,8 @@ describe('every function of the store', () => {
 			const { told, harmed, said, hasWritten } = await outcomeOf(call, 'other');
 			expect({ told, harmed }).toEqual({ told: [], harmed: [] });
 			// With own rows it does something, else this would prove nothing.
-			const own = await outcomeOf(call, 'own');
-			expect({ said: own.said, hasWritten: own.hasWritten }).not.toEqual({ said, hasWritten });
+			const asked = await ownOutcome(call);
+			expect({ said: asked.said, hasWritten: asked.hasWritten }).not.toEqual({ said, hasWritten });
 		}
 	);
 });

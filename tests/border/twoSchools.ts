@@ -9,7 +9,6 @@ import { FIELD_CONSTANTS } from '../../src/lib/core/mastery';
 import { noteBrowser } from '../../src/lib/server/auth/store/knownBrowsers';
 import { beginSignIn } from '../../src/lib/server/auth/store/signIns';
 import { countTry } from '../../src/lib/server/auth/store/tries';
-import { migrate } from '../../src/lib/server/database/migrate';
 import type { RootDatabase } from '../../src/lib/server/database/pool';
 import { setAccommodations } from '../../src/lib/server/people/store/accommodations';
 import { beginDiagnostic, beginLevelCheck } from '../../src/lib/server/sitting/store/adaptiveSittings';
@@ -77,7 +76,7 @@ import { remakeFields } from '../../src/lib/server/standing/store/studentFields'
 import { addAbsences } from '../../src/lib/server/groups/timetable/store/timetable';
 import { noteStudents } from '../../src/lib/server/screen/store/windows';
 import type { Role, SignedInStudent, Staff } from '../../src/lib/server/request/viewer';
-import { emptyDatabase, migrations, newProbes, NOW, seen, seenOne, TODAY, WEEKDAYS } from '../smallSchool';
+import { newProbes, NOW, ownDatabase, seen, seenOne, TODAY, WEEKDAYS } from '../smallSchool';
 
 /** Rows whose ids the database gives, each table in a range of its own, so that an id says what it is and of which school. */
 const RANGES = {
@@ -247,8 +246,7 @@ export interface FilledSchool {
 
 /** Two schools in one database, alike but for their ids. */
 export async function twoSchools(name: string) {
-	const database = await emptyDatabase(name);
-	await migrate(database, migrations);
+	const database = await ownDatabase(name);
 	await shipFramework(database, shippedFramework());
 	const one = await fillSchool(database, 7_100_000);
 	const other = await fillSchool(database, 7_200_000);

@@ -1,6 +1,6 @@
 import { describeAnswer } from './check';
 import { digitsBeyondUsual } from './difficulty';
-import { makeItem, type ItemFamily } from './family';
+import { type Draft, draftItem, makeItem, type ItemFamily } from './family';
 import { itemFamilies } from './families';
 import { formatOf, type Item, type ItemSeed } from './item';
 import { SAMPLE_SEED } from './seeds';
@@ -22,10 +22,15 @@ export function familiesFor(skillCode: string): ItemFamily[] {
 export const hasItems = (skillCode: string) => bySkill.has(skillCode);
 
 /** The item of a family and seed. @throws RangeError for an unknown family */
-export function itemFrom(familyId: string, seed: number): Item {
+export const itemFrom = (familyId: string, seed: number): Item => makeItem(familyOf(familyId), seed);
+
+/** The question of a family and seed, without expected errors looked through. @throws RangeError for an unknown family */
+export const draftFrom = (familyId: string, seed: number): Draft => draftItem(familyOf(familyId), seed);
+
+function familyOf(familyId: string): ItemFamily {
 	const family = byId.get(familyId);
 	if (!family) throw new RangeError(`no item family ${familyId}`);
-	return makeItem(family, seed);
+	return family;
 }
 
 /** So many seeds are looked at for a question like another one. */

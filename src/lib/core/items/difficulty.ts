@@ -1,4 +1,4 @@
-import { makeItem, type ItemFamily } from './family';
+import { type Draft, draftItem, type ItemFamily } from './family';
 import type { Item } from './item';
 
 /** Digits a student has to work with in a number: zeros at its ends are for free, as 300 is worked with like 3. */
@@ -21,7 +21,7 @@ function written(key: Item['key']): string {
 const LONGEST_DECIMAL = 8;
 
 /** Significant digits of all numbers in a question's text and key. */
-function digitsIn({ stem, response, key }: Item): number {
+function digitsIn({ stem, response, key }: Draft): number {
 	const texts = [stem, ...('options' in response ? response.options : [written(key)])];
 	const numbers = texts.flatMap((text) => text.match(/\d[\d,]*(?:\.\d+)?/g) ?? []);
 	return numbers.reduce((sum, number) => sum + significantDigits(number), 0);
@@ -46,7 +46,7 @@ export function digitsBeyondUsual(family: ItemFamily, item: Item): number {
 function usualDigits(family: ItemFamily): number {
 	let mean = usual.get(family);
 	if (mean === undefined) {
-		const digits = Array.from({ length: USUAL_FROM }, (_, seed) => digitsIn(makeItem(family, seed)));
+		const digits = Array.from({ length: USUAL_FROM }, (_, seed) => digitsIn(draftItem(family, seed)));
 		usual.set(family, (mean = digits.reduce((a, b) => a + b) / USUAL_FROM));
 	}
 	return mean;

@@ -2,11 +2,12 @@ import { seededRandom, seedFrom, type Random } from '../random';
 import { formatNumber } from './text';
 import type { MisconceptionId } from './misconceptions';
 import { editionOf } from './editions';
-import { isReadable, sameAnswer } from './check';
+import { canonicalAnswer, isReadable } from './check';
 import type { Figure } from './figure';
 import type { Answer, Item, ResponseSpec, SpecOf } from './item';
 
-type Draft = Omit<Item, 'familyId' | 'edition' | 'skillCode' | 'seed'>;
+/** What is asked and what is right, with expected errors as the family foresees them. */
+export type Draft = Omit<Item, 'familyId' | 'edition' | 'skillCode' | 'seed'>;
 
 /** What a family is given to make one item from. */
 export interface Draw {
@@ -27,10 +28,15 @@ export function family(skillCode: string, id: string, make: ItemFamily['make']):
 	return { id, skillCode, make };
 }
 
+/** What a family makes from a seed, for what looks at the question alone: an item takes half as long again. */
+export function draftItem(family: ItemFamily, seed: number): Draft {
+	const turning = (low: number, high: number) => low + (Math.abs(seed) % (high - low + 1));
+	return family.make({ random: seededRandom(seedFrom(family.id, seed)), turning });
+}
+
 /** The item a family makes from a seed. The same seed always makes the same item. */
 export function makeItem(family: ItemFamily, seed: number): Item {
-	const turning = (low: number, high: number) => low + (Math.abs(seed) % (high - low + 1));
-	const draft = family.make({ random: seededRandom(seedFrom(family.id, seed)), turning });
+	const draft = draftItem(family, seed);
 	const { id: familyId, skillCode } = family;
 	const edition = editionOf(familyId);
 	return { familyId, edition, skillCode, seed, ...draft, expectedErrors: tellingErrors(draft) };
@@ -38,12 +44,12 @@ export function makeItem(family: ItemFamily, seed: number): Item {
 
 /** Expected errors that can be told apart: wrong, readable, and each answer from the first wrong idea that gives it. */
 function tellingErrors({ response, key, expectedErrors }: Draft): Item['expectedErrors'] {
-	const telling: Item['expectedErrors'] = [];
-	for (const error of expectedErrors) {
-		if (!isReadable({ response }, error.answer) || sameAnswer({ response }, error.answer, key)) continue;
-		if (telling.every((earlier) => !sameAnswer({ response }, earlier.answer, error.answer))) telling.push(error);
-	}
-	return telling;
+	const told = new Set([canonicalAnswer({ response }, key)]);
+	return expectedErrors.filter(({ answer }) => {
+		if (!isReadable({ response }, answer)) return false;
+		const says = canonicalAnswer({ response }, answer);
+		return !told.has(says) && told.add(says);
+	});
 }
 
 interface Common {

@@ -1,5 +1,5 @@
 import type { ProbeForm } from '../growth';
-import { familiesFor, itemFrom } from './bank';
+import { draftFrom, familiesFor } from './bank';
 import { describeAnswer } from './check';
 import type { Item, ItemSeed } from './item';
 import { paperFormSeeds, probeSeeds } from './seeds';
@@ -57,20 +57,30 @@ interface ProbeQuestions {
 
 function chooseQuestions(places: ProbePlace[], seeds: number[], number: number, met: Set<string>): ProbeQuestions {
 	let repeated = 0;
+	/** Seeds of a family whose questions are met by now: what is met stays so. */
+	const past = new Map<string, Set<number>>();
+	const isNew = (familyId: string, seed: number) => {
+		const ofFamily = past.get(familyId) ?? new Set();
+		past.set(familyId, ofFamily);
+		if (ofFamily.has(seed)) return false;
+		ofFamily.add(seed);
+		const words = sameWords(draftFrom(familyId, seed));
+		return !met.has(words) && met.add(words);
+	};
 	const questions = places.map(({ familyId, skillCode }, place) => {
-		for (let i = 0; i < seeds.length; i++) {
-			const seed = seeds[(place * STRIDE + i) % seeds.length];
-			const words = sameWords(itemFrom(familyId, seed));
-			if (met.has(words)) continue;
-			met.add(words);
-			return { familyId, skillCode, seed };
-		}
-		repeated++;
-		return { familyId, skillCode, seed: seeds[(place * STRIDE) % seeds.length] };
+		const own = turned(seeds, place * STRIDE);
+		const seed = own.find((one) => isNew(familyId, one));
+		if (seed === undefined) repeated++;
+		return { familyId, skillCode, seed: seed ?? own[0] };
 	});
 	// Turned by the probe's number: the same place is not met at the same point every week.
-	const turn = (number * TURN) % questions.length;
-	return { questions: [...questions.slice(turn), ...questions.slice(0, turn)], repeated };
+	return { questions: turned(questions, number * TURN), repeated };
+}
+
+/** A list from another place on, what was before it at the end. */
+function turned<T>(list: T[], by: number): T[] {
+	const turn = by % list.length;
+	return [...list.slice(turn), ...list.slice(0, turn)];
 }
 
 /** Places of one family begin so many seeds apart, and a probe's order is turned by so many a week. */

@@ -2,7 +2,8 @@ import { mkdtemp, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
-import { emptyDatabase, migratedDatabase, migrations } from '../../../../tests/smallSchool';
+import { migrations } from '../../../../tests/databaseShape';
+import { emptyDatabase, migratedDatabase } from '../../../../tests/smallSchool';
 import { migrate } from './migrate';
 import { openDatabase, type RootDatabase } from './pool';
 

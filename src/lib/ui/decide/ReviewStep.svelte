@@ -15,7 +15,7 @@
 	import { seriesChartOptions } from '../track/seriesChart';
 	import SeriesChart from '../track/SeriesChart.svelte';
 	import { sayErrorRates, sayLevels, sayPhases, sayReason, saySeries } from '$lib/core/growth';
-	import { sayChart, seriesContent } from '../track/seriesContent';
+	import { sayChart, SERIES_KEY, seriesContent } from '../track/seriesContent';
 	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
 	import type { ShownStep, ShownTask, ShownVerdict } from './shownStep';
@@ -84,9 +84,10 @@
 {#if plan}
 	<div class="chart">
 		<SeriesChart
-			options={seriesChartOptions(seriesContent(plan, skillName), 'medium')}
+			options={(hasWords) => seriesChartOptions(seriesContent(plan, skillName), hasWords)}
 			size="medium"
 			says={sayChart(plan)}
+			key={SERIES_KEY}
 		/>
 	</div>
 {/if}

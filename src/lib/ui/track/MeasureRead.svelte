@@ -25,7 +25,7 @@
 
 {#if isTitled}<h2>{measure[0].toUpperCase()}{measure.slice(1)}, week by week</h2>{/if}
 <SeriesChart
-	options={measureChartOptions(reading, sayDay(goalOn), units, 'medium')}
+	options={(hasWords) => measureChartOptions(reading, sayDay(goalOn), units, hasWords)}
 	size="medium"
 	says="Correct {units} a minute: {values || 'nothing yet'}."
 />

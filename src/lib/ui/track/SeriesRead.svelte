@@ -23,7 +23,7 @@
 	import Table from '../table/Table.svelte';
 	import { seriesChartOptions } from './seriesChart';
 	import SeriesChart from './SeriesChart.svelte';
-	import { sayChart, seriesContent, type ShownSeries } from './seriesContent';
+	import { sayChart, SERIES_KEY, seriesContent, type ShownSeries } from './seriesContent';
 
 	interface Plan extends ShownSeries {
 		studentId: number;
@@ -81,7 +81,11 @@
 </p>
 {#each sayPhases(plan.phases, skillName) as sentence (sentence)}<p class="soft">{sentence}</p>{/each}
 {#if marks}<p>{sayLevels(plan.levels, marks).join(' ')}</p>{/if}
-<SeriesChart options={seriesChartOptions(seriesContent(plan, skillName), 'large')} says={sayChart(plan)} />
+<SeriesChart
+	options={(hasWords) => seriesChartOptions(seriesContent(plan, skillName), hasWords)}
+	says={sayChart(plan)}
+	key={SERIES_KEY}
+/>
 {#if recommendation}
 	<div class="advice">
 		<h3>Advice: {recommendation.advice}</h3>

@@ -11,8 +11,14 @@ export const BAND = '#D3E8E4';
 
 export const TEXT = { fontFamily: 'Atkinson Hyperlegible Next Variable' };
 
-/** Whether it stands by itself, with words at its lines, or among many. */
+/** Whether it stands by itself, beside what else is said of a student, or among many. */
 export type ChartSize = 'large' | 'medium' | 'small';
+
+/** Pixels from which on there is room for words at what is drawn. */
+const ROOM_FOR_WORDS = 520;
+
+/** Whether words stand at what is drawn; elsewhere a key below says it. @param width in pixels */
+export const hasRoomForWords = (size: ChartSize, width: number) => size !== 'small' && width >= ROOM_FOR_WORDS;
 
 /** What a custom series draws a shape from: places of values in pixels. */
 export interface Drawing {
@@ -24,8 +30,8 @@ export interface Drawing {
 const MOST_NAMED = 12;
 
 /** Weeks from one to another, counted from 0 and named from 1. @param first can lie before the first week */
-export function weekAxis(first: number, weeks: number, isLarge: boolean) {
-	const step = weeks > MOST_NAMED || !isLarge ? 2 : 1;
+export function weekAxis(first: number, weeks: number, hasWords: boolean) {
+	const step = weeks > MOST_NAMED || !hasWords ? 2 : 1;
 	const named = Array.from({ length: Math.floor(weeks / step) + 1 }, (_, i) => i * step);
 	return {
 		type: 'value' as const,
@@ -37,7 +43,7 @@ export function weekAxis(first: number, weeks: number, isLarge: boolean) {
 		axisLabel: {
 			color: SOFT,
 			customValues: named,
-			formatter: (week: number) => (isLarge && week === 0 ? 'week 1' : String(week + 1))
+			formatter: (week: number) => (hasWords && week === 0 ? 'week 1' : String(week + 1))
 		}
 	};
 }
@@ -101,12 +107,12 @@ export const barSeries = (name: string, edges: { at: number; lower: number; uppe
 });
 
 /** What was measured. */
-export const dotSeries = (name: string, places: { at: number; value: number }[], isLarge: boolean) => ({
+export const dotSeries = (name: string, places: { at: number; value: number }[], hasWords: boolean) => ({
 	type: 'scatter' as const,
 	name,
 	silent: true,
 	z: 4,
-	symbolSize: isLarge ? 9 : 6,
+	symbolSize: hasWords ? 9 : 6,
 	itemStyle: { color: INK },
 	data: places.map(({ at, value }) => [at, value])
 });
@@ -130,7 +136,7 @@ export function words(x: number, y: number, says: string, color: string, positio
 }
 
 /** The aimline to its goal. */
-export function aimSeries({ from, to }: Aimline, isLarge: boolean) {
+export function aimSeries({ from, to }: Aimline, hasWords: boolean) {
 	return {
 		type: 'line' as const,
 		name: 'aimline',
@@ -145,7 +151,7 @@ export function aimSeries({ from, to }: Aimline, isLarge: boolean) {
 			{
 				value: [to.x, to.y],
 				label: {
-					show: isLarge,
+					show: hasWords,
 					formatter: `goal ${to.y}`,
 					color: SOFT,
 					position: 'right' as const,

@@ -12,15 +12,15 @@ const read = (many: number) =>
 		})),
 		plan
 	);
-const named = (name: string, many = 6, size: 'large' | 'small' = 'large') =>
-	measureChartOptions(read(many), 'Nov 16', 'words', size).series.find((one) => one.name === name);
+const named = (name: string, many = 6, hasWords = true) =>
+	measureChartOptions(read(many), 'Nov 16', 'words', hasWords).series.find((one) => one.name === name);
 
 describe('the chart of a measure', () => {
 	it('draws each giving in its week with its own error, from before the start where one lies there', () => {
 		expect(named('givings')!.data).toEqual(counts.map((count, week) => [week - 1, count]));
 		const [[, lower, upper]] = named('what each giving says by itself')!.data as number[][];
 		expect([lower, upper]).toEqual([50 - Math.sqrt(50), 50 + Math.sqrt(50)]);
-		const { xAxis, yAxis } = measureChartOptions(read(6), 'Nov 16', 'words', 'large');
+		const { xAxis, yAxis } = measureChartOptions(read(6), 'Nov 16', 'words', true);
 		expect(xAxis).toMatchObject({ min: -1.5, max: 9.5 });
 		const highest = Math.max(62 + Math.sqrt(62), read(6).atGoal!.upper);
 		expect(yAxis.max).toBeGreaterThanOrEqual(highest);
@@ -36,9 +36,9 @@ describe('the chart of a measure', () => {
 		expect(named('aimline')).toBeDefined();
 		const says = `${atGoal!.lower.toFixed(0)} to ${atGoal!.upper.toFixed(0)} by Nov 16`;
 		expect(named(says)).toBeDefined();
-		expect(named(says, 6, 'small')).toBeUndefined();
+		expect(named(says, 6, false)).toBeUndefined();
 		for (const name of ['robust line', 'one more giving, 80 of 100']) expect(named(name, 5)).toBeUndefined();
 		expect(named('aimline', 2)).toBeUndefined();
-		expect(measureChartOptions(read(0), 'Nov 16', 'words', 'large').xAxis).toMatchObject({ min: -0.5 });
+		expect(measureChartOptions(read(0), 'Nov 16', 'words', true).xAxis).toMatchObject({ min: -0.5 });
 	});
 });

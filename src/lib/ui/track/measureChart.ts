@@ -4,7 +4,6 @@ import {
 	aimSeries,
 	areaSeries,
 	barSeries,
-	type ChartSize,
 	dotSeries,
 	FAN,
 	lineSeries,
@@ -15,18 +14,22 @@ import {
 	words
 } from './chartParts';
 
-/** What ECharts draws of a measure that an adult gives week by week. @param goalOn the goal's day, said */
-export function measureChartOptions(reading: MeasureReading, goalOn: string, unit: string, size: ChartSize) {
+/**
+ * What ECharts draws of a measure that an adult gives week by week.
+ *
+ * @param goalOn the goal's day, said
+ * @param hasWords whether words stand at what is drawn
+ */
+export function measureChartOptions(reading: MeasureReading, goalOn: string, unit: string, hasWords: boolean) {
 	const { points, line, aim, atGoal, goalWeek } = reading;
-	const isLarge = size !== 'small';
 	const first = Math.min(0, ...points.map(({ week }) => week));
 	const last = points[points.length - 1];
 	return {
 		animation: false,
 		textStyle: TEXT,
-		grid: isLarge ? { left: 40, right: 170, top: 44, bottom: 34 } : { left: 30, right: 14, top: 10, bottom: 26 },
-		xAxis: weekAxis(first, Math.max(goalWeek, last?.week ?? 0), isLarge),
-		yAxis: { ...valueAxis(isLarge ? `correct ${unit} a minute` : ''), max: topOf(reading) },
+		grid: hasWords ? { left: 40, right: 170, top: 44, bottom: 34 } : { left: 30, right: 14, top: 10, bottom: 26 },
+		xAxis: weekAxis(first, Math.max(goalWeek, last?.week ?? 0), hasWords),
+		yAxis: { ...valueAxis(hasWords ? `correct ${unit} a minute` : ''), max: topOf(reading) },
 		series: [
 			...(atGoal && last
 				? [
@@ -48,7 +51,7 @@ export function measureChartOptions(reading: MeasureReading, goalOn: string, uni
 						)
 					]
 				: []),
-			...(aim ? [aimSeries(aim, isLarge)] : []),
+			...(aim ? [aimSeries(aim, hasWords)] : []),
 			barSeries(
 				'what each giving says by itself',
 				points.map(({ week, correctPerMinute, standardError }) => ({
@@ -60,9 +63,9 @@ export function measureChartOptions(reading: MeasureReading, goalOn: string, uni
 			dotSeries(
 				'givings',
 				points.map(({ week, correctPerMinute }) => ({ at: week, value: correctPerMinute })),
-				isLarge
+				hasWords
 			),
-			...(atGoal && isLarge
+			...(atGoal && hasWords
 				? [
 						words(
 							goalWeek,

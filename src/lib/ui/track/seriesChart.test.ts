@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { aimline, readSeries, type ProbeAnswers } from '$lib/core/growth';
+import { hasRoomForWords } from './chartParts';
 import { placesOf, type SeriesContent, seriesChartOptions } from './seriesChart';
 import { sparkPath, SPARK } from './sparkPath';
 
@@ -29,8 +30,8 @@ const content: SeriesContent = {
 		{ at: 3.5, is: 'not held' }
 	]
 };
-const named = (name: string, size: 'large' | 'small' = 'large', changes: Partial<SeriesContent> = {}) =>
-	seriesChartOptions({ ...content, ...changes }, size).series.find((one) => one.name === name);
+const named = (name: string, hasWords = true, changes: Partial<SeriesContent> = {}) =>
+	seriesChartOptions({ ...content, ...changes }, hasWords).series.find((one) => one.name === name);
 
 describe('the chart of a series', () => {
 	it('draws each probe in the middle of its week, with what it says by itself', () => {
@@ -53,15 +54,15 @@ describe('the chart of a series', () => {
 		expect(top.value).toEqual([2, 16]);
 	});
 
-	it('says what may come by the goal’s day, and nothing beside the lines of a small one', () => {
+	it('says what may come by the goal’s day, and nothing beside its lines where there is no room for words', () => {
 		const { lower, upper } = content.reading!.ahead[content.reading!.ahead.length - 1];
 		expect(named(`${lower} to ${upper} by Dec 18`)).toBeDefined();
-		expect(named(`${lower} to ${upper} by Dec 18`, 'small')).toBeUndefined();
-		expect(named('probes', 'small')).toBeDefined();
+		expect(named(`${lower} to ${upper} by Dec 18`, false)).toBeUndefined();
+		expect(named('probes', false)).toBeDefined();
 	});
 
 	it('stands empty but for its weeks and sessions before the first probe', () => {
-		const { series, xAxis } = seriesChartOptions({ ...content, reading: null, aimline: null }, 'large');
+		const { series, xAxis } = seriesChartOptions({ ...content, reading: null, aimline: null }, true);
 		expect(series.map(({ name }) => name)).toEqual(['group begins, Oct 26', 'sessions']);
 		expect(xAxis.axisLabel.customValues).toHaveLength(10);
 		expect(xAxis.axisLabel.formatter(0)).toBe('week 1');
@@ -79,6 +80,14 @@ describe('the chart of a series', () => {
 	it('puts two probes of a week beside each other', () => {
 		const probe = { right: 3, of: 8, alone: { lower: 1, upper: 5 } };
 		expect(placesOf([0, 0, 1].map((week) => ({ week, ...probe })))).toEqual([-0.25, 0.25, 1]);
+	});
+});
+
+describe('words at what is drawn', () => {
+	it('stand where a chart by itself is wide enough, on paper too, and never among many', () => {
+		expect([360, 519, 520, 660].map((width) => hasRoomForWords('large', width))).toEqual([false, false, true, true]);
+		expect(hasRoomForWords('medium', 660)).toBe(true);
+		expect(hasRoomForWords('small', 1200)).toBe(false);
 	});
 });
 

@@ -5,7 +5,6 @@ import {
 	areaSeries,
 	barSeries,
 	BAND,
-	type ChartSize,
 	dotSeries,
 	type Drawing,
 	FAN,
@@ -31,26 +30,25 @@ export interface SeriesContent {
 	sessions: { at: number; is: SessionDay['is'] }[];
 }
 
-/** What ECharts draws of a series of probes. */
-export function seriesChartOptions(content: SeriesContent, size: ChartSize) {
+/** What ECharts draws of a series of probes. @param hasWords whether words stand at what is drawn */
+export function seriesChartOptions(content: SeriesContent, hasWords: boolean) {
 	const { questions, goal, reading, aimline, phases, sessions } = content;
-	const isLarge = size !== 'small';
 	const weeks = Math.max(goal.week, reading ? reading.probes[reading.probes.length - 1].week : 0);
 	return {
 		animation: false,
 		textStyle: TEXT,
-		grid: isLarge ? { left: 40, right: 150, top: 44, bottom: 62 } : { left: 26, right: 14, top: 10, bottom: 38 },
-		xAxis: weekAxis(0, weeks, isLarge),
+		grid: hasWords ? { left: 40, right: 150, top: 44, bottom: 62 } : { left: 26, right: 14, top: 10, bottom: 38 },
+		xAxis: weekAxis(0, weeks, hasWords),
 		yAxis: {
-			...valueAxis(isLarge ? `right of ${questions}` : ''),
+			...valueAxis(hasWords ? `right of ${questions}` : ''),
 			max: questions,
-			interval: questions / (isLarge ? 4 : 2)
+			interval: questions / (hasWords ? 4 : 2)
 		},
 		series: [
-			...(reading ? readingSeries(reading, content, isLarge) : []),
-			...(aimline ? [aimSeries(aimline, isLarge)] : []),
-			...phases.map((phase) => phaseSeries(phase, questions, isLarge)),
-			stripSeries(sessions, isLarge)
+			...(reading ? readingSeries(reading, content, hasWords) : []),
+			...(aimline ? [aimSeries(aimline, hasWords)] : []),
+			...phases.map((phase) => phaseSeries(phase, questions, hasWords)),
+			stripSeries(sessions, hasWords)
 		]
 	};
 }
@@ -64,7 +62,7 @@ export function placesOf(probes: { week: number }[]): number[] {
 	});
 }
 
-function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, isLarge: boolean) {
+function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, hasWords: boolean) {
 	const at = placesOf(reading.probes);
 	const now = reading.levels[reading.levels.length - 1];
 	const last = at[at.length - 1];
@@ -82,7 +80,7 @@ function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, isLarg
 			'level',
 			reading.levels.map(({ value }, i) => ({ at: at[i], value }))
 		),
-		...(isLarge
+		...(hasWords
 			? [
 					words(last, now.lower, 'level now, 80% band', ACCENT, 'bottom'),
 					words(end.at, (end.lower + end.upper) / 2, `${end.lower} to ${end.upper} by ${goalOn}`, SOFT, 'right')
@@ -95,12 +93,12 @@ function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, isLarg
 		dotSeries(
 			'probes',
 			reading.probes.map(({ right }, i) => ({ at: at[i], value: right })),
-			isLarge
+			hasWords
 		)
 	];
 }
 
-function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number, isLarge: boolean) {
+function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number, hasWords: boolean) {
 	return {
 		type: 'line' as const,
 		name: says,
@@ -117,7 +115,7 @@ function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number,
 			{
 				value: [at - 0.5, top],
 				label: {
-					show: isLarge,
+					show: hasWords,
 					formatter: says,
 					color: INK,
 					position: [4, -18],
@@ -129,8 +127,8 @@ function phaseSeries({ at, says }: SeriesContent['phases'][number], top: number,
 }
 
 /** Sessions below the weeks: filled where the student was there, an outline where they missed it, a short line where none was held. */
-function stripSeries(sessions: SeriesContent['sessions'], isLarge: boolean) {
-	const width = isLarge ? 8 : 4;
+function stripSeries(sessions: SeriesContent['sessions'], hasWords: boolean) {
+	const width = hasWords ? 8 : 4;
 	const KINDS: SessionDay['is'][] = ['attended', 'missed', 'not held'];
 	return {
 		type: 'custom' as const,

@@ -6,7 +6,7 @@
 	import Pager from '$lib/ui/table/Pager.svelte';
 	import { seriesChartOptions } from '$lib/ui/track/seriesChart';
 	import SeriesChart from '$lib/ui/track/SeriesChart.svelte';
-	import { sayChart, seriesContent } from '$lib/ui/track/seriesContent';
+	import { sayChart, SERIES_KEY, seriesContent } from '$lib/ui/track/seriesContent';
 	import SeriesRead from '$lib/ui/track/SeriesRead.svelte';
 	import TrackViews from '$lib/ui/track/TrackViews.svelte';
 
@@ -45,10 +45,7 @@
 {#if page.charts.length === 0}
 	<p>Nobody in this scope has weekly probes. They start with a group, or under Probes this week.</p>
 {:else}
-	<p class="soft">
-		Dots: what was right. Green: the level, 80%. Gray: what may come, 80%. Dashes: to the goal. Below: sessions attended
-		(filled), missed (outlined), not held (a line).
-	</p>
+	<p class="soft">{SERIES_KEY}</p>
 	<ul class="many">
 		{#each page.charts as plan (plan.id)}
 			<li data-student={plan.studentId} class:current={plan.id === page.chosen?.plan.id}>
@@ -57,7 +54,7 @@
 					<span class="soft">{skillName(plan.skillId)}</span>
 				</h3>
 				<SeriesChart
-					options={seriesChartOptions(seriesContent(plan, skillName), 'small')}
+					options={(hasWords) => seriesChartOptions(seriesContent(plan, skillName), hasWords)}
 					size="small"
 					says={sayChart(plan)}
 				/>
