@@ -1,15 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar';
-import { readMeasureSeries, sayEquivalence, sayMeasureReading } from '.';
+import { readMeasureSeries, sayEquivalence, sayMeasureReading, sayMeasureSeries } from '.';
 
-const says = (counts: number[], goalOn = '2026-11-16') =>
-	sayMeasureReading(
-		readMeasureSeries(
-			counts.map((reached, week) => ({ on: addDays('2026-09-14', 7 * week), reached, missed: [], seconds: 60 })),
-			{ startsOn: '2026-09-14', goalOn, goal: 70 }
-		),
-		'Nov 16'
+const read = (counts: number[], goalOn = '2026-11-16') =>
+	readMeasureSeries(
+		counts.map((reached, week) => ({ on: addDays('2026-09-14', 7 * week), reached, missed: [], seconds: 60 })),
+		{ startsOn: '2026-09-14', goalOn, goal: 70 }
 	);
+const says = (counts: number[], goalOn?: string) => sayMeasureReading(read(counts, goalOn), 'Nov 16');
 
 describe('what a series of a measure says', () => {
 	it('is how few there are, while there are few', () => {
@@ -31,6 +29,15 @@ describe('what a series of a measure says', () => {
 		);
 		expect(more).toEqual([]);
 		expect(says([50, 54, 53, 57, 59, 62], '2027-02-12')).toHaveLength(3);
+	});
+
+	it('begins with its givings where a student’s growth is told', () => {
+		const counts = [50, 54, 53];
+		expect(sayMeasureSeries('reading aloud', read(counts), 'Nov 16')).toEqual([
+			'Reading aloud, correct words a minute: 50, 54, 53.',
+			...says(counts)
+		]);
+		expect(sayMeasureSeries('number fluency', read([]), 'Nov 16')).toEqual(['Number fluency.', ...says([])]);
 	});
 
 	it('tells how far two givings can be held against each other', () => {

@@ -30,6 +30,14 @@ export function sayMeasureReading(reading: MeasureReading, goalOn: string): stri
 	return says;
 }
 
+/** A measure's givings with what they say, where a student's growth is told. @param goalOn the goal's day, said */
+export function sayMeasureSeries(measure: FluencyMeasure, reading: MeasureReading, goalOn: string): string[] {
+	const given = reading.points.map(({ correctPerMinute }) => number(correctPerMinute)).join(', ');
+	const name = measure[0].toUpperCase() + measure.slice(1);
+	const says = sayMeasureReading(reading, goalOn);
+	return given ? [`${name}, correct ${MEASURES[measure].units} a minute: ${given}.`, ...says] : [`${name}.`, ...says];
+}
+
 /** How far givings of a measure can be held against each other. */
 export const sayEquivalence = (measure: FluencyMeasure): string =>
 	measure === 'reading aloud'

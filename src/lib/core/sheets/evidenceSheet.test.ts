@@ -28,6 +28,7 @@ const facts = (change: Partial<EvidenceFacts> = {}): EvidenceFacts => ({
 		...{ goal: { right: 14, week: 9 }, goalOn: '2026-12-18' },
 		phases: [{ is: 'verdict', on: '2026-11-09', verdict: 'adjust', change: 'smaller steps' }]
 	},
+	measures: [],
 	sessions,
 	focus: {
 		name: 'Add like fractions',
@@ -87,6 +88,16 @@ describe('the evidence sheet', () => {
 		);
 		for (const part of none.parts) expect(part.lines.length, part.key).toBeGreaterThan(0);
 		expect(textOf(none)).toContain('No weekly probes run, so growth cannot be told.');
+	});
+
+	it('tells the measures that an adult gives, beside probes and without any', () => {
+		const measures = [['Reading aloud, correct words a minute: 52, 55.', '2 givings so far: from 6 on a rise is told.']];
+		expect(linesOf(evidenceSheet(facts({ measures })), 'growth')).toEqual(expect.arrayContaining(measures[0]));
+		expect(linesOf(evidenceSheet(facts({ measures, series: null, sessions: null })), 'growth')).toEqual([
+			'No weekly probes run.',
+			...measures[0],
+			'No sessions were planned.'
+		]);
 	});
 });
 

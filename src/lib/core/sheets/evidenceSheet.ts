@@ -58,6 +58,8 @@ export interface EvidenceFacts {
 	tiers: { tier: number; fromOn: SchoolDate; untilOn: SchoolDate | null }[];
 	groups: { name: string; focus: string; fromOn: SchoolDate; untilOn: SchoolDate | null; sessions: Sessions | null }[];
 	series: SheetSeries | null;
+	/** What each measure says that an adult gives week by week, in sentences. */
+	measures: string[][];
 	sessions: Sessions | null;
 	focus: {
 		name: string;
@@ -96,14 +98,19 @@ export const levelTable = (levels: SheetLevel[]): SheetPart['table'] => ({
 	])
 });
 
-function growthPart({ series, sessions, skillName }: EvidenceFacts): SheetPart<EvidencePart> {
+function growthPart({ series, measures, sessions, skillName }: EvidenceFacts): SheetPart<EvidencePart> {
 	const head = { key: 'growth' as const, heading: 'Growth and what was delivered' };
 	const delivered = sessions ? [saySessions(sessions)] : ['No sessions were planned.'];
-	if (!series) return { ...head, lines: ['No weekly probes run, so growth cannot be told.', ...delivered] };
+	const told = measures.flat();
+	if (!series) {
+		const none = told.length ? 'No weekly probes run.' : 'No weekly probes run, so growth cannot be told.';
+		return { ...head, lines: [none, ...told, ...delivered] };
+	}
 	const { reading, questions, goal, goalOn, phases, practiced, skill } = series;
 	const lines = [
 		`Weekly probes on ${skill}, ${questions} questions each.`,
 		...(reading ? saySeries(reading, { questions, right: goal.right, goalOn }) : ['None was taken yet.']),
+		...told,
 		...delivered,
 		`${plural(practiced, 'minute')} of practice since they began.`,
 		...sayPhases(phases, skillName)

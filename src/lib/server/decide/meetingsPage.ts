@@ -13,6 +13,8 @@ import { reviewStep } from './reviewStep';
 
 /** Meetings that are shown at once, of those to come and those that were. */
 const AT_ONCE = 20;
+/** Students that are proposed for a meeting at first, besides those whose review is due. */
+const PROPOSED_AT_FIRST = 40;
 /** Who can be invited to a meeting. */
 export const INVITED: Staff['role'][] = ['coordinator', 'specialist', 'interventionist', 'teacher'];
 
@@ -109,10 +111,20 @@ export async function meetingsPage(database: Database, staff: Staff, school: Sch
 					/** Whether all of the scope are on the agenda at first, due or not. */
 					areChosen,
 					adults: await staffList(database, school.id, INVITED),
-					proposed: await proposedFor(database, staff, school, scope, on, areChosen)
+					...proposedAtFirst(
+						await proposedFor(database, staff, school, scope, on, areChosen),
+						on,
+						areChosen || oneIn(url, 'proposed', ['all']) === 'all'
+					)
 				}
 			: null
 	};
+}
+
+/** Whoever is due by a day and who comes next, or all; with how many there are. */
+export function proposedAtFirst(all: Proposed[], on: string, areAll: boolean): { proposed: Proposed[]; total: number } {
+	const due = all.filter(({ dueOn }) => dueOn !== null && dueOn <= on).length;
+	return { proposed: areAll ? all : all.slice(0, due + PROPOSED_AT_FIRST), total: all.length };
 }
 
 /** A step of an agenda with its student. */

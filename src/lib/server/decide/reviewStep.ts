@@ -30,11 +30,11 @@ export async function reviewStep(
 		tierRule(database, school.id),
 		familyLetters(database, [student.id])
 	]);
-	const { group, focus, asked, sessions, recommendation, around, levels, notes, skills } = look;
+	const { group, focus, asked, measures, sessions, recommendation, around, levels, notes, skills } = look;
 	const next = asked ? await adviceAfterNext(database, school, asked.plan) : [];
 	const last = decided.find(({ id }) => id !== review.id) ?? null;
 	return {
-		...{ review, student, focus, asked, sessions, recommendation, next, around, notes, last },
+		...{ review, student, focus, asked, measures, sessions, recommendation, next, around, notes, last },
 		group: group && { ...group, minutes: group.time?.minutes ?? null },
 		level: levels.find(({ domainId }) => domainId === focus?.domainId) ?? null,
 		/** The last that the family was sent; null for nothing yet. */

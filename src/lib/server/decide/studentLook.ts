@@ -1,3 +1,5 @@
+import { sayDay } from '../../core/calendar';
+import { sayMeasureSeries } from '../../core/fluency';
 import { adviseFrom, LEVEL_SOURCES } from '../../core/growth';
 import { masteredIn, ownOrInferred, readyNext } from '../../core/mastery';
 import { POINTS_PER_LOGIT, termSaid, toPoints, yearOf } from '../../core/measurement';
@@ -10,7 +12,7 @@ import type { Staff } from '../request';
 import { type School, schoolYears } from '../school';
 import { cutScores, scoreHistory } from '../screen';
 import { readStandings } from '../standing';
-import { askAbout, chartedPlans, circumstancesOf, levelsOf } from '../track';
+import { askAbout, askMeasures, chartedPlans, circumstancesOf, levelsOf } from '../track';
 
 /** Notes that are shown. */
 const NOTES = 4;
@@ -88,11 +90,12 @@ export async function studentLook(
 	student: RosterStudent,
 	groupId: number | null
 ) {
-	const [groups, skills, domains, plans, notes, sessions, times] = await Promise.all([
+	const [groups, skills, domains, plans, measures, notes, sessions, times] = await Promise.all([
 		currentGroups(database, staff, school.today),
 		skillList(database, school.id),
 		domainList(database, school.id),
 		chartedPlans(database, school, [student]),
+		askMeasures(database, school, student),
 		notesOn(database, [student.id]),
 		sessionCounts(database, [student.id], school),
 		slotList(database, school.id, school.today)
@@ -112,6 +115,11 @@ export async function studentLook(
 		group: group && { name: group.name, tier: group.tier, startsOn: group.startsOn, time },
 		focus: focus && { id: focus.id, name: focus.shortName, code: focus.code, domainId: focus.domainId },
 		asked,
+		/** Measures that an adult gives week by week, each with what it says. */
+		measures: measures.map(({ id, measure, reading, goalOn }) => ({
+			id,
+			says: sayMeasureSeries(measure, reading, sayDay(goalOn))
+		})),
 		sessions: own,
 		recommendation:
 			asked?.recommendation ?? adviseFrom(null, circumstancesOf({ phases: [], levels: [], sessions: own })),

@@ -70,6 +70,7 @@ async function sheetFacts(database: Database, staff: Staff, school: School, stud
 			sessions: sessions.get(`${student.id} ${id}`) ?? null
 		})),
 		series: plan && { ...plan, skill: skillName(plan.skillId), practiced: look.asked!.practiced },
+		measures: look.measures.map(({ says }) => says),
 		sessions: look.sessions,
 		focus: look.focus && {
 			name: look.focus.name,

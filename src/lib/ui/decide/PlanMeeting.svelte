@@ -27,7 +27,14 @@
 		meetingId: number | null;
 	}
 	interface Props {
-		planning: { on: string; areChosen: boolean; adults: { id: number; displayName: string }[]; proposed: Proposed[] };
+		planning: {
+			on: string;
+			areChosen: boolean;
+			adults: { id: number; displayName: string }[];
+			proposed: Proposed[];
+			/** With those who are not among them yet. */
+			total: number;
+		};
 		scopeInWords: string;
 	}
 	let { planning, scopeInWords }: Props = $props();
@@ -111,6 +118,12 @@
 			{#snippet empty()}No review is due by then, and nothing is at stake for anybody here.{/snippet}
 		</Table>
 	</div>
+	{#if planning.proposed.length < planning.total}
+		<p class="soft">
+			{planning.proposed.length} of {planning.total}, most at stake first.
+			<a href={withState({ proposed: 'all' })} data-sveltekit-noscroll>Show all {planning.total}</a>
+		</p>
+	{/if}
 	<!-- Somebody with two reviews is one student. -->
 	{#each students as id (id)}<input type="hidden" name="students" value={id} />{/each}
 	<p class="send">

@@ -101,7 +101,8 @@
 						? `, between ${number(plan.rate.interval[0], 1)} and ${number(plan.rate.interval[1], 1)} (80%)`
 						: ''}.
 				</p>{/if}
-		{:else}<p>No weekly probes run, so growth cannot be told.</p>{/if}
+		{:else}<p>No weekly probes run{step.measures.length ? '' : ', so growth cannot be told'}.</p>{/if}
+		{#each step.measures as measure (measure.id)}<p>{measure.says.join(' ')}</p>{/each}
 		{#if sessions}
 			<p>
 				{saySessions(sessions)}

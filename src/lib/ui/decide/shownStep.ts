@@ -45,6 +45,8 @@ export interface ShownStep {
 		practiced: number;
 		marks: LevelMarks;
 	} | null;
+	/** Measures that an adult gives week by week, each with what it says. */
+	measures: { id: number; says: string[] }[];
 	sessions: Sessions | null;
 	recommendation: Recommendation;
 	/** What the advice will be after the next probe. */

@@ -13,6 +13,5 @@ export const actions = {
 	plan: planAction,
 	unplan: unplanAction,
 	callOff: callOffAction,
-	putBack: putBackAction,
-	unplanAction
+	putBack: putBackAction
 };

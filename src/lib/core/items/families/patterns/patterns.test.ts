@@ -4,15 +4,20 @@ import { patternsFamilies } from '.';
 /** Both sides of a line of sums worked out. */
 const sides = (text: string) =>
 	text.split(' = ').map((side) => side.split(' + ').reduce((sum, one) => sum + Number(one), 0));
+type InX = (x: number) => number;
+const known = new Map<string, InX>();
 /** A side of an equation in x, worked out. */
-const at = (side: string, x: number) =>
-	new Function(
-		'x',
-		`return ${side
+function at(side: string, x: number): number {
+	let value = known.get(side);
+	if (!value) {
+		const code = side
 			.replace(/\\frac\{(\w+)\}\{(\w+)\}/g, '($1/$2)')
 			.replace(/\\cdot/g, '*')
-			.replace(/(\d|\))(?=[x(])/g, '$1*')}`
-	)(x) as number;
+			.replace(/(\d|\))(?=[x(])/g, '$1*');
+		known.set(side, (value = new Function('x', `return ${code}`) as InX));
+	}
+	return value(x);
+}
 const equation = (stem: string) => /\$([^$]*=[^$]*)\$/.exec(stem)![1].split(' = ');
 /** The x that makes both sides of the stem's equation equal, among whole numbers. */
 function solution(stem: string): number {
