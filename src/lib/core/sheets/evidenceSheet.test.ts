@@ -91,7 +91,9 @@ describe('the evidence sheet', () => {
 	});
 
 	it('tells the measures that an adult gives, beside probes and without any', () => {
-		const measures = [['Reading aloud, correct words a minute: 52, 55.', '2 givings so far: from 6 on a rise is told.']];
+		const measures = [
+			['Reading aloud, correct words a minute: 52, 55.', '2 givings so far: from 6 on a rise is told.']
+		];
 		expect(linesOf(evidenceSheet(facts({ measures })), 'growth')).toEqual(expect.arrayContaining(measures[0]));
 		expect(linesOf(evidenceSheet(facts({ measures, series: null, sessions: null })), 'growth')).toEqual([
 			'No weekly probes run.',

@@ -78,7 +78,8 @@ export async function absencesByReason(
 ): Promise<{ why: Away | null; times: number }[]> {
 	if (studentIds.length === 0 || groupIds.length === 0) return [];
 	const rows = await database.rows<{ why: Away | null; times: number | string }>(
-		`SELECT why_away AS why, COUNT(*) AS times FROM attendance FORCE INDEX (PRIMARY)
+		// By the groups: a range for each student in each of them would be as many as both multiplied.
+		`SELECT why_away AS why, COUNT(*) AS times FROM attendance FORCE INDEX (by_group)
 		WHERE student_id IN (?) AND on_date BETWEEN ? AND ? AND group_id IN (?) AND NOT present
 		GROUP BY why_away ORDER BY times DESC, why`,
 		[studentIds, from, until, groupIds]
