@@ -48,7 +48,8 @@ describe('reading numbers', () => {
 		);
 		expect(readRational('1,200')).toEqual({ numerator: 1200, denominator: 1 });
 		expect(readRational('−1 1/2')).toEqual({ numerator: -3, denominator: 2 });
-		expect(readRational('1,20')).toBeNull();
+		expect(readRational('1,20')).toEqual({ numerator: 6, denominator: 5 });
+		expect(readRational('1,20,0')).toBeNull();
 	});
 });
 

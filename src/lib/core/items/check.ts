@@ -1,4 +1,4 @@
-import { isCollected, readExpression } from './expression';
+import { isCollected, readTypedExpression } from './expression';
 import { NOT_YET, type Answer, type Given, type Item } from './item';
 import { rulesOf } from './kinds';
 
@@ -57,14 +57,14 @@ export function describeAnswer(item: Pick<Item, 'response'>, answer: Given): str
 /** Whether an expression has the key's value but is not multiplied out and collected as the key is. */
 function isUncollected({ response, key }: Checkable, answer: Answer): boolean {
 	if (response.kind !== 'expression') return false;
-	const given = readExpression(answer as string, response.letters);
-	const wanted = readExpression(key as string, response.letters);
+	const given = readTypedExpression(answer as string, response);
+	const wanted = readTypedExpression(key as string, response);
 	if (!given || !wanted || !isCollected(wanted) || isCollected(given)) return false;
 	return sameAnswer({ response }, collectedForm(given), key as string);
 }
 
 /** An expression written multiplied out, as `readExpression` reads it. */
-function collectedForm({ value }: NonNullable<ReturnType<typeof readExpression>>): string {
+function collectedForm({ value }: NonNullable<ReturnType<typeof readTypedExpression>>): string {
 	const terms = [...value].map(
 		([term, { numerator, denominator }]) => `${numerator}/${denominator}${term ? `*${term.replaceAll(' ', '*')}` : ''}`
 	);

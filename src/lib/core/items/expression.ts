@@ -1,4 +1,5 @@
 import { rational, type Rational } from './rational';
+import { inPlainSigns, withPowers } from './signs';
 
 /**
  * A polynomial: for each product of letters, written `x^2 y`, its coefficient; the empty text is the constant.
@@ -56,10 +57,18 @@ interface Reading {
 	plain: boolean;
 }
 
+/** A part of a product. */
+interface Factor {
+	value: Polynomial;
+	plain: boolean;
+	/** Whether it is one term as it should be, as far as parentheses around it do nothing where it stands alone. */
+	isTerm: boolean;
+}
+
 const constant = (value: Rational): Polynomial => (value.numerator === 0 ? new Map() : new Map([['', value]]));
 
 /**
- * Reads an expression with letters exactly: `3x + 5`, `2(x − 4)`, `x^2y`, `1/2 n`, `(a + b)/3`.
+ * Reads an expression with letters exactly: `3x + 5`, `2(x − 4)`, `x^2y`, `x⁶`, `x^(6)`, `1/2 n`, `½n`, `(a + b)/3`.
  *
  * Grammar: sum of products of powers; a product may leave out its sign; division only by numbers.
  *
@@ -67,13 +76,13 @@ const constant = (value: Rational): Polynomial => (value.numerator === 0 ? new M
  * @returns null when the text is no such expression, or longer than any answer could be
  */
 export function readExpression(text: string, letters: string[]): Reading | null {
-	const source = text
-		.replace(/[\u2212\u2013]/g, '-')
-		.replace(/[×·]/g, '*')
+	const spaced = inPlainSigns(withPowers(text))
+		.replace(/[×·∙⋅]/g, '*')
 		.replace(/÷/g, '/')
-		.replace(/²/g, '^2')
-		.replace(/³/g, '^3')
-		.replace(/\s+/g, '');
+		.replace(/(?<![\d./])(\d+)\s+(\d+\s*\/\s*\d+)/g, '($1+$2)');
+	// Two numbers beside each other are neither one number nor a product.
+	if (/\d\s+[\d.]/.test(spaced)) return null;
+	const source = spaced.replace(/\s+/g, '');
 	if (source.length === 0 || source.length > LONGEST) return null;
 	let at = 0;
 	const next = () => source[at] ?? '';
@@ -97,12 +106,15 @@ export function readExpression(text: string, letters: string[]): Reading | null 
 	}
 
 	function product(): Reading {
-		let { value, plain } = power();
+		const first = power();
+		let { value, plain } = first;
+		let isAlone = true;
 		const seen = new Set(lettersOf(value));
 		let hasNumber = isNumber(value);
 		for (;;) {
 			const divides = take('/');
 			if (!divides && !take('*') && !/[\p{L}\d(.]/u.test(next())) break;
+			isAlone = false;
 			const factor = power();
 			if (divides) {
 				if (!isNumber(factor.value) || factor.value.size === 0) throw new Unreadable();
@@ -117,36 +129,38 @@ export function readExpression(text: string, letters: string[]): Reading | null 
 			for (const letter of lettersOf(factor.value)) seen.add(letter);
 			value = multiplyPolynomials(value, factor.value);
 		}
-		return { value, terms: 1, plain: plain && value.size <= 1 };
+		return { value, terms: 1, plain: (plain || (isAlone && first.isTerm)) && value.size <= 1 };
 	}
 
-	function power(): { value: Polynomial; plain: boolean } {
+	function power(): Factor {
 		const base = atom();
 		if (!take('^')) return base;
-		const digits = /^\d{1,2}/.exec(source.slice(at));
-		if (!digits || Number(digits[0]) > HIGHEST_POWER) throw new Unreadable();
-		at += digits[0].length;
+		const [written, bare, enclosed] = /^(?:(\d{1,2})|\((\d{1,2})\))/.exec(source.slice(at)) ?? [];
+		const exponent = Number(bare ?? enclosed);
+		if (!written || exponent > HIGHEST_POWER) throw new Unreadable();
+		at += written.length;
 		let value = constant(rational(1));
-		for (let i = 0; i < Number(digits[0]); i++) value = multiplyPolynomials(value, base.value);
-		return { value, plain: base.plain && !isNumber(base.value) };
+		for (let i = 0; i < exponent; i++) value = multiplyPolynomials(value, base.value);
+		return { value, plain: base.plain && !isNumber(base.value), isTerm: false };
 	}
 
-	function atom(): { value: Polynomial; plain: boolean } {
+	function atom(): Factor {
 		if (take('(')) {
-			const { value } = sum();
+			const isSigned = /[-+]/.test(next());
+			const { value, plain, terms } = sum();
 			if (!take(')')) throw new Unreadable();
-			return { value, plain: isNumber(value) };
+			return { value, plain: isNumber(value), isTerm: plain && terms === 1 && !isSigned };
 		}
 		const digits = /^(\d{1,9}(?:\.\d{1,6})?|\.\d{1,6})/.exec(source.slice(at));
 		if (digits) {
 			at += digits[0].length;
 			const [whole, part = ''] = digits[0].split('.');
-			return { value: constant(rational(Number(whole + part), 10 ** part.length)), plain: true };
+			return { value: constant(rational(Number(whole + part), 10 ** part.length)), plain: true, isTerm: true };
 		}
 		const letter = letters.find((one) => source.startsWith(one, at) || source.startsWith(one.toUpperCase(), at));
 		if (!letter) throw new Unreadable();
 		at += letter.length;
-		return { value: new Map([[`${letter}^1`, rational(1)]]), plain: true };
+		return { value: new Map([[`${letter}^1`, rational(1)]]), plain: true, isTerm: true };
 	}
 
 	try {
@@ -156,6 +170,17 @@ export function readExpression(text: string, letters: string[]): Reading | null 
 		if (error instanceof Unreadable) return null;
 		throw error;
 	}
+}
+
+/** Reads what was typed in answer to an item; some type once more what stands before the field, such as `y =`. */
+export function readTypedExpression(
+	text: string,
+	{ letters, before = '' }: { letters: string[]; before?: string }
+): Reading | null {
+	const begins = before.replace(/[\s$]/g, '').toLowerCase();
+	const typed = text.trimStart().replace(/\s*=\s*/, '=');
+	const repeats = begins !== '' && typed.toLowerCase().startsWith(begins);
+	return readExpression(repeats ? typed.slice(begins.length) : text, letters);
 }
 
 const isNumber = (value: Polynomial) => value.size === 0 || (value.size === 1 && value.has(''));

@@ -1,5 +1,5 @@
 import { plural } from '../words';
-import { isCollected, readExpression } from './expression';
+import { isCollected, readTypedExpression } from './expression';
 import type { Answer, ResponseKind, SpecOf } from './item';
 import { readRational } from './rational';
 import { clockFace, formatNumber, tex } from './text';
@@ -112,10 +112,10 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 		describe: ({ unit }, answer) => withUnit(describeFraction(answer), unit)
 	}),
 	expression: kind<'expression', string>({
-		isReadable: ({ letters }, answer): answer is string =>
-			typeof answer === 'string' && readExpression(answer, letters) !== null,
-		canonical({ letters }, answer) {
-			const reading = readExpression(answer, letters)!;
+		isReadable: (response, answer): answer is string =>
+			typeof answer === 'string' && readTypedExpression(answer, response) !== null,
+		canonical(response, answer) {
+			const reading = readTypedExpression(answer, response)!;
 			const terms = [...reading.value].map(
 				([term, { numerator, denominator }]) => `${numerator}/${denominator} ${term}`
 			);

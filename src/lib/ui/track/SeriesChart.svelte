@@ -24,17 +24,17 @@
 		key?: string;
 	}
 	let { options, size = 'large', says, key }: Props = $props();
-	let isSeen = $state(false);
-	let width = $state(0);
-	let isOnPaper = $state(false);
-	const hasWords = $derived(hasRoomForWords(size, isOnPaper ? ON_PAPER[size].width : width));
-
 	/** As wide as a page, which is laid out only after a browser has asked for the chart. */
 	const ON_PAPER = {
 		large: { width: 660, height: 260 },
 		medium: { width: 660, height: 220 },
 		small: { width: 220, height: 130 }
 	};
+	let isSeen = $state(false);
+	let width = $state(0);
+	let isOnPaper = $state(false);
+	const hasWords = $derived(hasRoomForWords(size, isOnPaper ? ON_PAPER[size].width : width));
+
 	let resize = (_: { width: number; height: number } | undefined) => {};
 
 	function print(isPaper: boolean) {
