@@ -1,8 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import { countSessions, sessionDays } from './sessions';
+import type { DayRange, WeeklyTime } from '.';
+import { countSessions, plannedDays, sessionDays } from './sessions';
 
-const sessionsSoFar = (...[memberships, time, pauses, records, today]: Parameters<typeof sessionDays>) =>
-	countSessions(sessionDays(memberships, time, pauses, records, today), today);
+type Records = Parameters<typeof sessionDays>[1];
+const daysSoFar = (
+	memberships: DayRange[],
+	time: Pick<WeeklyTime, 'days'>,
+	pauses: DayRange[],
+	records: Records,
+	today: string
+) =>
+	sessionDays(
+		memberships.flatMap((one) => plannedDays(one, time, pauses, today)),
+		records
+	);
+const sessionsSoFar = (...asked: Parameters<typeof daysSoFar>) => countSessions(daysSoFar(...asked), asked[4]);
 
 /** Mondays and Wednesdays; 2026-11-02 is a Monday. */
 const time = { days: [1, 3] };
@@ -46,7 +58,7 @@ describe('sessions so far', () => {
 
 	it('are told day by day: attended, missed, or not held', () => {
 		const records = [...present('2026-11-02', '2026-11-05'), { on: '2026-11-04', present: false }];
-		expect(sessionDays(inIt, time, [], records, '2026-11-10')).toEqual([
+		expect(daysSoFar(inIt, time, [], records, '2026-11-10')).toEqual([
 			{ on: '2026-11-02', is: 'attended' },
 			{ on: '2026-11-04', is: 'missed' },
 			{ on: '2026-11-05', is: 'attended' },

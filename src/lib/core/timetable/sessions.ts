@@ -18,27 +18,27 @@ export interface SessionDay {
 	is: 'attended' | 'missed' | 'not held';
 }
 
+/** Days before today on which a group should have met while somebody was in it: at its times, while it did not pause. */
+export function plannedDays(
+	{ fromOn, untilOn }: DayRange,
+	time: Pick<WeeklyTime, 'days'>,
+	pauses: DayRange[],
+	today: SchoolDate
+): SchoolDate[] {
+	const until = untilOn !== null && untilOn < today ? untilOn : today;
+	return meetingDays(time, fromOn, addDays(until, -1), pauses);
+}
+
 /**
  * A student's sessions in a group up to a day, in their order: planned ones, and those that took place at another time than
  * planned. Today's counts once it is on record.
  *
- * @param memberships when the student is in the group
+ * @param planned before today
  * @param records of sessions that took place, one a day
  */
-export function sessionDays(
-	memberships: DayRange[],
-	time: Pick<WeeklyTime, 'days'>,
-	pauses: DayRange[],
-	records: { on: SchoolDate; present: boolean }[],
-	today: SchoolDate
-): SessionDay[] {
+export function sessionDays(planned: SchoolDate[], records: { on: SchoolDate; present: boolean }[]): SessionDay[] {
 	const presence = new Map(records.map(({ on, present }) => [on, present]));
-	const days = new Set(presence.keys());
-	for (const { fromOn, untilOn } of memberships) {
-		const last = untilOn !== null && untilOn <= today ? addDays(untilOn, -1) : today;
-		for (const day of meetingDays(time, fromOn, last, pauses)) if (day < today) days.add(day);
-	}
-	return [...days].sort().map((on) => {
+	return [...new Set([...presence.keys(), ...planned])].sort().map((on) => {
 		const present = presence.get(on);
 		return { on, is: present === undefined ? 'not held' : present ? 'attended' : 'missed' };
 	});

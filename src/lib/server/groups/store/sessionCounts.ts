@@ -1,6 +1,14 @@
 import type { SchoolDate } from '../../../core/calendar';
 import { partedBy } from '../../../core/collect';
-import { type Away, countSessions, daysOf, sessionDays, type SessionDay, type Sessions } from '../../../core/timetable';
+import {
+	type Away,
+	countSessions,
+	daysOf,
+	plannedDays,
+	sessionDays,
+	type SessionDay,
+	type Sessions
+} from '../../../core/timetable';
 import type { Database } from '../../database';
 import type { VisibleId } from '../../request';
 import type { School } from '../../school';
@@ -56,16 +64,23 @@ export async function sessionDaysOf(
 	const pauses = await groupPauses(database, [...new Set(memberships.map(({ groupId }) => groupId))]);
 	const recordsOf = new Map(records.map((row) => [keyOf(row), toRecords(row.sessions)]));
 	const membershipsOf = partedBy(memberships, keyOf);
-	return new Map(
-		[...new Set(memberships.map(keyOf))].map((key) => {
-			const own = membershipsOf(key);
-			const [{ groupId, days }] = own;
+	// Members of a group have mostly been in it for the same time.
+	const known = new Map<string, SchoolDate[]>();
+	const plannedFor = ({ groupId, days, ...range }: (typeof memberships)[number]): SchoolDate[] => {
+		const key = `${groupId} ${range.fromOn} ${range.untilOn}`;
+		let planned = known.get(key);
+		if (!planned) {
 			const paused = pauses.filter((pause) => pause.groupId === groupId);
-			return [
-				key,
-				sessionDays(own, { days: daysOf(days) }, [...paused, ...calendar.off], recordsOf.get(key) ?? [], today)
-			];
-		})
+			planned = plannedDays(range, { days: daysOf(days) }, [...paused, ...calendar.off], today);
+			known.set(key, planned);
+		}
+		return planned;
+	};
+	return new Map(
+		[...new Set(memberships.map(keyOf))].map((key) => [
+			key,
+			sessionDays(membershipsOf(key).flatMap(plannedFor), recordsOf.get(key) ?? [])
+		])
 	);
 }
 
