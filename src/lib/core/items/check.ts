@@ -1,5 +1,5 @@
 import { isCollected, readTypedExpression } from './expression';
-import { NOT_YET, type Answer, type Given, type Item } from './item';
+import { NOT_YET, type Answer, type AnswerForm, type Given, type Item } from './item';
 import { rulesOf } from './kinds';
 
 export interface Checked {
@@ -36,6 +36,12 @@ export function check(item: Checkable, answer: unknown): Checked {
 /** Whether a value is an answer of the item's kind at all. */
 export function isReadable({ response }: Pick<Item, 'response'>, answer: unknown): answer is Answer {
 	return rulesOf(response).isReadable(response, answer);
+}
+
+/** The form that an answer lacks which could be read but for it; null where there is none, or it cannot be read anyhow. */
+export function formMissed({ response }: Pick<Item, 'response'>, answer: unknown): AnswerForm | null {
+	if (!('form' in response) || !response.form || isReadable({ response }, answer)) return null;
+	return isReadable({ response: { ...response, form: undefined } }, answer) ? response.form : null;
 }
 
 /** A readable answer written in the one way in which all are written that say the same. */

@@ -194,9 +194,11 @@ describe('an item answered in figures, letters, or places', () => {
 			blanks: [
 				{ before: '', after: 'left over' },
 				{ before: 'each gets', after: '' }
-			]
+			],
+			form: 'worked out'
 		});
 		expect(check(item, ['3', '7.0']).correct).toBe(true);
+		expect(check(item, ['9/3', '7']).readable).toBe(false);
 		expect(check(item, ['7', '3']).misconception).toBe('addInsteadMultiply');
 		expect(check(item, ['3', '8']).correct).toBe(false);
 		expect(check(item, ['3', '']).readable).toBe(false);

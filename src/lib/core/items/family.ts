@@ -4,7 +4,7 @@ import type { MisconceptionId } from './misconceptions';
 import { editionOf } from './editions';
 import { canonicalAnswer, isReadable } from './check';
 import type { Figure } from './figure';
-import type { Answer, Item, ResponseSpec, SpecOf } from './item';
+import type { Answer, AnswerForm, Item, ResponseSpec, SpecOf } from './item';
 
 /** What is asked and what is right, with expected errors as the family foresees them. */
 export type Draft = Omit<Item, 'familyId' | 'edition' | 'skillCode' | 'seed'>;
@@ -63,12 +63,14 @@ interface Common {
 /** Wrong values with the wrong idea that gives each. */
 type WrongNumbers = [value: number, misconception: MisconceptionId][];
 
-/** An item answered by typing a number. */
-export function numberItem(spec: Common & { key: number; unit?: string; wrong: WrongNumbers }): Draft {
-	const { key, unit, wrong, ...common } = spec;
+/** An item answered by typing a number, worked out where no other form is asked for. */
+export function numberItem(
+	spec: Common & { key: number; unit?: string; form?: AnswerForm; wrong: WrongNumbers }
+): Draft {
+	const { key, unit, form = 'worked out', wrong, ...common } = spec;
 	return {
 		...common,
-		response: { kind: 'number', unit },
+		response: { kind: 'number', unit, form },
 		key: String(key),
 		expectedErrors: wrong.map(([value, misconception]) => ({ answer: String(value), misconception }))
 	};
@@ -245,7 +247,7 @@ export function fillItem(
 	const { blanks, wrong, ...common } = spec;
 	return {
 		...common,
-		response: { kind: 'fill', blanks: blanks.map(([before, , after = '']) => ({ before, after })) },
+		response: { kind: 'fill', blanks: blanks.map(([before, , after = '']) => ({ before, after })), form: 'worked out' },
 		key: blanks.map(([, key]) => String(key)),
 		expectedErrors: wrong.map(([values, misconception]) => ({ answer: values.map(String), misconception }))
 	};

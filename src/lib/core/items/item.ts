@@ -2,6 +2,13 @@ import type { ResponseFormat } from '../measurement';
 import type { Figure } from './figure';
 import type { MisconceptionId } from './misconceptions';
 
+/**
+ * How a number is to be written. Another form of it is asked for again, whatever its value, and counts as no try: `worked
+ * out` is no quotient that is a whole number, such as 36/9; `decimal` no fraction and no percent; `lowest terms` a whole number or
+ * a fraction that cannot be reduced; `mixed number` such a fraction under 1, after a whole number where there is one.
+ */
+export type AnswerForm = 'worked out' | 'decimal' | 'lowest terms' | 'mixed number';
+
 /** How an item is answered. Texts may hold TeX between dollar signs. */
 export type ResponseSpec =
 	| { kind: 'choice'; options: string[] }
@@ -9,14 +16,14 @@ export type ResponseSpec =
 	| { kind: 'order'; options: string[]; direction: string }
 	/** Each of `left` goes with one of `options`, each of these with one at most. */
 	| { kind: 'match'; left: string[]; options: string[] }
-	| { kind: 'number'; unit?: string }
+	| { kind: 'number'; unit?: string; form?: AnswerForm }
 	/** `mixed` offers a place for a whole number before the fraction. */
-	| { kind: 'fraction'; mixed?: boolean; unit?: string }
+	| { kind: 'fraction'; mixed?: boolean; unit?: string; form?: AnswerForm }
 	/** `letters` are those of its keyboard; `before` stands before the field, such as `y =`. */
 	| { kind: 'expression'; letters: string[]; before?: string }
 	| { kind: 'text' }
 	/** Numbers for several blanks, each between two texts. */
-	| { kind: 'fill'; blanks: { before: string; after: string }[] }
+	| { kind: 'fill'; blanks: { before: string; after: string }[]; form?: AnswerForm }
 	| { kind: 'line'; from: number; to: number; step: number; labelEvery: number }
 	/** A grid of parts to shade; which parts does not matter. */
 	| { kind: 'shade'; rows: number; columns: number }

@@ -1,7 +1,7 @@
 import { plural } from '../words';
 import { isCollected, readTypedExpression } from './expression';
-import type { Answer, ResponseKind, SpecOf } from './item';
-import { readRational } from './rational';
+import type { Answer, AnswerForm, ResponseKind, SpecOf } from './item';
+import { isInForm, readNumber, readRational } from './rational';
 import { clockFace, formatNumber, tex } from './text';
 
 /** How answers of one response kind are read, compared and told. */
@@ -21,6 +21,13 @@ const isWhole = (value: unknown, low: number, high: number) =>
 const isListOf = (value: unknown, length: number): value is unknown[] =>
 	Array.isArray(value) && value.length === length;
 const ascending = (list: number[]) => [...list].sort((a, b) => a - b);
+/** Whether an answer is a number in the form that is asked for. */
+function isTypedNumber({ unit, form }: { unit?: string; form?: AnswerForm }, answer: unknown): answer is string {
+	if (typeof answer !== 'string') return false;
+	const read = readNumber(answer, unit);
+	return read !== null && (!form || isInForm(read, form));
+}
+
 /** A typed number in lowest terms. */
 function exactly(text: string, unit?: string): string {
 	const { numerator, denominator } = readRational(text, unit)!;
@@ -100,14 +107,12 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 		describe: ({ left, options }, answer) => answer.map((option, i) => `${left[i]}: ${options[option]}`).join('; ')
 	}),
 	number: kind<'number', string>({
-		isReadable: ({ unit }, answer): answer is string =>
-			typeof answer === 'string' && readRational(answer, unit) !== null,
+		isReadable: isTypedNumber,
 		canonical: ({ unit }, answer) => exactly(answer, unit),
 		describe: ({ unit }, answer) => withUnit(describeTyped(answer), unit)
 	}),
 	fraction: kind<'fraction', string>({
-		isReadable: ({ unit }, answer): answer is string =>
-			typeof answer === 'string' && readRational(answer, unit) !== null,
+		isReadable: isTypedNumber,
 		canonical: ({ unit }, answer) => exactly(answer, unit),
 		describe: ({ unit }, answer) => withUnit(describeFraction(answer), unit)
 	}),
@@ -130,9 +135,8 @@ const rules: { [Kind in ResponseKind]: KindRules<Kind, never> } = {
 		describe: (_, answer) => answer
 	}),
 	fill: kind<'fill', string[]>({
-		isReadable: ({ blanks }, answer): answer is string[] =>
-			isListOf(answer, blanks.length) &&
-			answer.every((text) => typeof text === 'string' && readRational(text) !== null),
+		isReadable: ({ blanks, form }, answer): answer is string[] =>
+			isListOf(answer, blanks.length) && answer.every((text) => isTypedNumber({ form }, text)),
 		canonical: (_, answer) => answer.map((text) => exactly(text)).join(),
 		describe: ({ blanks }, answer) =>
 			blanks

@@ -110,7 +110,8 @@ describe('fractions', () => {
 		expect(['2 1/2', ' 2  1 / 2 ', '5/2', '2.5', '$2.50', '10/4'].map((text) => readRational(text))).toEqual(
 			Array(6).fill({ numerator: 5, denominator: 2 })
 		);
-		expect(readRational('50%')).toEqual({ numerator: 50, denominator: 1 });
+		expect(readRational('50%')).toEqual({ numerator: 1, denominator: 2 });
+		expect(readRational('50%', '%')).toEqual({ numerator: 50, denominator: 1 });
 		expect(readRational('3 cm', 'cm')).toEqual({ numerator: 3, denominator: 1 });
 		expect(readRational('3 cm', 'm')).toBeNull();
 	});

@@ -180,6 +180,78 @@ const tables: { response: ResponseSpec; key: string; answers: Record<Typed, stri
 			wrong: ['31/2n', '3n', '35n', '3n+1/2n', '3½½n'],
 			none: ['3 5n', '3.5.n']
 		}
+	},
+	{
+		response: { kind: 'number', form: 'worked out' },
+		key: '4',
+		answers: {
+			right: ['4', '4.0', '+4', '4,0', '400%'],
+			wrong: ['9/2', '4½', '-4', '0.04', '4%', '40', '1/4'],
+			none: ['36/9', '4/1', '8/2', '-4/1', '3 2/2', '4 0/3', 'four']
+		}
+	},
+	{
+		response: { kind: 'number', form: 'worked out' },
+		key: '0.9',
+		answers: {
+			right: ['0.9', '.9', '0,9', '9/10', '90%', '0.90'],
+			wrong: ['0.9%', '9%', '9', '0.09', '1/9'],
+			none: ['9/9', '%']
+		}
+	},
+	{
+		response: { kind: 'number', form: 'decimal' },
+		key: '0.2',
+		answers: {
+			right: ['0.2', '.2', '0.20', '0,2', '+0.2'],
+			wrong: ['2', '2.0', '0.02', '-0.2', '20'],
+			none: ['2/10', '1/5', '⅕', '20%', '20 %', '0 1/5', '0.2 m']
+		}
+	},
+	{
+		response: { kind: 'number', form: 'decimal' },
+		key: '0.04',
+		answers: {
+			right: ['0.04', '.04', '0,04', '0.040'],
+			wrong: ['0.4', '4', '0.004'],
+			none: ['4%', '4/100', '1/25', '0.04%']
+		}
+	},
+	{
+		response: { kind: 'fraction', form: 'lowest terms' },
+		key: '3/4',
+		answers: {
+			right: ['3/4', '¾', '3 / 4', '3⁄4'],
+			wrong: ['4/3', '1/4', '3', '-3/4', '1 3/4', '7/4'],
+			none: ['6/8', '9/12', '0.75', '75%', '4/4', '3/1', '1 4/3', '0,75']
+		}
+	},
+	{
+		response: { kind: 'fraction', mixed: true, form: 'lowest terms' },
+		key: '5/2',
+		answers: {
+			right: ['5/2', '2 1/2', '2½', '2 and 1/2'],
+			wrong: ['2/5', '2 1/3', '2'],
+			none: ['10/4', '2 2/4', '2.5', '1 3/2']
+		}
+	},
+	{
+		response: { kind: 'fraction', mixed: true, form: 'mixed number' },
+		key: '5/2',
+		answers: {
+			right: ['2 1/2', '2½', '2 and ½'],
+			wrong: ['1/2', '3 1/2', '2', '-2 1/2'],
+			none: ['5/2', '10/4', '2 2/4', '2.5', '1 3/2', '250%']
+		}
+	},
+	{
+		response: { kind: 'fraction' },
+		key: '5/8',
+		answers: {
+			right: ['5/8', '⅝', '0.625', '62.5%', '62½%', '10/16', '0,625', '.625', '62.5 %'],
+			wrong: ['0.625%', '62.5', '5/8%', '8/5'],
+			none: ['5/8 %%', '%5/8']
+		}
 	}
 ];
 
@@ -196,6 +268,6 @@ describe('what is typed', () => {
 			return { of: `${typed} for ${key}`, is: correct ? 'right' : readable ? 'wrong' : 'none', verdict };
 		});
 		expect(judged.filter(({ is, verdict }) => is !== verdict)).toEqual([]);
-		expect(cases.length).toBeGreaterThan(280);
+		expect(cases.length).toBeGreaterThan(400);
 	});
 });

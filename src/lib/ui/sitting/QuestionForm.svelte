@@ -63,7 +63,7 @@
 
 	<div class="feedback" aria-live="polite">
 		{#if sitting.feedback === 'unreadable'}
-			<p>{askAgain(current.item.response.kind)}</p>
+			<p>{askAgain(current.item.response, sitting.answer)}</p>
 		{:else if sitting.feedback === 'right'}
 			<p><strong>Right.</strong></p>
 		{:else if sitting.feedback === 'try again' && current.item.practice}

@@ -1,4 +1,4 @@
-import type { ResponseKind, SpecOf } from '$lib/core/items';
+import { type AnswerForm, formMissed, type ResponseKind, type ResponseSpec, type SpecOf } from '$lib/core/items';
 
 /** What every answer component is given; each adds `answer`, which is null until something has been answered. */
 export interface Answering<Kind extends ResponseKind> {
@@ -15,9 +15,18 @@ export const onEnter = (action?: () => void) => (event: KeyboardEvent) => {
 	action?.();
 };
 
-/** What to ask for when an answer could not be read. */
-export function askAgain(kind: ResponseKind): string {
-	switch (kind) {
+const FORMS: Record<AnswerForm, string> = {
+	'worked out': 'Work it out to one number, please.',
+	decimal: 'Write it as a decimal, please.',
+	'lowest terms': 'Write it in lowest terms, please.',
+	'mixed number': 'Write it as a mixed number, please.'
+};
+
+/** What to ask for when an answer could not be read, or not in the form that it is to have. */
+export function askAgain(response: ResponseSpec, answer: unknown): string {
+	const form = formMissed({ response }, answer);
+	if (form) return FORMS[form];
+	switch (response.kind) {
 		case 'text':
 			return 'Write your answer as a word, please.';
 		case 'expression':

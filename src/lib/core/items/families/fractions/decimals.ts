@@ -45,6 +45,7 @@ export const decimals: ItemFamily[] = [
 		const top = (hundredths * bottom) / 100;
 		return numberItem({
 			stem: `Write ${tex(top, bottom)} as a decimal.`,
+			form: 'decimal',
 			key: top / bottom,
 			wrong: [
 				[exact(top / (bottom === 100 ? 10 : 100)), 'tenthsForHundredths'],
@@ -167,6 +168,7 @@ export const decimals: ItemFamily[] = [
 		const key = exact(whole + thousandths / 1_000);
 		return numberItem({
 			stem: `A bird weighs ${whole} kilograms and ${thousandths} thousandths of a kilogram. Write the weight as a decimal, in kilograms.`,
+			form: 'decimal',
 			key,
 			wrong: [
 				[exact(whole + thousandths / 100), 'zeroPlaceLost'],
@@ -211,6 +213,7 @@ export const decimals: ItemFamily[] = [
 		const percent = turning(1, 99);
 		return numberItem({
 			stem: `Write ${percent}% as a decimal.`,
+			form: 'decimal',
 			key: percent / 100,
 			wrong: [
 				[percent / 10, 'tenthsForHundredths'],
@@ -240,6 +243,7 @@ export const decimals: ItemFamily[] = [
 		const key = exact(whole + top / bottom);
 		return numberItem({
 			stem: `Write $${whole || ''}\\frac{${top}}{${bottom}}$ as a decimal.`,
+			form: 'decimal',
 			key,
 			wrong: [
 				[exact(Number(`${whole}.${top}${bottom}`)), 'fractionAsDigits'],
