@@ -18,7 +18,7 @@ import { checkLevels } from './levelChecks';
 import type { PracticeLog } from './practiceLog';
 import { holdMeetings } from './reviewMeetings';
 import { simulateLearning, tellShare } from './simulatedStudent';
-import type { DemoYear } from './timetable';
+import { type DemoYear, lastSchoolDay } from './timetable';
 
 /** Weeks of probes before the cycle begins, for the baseline. */
 const EARLY_WEEKS = 2;
@@ -182,7 +182,7 @@ export async function liveCycle(
 			skill_id: group.skill.id,
 			group_id: group.id,
 			starts_on: probesFrom,
-			goal_on: year.cycleEnd,
+			goal_on: lastSchoolDay(year),
 			...ofForm(probeForm(student.grade)),
 			on_day: PROBE_DAY,
 			created_by: SPECIALIST
@@ -217,7 +217,7 @@ export async function liveCycle(
 	}
 	checkLevels(
 		members.map(({ group, student }) => ({ student, plan: plans.get(student.id)!, domainId: group.skill.domainId })),
-		{ startsOn: probesFrom, goalOn: year.cycleEnd, term: year.autumn.term, today },
+		{ startsOn: probesFrom, goalOn: lastSchoolDay(year), term: year.autumn.term, today },
 		skills,
 		log
 	);

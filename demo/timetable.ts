@@ -32,6 +32,9 @@ export interface DemoYear {
 	reading: { autumn: DemoWindow; winter: DemoWindow };
 }
 
+/** The Friday on which the cycle's last week of school ends. */
+export const lastSchoolDay = ({ cycleEnd }: DemoYear): SchoolDate => addDays(cycleEnd, -2);
+
 export function layOutYear(today: SchoolDate): DemoYear {
 	const monday = mondayOf(today);
 	const cycleStart = addDays(monday, -28);

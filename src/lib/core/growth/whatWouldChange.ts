@@ -24,3 +24,27 @@ export function whatWouldChange(evidence: ReviewEvidence): AdviceFrom[] {
 	}
 	return found;
 }
+
+/**
+ * What would change the advice, as a sentence; null where nothing would.
+ *
+ * @param next of `whatWouldChange`
+ */
+export function sayNext(next: AdviceFrom[], now: Advice): string | null {
+	const said = next.flatMap(({ right, advice }, i) => {
+		if (advice === now) return [];
+		const most = next[i + 1] && next[i + 1].right - 1;
+		const isAny = right === 0 && most === undefined;
+		const when = isAny
+			? 'whatever comes'
+			: most === undefined
+				? `from ${right} right on`
+				: right === 0
+					? `with ${most} right or fewer`
+					: right === most
+						? `with ${right} right`
+						: `with ${right} to ${most} right`;
+		return `${advice} ${when}`;
+	});
+	return said.length ? `After the next probe it would be ${said.join(', ')}.` : null;
+}

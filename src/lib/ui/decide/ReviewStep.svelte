@@ -14,7 +14,7 @@
 	import { saySessions } from '$lib/core/timetable';
 	import { seriesChartOptions } from '../track/seriesChart';
 	import SeriesChart from '../track/SeriesChart.svelte';
-	import { sayErrorRates, sayLevels, sayPhases, sayReason, saySeries } from '$lib/core/growth';
+	import { sayErrorRates, sayLevels, sayNext, sayPhases, sayReason, saySeries } from '$lib/core/growth';
 	import { sayChart, SERIES_KEY, seriesContent } from '../track/seriesContent';
 	import { sayAnswer, sayLetter } from '../sheets/sayLetter';
 	import DecisionPanel from './DecisionPanel.svelte';
@@ -38,7 +38,7 @@
 			: []
 	);
 	const rates = $derived(sayErrorRates(recommendation));
-	const changes = $derived(step.next.filter(({ advice }) => advice !== recommendation.advice));
+	const changes = $derived(sayNext(step.next, recommendation.advice));
 	const lastTasks = $derived(step.tasks.filter(({ reviewId }) => reviewId === null || reviewId === last?.id));
 	/** A verdict as sentences. */
 	const sinceThen = ({ verdict, newTier, effectiveOn, change, note }: ShownVerdict): string[] => [
@@ -146,13 +146,7 @@
 		<h2>Advice: {recommendation.advice}</h2>
 		{#each recommendation.reasons as reason (reason.is)}<p>{sayReason(reason)}</p>{/each}
 		{#if rates}<p class="soft">{rates}</p>{/if}
-		{#if changes.length}
-			<p>
-				After the next probe it would be {changes
-					.map(({ right, advice }) => `${advice} from ${right} right on`)
-					.join(', ')}.
-			</p>
-		{/if}
+		{#if changes}<p>{changes}</p>{/if}
 	</section>
 </div>
 

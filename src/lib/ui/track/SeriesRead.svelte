@@ -13,6 +13,7 @@
 		type RobustLine,
 		sayErrorRates,
 		sayLevels,
+		sayNext,
 		sayPhases,
 		sayReason,
 		saySeries
@@ -57,8 +58,7 @@
 	);
 	const rates = $derived(recommendation ? sayErrorRates(recommendation) : null);
 	const rest = $derived(questions - ofFocus);
-	const changes = $derived(next.filter(({ advice }) => advice !== recommendation?.advice));
-	const sayFrom = ({ right, advice }: AdviceFrom) => `${advice} from ${right} right on`;
+	const changes = $derived(recommendation && sayNext(next, recommendation.advice));
 </script>
 
 {#each says as sentence (sentence)}<p>{sentence}</p>{/each}
@@ -98,7 +98,7 @@
 				? `from ${pooled} series of this school`
 				: 'as shipped (made up) until the school has 30 series of its own'}.
 		</p>
-		{#if changes.length}<p>After the next probe it would be {changes.map(sayFrom).join(', ')}.</p>{/if}
+		{#if changes}<p>{changes}</p>{/if}
 	</div>
 {/if}
 {#if reading}

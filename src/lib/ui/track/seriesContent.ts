@@ -17,7 +17,7 @@ export interface ShownSeries {
 
 /** What is drawn of a series, and how. */
 export const SERIES_KEY =
-	'Dots: what was right, by week. Green: the level, 80%. Gray: what may come, 80%. Dashes: to the goal. Below: sessions attended (filled), missed (outlined), not held (a line).';
+	'Dots: what was right, by week. Green: the level, 80%. Gray: what may come, 80%. Dashes: to the goal. Dotted: a change. Below: sessions attended (filled), missed (outlined), not held (a line).';
 
 /** What a chart draws of a plan. */
 export function seriesContent(plan: ShownSeries, skillName: (id: number) => string): SeriesContent {

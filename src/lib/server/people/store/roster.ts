@@ -136,7 +136,8 @@ export async function rosterStudents(database: Database, roster: Roster): Promis
 	const { today } = roster;
 	const rows = await database.rows<RosterStudent>(
 		`SELECT student.id, student.number, student.shown_name AS givenName, student.family_name AS familyName,
-			student.grade, class.id AS classId, class.name AS className, COALESCE(tier.tier, 1) AS tier
+			student.grade, class.id AS classId, class.name AS className,
+			CAST(COALESCE(tier.tier, 1) AS UNSIGNED) AS tier
 		FROM ${from} ${STUDENT}
 		LEFT JOIN tier_interval AS tier
 			ON tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
