@@ -77,16 +77,22 @@ export interface Roster {
 	narrowing?: { sql: string; values: unknown[] };
 }
 
-/** FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more. */
-function rosterRows({ staff, today, narrowing }: Roster): { from: string; where: string; values: unknown[] } {
+/**
+ * FROM and WHERE of a roster: `class`, and the `membership` of today, from which who they are can be read without more, with what
+ * is joined to them.
+ */
+function rosterRows(
+	{ staff, today, narrowing }: Roster,
+	joined: { sql: string; values: unknown[] } = { sql: '', values: [] }
+): { from: string; where: string; values: unknown[] } {
 	const own = ownStudentsOnly(staff, today, 'class.id', 'membership.student_id');
 	return {
 		from: `class
 			JOIN class_membership AS membership
 				ON membership.class_id = class.id
-				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?)`,
+				AND membership.from_on <= ? AND (membership.until_on IS NULL OR membership.until_on > ?) ${joined.sql}`,
 		where: `class.school_id = ? ${own.sql} ${narrowing?.sql ?? ''}`,
-		values: [today, today, staff.schoolId, ...own.values, ...(narrowing?.values ?? [])]
+		values: [today, today, ...joined.values, staff.schoolId, ...own.values, ...(narrowing?.values ?? [])]
 	};
 }
 
@@ -132,18 +138,20 @@ const ROSTER_ORDER = 'class.grade, class.name, student.family_name, student.show
 
 /** The students of a roster, class by class. */
 export async function rosterStudents(database: Database, roster: Roster): Promise<RosterStudent[]> {
-	const { from, where, values } = rosterRows(roster);
 	const { today } = roster;
+	const { from, where, values } = rosterRows(roster, {
+		sql: `${STUDENT} LEFT JOIN tier_interval AS tier
+			ON tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)`,
+		values: [today, today]
+	});
 	const rows = await database.rows<RosterStudent>(
 		`SELECT student.id, student.number, student.shown_name AS givenName, student.family_name AS familyName,
 			student.grade, class.id AS classId, class.name AS className,
 			CAST(COALESCE(tier.tier, 1) AS UNSIGNED) AS tier
-		FROM ${from} ${STUDENT}
-		LEFT JOIN tier_interval AS tier
-			ON tier.student_id = student.id AND tier.from_on <= ? AND (tier.until_on IS NULL OR tier.until_on > ?)
+		FROM ${from}
 		WHERE ${where}
 		ORDER BY ${ROSTER_ORDER}, tier.from_on DESC`,
-		[...values.slice(0, 2), today, today, ...values.slice(2)]
+		values
 	);
 	// Of tiers that overlap, the newest counts. Copied: to spread an object of the driver's takes as long as to read ten.
 	return rows
