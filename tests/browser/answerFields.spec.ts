@@ -168,6 +168,45 @@ test('a typed answer that a wrong idea gives is stored with the name of the idea
 	}
 });
 
+test('a minus is entered where a keypad has none, beside a unit and in a blank', async ({ page }) => {
+	const power = itemWhere('W84', 'exponent-of-ten', (key: string[]) => Number(key[1]) < 0);
+	const height = itemWhere('F73', 'add-signed-decimals', (key: string) => Number(key) < 0);
+	await open(page, 193, power, height);
+	const box = field(page).getByRole('textbox');
+	const [first, exponent] = itemFrom(power.familyId, power.seed).key as string[];
+	await box.nth(0).fill(first);
+	await box.nth(1).fill(String(Math.abs(Number(exponent))));
+	await field(page).getByRole('button', { name: 'Change the sign of 10 to the power' }).tap();
+	await expect(box.nth(1)).toHaveValue(exponent);
+	await checkButton(page).click();
+	await expect(page.locator('.feedback')).toContainText('Right.');
+	await page.getByRole('button', { name: 'Next', exact: true }).click();
+	const { key } = itemFrom(height.familyId, height.seed);
+	await box.fill(String(key).slice(1));
+	await field(page).getByRole('button', { name: 'Change the sign' }).tap();
+	await checkButton(page).click();
+	await expect(page.locator('.feedback')).toContainText('Right.');
+});
+
+test('another form of a number than the one asked for is asked for again, right or wrong, and costs no try', async ({
+	page
+}) => {
+	const half = itemWhere('F45', 'fraction-to-decimal', (key: string) => Number(key) === 0.5);
+	await open(page, 193, half);
+	const box = field(page).getByRole('textbox');
+	for (const other of ['1/2', '1/3', '50%']) {
+		await box.fill(other);
+		await checkButton(page).click();
+		await expect(page.locator('.feedback')).toHaveText('Write it as a decimal, please.');
+	}
+	await box.fill('0.05');
+	await checkButton(page).click();
+	await expect(page.locator('.feedback')).toContainText('Not yet.');
+	await box.fill('0,5');
+	await page.getByRole('button', { name: 'Try again' }).click();
+	await expect(page.locator('.feedback')).toContainText('Right.');
+});
+
 /** Lays a question before a student whose page comes alive only when it is let. */
 async function holdPage(page: Page, item: ItemSeed): Promise<() => void> {
 	await signInStudent(page, 192);

@@ -1,6 +1,6 @@
-<!-- Typing a number, with its unit beside it or a button for its sign. -->
+<!-- Typing a number, with its unit and a button for its sign beside it. -->
 <script lang="ts">
-	import { onEnter, type Answering } from './answering';
+	import { onEnter, withOtherSign, type Answering } from './answering';
 
 	let {
 		response,
@@ -8,11 +8,6 @@
 		disabled = false,
 		onenter
 	}: Answering<'number'> & { answer: string | null } = $props();
-
-	function changeSign() {
-		const typed = answer ?? '';
-		answer = typed.startsWith('-') ? typed.slice(1) || null : `-${typed}`;
-	}
 </script>
 
 <div>
@@ -26,8 +21,13 @@
 		bind:value={() => answer ?? '', (typed) => (answer = typed || null)}
 		onkeydown={onEnter(onenter)}
 	/>
-	{#if response.unit}<span>{response.unit}</span>
-	{:else}<button type="button" {disabled} aria-label="Change the sign" onclick={changeSign}>±</button>{/if}
+	{#if response.unit}<span>{response.unit}</span>{/if}
+	<button
+		type="button"
+		{disabled}
+		aria-label="Change the sign"
+		onclick={() => (answer = withOtherSign(answer ?? '') || null)}>±</button
+	>
 </div>
 
 <style>

@@ -15,6 +15,9 @@ export const onEnter = (action?: () => void) => (event: KeyboardEvent) => {
 	action?.();
 };
 
+/** What was typed with the other sign, for keypads without a minus. */
+export const withOtherSign = (typed: string): string => (/^[-\u2212]/.test(typed) ? typed.slice(1) : `-${typed}`);
+
 const FORMS: Record<AnswerForm, string> = {
 	'worked out': 'Work it out to one number, please.',
 	decimal: 'Write it as a decimal, please.',
