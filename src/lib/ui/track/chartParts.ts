@@ -117,9 +117,6 @@ export const dotSeries = (name: string, places: { at: number; value: number }[],
 	data: places.map(({ at, value }) => [at, value])
 });
 
-/** Words that would lie on each other are moved apart. */
-const ONE_BELOW_THE_OTHER = { labelLayout: { moveOverlap: 'shiftY' as const } };
-
 /** Words at a place: they hang on a symbol that is there, but not to be seen. */
 export function words(x: number, y: number, says: string, color: string, position: 'right' | 'bottom' | 'top') {
 	return {
@@ -129,7 +126,6 @@ export function words(x: number, y: number, says: string, color: string, positio
 		symbolSize: 0.1,
 		z: 5,
 		clip: false,
-		...ONE_BELOW_THE_OTHER,
 		data: [
 			{
 				value: [x, y],
@@ -150,7 +146,6 @@ export function aimSeries({ from, to }: Aimline, hasWords: boolean) {
 		symbol: 'circle',
 		symbolSize: 0.1,
 		showAllSymbol: true,
-		...ONE_BELOW_THE_OTHER,
 		data: [
 			[from.x, from.y],
 			{

@@ -59,6 +59,13 @@ describe('the chart of a series', () => {
 		expect(named(`${lower} to ${upper} by Dec 18`)).toBeDefined();
 		expect(named(`${lower} to ${upper} by Dec 18`, false)).toBeUndefined();
 		expect(named('probes', false)).toBeDefined();
+		// Off the words at the goal, which stand at the same weeks.
+		for (const right of [lower, upper, Math.round((lower + upper) / 2)]) {
+			const [said] = named(`${lower} to ${upper} by Dec 18`, true, { goal: { ...goal, right } })!.data as {
+				value: number[];
+			}[];
+			expect(Math.abs(said.value[1] - right)).toBeGreaterThanOrEqual(16 / 6 - 1e-9);
+		}
 	});
 
 	it('stands empty but for its weeks and sessions before the first probe', () => {

@@ -62,7 +62,13 @@ export function placesOf(probes: { week: number }[]): number[] {
 	});
 }
 
-function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, hasWords: boolean) {
+/** A place for words that stands off those at the goal. */
+function clearOf(goal: number, place: number, questions: number): number {
+	const apart = questions / 6;
+	return Math.abs(place - goal) >= apart ? place : place >= goal ? goal + apart : goal - apart;
+}
+
+function readingSeries(reading: SeriesReading, { goal, goalOn, questions }: SeriesContent, hasWords: boolean) {
 	const at = placesOf(reading.probes);
 	const now = reading.levels[reading.levels.length - 1];
 	const last = at[at.length - 1];
@@ -83,7 +89,13 @@ function readingSeries(reading: SeriesReading, { goalOn }: SeriesContent, hasWor
 		...(hasWords
 			? [
 					words(last, now.lower, 'level now, 80% band', ACCENT, 'bottom'),
-					words(end.at, (end.lower + end.upper) / 2, `${end.lower} to ${end.upper} by ${goalOn}`, SOFT, 'right')
+					words(
+						end.at,
+						clearOf(goal.right, (end.lower + end.upper) / 2, questions),
+						`${end.lower} to ${end.upper} by ${goalOn}`,
+						SOFT,
+						'right'
+					)
 				]
 			: []),
 		barSeries(
