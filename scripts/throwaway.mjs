@@ -9,6 +9,8 @@ const MEMORY = '/dev/shm';
 /** Bytes that a run of the tests may need. */
 const NEEDED = 6e9;
 const PREFIX = 'orderly-run-';
+/** The process that a folder was made by. */
+const MADE_BY = new RegExp(`^${PREFIX}(\\d+)-`);
 
 function hasRoom(folder) {
 	if (!existsSync(folder)) return false;
@@ -25,7 +27,7 @@ function hasRoom(folder) {
 export function throwawayFolder() {
 	const place = hasRoom(MEMORY) ? MEMORY : tmpdir();
 	for (const name of readdirSync(place)) {
-		const [, pid] = new RegExp(`^${PREFIX}(\\d+)-`).exec(name) ?? [];
+		const [, pid] = MADE_BY.exec(name) ?? [];
 		if (pid && !isAlive(Number(pid))) rmSync(join(place, name), { recursive: true, force: true });
 	}
 	const folder = mkdtempSync(join(place, `${PREFIX}${process.pid}-`));

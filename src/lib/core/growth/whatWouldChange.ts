@@ -31,20 +31,15 @@ export function whatWouldChange(evidence: ReviewEvidence): AdviceFrom[] {
  * @param next of `whatWouldChange`
  */
 export function sayNext(next: AdviceFrom[], now: Advice): string | null {
-	const said = next.flatMap(({ right, advice }, i) => {
-		if (advice === now) return [];
-		const most = next[i + 1] && next[i + 1].right - 1;
-		const isAny = right === 0 && most === undefined;
-		const when = isAny
-			? 'whatever comes'
-			: most === undefined
-				? `from ${right} right on`
-				: right === 0
-					? `with ${most} right or fewer`
-					: right === most
-						? `with ${right} right`
-						: `with ${right} to ${most} right`;
-		return `${advice} ${when}`;
-	});
+	const said = next.flatMap(({ right, advice }, i) =>
+		advice === now ? [] : `${advice} ${sayStretch(right, i + 1 < next.length ? next[i + 1].right - 1 : null)}`
+	);
 	return said.length ? `After the next probe it would be ${said.join(', ')}.` : null;
+}
+
+/** Counts from the least to the most, in words. @param most null for all of a probe */
+function sayStretch(least: number, most: number | null): string {
+	if (most === null) return least === 0 ? 'whatever comes' : `from ${least} right on`;
+	if (least === 0) return `with ${most} right or fewer`;
+	return least === most ? `with ${least} right` : `with ${least} to ${most} right`;
 }
